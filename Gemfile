@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+ruby ">= 3.1"
+
+# The web application
+gem "committee", "~> 5.6"
+gem "prawn", "~> 2.5"
+gem "matrix", "~> 0.4" # prawn needs it since it left the standard library
+gem "puma", "~> 8.0"
+gem "rackup", "~> 2.3"
+gem "sinatra", "~> 4.2"
+
+# The database
+gem "pg", "~> 1.5"
+gem "sequel", "~> 5.110"
+
+group :development, :test do
+  gem "capybara", "~> 3.40"
+  gem "minitest", "~> 5.25"
+  gem "pdf-reader", "~> 2.16"
+  gem "rack-test", "~> 2.2"
+  gem "rubocop", "~> 1.80", require: false
+  gem "rubocop-minitest", require: false
+  gem "rubocop-performance", require: false
+  gem "rubocop-sequel", require: false
+  gem "selenium-webdriver", "~> 4.20"
+end

@@ -1,0 +1,291 @@
+# frozen_string_literal: true
+
+# Closures keeps the closures of a workroom. There is one way to save: `change` takes the revision
+# the person saw, hands over the document, and keeps what comes back as a new revision; undo,
+# redo and history rest on the same rows.
+#
+#   closures.change(4, revision: 7) { |document| document.changed("button.diameter" => Length.mm(20)) }
+
+require_relative "document"
+require_relative "machines"
+
+module NimbleEyelet
+  module Store
+    # No such thing in this workroom.
+    class Missing < StandardError; end
+
+    # Somebody else saved in the meantime.
+    class Stale < StandardError
+      # @return [Closure] as it is now
+      attr_reader :current
+
+      def initialize(current)
+        @current = current
+        super("changed in the meantime")
+      end
+    end
+
+    # One closure as kept. undo, redo - Boolean, whether there is somewhere to go
+    Closure = Value.define(:id, :garment_id, :garment_name, :revision, :position, :undo, :redo, :document, :machine) do
+      # @return [Plan]
+      def plan = document.plan(machine)
+    end
+
+    class Closures
+      # @param db [Sequel::Database]
+      # @param workroom_id [Integer]
+      def initialize(db, workroom_id)
+        @db = db
+        @workroom_id = workroom_id
+        @machines = Machines.new(db, workroom_id)
+      end
+
+      # @param id [Integer]
+      # @return [Closure]
+      # @raise [Missing]
+      def find(id)
+        row = rows.first(Sequel[:closures][:id] => id) or raise Missing
+        build(row)
+      end
+
+      # @param id [Integer]
+      # @param revision [Integer] the one the person saw
+      # @yieldparam document [Document]
+      # @yieldreturn [Document]
+      # @return [Closure]
+      # @raise [Missing, Stale]
+      # @raise [Refused] from the block, or when the name is taken
+      def change(id, revision:)
+        locked(id, revision) do |closure|
+          document = yield(closure)
+          changes = document.differences(closure.document)
+          next closure if changes.empty?
+
+          number = closure.revision + 1
+          keep(closure, document, number)
+          write(closure, document, revision: number, position: number)
+          find(id)
+        end
+      end
+
+      # @return [Closure] as it was before the last change still standing
+      # @raise [Missing, Stale]
+      def undo(id, revision:)
+        move(id, revision) { |closure| revisions(id).where(number: closure.position).get(:parent) }
+      end
+
+      # @return [Closure] with the change last undone made again
+      # @raise [Missing, Stale]
+      def redo(id, revision:)
+        move(id, revision) { |closure| revisions(id).where(parent: closure.position).max(:number) }
+      end
+
+      # @param id [Integer]
+      # @return [Array<Hash>] number, summary, made_at; newest first, at most 200
+      # @raise [Missing]
+      def history(id)
+        raise Missing if rows.where(Sequel[:closures][:id] => id).empty?
+
+        revisions(id).select(:number, :summary, :made_at).reverse(:number).limit(200).all
+      end
+
+      # @param id [Integer]
+      # @param number [Integer]
+      # @return [Document] as it was then
+      # @raise [Missing]
+      def document_at(id, number)
+        kept = revisions(id).where(number: number).get(:document) or raise Missing
+        Document.load(kept)
+      end
+
+      # @param garment_id [Integer]
+      # @param document [Document]
+      # @return [Closure]
+      # @raise [Refused] when the garment has one of that name
+      def create(garment_id, document)
+        @db.transaction do
+          id = guard_name(document) do
+            @db[:closures].insert(columns(document, :closures).merge(
+              workroom_id: @workroom_id, garment_id: garment_id, machine_id: document.machine_id, revision: 1, position: 1
+            ))
+          end
+          write_recipe(id, document)
+          write_lists(id, document, Document::LISTS)
+          add_revision(id, 1, nil, "begun", document)
+          find(id)
+        end
+      end
+
+      # @param id [Integer]
+      # @raise [Missing]
+      def remove(id)
+        raise Missing if @db[:closures].where(workroom_id: @workroom_id, id: id).delete.zero?
+      end
+
+      private
+
+      def rows
+        @db[:closures].where(Sequel[:closures][:workroom_id] => @workroom_id)
+                      .join(:garments, id: :garment_id)
+                      .join(:recipes, closure_id: Sequel[:closures][:id])
+                      .select_all(:closures)
+                      .select_append(Sequel[:garments][:name].as(:garment_name), *RECIPE_COLUMNS)
+      end
+
+      RECIPE_COLUMNS = FIELDS.values.select { |field| field.table == :recipes }
+                             .map { |field| Sequel[:recipes][field.column].as(:"recipe_#{field.column}") }.freeze
+      KEYS = FIELDS.to_h { |path, field| [path, field.table == :recipes ? :"recipe_#{field.column}" : field.column] }.freeze
+      private_constant :RECIPE_COLUMNS, :KEYS
+
+      def owned(table, id) = @db[table].where(closure_id: id, workroom_id: @workroom_id)
+      def revisions(id) = owned(:revisions, id)
+
+      def build(row)
+        id = row[:id]
+        Closure.new(id: id, garment_id: row[:garment_id], garment_name: row[:garment_name], revision: row[:revision],
+                    position: row[:position], **ways(id, row[:position]),
+                    document: document(id, row), machine: @machines.find(row[:machine_id]))
+      end
+
+      def ways(id, position)
+        near = revisions(id).where(Sequel.|({ number: position }, { parent: position })).select(:number, :parent).all
+        { undo: near.any? { |row| row[:number] == position && row[:parent] },
+          redo: near.any? { |row| row[:parent] == position } }
+      end
+
+      def document(id, row)
+        Document.new(fields: FIELDS.to_h { |path, field| [path, field.load(row[KEYS.fetch(path)])] },
+                     machine_id: row[:machine_id], pins: pins(id), keep_outs: keep_outs(id), swatches: swatches(id),
+                     steps_done: owned(:steps_done, id).order(:key).select_map(:key),
+                     knots: owned(:knots, id).order(:stage).as_hash(:stage, :fingerprint))
+      end
+
+      def pins(id)
+        owned(:pins, id).order(:at_mm).map { |row| Placket::Pin.new(at: length(row[:at_mm]), label: row[:label]) }
+      end
+
+      def keep_outs(id)
+        owned(:keep_outs, id).order(:from_mm, :id).map do |row|
+          Placket::KeepOut.new(from: length(row[:from_mm]), to: length(row[:to_mm]), label: row[:label])
+        end
+      end
+
+      def swatches(id)
+        owned(:swatches, id).order(:number).map do |row|
+          Document.load_swatch(row.except(:id, :workroom_id, :closure_id, :sewn_at)
+                                  .to_h { |name, value| [name.to_s.delete_suffix("_mm"), value] }
+                                  .merge("sewn_at" => row[:sewn_at].iso8601))
+        end
+      end
+
+      def length(number) = Length.new(number.to_r)
+
+      def locked(id, revision)
+        @db.transaction do
+          @db[:closures].where(id: id, workroom_id: @workroom_id).for_update.get(:id) or raise Missing
+          closure = find(id)
+          raise Stale, closure unless closure.revision == revision
+
+          yield closure
+        end
+      end
+
+      def move(id, revision)
+        locked(id, revision) do |closure|
+          target = yield(closure)
+          next closure unless target
+
+          write(closure, document_at(id, target), revision: closure.revision + 1, position: target)
+          find(id)
+        end
+      end
+
+      def keep(closure, document, number)
+        add_revision(closure.id, number, closure.position, Summary.of(closure.document, document), document)
+      end
+
+      def add_revision(id, number, parent, summary, document)
+        @db[:revisions].insert(workroom_id: @workroom_id, closure_id: id, number: number, parent: parent, summary: summary,
+                               document: Sequel.pg_jsonb_wrap(document.dump))
+      end
+
+      def write(closure, document, revision:, position:)
+        guard_name(document) do
+          @db[:closures].where(id: closure.id).update(
+            columns(document, :closures).merge(machine_id: document.machine_id, revision: revision, position: position)
+          )
+        end
+        write_recipe(closure.id, document)
+        write_lists(closure.id, document, Document::LISTS.reject { |list| document[list] == closure.document[list] })
+      end
+
+      def columns(document, table)
+        FIELDS.each_value.select { |field| field.table == table }.to_h do |field|
+          [field.column, field.dump(document.fields[field.path])]
+        end
+      end
+
+      def write_recipe(id, document)
+        values = columns(document, :recipes)
+        @db[:recipes].insert_conflict(target: :closure_id, update: values)
+                     .insert(values.merge(closure_id: id, workroom_id: @workroom_id))
+      end
+
+      def write_lists(id, document, lists)
+        (lists - [:machine_id]).each do |list|
+          owned(list, id).delete
+          @db[list].multi_insert(send(:"#{list}_rows", document).map do |row|
+            row.merge(closure_id: id, workroom_id: @workroom_id)
+          end)
+        end
+      end
+
+      def pins_rows(document) = document.pins.map { |pin| { at_mm: Field.decimal(pin.at), label: pin.label } }
+
+      def keep_outs_rows(document)
+        document.keep_outs.map do |item|
+          { from_mm: Field.decimal(item.from), to_mm: Field.decimal(item.to), label: item.label }
+        end
+      end
+
+      def swatches_rows(document)
+        document.swatches.map do |swatch|
+          plain = Document.dump_swatch(swatch)
+          lengths = Document::SWATCH_LENGTHS.map(&:to_s)
+          plain.to_h { |name, value| [(lengths.include?(name) ? "#{name}_mm" : name).to_sym, value] }
+               .merge(symptoms: Sequel.pg_array(swatch.symptoms, :text))
+        end
+      end
+
+      def steps_done_rows(document) = document.steps_done.map { |key| { key: key } }
+      def knots_rows(document) = document.knots.map { |stage, fingerprint| { stage: stage, fingerprint: fingerprint } }
+
+      def guard_name(document, &block)
+        # The savepoint keeps the transaction usable after a name that is taken.
+        @db.transaction(savepoint: true, &block)
+      rescue Sequel::UniqueConstraintViolation
+        raise Refused.field("closure.name", document.fields["closure.name"], "This garment has another closure of that name.")
+      end
+    end
+
+    # One line saying what a revision changed.
+    module Summary
+      # @param before [Document]
+      # @param after [Document]
+      # @return [String]
+      def self.of(before, after)
+        after.differences(before).map { |path| part(path, before, after) }.join("; ")[0, 300]
+      end
+
+      def self.part(path, before, after)
+        words = path.tr("._", "  ")
+        return words unless FIELDS.key?(path)
+
+        "#{words}: #{word(before.fields[path])} → #{word(after.fields[path])}"
+      end
+
+      def self.word(value) = value.nil? || value == "" ? "—" : value.to_s
+      private_class_method :part, :word
+    end
+  end
+end

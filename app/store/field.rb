@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+# Field is the table of everything a person can type about a closure: its path in the interface
+# ("button.diameter"), its column, and how what was typed is read. Whatever reads, keeps, shows or
+# compares a closure goes by this table.
+#
+#   Store::Field.fetch("button.diameter").read("28L", unit: :mm)   # Length of 17.78 mm
+
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module Store
+    # kind - Symbol: :length, :choice, :whole, :decimal or :text
+    # table - Symbol, :closures or :recipes; optional - Boolean, may be left empty for the rules to decide
+    Field = Value.define(:path, :kind, :column, :table, :optional, :choices, choices: nil) do
+      # @param typed [String, nil] as typed; empty counts as nothing
+      # @param unit [Symbol] the person's unit
+      # @return [Length, Integer, Rational, String, nil]
+      # @raise [Refused]
+      def read(typed, unit:)
+        text = Field.clean(typed)
+        return nil if text.empty? && optional
+
+        Field::READERS.fetch(kind).call(self, text, unit)
+      end
+
+      # @return [Object] for a column or for JSON
+      def dump(value) = value.is_a?(Length) || value.is_a?(Rational) ? Field.decimal(value) : value
+
+      # @param kept [Object] from a column or from JSON
+      def load(kept)
+        return kept if kept.nil?
+
+        case kind
+        when :length then Length.new(kept.to_r)
+        when :decimal then kept.to_r
+        else kept
+        end
+      end
+
+      def self.fetch(path) = FIELDS.fetch(path)
+
+      # @param value [Length, Rational]
+      # @return [String] plain decimal to the millionth
+      def self.decimal(value)
+        number = value.is_a?(Length) ? value.millimetres : value
+        format("%.6f", number.round(6)).sub(/\.?0+\z/, "")
+      end
+
+      # Control characters can neither be printed nor kept.
+      def self.clean(typed) = typed.to_s.gsub(/[[:cntrl:]]+/, " ").strip
+    end
+
+    Field::LONGEST_TEXT = 80
+
+    Field::READERS = {
+      length: ->(field, text, unit) { Measure::Notation.read(text, unit: unit, field: field.path) },
+      whole: lambda do |field, text, _|
+        text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refused.field(field.path, text, "Write a whole number, such as 7."))
+      end,
+      decimal: lambda do |field, text, _|
+        raise Refused.field(field.path, text, "Write a number, such as 3.5.") unless text.match?(/\A\d{1,5}([.,]\d{1,4})?\z/)
+
+        Rational(text.tr(",", "."))
+      end,
+      choice: lambda do |field, text, _|
+        field.choices.include?(text) ? text : raise(Refused.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
+      end,
+      text: lambda do |field, text, _|
+        raise Refused.field(field.path, text, "This needs a name.") if text.empty? && field.path == "closure.name"
+        raise Refused.field(field.path, text, "At most #{Field::LONGEST_TEXT} characters.") if text.length > Field::LONGEST_TEXT
+
+        text
+      end
+    }.freeze
+
+    module FieldTable
+      SUFFIX = { length: "_mm" }.freeze
+
+      def self.field(path, kind, column: nil, optional: false, choices: nil)
+        room, name = path.split(".")
+        table = room == "recipe" ? :recipes : :closures
+        plain = table == :recipes || room == "closure" ? name : "#{room}_#{name}"
+        Field.new(path: path, kind: kind, column: (column || "#{plain}#{SUFFIX[kind]}").to_sym, table: table,
+                  optional: optional, choices: choices)
+      end
+
+      def self.length(path, **rest) = field(path, :length, **rest)
+      def self.whole(path, **rest) = field(path, :whole, **rest)
+      def self.text(path, **rest) = field(path, :text, **rest)
+      def self.choice(path, choices, **rest) = field(path, :choice, choices: choices.keys, **rest)
+
+      ALL = [
+        text("closure.name"),
+        text("button.name"), choice("button.shape", Buttons::SHAPES), choice("button.attachment", ATTACHMENTS),
+        length("button.diameter"), length("button.thickness"), length("button.hole_spacing"), length("button.hole_diameter"),
+        text("cloth.name"), choice("cloth.kind", CLOTH_KINDS), whole("cloth.weight", column: "cloth_weight_g_m2"),
+        length("cloth.thickness"), whole("cloth.layers"), length("cloth.interfacing"),
+        whole("cloth.stretch", column: "cloth_stretch_percent"),
+        text("thread.name"), choice("thread.fibre", Stitches::DENSITIES), field("thread.tex", :decimal),
+        choice("opening.school", Opening::SCHOOLS), length("opening.allowance"), length("opening.correction"),
+        choice("opening.ruler", Measure::RULERS),
+        length("placket.run_length"), length("placket.first", optional: true), length("placket.last", optional: true),
+        whole("placket.count", optional: true), length("placket.wished_gap", optional: true), length("placket.extension"),
+        choice("placket.orientation", Placket::ORIENTATIONS), choice("placket.use", Placket::USES),
+        choice("placket.edge", Placket::EDGE_SCHOOLS), choice("placket.grid", Measure::RULERS),
+        choice("placket.seat", Placket::SEATS),
+        choice("recipe.style", Recipes::STYLES, optional: true), choice("recipe.foot", FOOT_KINDS, optional: true),
+        length("recipe.stitch_width", optional: true), length("recipe.stitch_length", optional: true),
+        field("recipe.tension", :decimal, optional: true), text("recipe.stabiliser", optional: true),
+        whole("recipe.needle_size", optional: true),
+        choice("attach.pattern", Attach::PATTERNS), whole("attach.stitches", optional: true),
+        length("attach.width", optional: true)
+      ].freeze
+    end
+
+    FIELDS = FieldTable::ALL.to_h { |field| [field.path, field] }.freeze
+  end
+end

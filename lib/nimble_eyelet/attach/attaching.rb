@@ -1,0 +1,150 @@
+# frozen_string_literal: true
+
+# Attaching is how the buttons of one closure are sewn on: the zigzag width that drops the needle
+# into the holes, how much room it has there, in which pattern and with how many stitches, and how
+# high the thread shank is. Buttons a machine cannot sew are refused with what to do instead.
+#
+#   attaching = Attach::Attaching.of(button, cloth, machine, needle, Attach::Wish.new(pattern: "two_bars"))
+#   attaching.width       # 3 mm
+#   attaching.clearance   # 0.53 mm
+
+require_relative "../reason"
+require_relative "../button"
+require_relative "../recipe"
+
+module NimbleEyelet
+  module Attach
+    # Room between needle and rim of the hole. Source: half the hole − half the needle − half the
+    # difference between the width set and the spacing of the holes.
+    CLEAR_GOOD = Length.mm(2r / 10)
+
+    # Stitches into each pair of holes.
+    STITCHES = 8
+    STITCHES_HEAVY = 10
+    STITCHES_ALLOWED = (4..20)
+
+    # A layer thicker than this is thicker than shirting, and wants a thread shank.
+    SHIRTING = Length.mm(4r / 10)
+    SHANK_EXTRA = Length.mm(1)
+
+    # spans - Float, times the hole spacing that the needle swings
+    Pattern = Value.define(:key, :name, :how, :spans)
+
+    PATTERNS = [
+      Pattern.new(key: "two_bars", name: "two parallel bars", spans: 1.0,
+                  how: "Sew the near pair, lift the needle, move the button, sew the far pair."),
+      Pattern.new(key: "cross", name: "a cross", spans: Math.sqrt(2),
+                  how: "Turn the work 45° so that the needle swings along a diagonal, sew, turn, and sew the other."),
+      Pattern.new(key: "square", name: "a square", spans: 1.0,
+                  how: "Sew the near and the far pair, turn the work a quarter, and sew the two sides.")
+    ].to_h { |pattern| [pattern.key, pattern] }.freeze
+
+    # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
+    Wish = Value.define(:pattern, :stitches, :width, stitches: nil, width: nil) do
+      # @return [self]
+      # @raise [Refused]
+      def sound!
+        Refused.unless_sound do |check|
+          Measure::Limits.check(check, "attach.width", width) if width
+          check.that("attach.stitches", stitches, stitches.nil? || STITCHES_ALLOWED.cover?(stitches),
+                     "This takes a whole number from #{STITCHES_ALLOWED.min} to #{STITCHES_ALLOWED.max}.")
+        end
+        self
+      end
+    end
+
+    # by_machine - Boolean; width, spacing, clearance - Length or nil when sewn by hand
+    # verdict - "good", "mind" or "strikes"; stitches - Integer a pair; shank - Length, zero for none
+    # instead - String or nil, what to do when the machine cannot
+    Attaching = Value.define(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank,
+                             :because, :cautions, :instead) do
+      # @return [Attaching]
+      def self.of(button, cloth, machine, needle, wish) = Planner.new(button, cloth, machine, needle, wish).attaching
+    end
+
+    # Works an attaching out.
+    class Planner
+      VERDICTS = { "good" => "room enough", "mind" => "mind: hardly any room", "strikes" => "the needle strikes the button" }.freeze
+
+      def initialize(button, cloth, machine, needle, wish)
+        @button = button
+        @cloth = cloth
+        @machine = machine
+        @needle = needle
+        @wish = wish
+      end
+
+      # @return [Attaching]
+      def attaching
+        return by_hand("shank", "A shank lies where the needle would swing.", SHANK_INSTEAD) if @button.shank?
+        return by_hand("too wide", Said["The holes are %s apart; #{@machine.name} swings %s at most.", spacing, @machine.max_width],
+                       "Sew it on by hand, or choose a pattern with a shorter swing.") if spacing > @machine.max_width
+
+        Attaching.new(by_machine: true, width: width, spacing: spacing, clearance: clearance, verdict: verdict,
+                      pattern: pattern, stitches: stitches, shank: shank, because: because, cautions: cautions, instead: nil)
+      end
+
+      private
+
+      SHANK_INSTEAD = "Sew it on by hand, or stitch an eyelet and use a removable pin if it comes off for washing."
+      private_constant :SHANK_INSTEAD
+
+      def by_hand(rule, says, instead)
+        Attaching.new(by_machine: false, width: nil, spacing: nil, clearance: nil, verdict: nil, pattern: pattern,
+                      stitches: stitches, shank: shank, because: [shank_reason], instead: instead,
+                      cautions: [Caution.new(rule: rule, says: says, instead: instead)])
+      end
+
+      # Two holes have only one pair: the pattern is a single bar.
+      def pattern = PATTERNS.fetch(@button.holes == 4 ? @wish.pattern : "two_bars")
+
+      def spacing
+        @spacing ||= pattern.spans == 1.0 ? @button.hole_spacing : Length.mm(@button.hole_spacing.to_f * pattern.spans)
+      end
+
+      def width = @machine.width_settable(@wish.width || spacing)
+
+      def clearance
+        (@button.hole_diameter / 2) - (@needle.diameter / 2) - ((width - spacing).abs / 2)
+      end
+
+      def verdict
+        return "strikes" if clearance.negative?
+
+        clearance >= CLEAR_GOOD ? "good" : "mind"
+      end
+
+      def stitches = @wish.stitches || (heavy? ? STITCHES_HEAVY : STITCHES)
+      def heavy? = %w[heavy_woven leather].include?(@cloth.kind)
+
+      def shank
+        @cloth.thickness > SHIRTING && !@button.shank? ? @cloth.stack + SHANK_EXTRA : Length.zero
+      end
+
+      def because
+        [Reason.new(rule: "width", source: "zigzag width = hole spacing",
+                    says: Said["The needle swings %s from hole to hole; #{@machine.name} can set %s.", spacing, width]),
+         Reason.new(rule: "clearance", source: "hole/2 − needle/2 − |width − spacing|/2",
+                    says: Said["In a hole of %s the #{@needle} needle keeps %s from the rim.", @button.hole_diameter, clearance]),
+         shank_reason]
+      end
+
+      def shank_reason
+        says = if @button.shank? then "The button brings its own shank."
+               elsif shank.zero? then "Thin cloth: the button may lie flat on it."
+               else Said["The overlap is %s thick: a thread shank of %s lets it lie under the button.", @cloth.stack, shank]
+               end
+        Reason.new(rule: "thread shank", says: says)
+      end
+
+      def cautions
+        turn = Caution.new(rule: "first stitch", says: "Turn the hand wheel toward you through both holes before any power; " \
+                                                       "eyes protected, slow speed.")
+        return [turn] if verdict == "good"
+
+        instead = "Another width, a finer needle, or by hand."
+        [Caution.new(rule: "clearance", says: Said["#{VERDICTS.fetch(verdict).capitalize}: %s.", clearance], instead: instead), turn]
+      end
+    end
+  end
+end

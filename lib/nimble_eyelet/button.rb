@@ -1,0 +1,6 @@
+# frozen_string_literal: true
+
+# button: what is this button, and how does it pass through a slit.
+
+require_relative "button/shape"
+require_relative "button/button"

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+# Button is one button as measured in the hand: its shape, its largest width, its height without
+# the shank, and how it is attached.
+#
+#   button = Button.new(shape: "flat", diameter: Length.mm(18), thickness: Length.mm(3),
+#                       attachment: "four_holes", hole_spacing: Length.mm(3), hole_diameter: Length.mm(1.8))
+#   button.half_perimeter   # 21 mm
+
+require_relative "shape"
+require_relative "../refused"
+
+module NimbleEyelet
+  # key - String; name - String; holes - Integer, number of holes
+  Attachment = Value.define(:key, :name, :holes)
+
+  ATTACHMENTS = [
+    Attachment.new(key: "two_holes", name: "two holes", holes: 2),
+    Attachment.new(key: "four_holes", name: "four holes", holes: 4),
+    Attachment.new(key: "shank", name: "shank", holes: 0)
+  ].to_h { |attachment| [attachment.key, attachment] }.freeze
+
+  Button = Value.define(:name, :shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "") do
+    # @return [Buttons::Shape]
+    def form = Buttons::Shape.fetch(shape)
+
+    def holes = ATTACHMENTS.fetch(attachment).holes
+    def shank? = holes.zero?
+
+    # Height without the shank; for balls it follows from the diameter.
+    # @return [Length]
+    def height
+      case shape
+      when "ball" then diameter
+      when "half_ball" then diameter / 2
+      else thickness
+      end
+    end
+
+    # @return [Length] H, half-perimeter of the smallest section the button can be turned to
+    def half_perimeter = form.half_perimeter(diameter, height)
+
+    # @return [Array<Array(Float, Float)>] outline of that section, mm
+    def section = form.section(diameter, height)
+
+    # Middle of each hole seen from the front.
+    # @return [Array<Array(Float, Float)>] x and y in mm from the middle of the button
+    def hole_places
+      half = hole_spacing.to_f / 2
+      { 2 => [[-half, 0.0], [half, 0.0]],
+        4 => [[-half, -half], [half, -half], [half, half], [-half, half]] }.fetch(holes, [])
+    end
+
+    # Distance from the middle to the outer edge of a hole.
+    # @return [Float] mm
+    def hole_reach
+      reach = holes == 4 ? hole_spacing.to_f * Math.sqrt(2) / 2 : hole_spacing.to_f / 2
+      reach + (hole_diameter.to_f / 2)
+    end
+
+    # @return [self]
+    # @raise [Refused] naming every field that cannot be as given
+    def sound!
+      Refused.unless_sound do |check|
+        sized = { "button.diameter" => diameter, "button.thickness" => height }.map do |field, length|
+          Measure::Limits.check(check, field, length)
+        end
+        check_thickness(check) if sized.all?
+        check_holes(check) if sized.all? && !shank?
+      end
+      self
+    end
+
+    private
+
+    def check_thickness(check)
+      check.that("button.thickness", height, height <= diameter,
+                 Said["A button is not thicker than it is wide: at most %s. Turn it and measure again.", diameter])
+    end
+
+    def check_holes(check)
+      sound = { "button.hole_spacing" => hole_spacing, "button.hole_diameter" => hole_diameter }.map do |field, length|
+        Measure::Limits.check(check, field, length)
+      end
+      return unless sound.all?
+
+      check.that("button.hole_spacing", hole_spacing, hole_spacing >= hole_diameter,
+                 Said["Holes %s wide run into each other: the spacing, middle to middle, is at least that.",
+                      hole_diameter])
+      check.that("button.hole_spacing", hole_spacing, 2 * hole_reach < diameter.to_f,
+                 Said["The holes would lie outside a button %s wide: measure from the middle of one hole " \
+                      "to the middle of its neighbour.", diameter])
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+# Limits say which lengths and counts a field takes at all, so that a slip of the finger is
+# caught where it was typed. They are wider than anything that is sewn.
+#
+#   Measure::Limits.check(check, "button.diameter", Length.mm(-3))   # notes a fault
+
+require_relative "length"
+require_relative "../said"
+
+module NimbleEyelet
+  module Measure
+    module Limits
+      # least and most in millimetres; open: the least itself is not allowed
+      Range = Value.define(:least, :most, :open, open: false) do
+        def hold?(length)
+          (open ? length > least : length >= least) && length <= most
+        end
+
+        # @return [Said]
+        def allowed
+          Said["This takes a length of #{open ? 'more than' : 'at least'} %s and at most %s.", least, most]
+        end
+      end
+
+      # @return [Range] lengths in mm
+      def self.mm(least, most, open: false)
+        Range.new(least: Length.mm(least), most: Length.mm(most), open: open)
+      end
+
+      LENGTHS = {
+        "button.diameter" => mm(0, 150, open: true),
+        "button.thickness" => mm(0, 150, open: true),
+        "button.hole_spacing" => mm(0, 100, open: true),
+        "button.hole_diameter" => mm(0, 20, open: true),
+        "cloth.thickness" => mm(0, 15, open: true),
+        "cloth.interfacing" => mm(0, 5),
+        "opening.allowance" => mm(0, 20),
+        "opening.correction" => mm(-20, 20),
+        "placket.run_length" => mm(0, 3000, open: true),
+        "placket.first" => mm(0, 3000, open: true),
+        "placket.last" => mm(0, 3000, open: true),
+        "placket.wished_gap" => mm(5, 500),
+        "placket.extension" => mm(0, 200, open: true),
+        "placket.pins" => mm(0, 3000),
+        "placket.keep_outs" => mm(0, 3000),
+        "recipe.stitch_width" => mm(0, 12, open: true),
+        "recipe.stitch_length" => mm(0.1, 5),
+        "attach.width" => mm(0, 12),
+        "swatch.measured" => mm(0, 200, open: true)
+      }.freeze
+
+      # Notes a fault when the length is outside what its field takes.
+      #
+      # @param check [Refused::Check]
+      # @param field [String] a key of LENGTHS
+      # @param length [Length]
+      # @return [Boolean]
+      def self.check(check, field, length)
+        range = LENGTHS.fetch(field)
+        check.that(field, length, range.hold?(length), range.allowed)
+      end
+    end
+  end
+end

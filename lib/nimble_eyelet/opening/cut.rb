@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+# Cut is the opening that will be sewn: the chosen school's length, corrected by what the test
+# holes taught, rounded up to what the person can set, with the overall length beside it.
+#
+#   wish = Opening::Wish.new(school: "passing_geometry", allowance: Length.mm(3),
+#                            correction: Length.zero, ruler: "half_millimetre")
+#   cut = Opening::Cut.of(button, cloth, wish, ends)
+#   cut.length    # 23 mm: the slit
+#   cut.overall   # 25.5 mm: with both end finishes
+
+require_relative "school"
+
+module NimbleEyelet
+  module Opening
+    # How a person wants holes sized.
+    #
+    # school - String; allowance - Length for the fixed allowance school
+    # correction - Length learned from test holes; ruler - String, key of Measure::RULERS
+    Wish = Value.define(:school, :allowance, :correction, :ruler) do
+      # @return [self]
+      # @raise [Refused]
+      def sound!
+        Refused.unless_sound do |check|
+          Measure::Limits.check(check, "opening.allowance", allowance)
+          Measure::Limits.check(check, "opening.correction", correction)
+        end
+        self
+      end
+    end
+
+    # The two end finishes of a hole. near is the outer end of a horizontal hole or the upper end
+    # of a vertical one.
+    #
+    # near, far - Length; near_name, far_name - String
+    Ends = Value.define(:near, :far, :near_name, :far_name) do
+      def both = near + far
+    end
+
+    # One school's answer for this button in this cloth.
+    #
+    # exact - Length before rounding; length - Length rounded up; overall - Length
+    Answer = Value.define(:school, :exact, :length, :overall, :verdict, :because)
+
+    Cut = Value.define(:answers, :chosen, :ends, :ruler, :correction, :cautions) do
+      # @return [Length] the slit
+      def length = chosen.length
+
+      # @return [Length] the slit and both end finishes
+      def overall = chosen.overall
+
+      def verdict = chosen.verdict
+
+      # @return [Length] what rounding up added
+      def rounding = chosen.length - chosen.exact
+
+      # @param button [Button]
+      # @param cloth [Cloth]
+      # @param wish [Wish]
+      # @param ends [Ends]
+      # @return [Cut]
+      def self.of(button, cloth, wish, ends)
+        ruler = Measure::Ruler.fetch(wish.ruler)
+        answers = SCHOOLS.each_value.map { |school| answer(school, button, cloth, wish, ruler, ends) }
+        chosen = answers.find { |answer| answer.school.key == wish.school }
+        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: wish.correction,
+            cautions: cautions(chosen, button))
+      end
+
+      def self.answer(school, button, cloth, wish, ruler, ends)
+        plain, because = school.rule.call(button, cloth, wish.allowance)
+        exact = plain + wish.correction
+        length = ruler.up([exact, ruler.step].max)
+        because += [correction_reason(wish.correction)] unless wish.correction.zero?
+        Answer.new(school: school, exact: exact, length: length, overall: length + ends.both,
+                   verdict: Verdict.of(length, button, cloth),
+                   because: because + [rounding_reason(length - exact, ruler)])
+      end
+
+      def self.correction_reason(correction)
+        Reason.new(rule: "learned", source: "your test holes",
+                   says: Said["%s #{correction.negative? ? 'less' : 'more'}, as the test hole showed.", correction.abs])
+      end
+
+      def self.rounding_reason(added, ruler)
+        says = added.zero? ? Said["Already on a mark of #{ruler.name}."] : Said["Rounded up by %s, to #{ruler.name}.", added]
+        Reason.new(rule: "rounding", says: says, source: "your ruler")
+      end
+
+      def self.cautions(chosen, button)
+        case chosen.verdict.key
+        when "will_not_pass"
+          [Caution.new(rule: "too short", says: Said["This button will not pass: %s are missing.", chosen.verdict.slack.abs],
+                       instead: "Choose passing geometry, or a thinner button.")]
+        when "slips_out"
+          [Caution.new(rule: "too long", says: Said["A button %s wide slips out of this by itself.", button.diameter],
+                       instead: "Choose a shorter opening, or cord the hole.")]
+        else []
+        end
+      end
+      private_class_method :answer, :correction_reason, :rounding_reason, :cautions
+    end
+  end
+end

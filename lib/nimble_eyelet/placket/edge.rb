@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# Edge checks that the button stays on the cloth and the hole stays away from the finished edge.
+#
+#   Placket::Edge.of(run, button, holes).cautions   # => [] when all is well
+
+require_relative "hole"
+require_relative "../button"
+
+module NimbleEyelet
+  module Placket
+    # Beyond half the button, cloth to spare at the edge and above the first hole.
+    BUTTON_MARGIN = Length.mm(6)
+
+    # extension_needed - Length; to_edge - Length, outer end of the hole to the finished edge
+    # to_edge_needed - Length; cautions - Array<Caution>
+    Edge = Value.define(:extension_needed, :to_edge, :to_edge_needed, :cautions) do
+      # @param run [Run]
+      # @param button [Button]
+      # @param holes [Holes]
+      # @return [Edge]
+      def self.of(run, button, holes)
+        needed = Edge.margin(button)
+        to_edge = run.extension - holes.outer
+        new(extension_needed: needed, to_edge: to_edge, to_edge_needed: run.edge_distance,
+            cautions: [extension_caution(run, needed), edge_caution(run, to_edge)].compact)
+      end
+
+      # Half the button and the margin: the least extension, and the least place of the first hole.
+      # @return [Length]
+      def self.margin(button) = (button.diameter / 2) + BUTTON_MARGIN
+
+      def self.extension_caution(run, needed)
+        return if run.extension >= needed
+
+        Caution.new(rule: "extension",
+                    says: Said["The extension is %s; this button wants %s.", run.extension, needed],
+                    instead: Said["Choose a smaller button, or widen the extension by %s.", needed - run.extension])
+      end
+
+      def self.edge_caution(run, to_edge)
+        return if to_edge >= run.edge_distance
+
+        turn = run.vertical? ? "" : ", or turn the holes to run vertically"
+        Caution.new(rule: "edge distance",
+                    says: Said["The outer end comes %s from the finished edge; at least %s is wanted.",
+                               to_edge, run.edge_distance],
+                    instead: Said["Widen the extension by %s#{turn}.", run.edge_distance - to_edge])
+      end
+      private_class_method :extension_caution, :edge_caution
+    end
+  end
+end

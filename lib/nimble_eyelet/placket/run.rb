@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+# Run is the line the holes sit on as a person describes it: its length from the datum (the top
+# finished edge), where the first and last hole go or how many there are, which points must have a
+# hole, and which stretches must not.
+#
+#   run = Placket::Run.new(length: Length.mm(620), use: "shirt", orientation: "vertical", extension: Length.mm(18),
+#                          edge: "ten", grid: "millimetre", seat: "upper")
+#   run.grid_ruler.step   # 1 mm
+
+require_relative "../said"
+require_relative "../refused"
+require_relative "../measure"
+
+module NimbleEyelet
+  module Placket
+    # What the closure is for, with the gap that is usual there.
+    Use = Value.define(:key, :name, :usual_gap, :least_gap, :most_gap)
+
+    USES = [
+      Use.new(key: "shirt", name: "shirt or blouse", usual_gap: Length.mm(85),
+              least_gap: Length.mm(75), most_gap: Length.mm(95)),
+      Use.new(key: "coat", name: "jacket or coat", usual_gap: Length.mm(110),
+              least_gap: Length.mm(90), most_gap: Length.mm(130)),
+      Use.new(key: "small", name: "small closure", usual_gap: Length.mm(28),
+              least_gap: Length.mm(15), most_gap: Length.mm(40)),
+      Use.new(key: "children", name: "children's wear", usual_gap: Length.mm(60),
+              least_gap: Length.mm(50), most_gap: Length.mm(70))
+    ].to_h { |use| [use.key, use] }.freeze
+
+    ORIENTATIONS = { "vertical" => "along the run", "horizontal" => "across the run" }.freeze
+
+    # How far the outer end of a hole stays from the finished edge; people were taught differently.
+    EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13) }.freeze
+
+    # Where the button sits in a vertical hole.
+    SEATS = { "upper" => "3 mm below the upper end", "centre" => "in the middle" }.freeze
+
+    # More than any garment has; a larger count is a slip of the finger.
+    MOST_HOLES = 60
+
+    # at - Length from the datum; label - String, such as "fullest point"
+    Pin = Value.define(:at, :label, label: "")
+
+    # from, to - Length from the datum; label - String, such as "pocket"
+    KeepOut = Value.define(:from, :to, :label, label: "")
+
+    # first, last - Length or nil; count - Integer or nil; wished_gap - Length or nil
+    Run = Value.define(:length, :use, :orientation, :extension, :edge, :grid, :seat,
+                       :first, :last, :count, :wished_gap, :pins, :keep_outs,
+                       first: nil, last: nil, count: nil, wished_gap: nil, pins: [], keep_outs: []) do
+      def vertical? = orientation == "vertical"
+      def usage = USES.fetch(use)
+      def grid_ruler = Measure::Ruler.fetch(grid)
+      def edge_distance = EDGE_SCHOOLS.fetch(edge)
+      def gap_wished = wished_gap || usage.usual_gap
+
+      # Checks what can be checked without knowing the hole.
+      #
+      # @return [self]
+      # @raise [Refused]
+      def sound!
+        Refused.unless_sound do |check|
+          check_lengths(check)
+          check.that("placket.count", count, count.nil? || (1..MOST_HOLES).cover?(count),
+                     "This takes a whole number from 1 to #{MOST_HOLES}.")
+          check_places(check)
+        end
+        self
+      end
+
+      private
+
+      def check_lengths(check)
+        { "placket.run_length" => length, "placket.first" => first, "placket.last" => last,
+          "placket.wished_gap" => wished_gap, "placket.extension" => extension }.each do |field, value|
+          Measure::Limits.check(check, field, value) if value
+        end
+      end
+
+      def check_places(check)
+        { "placket.first" => first, "placket.last" => last }.each do |field, place|
+          check.that(field, place, place.nil? || place <= length, Said["The run is %s long.", length])
+        end
+        if first && last
+          check.that("placket.last", last, last >= first,
+                     Said["The last hole lies below the first, which is at %s.", first])
+        end
+        pins.each { |pin| check_pin(check, pin) }
+        keep_outs.each { |keep_out| check_keep_out(check, keep_out) }
+      end
+
+      def check_pin(check, pin)
+        least = first || Length.zero
+        most = last || length
+        check.that("placket.pins", pin.at, pin.at >= least && pin.at <= most,
+                   Said["A pin lies on the run between the first and the last hole, from %s to %s.", least, most])
+      end
+
+      def check_keep_out(check, keep_out)
+        inside = keep_out.from >= Length.zero && keep_out.to <= length
+        check.that("placket.keep_outs", keep_out.to, inside && keep_out.from < keep_out.to,
+                   Said["A keep-out has its upper end first and lies on the run, between 0 and %s.", length])
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+# Plan is everything a person has said about one closure: the button, the cloth, the thread, the
+# machine, how holes are sized and where they go, what was overruled, what the test holes showed,
+# which steps are done and which stages are settled.
+#
+#   sheet = NimbleEyelet::Sheet.of(plan)
+
+require_relative "button"
+require_relative "recipe"
+require_relative "opening"
+require_relative "placket"
+require_relative "swatch"
+require_relative "attach"
+require_relative "sewing"
+
+module NimbleEyelet
+  # opening - Opening::Wish; run - Placket::Run; overrides - Recipes::Overrides; attach - Attach::Wish
+  # swatches - Array<Swatches::Swatch>; steps_done - Array<String>; knots - Hash of stage word to fingerprint
+  Plan = Value.define(:name, :button, :cloth, :thread, :machine, :opening, :run, :overrides, :attach,
+                      :swatches, :steps_done, :knots, swatches: [], steps_done: [], knots: {}) do
+    # Checks every part by itself, and gathers the faults of all.
+    #
+    # @return [self]
+    # @raise [Refused]
+    def sound!
+      faults = [button, cloth, thread, opening, run, overrides, attach, *swatches].flat_map do |part|
+        part.sound!
+        []
+      rescue Refused => e
+        e.faults
+      end
+      raise Refused, faults unless faults.empty?
+
+      self
+    end
+  end
+end

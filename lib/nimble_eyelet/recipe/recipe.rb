@@ -1,0 +1,273 @@
+# frozen_string_literal: true
+
+# Recipe is what to set and fit for the holes of one closure: style, foot, needle, stabiliser,
+# width, stitch length and tension, each with its reasons and only with values the machine has.
+#
+#   recipe = Recipes::Recipe.of(situation, Recipes::Overrides.none)
+#   recipe.stitch_length.value      # 0.4 mm
+#   recipe.stitch_length.because    # [Reason ...]
+
+require_relative "rules"
+
+module NimbleEyelet
+  module Recipes
+    # A bead grows from the first to the second over these weights (g/m²).
+    BEAD = [Length.mm(16r / 10), Length.mm(26r / 10)].freeze
+    BEAD_WEIGHTS = [60, 400].freeze
+    # Cutting space grows from the first to the second over these thicknesses of one layer.
+    SPACE = [Length.mm(1r / 2), Length.mm(12r / 10)].freeze
+    SPACE_LAYERS = [Length.mm(1r / 10), Length.mm(12r / 10)].freeze
+    # By hand with zigzag, a bead is this share of the tacks' width.
+    MANUAL_BEAD = 4r / 10
+    # Straight-stitch box: distance of the two rows, and stitch length.
+    BOX_WIDTH = Length.mm(3)
+    BOX_STITCH = Length.mm(5r / 2)
+    # Open zigzag on knits covers less, so that it can stretch.
+    OPEN_AIM = 0.33
+    # Top tension below neutral, in units of the dial.
+    TENSION_DROP = 1r
+    # A dial is never turned lower than this.
+    LEAST_TENSION = 0r
+
+    # What a person set by hand; nil where the rules decide.
+    Overrides = Value.define(:style, :foot, :stitch_width, :stitch_length, :tension, :stabiliser, :needle_size,
+                             style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
+                             stabiliser: nil, needle_size: nil) do
+      def self.none = new
+
+      # @return [self]
+      # @raise [Refused]
+      def sound!
+        Refused.unless_sound do |check|
+          Measure::Limits.check(check, "recipe.stitch_width", stitch_width) if stitch_width
+          Measure::Limits.check(check, "recipe.stitch_length", stitch_length) if stitch_length
+          check.that("recipe.tension", tension.to_f, tension.nil? || (0..20).cover?(tension),
+                     "This takes a number from 0 to 20.")
+          check.that("recipe.needle_size", needle_size, needle_size.nil? || (60..120).cover?(needle_size),
+                     "Needle sizes run from 60 to 120.")
+        end
+        self
+      end
+    end
+
+    # Every part is a Choice. manual_width is nil unless the hole is made by hand with zigzag.
+    # coverage - Float, index at the stitch length set
+    Recipe = Value.define(:style, :foot, :needle, :stabiliser, :stitch_width, :manual_width, :bead, :space,
+                          :stitch_length, :coverage, :tension, :cord) do
+      # @return [Opening::Ends]
+      def ends = style.value.ends(width: stitch_width.value)
+
+      # @return [Array<Caution>] of all parts
+      def cautions
+        [style, foot, needle, stabiliser, stitch_width, stitch_length, tension].flat_map(&:cautions)
+      end
+    end
+
+    # Reads the recipe off the rules.
+    class Chooser
+      YOURS = "your own setting"
+
+      # @param situation [Situation]
+      # @param overrides [Overrides]
+      def initialize(situation, overrides)
+        @situation = situation
+        @overrides = overrides
+        @cloth = situation.cloth
+        @machine = situation.machine
+        @thread = situation.thread
+      end
+
+      # @return [Recipe]
+      def recipe
+        width = stitch_width
+        length = stitch_length
+        Recipe.new(style: style, foot: foot, needle: needle, stabiliser: stabiliser, stitch_width: width,
+                   manual_width: manual_width(width.value), bead: bead, space: space, stitch_length: length,
+                   coverage: @thread.coverage(length.value), tension: tension, cord: cord)
+      end
+
+      private
+
+      def style
+        @style ||= @overrides.style ? own_style : ruled_style
+      end
+
+      def own_style
+        wanted = Style.fetch(@overrides.style)
+        possible = nearest(wanted.key)
+        choice = Choice.of(Style.fetch(possible), "your choice", "You chose it.", source: YOURS)
+        possible == wanted.key ? choice : choice.with(cautions: [lacking(wanted)])
+      end
+
+      def ruled_style
+        rule = STYLE_RULES.find { |candidate| candidate.applies.call(@situation) }
+        possible = nearest(rule.gives)
+        Choice.of(Style.fetch(possible), rule.name, rule.says,
+                  cautions: possible == rule.gives ? [] : [lacking(Style.fetch(rule.gives))])
+      end
+
+      def nearest(key) = NEAREST.fetch(key).find { |candidate| @situation.programme?(candidate) }
+
+      def lacking(wanted)
+        Caution.new(rule: "machine", says: "#{@machine.name} has no programme for: #{wanted.name}.",
+                    instead: "The nearest it can do is chosen instead.")
+      end
+
+      def foot
+        owned = @overrides.foot && @machine.foot(@overrides.foot)
+        return Choice.of(owned, "your choice", "You chose it.", source: YOURS) if owned
+
+        rule = FOOT_RULES.find do |candidate|
+          @machine.foot(candidate.gives) && candidate.applies.call(@situation, style.value.key)
+        end
+        return no_foot unless rule
+
+        Choice.of(@machine.foot(rule.gives), rule.name, rule.says, cautions: foot_cautions(rule))
+      end
+
+      def no_foot
+        Choice.of(Foot.new(kind: "general_zigzag_foot"), "whatever is there", "The foot every zigzag machine has.",
+                  cautions: [Caution.new(rule: "foot", says: "#{@machine.name} has no foot on record that suits this.",
+                                         instead: "Note its feet, or use its general foot and sew slowly.")])
+      end
+
+      def foot_cautions(rule)
+        return [] if rule.gives == "carriage_foot" || @machine.kind != "sensing" || style.value.stitched == :straight
+
+        [Caution.new(rule: "carriage", says: "The carriage foot cannot hold this button.",
+                     instead: "Use the sliding scale foot and watch its marks, or clamp a flat stand-in as long as H.")]
+      end
+
+      def needle
+        needle, says = NEEDLES.fetch(@cloth.kind)
+        if @overrides.needle_size
+          Choice.of(needle.with(size: @overrides.needle_size), "your choice", "You chose it.", source: YOURS)
+        elsif @thread.tex >= THICK_TEX && needle.size < THICK_THREAD_NEEDLE
+          Choice.of(needle.with(size: THICK_THREAD_NEEDLE), "thick thread", "Tex #{@thread.tex} needs a larger eye.")
+        else
+          Choice.of(needle, "cloth", says)
+        end
+      end
+
+      def stabiliser
+        own = @overrides.stabiliser.to_s
+        return Choice.of(own, "your choice", "You chose it.", source: YOURS) unless own.empty?
+
+        what, why = STABILISERS.fetch(@cloth.kind)
+        Choice.of(what, "cloth", why)
+      end
+
+      def bead = @bead ||= between(BEAD, (@cloth.weight - BEAD_WEIGHTS[0]).to_r / (BEAD_WEIGHTS[1] - BEAD_WEIGHTS[0]))
+
+      def space
+        @space ||= between(SPACE, (@cloth.thickness - SPACE_LAYERS[0]) / (SPACE_LAYERS[1] - SPACE_LAYERS[0]))
+      end
+
+      def between((least, most), share) = least + ((most - least) * share.clamp(0, 1))
+
+      def stitch_width
+        return own_width if @overrides.stitch_width
+        return box_width if style.value.stitched == :straight
+
+        wanted = (bead * 2) + space
+        set = @machine.width_settable(wanted)
+        Choice.of(set, "beads and space",
+                  Said["Two beads of %s for cloth of #{@cloth.weight} g/m² and %s to cut in make %s; " \
+                       "#{@machine.name} can set %s.", bead, space, wanted, set],
+                  source: "width = 2 × bead + cutting space", cautions: narrow_cautions(set, wanted))
+      end
+
+      def box_width
+        Choice.of(BOX_WIDTH, "box", "Two rows, far enough apart to cut between.", source: "custom of the craft")
+      end
+
+      def own_width
+        wanted = @overrides.stitch_width
+        return Choice.of(wanted, "your choice", "You set it.", source: YOURS) if style.value.stitched == :straight
+
+        set = @machine.width_settable(wanted)
+        choice = Choice.of(set, "your choice", Said["You set %s; #{@machine.name} can set %s.", wanted, set], source: YOURS)
+        choice.with(cautions: narrow_cautions(set, (bead * 2) + space))
+      end
+
+      def narrow_cautions(set, wanted)
+        left = set - (bead * 2)
+        return [] if set >= wanted || left >= SPACE[0]
+
+        [Caution.new(rule: "cutting space", says: Said["Only %s is left to cut in: the beads may meet.",
+                                                       [left, Length.zero].max],
+                     instead: "Sew narrower beads, or cut with care from the middle.")]
+      end
+
+      def manual_width(width)
+        return unless style.value.key == "manual_zigzag"
+
+        Choice.of(@machine.width_settable(width * MANUAL_BEAD), "by hand",
+                  Said["The beads at two fifths of the tacks' %s.", width], source: "bead ≈ 0.4 × width")
+      end
+
+      def stitch_length
+        return own_length if @overrides.stitch_length
+        return box_length if style.value.stitched == :straight
+
+        aim = style.value.stitched == :open ? OPEN_AIM : Stitches::COVERAGE_AIM
+        wanted = @thread.stitch_length(aim)
+        set = @machine.length_settable(wanted)
+        Choice.of(set, "cover", Said["Tex #{plain(@thread.tex)} #{@thread.fibre} is %s thick; for a coverage index of #{aim} " \
+                                     "that is %s, and the dial has %s.", @thread.diameter, wanted, set],
+                  source: "coverage index = thread diameter / stitch length", cautions: cover_cautions(set))
+      end
+
+      def box_length
+        Choice.of(@machine.length_settable(BOX_STITCH), "perforation", "Long stitches leave fewer holes.")
+      end
+
+      def own_length
+        set = @machine.length_settable(@overrides.stitch_length)
+        Choice.of(set, "your choice", Said["You set %s; the dial has %s.", @overrides.stitch_length, set],
+                  source: YOURS, cautions: cover_cautions(set))
+      end
+
+      def cover_cautions(set)
+        return [] unless style.value.stitched == :satin
+
+        index = @thread.coverage(set)
+        return [cover_caution(index, "below", "the cloth shows through", "Shorten one step, or sew a second pass.")] if
+          index < Stitches::COVERAGE_LEAST
+        return [] if index <= Stitches::COVERAGE_MOST
+
+        [cover_caution(index, "above", "stitches pile up", "Lengthen one step, or use the grooved satin foot.")]
+      end
+
+      def cover_caution(index, side, what, instead)
+        Caution.new(rule: "cover", instead: instead,
+                    says: "The coverage index is #{index.round(2)}, #{side} the band from #{Stitches::COVERAGE_LEAST} " \
+                          "to #{Stitches::COVERAGE_MOST}: #{what}.")
+      end
+
+      def tension
+        own = @overrides.tension
+        return Choice.of(own, "your choice", "You set it.", source: YOURS) if own
+
+        neutral = @machine.neutral_tension
+        return Choice.of(neutral, "straight stitch", "Straight stitch wants the usual tension.") if
+          style.value.stitched == :straight
+
+        says = "#{plain(TENSION_DROP)} below your usual #{plain(neutral)}, so that the top thread rolls to the back."
+        says += " Threading the bobbin finger instead would do; never both." if @machine.bobbin_finger
+        Choice.of([neutral - TENSION_DROP, LEAST_TENSION].max, "top tension", says)
+      end
+
+      def plain(number) = Measure::Wording.decimal(number.to_r, 2)
+
+      def cord
+        corded = style.value.corded
+        says = corded ? "A cord under both beads keeps the hole from growing." : "This cloth keeps its length without a cord."
+        Choice.of(corded, "cord", says)
+      end
+    end
+
+    # @return [Recipe]
+    def Recipe.of(situation, overrides) = Chooser.new(situation, overrides).recipe
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+# Style is the table of buttonholes, called by what they look like and do, and how their ends are
+# finished.
+#
+#   Recipes::Style.fetch("keyhole").ends(width: Length.mm(4.5)).near   # 4 mm, the eyelet
+
+require_relative "../value"
+require_relative "../measure"
+require_relative "../opening/cut"
+
+module NimbleEyelet
+  module Recipes
+    # Length of one stitched bar tack, along the hole: 1 to 1.5.
+    TACK = Length.mm(5r / 4)
+    # Length of the eyelet that seats a shank.
+    EYELET = Length.mm(4)
+    # A straight-stitch box stays this far outside the slit at each end.
+    BOX_END = Length.mm(1)
+
+    # near, far - Symbol, how an end is finished: :tack, :round, :eyelet or :box
+    # stitched - Symbol, :satin, :open or :straight
+    Style = Value.define(:key, :name, :for_what, :near, :far, :stitched, :corded) do
+      # @param width [Length] total stitch width, which a round end follows
+      # @return [Opening::Ends]
+      def ends(width:)
+        Opening::Ends.new(near: end_length(near, width), far: end_length(far, width),
+                          near_name: END_NAMES.fetch(near), far_name: END_NAMES.fetch(far))
+      end
+
+      # @raise [KeyError] for a style not in the table
+      def self.fetch(key) = STYLES.fetch(key)
+
+      private
+
+      def end_length(finish, width)
+        { tack: TACK, round: width / 2, eyelet: EYELET, box: BOX_END }.fetch(finish)
+      end
+    end
+
+    END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eyelet", box: "end of the box" }.freeze
+
+    STYLES = [
+      Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",
+                near: :tack, far: :tack, stitched: :satin, corded: false),
+      Style.new(key: "round_end", name: "one round end and a tack", for_what: "fine blouses, light cloth",
+                near: :round, far: :tack, stitched: :satin, corded: false),
+      Style.new(key: "keyhole", name: "keyhole", for_what: "coats, shanks and thick buttons",
+                near: :eyelet, far: :tack, stitched: :satin, corded: false),
+      Style.new(key: "stretch", name: "stretch, open zigzag", for_what: "knits",
+                near: :tack, far: :tack, stitched: :open, corded: true),
+      Style.new(key: "straight_box", name: "straight-stitch box, twice round", for_what: "leather, vinyl, coated cloth",
+                near: :box, far: :box, stitched: :straight, corded: false),
+      Style.new(key: "manual_zigzag", name: "by hand with zigzag", for_what: "machines without a buttonhole programme",
+                near: :tack, far: :tack, stitched: :satin, corded: false)
+    ].to_h { |style| [style.key, style] }.freeze
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# Ledger keeps what on the machine is away from neutral, and how each thing goes back.
+#
+#   ledger = Sewing::Ledger.empty.after(step)
+#   ledger.entries.map(&:name)   # => ["presser foot", "top tension"]
+
+require_relative "../said"
+
+module NimbleEyelet
+  module Sewing
+    # One thing on a machine that can be away from neutral.
+    #
+    # neutral - String, what it is when nothing is moved; back - String, the step that puts it back
+    Part = Value.define(:key, :name, :neutral, :back)
+
+    PARTS = [
+      Part.new(key: "button_in_foot", name: "button in the foot", neutral: "none", back: "Take the button out of the foot."),
+      Part.new(key: "lever", name: "sensing lever", neutral: "up", back: "Push the sensing lever up."),
+      Part.new(key: "memory", name: "stored length", neutral: "cleared", back: "Clear the stored length: select a straight stitch."),
+      Part.new(key: "feed_dogs", name: "feed under the button", neutral: "feeding",
+               back: "Let the cloth feed again. Dropped feed dogs rise only at the next stitch: sew one on a scrap."),
+      Part.new(key: "tension", name: "top tension", neutral: "your usual", back: "Turn the top tension back to your usual."),
+      Part.new(key: "width", name: "stitch width", neutral: "your usual", back: "Set the stitch width to your usual."),
+      Part.new(key: "length", name: "stitch length", neutral: "your usual", back: "Set the stitch length to your usual."),
+      Part.new(key: "foot", name: "presser foot", neutral: "general zigzag foot",
+               back: "Machine off, hands clear: fit the general zigzag foot.")
+    ].to_h { |part| [part.key, part] }.freeze
+
+    # part - Part; now - String or Said
+    Entry = Value.define(:part, :now) do
+      def name = part.name
+    end
+
+    # state - Hash of part key to what it is now; a part that is absent is neutral
+    Ledger = Value.define(:state) do
+      def self.empty = new(state: {}.freeze)
+
+      # @param changes [Hash{String => String, Said, nil}] nil puts a part back to neutral
+      # @return [Ledger]
+      def changed(changes) = Ledger.new(state: state.merge(changes).compact.freeze)
+
+      # @param step [Step]
+      # @return [Ledger]
+      def after(step) = changed(step.changes)
+
+      # @return [Array<Entry>] in the order in which they are put back
+      def entries = PARTS.each_value.filter_map { |part| Entry.new(part: part, now: state[part.key]) if state.key?(part.key) }
+
+      def empty? = state.empty?
+    end
+  end
+end

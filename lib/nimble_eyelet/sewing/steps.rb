@@ -1,0 +1,266 @@
+# frozen_string_literal: true
+
+# Steps writes down the whole row in order, for one machine and one closure: stabilise, mark, set
+# the machine, test, sew every hole with its resets, seal and open, sew the buttons, put the
+# machine back, note it.
+#
+#   steps = Sewing::Steps.of(job)
+#   steps.map(&:key)     # => ["stabilise", "try-on", "mark", ...]
+#
+# Whatever a step moves away from neutral, a later step puts back: the last ones are read off the
+# ledger, so none can be forgotten.
+
+require_relative "step"
+require_relative "../recipe"
+require_relative "../placket"
+require_relative "../attach"
+
+module NimbleEyelet
+  module Sewing
+    # What is to be sewn.
+    Job = Value.define(:cloth, :machine, :recipe, :cut, :layout, :attaching)
+
+    # Steps by heading.
+    class Steps
+      # @param job [Job]
+      # @return [Array<Step>]
+      def self.of(job) = new(job).all
+
+      def initialize(job)
+        @job = job
+        @machine = job.machine
+        @recipe = job.recipe
+      end
+
+      # @return [Array<Step>]
+      def all
+        work = prepare + set_up + test + row + open_up + buttons
+        ledger = work.reduce(Ledger.empty, :after)
+        work + put_back(ledger) << Step.new(key: "note", part: "Put the machine back",
+                                            does: "Note what worked: accept the swatch it was sewn with.")
+      end
+
+      private
+
+      def prepare
+        part = "Prepare"
+        [Step.new(key: "stabilise", part: part, does: "Stabilise: #{@recipe.stabiliser.value}.",
+                  how: @recipe.stabiliser.because.first.says,
+                  symptom: "Left out, the row tunnels and the holes grow.",
+                  caution: (@job.cloth.type.heat ? nil : "No hot iron on this cloth.")),
+         Step.new(key: "try-on", part: part, does: "Try the garment on, and check the pinned points.",
+                  how: "Before anything is marked."),
+         Step.new(key: "mark", part: part, does: Said["Mark #{count} #{count == 1 ? 'hole' : 'holes'}, each from the top edge; the slit is %s.",
+                                                      @job.cut.length],
+                  how: "With #{@job.cloth.type.marking}. Never measure one hole from the one before.")]
+      end
+
+      def set_up
+        steps = [needle_step, foot_step, set_step]
+        steps << clamp_step << lever_step if clamped?
+        steps << chalk_step if by_hand?
+        steps
+      end
+
+      SET_UP = "Set the machine"
+
+      def needle_step
+        Step.new(key: "needle", part: SET_UP, does: "Fit the needle: #{@recipe.needle.value}.",
+                 how: @recipe.needle.because.first.says, caution: "Machine off while your hands are at the needle.")
+      end
+
+      def foot_step
+        foot = @recipe.foot.value
+        name = foot.nickname.empty? ? foot.name : "#{foot.name} (#{foot.nickname})"
+        away = foot.kind == "general_zigzag_foot" ? {} : { "foot" => foot.name }
+        Step.new(key: "foot", part: SET_UP, does: "Fit the #{name}.", how: @recipe.foot.because.first.says, changes: away)
+      end
+
+      def set_step
+        says = "Set stitch length %s and top tension #{Measure::Wording.decimal(@recipe.tension.value.to_r, 2)}."
+        figures = [@recipe.stitch_length.value]
+        changes = { "length" => Said["%s", @recipe.stitch_length.value], "tension" => tension_away }
+        unless straight?
+          says = "Set stitch width %s, #{says[0].downcase}#{says[1..]}"
+          figures.unshift(@recipe.stitch_width.value)
+          changes["width"] = Said["%s", @recipe.stitch_width.value]
+        end
+        Step.new(key: "settings", part: SET_UP, does: Said[says, *figures], changes: changes.compact,
+                 how: "Select #{by_hand? ? 'zigzag' : @recipe.style.value.name}, needle up and out of the cloth.")
+      end
+
+      def tension_away
+        tension = @recipe.tension.value
+        tension == @machine.neutral_tension ? nil : Measure::Wording.decimal(tension.to_r, 2)
+      end
+
+      def clamp_step
+        Step.new(key: "clamp", part: SET_UP, does: "Put the button into the carriage foot and clamp it.",
+                 how: Said["The foot should give a slit of %s. Look at the test hole before trusting it.", @job.cut.length],
+                 changes: { "button_in_foot" => "clamped" })
+      end
+
+      def lever_step
+        Step.new(key: "lever", part: SET_UP, does: "Pull the sensing lever down, between its two stops.",
+                 changes: { "lever" => "down" },
+                 symptom: "Left up, the machine beeps and stops, or runs on past the tack.")
+      end
+
+      def chalk_step
+        how = straight? ? "Both long lines and both ends." : "Both ends of every slit: they are where the tacks begin."
+        Step.new(key: "chalk", part: SET_UP, does: Said["Chalk the lines of the holes: %s overall.", @job.cut.overall], how: how)
+      end
+
+      def test
+        part = "Test"
+        [Step.new(key: "test-sew", part: part, does: "Sew a test hole on a scrap of the same layers and stabiliser.",
+                  how: Said["Slit %s, overall %s. Same grain, same thread.", @job.cut.length, @job.cut.overall]),
+         Step.new(key: "test-open", part: part, does: "Cut it open, put the button through, and log what you see.",
+                  symptom: "Skipped, the first hole cut into the garment is the test.",
+                  caution: "Ripper away from the holding hand, on a mat.")]
+      end
+
+      def row
+        @job.layout.holes.flat_map { |hole| hole_steps(hole) } << tails_step
+      end
+
+      def hole_steps(hole)
+        part = "Hole #{hole.number} of #{count}"
+        steps = []
+        steps << reset_step(hole, part) if hole.number > 1 && reset?
+        steps << place_step(hole, part)
+        steps << sew_step(hole, part)
+      end
+
+      def reset? = !by_hand? && @machine.reset_words
+
+      def reset_step(hole, part)
+        Step.new(key: "reset-#{hole.number}", part: part, does: "Reset: #{@machine.reset_words}.",
+                 symptom: "Forgotten, the next hole starts in the middle of the cycle.")
+      end
+
+      def place_step(hole, part)
+        start = @job.layout.run.vertical? ? Said["%s from the top edge", hole.to] : Said["%s from the top edge", hole.at]
+        lever = clamped? ? " Lever down?" : ""
+        Step.new(key: "place-#{hole.number}", part: part,
+                 does: Said["Needle onto the start mark, by hand: %s.", start],
+                 how: "Hold the thread tails under the foot.#{lever}", caution: "Hand wheel only toward you.")
+      end
+
+      def sew_step(hole, part)
+        does, how = SEW.fetch(straight? ? "straight" : @machine.kind)
+        how = Said[*how.map { |piece| figure(piece) }]
+        how = Said["%s %s", how, "Stop it yourself when the second bead meets the tack."] if
+          @machine.stops == "operator" && @machine.kind == "sensing" && !straight?
+        stored = hole.number == 1 && @machine.kind == "memory" && !straight?
+        Step.new(key: "sew-#{hole.number}", part: part, does: does, how: how,
+                 changes: stored ? { "memory" => Said["%s", @job.cut.length] } : {})
+      end
+
+      # What to do and how, by machine kind; symbols stand for figures of the job.
+      SEW = {
+        "sensing" => ["Sew the hole.", ["Near tack, one bead away, far tack, other bead back. Even speed; guide, do not pull."]],
+        "memory" => ["Sew the hole.", ["First hole: press the reverse key %s from the start. After that the length repeats by itself.",
+                                       :length]],
+        "stepped" => ["Sew the hole in its four parts.",
+                      ["Side, tack, side, tack, to the marks %s apart. Needle up before each turn of the selector; " \
+                       "five to seven stitches a tack.", :overall]],
+        "plain" => ["Sew the hole with zigzag.",
+                    ["Tack at %s wide, bead at %s, needle down in the outer edge and pivot half a turn, tack, bead.",
+                     :stitch_width, :manual_width]],
+        "straight" => ["Sew the box, twice round.", ["Along the lines, %s apart; needle down at every corner.", :stitch_width]]
+      }.freeze
+
+      def figure(piece)
+        case piece
+        when :length then @job.cut.length
+        when :overall then @job.cut.overall
+        when :stitch_width then @recipe.stitch_width.value
+        when :manual_width then @recipe.manual_width&.value || @recipe.stitch_width.value
+        else piece
+        end
+      end
+
+      def tails_step
+        Step.new(key: "tails", part: "Open the holes", does: "Take the thread tails to the back, knot and trim them.",
+                 changes: clamped? ? { "lever" => nil, "button_in_foot" => nil } : {},
+                 how: clamped? ? "Lever up and the button out of the foot: the holes are done." : nil)
+      end
+
+      def open_up
+        part = "Open the holes"
+        seal = Step.new(key: "seal", part: part, does: "Seal the cut line sparingly with fray liquid, and let it dry.",
+                        how: "Minutes, as its label says. Try it on the scrap for stains.", caution: "Fresh air, no flame.")
+        openings = @job.layout.holes.map do |hole|
+          Step.new(key: "open-#{hole.number}", part: part,
+                   does: "Open hole #{hole.number} from both ends to the middle, and put the button through.",
+                   how: straight? ? "Stop short of the stitching." : "A pin across inside each tack stops the blade.",
+                   symptom: hole.number == 1 ? "Untried, a hole that is too short is found out after the whole row." : nil,
+                   caution: hole.number == 1 ? "Ripper away from the holding hand, on a mat." : nil)
+        end
+        (@job.cloth.type.fray ? [seal] : []) + openings
+      end
+
+      def buttons
+        part = "Sew the buttons"
+        marks = Step.new(key: "mark-buttons", part: part, does: "Mark the buttons through the finished holes.",
+                         how: "Closure flat, hems level; compare with the plan.")
+        return [marks, hand_step(part)] unless @job.attaching.by_machine
+
+        [marks, *set_for_buttons(part), *sew_buttons(part)]
+      end
+
+      def hand_step(part)
+        Step.new(key: "buttons-by-hand", part: part, does: "Sew #{count == 1 ? 'the button' : "the #{count} buttons"} on by hand.",
+                 how: @job.attaching.instead)
+      end
+
+      def set_for_buttons(part)
+        attaching = @job.attaching
+        button_foot = @machine.foot("button_foot")
+        foot = if button_foot
+                 Step.new(key: "button-foot", part: part, does: "Fit the button foot.", changes: { "foot" => "button foot" },
+                          caution: "Machine off while your hands are at the needle.")
+               else
+                 Step.new(key: "button-foot", part: part, does: "Take the foot off and hold the button under the bare shank.",
+                          changes: { "foot" => "none" }, caution: "Fingers well away; hand wheel first.")
+               end
+        [foot,
+         Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", changes: feed_off,
+                  symptom: "Forgotten, the cloth creeps and the needle hits the button."),
+         Step.new(key: "button-width", part: part, does: Said["Select zigzag, width %s; tension back to your usual.", attaching.width],
+                  changes: { "width" => Said["%s", attaching.width], "tension" => nil })]
+      end
+
+      def feed_off
+        return { "length" => "0" } if @machine.feed_stop == "length_zero"
+
+        { "feed_dogs" => @machine.feed_stop == "cover_plate" ? "covered" : "dropped" }
+      end
+
+      def sew_buttons(part)
+        attaching = @job.attaching
+        shank = attaching.shank.zero? ? "" : " over a pin, for a thread shank of %s"
+        how = Said["#{attaching.stitches} stitches a pair#{shank}. #{attaching.pattern.how if attaching.pattern.key != 'two_bars'}".strip,
+                   *(attaching.shank.zero? ? [] : [attaching.shank])]
+        sewn = @job.layout.holes.map do |hole|
+          Step.new(key: "button-#{hole.number}", part: part, does: "Turn the needle by hand through both holes, then sew button #{hole.number}.",
+                   how: how, caution: hole.number == 1 ? "Eyes protected, slow: a struck needle flies." : nil)
+        end
+        sewn << Step.new(key: "secure", part: part, does: "Tails to the back, knot and trim.")
+      end
+
+      def put_back(ledger)
+        ledger.entries.map do |entry|
+          Step.new(key: "back-#{entry.part.key}", part: "Put the machine back", does: entry.part.back,
+                   changes: { entry.part.key => nil }, symptom: "Left as it is, next week's seam is ruined.")
+        end
+      end
+
+      def count = @job.layout.holes.size
+      def straight? = @recipe.style.value.stitched == :straight
+      def by_hand? = straight? || @recipe.style.value.key == "manual_zigzag"
+      def clamped? = @recipe.foot.value.kind == "carriage_foot"
+    end
+  end
+end

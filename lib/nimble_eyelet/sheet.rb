@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+# Sheet is everything the craft has to say about one plan, worked out from it alone.
+#
+#   sheet = NimbleEyelet::Sheet.of(plan)
+#   sheet.cut.length          # 22.5 mm
+#   sheet.layout.holes.size   # 7
+#
+# The holes may not fit the run as described; then layout is nil, faults says why, and what hangs
+# on it (the steps, the strip) waits.
+
+require_relative "plan"
+require_relative "stage"
+
+module NimbleEyelet
+  # layout, progress - nil while the holes do not fit; faults - Array<Fault>
+  Sheet = Value.define(:plan, :recipe, :cut, :layout, :faults, :diagnosis, :progress, :attaching, :stages) do
+    # @param plan [Plan] sound
+    # @return [Sheet]
+    def self.of(plan) = Sheet::Composer.new(plan).sheet
+  end
+
+  # Works the rooms out in the order in which they lean on each other.
+  class Sheet::Composer
+    def initialize(plan)
+      @plan = plan
+    end
+
+    # @return [Sheet]
+    def sheet
+      layout, faults = laid_out
+      Sheet.new(plan: @plan, recipe: recipe, cut: cut, layout: layout, faults: faults, diagnosis: diagnosis,
+                progress: layout && progress(layout), attaching: attaching, stages: stages)
+    end
+
+    private
+
+    def situation
+      Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine)
+    end
+
+    def recipe = @recipe ||= Recipes::Recipe.of(situation, @plan.overrides)
+    def cut = @cut ||= Opening::Cut.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends)
+
+    def laid_out
+      [Placket::Layout.of(@plan.run, @plan.button, cut, width: recipe.stitch_width.value), []]
+    rescue Refused => e
+      [nil, e.faults]
+    end
+
+    def attaching
+      @attaching ||= Attach::Attaching.of(@plan.button, @plan.cloth, @plan.machine, recipe.needle.value, @plan.attach)
+    end
+
+    def progress(layout)
+      job = Sewing::Job.new(cloth: @plan.cloth, machine: @plan.machine, recipe: recipe, cut: cut, layout: layout,
+                            attaching: attaching)
+      Sewing::Progress.of(Sewing::Steps.of(job), @plan.steps_done)
+    end
+
+    def diagnosis
+      Swatches::Diagnosis.of(@plan.swatches, Swatches::Bench.new(
+        button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, ruler: cut.ruler,
+        correction: @plan.opening.correction, stitch_width: recipe.stitch_width.value,
+        stitch_length: recipe.stitch_length.value, tension: recipe.tension.value, stabiliser: recipe.stabiliser.value
+      ))
+    end
+
+    def stages = STAGES.values.to_h { |stage| [stage.word, stage.state(@plan)] }
+  end
+end

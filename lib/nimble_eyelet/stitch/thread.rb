@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+# Thread is a sewing thread by its linear density and fibre; its diameter and the cover it gives
+# at a stitch length follow from those.
+#
+#   thread = Thread.new(fibre: "polyester", tex: 27)
+#   thread.diameter                            # 0.196 mm
+#   thread.coverage(Length.mm(0.4))            # 0.49
+#
+# Source of the diameter: textbook, area = mass per length / density, with the packing of a twisted
+# thread: d = √(4·tex·10⁻⁶ / (π·ρ·φ)) metres.
+
+require_relative "../refused"
+require_relative "../measure"
+
+module NimbleEyelet
+  module Stitches
+    # kg/m³
+    DENSITIES = { "polyester" => 1380, "cotton" => 1540, "rayon" => 1520, "silk" => 1340 }.freeze
+    # Share of a twisted thread that is fibre.
+    PACKING = 0.65
+
+    TEX_RANGE = (5..200)
+
+    # The coverage index k = thread diameter / stitch length.
+    COVERAGE_AIM = 0.49
+    # Below, cloth shows through.
+    COVERAGE_LEAST = 0.40
+    # Above, stitches pile up and the feed stalls.
+    COVERAGE_MOST = 0.66
+  end
+
+  # tex - Numeric, grams a kilometre; fibre - String, a key of Stitches::DENSITIES
+  Thread = Value.define(:name, :fibre, :tex, name: "") do
+    # @return [Length] to the micrometre
+    def diameter
+      density = Stitches::DENSITIES.fetch(fibre)
+      Length.mm(Math.sqrt(4 * tex * 1e-6 / (Math::PI * density * Stitches::PACKING)) * 1000)
+    end
+
+    # An index, not a fraction: thread flattens and fluffs.
+    #
+    # @param stitch_length [Length] more than zero
+    # @return [Float]
+    def coverage(stitch_length) = (diameter / stitch_length).to_f
+
+    # @param aim [Float] coverage index wanted
+    # @return [Length] stitch length that gives it
+    def stitch_length(aim = Stitches::COVERAGE_AIM) = Length.mm(diameter.to_f / aim)
+
+    # @return [self]
+    # @raise [Refused]
+    def sound!
+      Refused.unless_sound do |check|
+        range = Stitches::TEX_RANGE
+        check.that("thread.tex", tex, range.cover?(tex), "Sewing thread is between tex #{range.min} and tex #{range.max}.")
+      end
+      self
+    end
+  end
+end
