@@ -6,6 +6,7 @@
 #
 #   closures.change(4, revision: 7) { |document| document.changed("button.diameter" => Length.mm(20)) }
 
+require "sequel"
 require_relative "document"
 require_relative "machines"
 

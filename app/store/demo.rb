@@ -5,6 +5,7 @@
 #   Store::Demo.new(db).load   # => true when it filled an empty database
 
 require "yaml"
+require_relative "blank"
 require_relative "closures"
 require_relative "workroom"
 
@@ -61,21 +62,11 @@ module NimbleEyelet
 
       # A closure names what it takes off the shelves; the rest is written as a person would type it.
       def document(closure)
-        typed = BLANK.merge(from_shelf("button", "buttons", closure)).merge(from_shelf("cloth", "cloths", closure))
-                     .merge(from_shelf("thread", "threads", closure)).merge(closure.fetch("typed", {}))
-        typed["closure.name"] = closure["name"]
-        Document.new(fields: FIELDS.to_h { |path, field| [path, field.read(typed[path].to_s, unit: :mm)] },
-                     machine_id: @machines.fetch(closure["machine"]), pins: pins(closure), keep_outs: keep_outs(closure))
+        typed = { "button" => "buttons", "cloth" => "cloths", "thread" => "threads" }
+                .map { |room, table| from_shelf(room, table, closure) }.reduce(:merge).merge(closure.fetch("typed", {}))
+        Blank.document(name: closure["name"], machine_id: @machines.fetch(closure["machine"]), typed: typed,
+                       pins: pins(closure), keep_outs: keep_outs(closure))
       end
-
-      # What a closure starts with before anybody has said anything about it.
-      BLANK = {
-        "opening.school" => "passing_geometry", "opening.allowance" => "3", "opening.correction" => "0",
-        "opening.ruler" => "half_millimetre", "placket.run_length" => "600", "placket.extension" => "18",
-        "placket.orientation" => "vertical", "placket.use" => "shirt", "placket.edge" => "ten",
-        "placket.grid" => "millimetre", "placket.seat" => "upper", "attach.pattern" => "two_bars",
-        "cloth.layers" => "2", "cloth.interfacing" => "0.2"
-      }.freeze
 
       def from_shelf(room, table, closure)
         row = @shelves.fetch(table).fetch(closure.fetch(room))

@@ -33,7 +33,7 @@ module NimbleEyelet
     # One spelling for equal values, whatever built them.
     def self.canonical(value)
       case value
-      when Struct then value.members.map { |name| NAMES.include?(name) ? "" : canonical(value[name]) }.join(",")
+      when Struct then value.members.map { |name| Stage::NAMES.include?(name) ? "" : canonical(value[name]) }.join(",")
       when Array then "[#{value.map { |item| canonical(item) }.join(',')}]"
       when Length then value.millimetres.to_s
       when Numeric then value.to_r.to_s

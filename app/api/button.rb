@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+# button: the passing section of the button and its holes.
+
+require_relative "say"
+
+module NimbleEyelet
+  module Api
+    module ButtonView
+      # @param sheet [Sheet]
+      # @param say [Say]
+      # @return [Hash]
+      def self.of(sheet, say)
+        button = sheet.plan.button
+        { half_perimeter: say.length(button.half_perimeter), height: say.length(button.height),
+          thickness_measured: button.form.thickness_measured?, formula: button.form.formula, passes: button.form.passes,
+          section: button.section, holes: button.hole_places }
+      end
+
+      # @return [String] for the knot
+      def self.short(sheet, say) = say.words(sheet.plan.button.diameter)
+    end
+  end
+end

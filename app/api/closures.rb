@@ -1,0 +1,149 @@
+# frozen_string_literal: true
+
+# The closures: shown with their sheet, changed as typed, undone and redone, tested, sewn.
+
+require "time"
+require_relative "closure_view"
+require_relative "typed"
+require_relative "problem"
+require_relative "../store/blank"
+require_relative "../store/closures"
+
+module NimbleEyelet
+  module Api
+    module ClosureRoutes
+      # A stage settles with the one before it where that follows by itself.
+      ACCEPTING = %w[recipe swatch].freeze
+
+      def self.registered(app)
+        app.helpers Helpers
+        reading(app)
+        changing(app)
+        moving(app)
+        working(app)
+      end
+
+      def self.reading(app)
+        app.get("/api/closures/:id") { show(closures.find(number(params["id"]))) }
+        app.get("/api/closures/:id/history") do
+          json(closures.history(number(params["id"])).map { |row| row.merge(made_at: row[:made_at].utc.iso8601) })
+        end
+      end
+
+      def self.changing(app)
+        app.post("/api/closures") { begin_closure }
+        app.patch("/api/closures/:id") { change { |closure| apply(closure) } }
+        app.delete("/api/closures/:id") do
+          closures.remove(number(params["id"]))
+          halt 204
+        end
+      end
+
+      def self.moving(app)
+        %i[undo redo].each do |way|
+          app.post("/api/closures/:id/#{way}") { stale_aware { show(closures.send(way, number(params["id"]), revision: seen)) } }
+        end
+        app.post("/api/closures/:id/history/:number") do
+          change { |closure| closures.document_at(closure.id, number(params["number"])) }
+        end
+      end
+
+      def self.working(app)
+        app.post("/api/closures/:id/swatches") { change { |closure| log_swatch(closure) } }
+        app.post("/api/closures/:id/swatches/:number/accept") { change { |closure| accept(closure, number(params["number"])) } }
+        app.put("/api/closures/:id/knots/:stage") { change { |closure| tied(closure, [params["stage"]]) } }
+        app.delete("/api/closures/:id/knots/:stage") do
+          change { |closure| closure.document.with(knots: closure.document.knots.except(params["stage"])) }
+        end
+        app.put("/api/closures/:id/steps/:key") { change { |closure| steps(closure, closure.document.steps_done | [params["key"]]) } }
+        app.delete("/api/closures/:id/steps/:key") do
+          change { |closure| steps(closure, closure.document.steps_done - [params["key"]]) }
+        end
+      end
+      private_class_method :reading, :changing, :moving, :working
+
+      # What the routes share.
+      module Helpers
+        def closures = @closures ||= Store::Closures.new(db, workroom.id)
+
+        def show(closure, status: 200, sheet: Sheet.of(closure.plan))
+          response["etag"] = "\"#{closure.revision}\""
+          json(ClosureView.of(closure, say, sheet: sheet), status: status)
+        end
+
+        # The one way to save over HTTP.
+        def change(&block)
+          stale_aware { show(closures.change(number(params["id"]), revision: seen, &block)) }
+        end
+
+        def stale_aware
+          yield
+        rescue Store::Stale => e
+          halt Problem.new(412, "This closure was changed in another place meanwhile.", current: ClosureView.of(e.current, say)).render
+        end
+
+        # What was typed, checked room by room. Holes that do not fit are refused when the run
+        # itself was touched; when something else made them not fit, the sheet says so.
+        def apply(closure)
+          document = Typed.new(workroom.unit).apply(body_hash, closure.document)
+          machine = document.machine_id == closure.machine.id ? closure.machine : machine_chosen(document.machine_id)
+          sheet = Sheet.of(document.plan(machine).sound!)
+          touched = sheet.faults.select { |fault| body_hash.key?(fault.room) }
+          raise Refused, touched unless touched.empty?
+
+          document
+        end
+
+        def machine_chosen(id)
+          machine = id.between?(1, 2**31 - 1) && Store::Machines.new(db, workroom.id).find(id)
+          machine || raise(Refused.field("machine.id", id, "Choose one of the workroom's machines."))
+        end
+
+        def begin_closure
+          name = Store::Field.fetch("closure.name").read(body_hash["name"], unit: :mm)
+          garment = Store::Field.clean(body_hash["garment"])
+          raise Refused.field("closure.garment", garment, "A garment needs a name of at most 80 characters.") unless
+            garment.length.between?(1, Store::Field::LONGEST_TEXT)
+
+          closure = db.transaction { closures.create(workroom.garment_named(garment), starting_point(name)) }
+          show(closure, status: 201)
+        end
+
+        def starting_point(name)
+          like = body_hash["like"]
+          return closures.find(like).document.changed("closure.name" => name).with(swatches: [], steps_done: [], knots: {}) if like
+
+          machine = workroom.machines.first || raise(Refused.field("machine.id", "", "The workroom has no machine yet."))
+          Store::Blank.document(name: name, machine_id: machine.id)
+        end
+
+        def log_swatch(closure)
+          swatch = SwatchForm.read(body_hash, Sheet.of(closure.plan), unit: workroom.unit, now: settings.clock.call)
+          closure.document.with(swatches: closure.document.swatches + [swatch])
+        end
+
+        def accept(closure, number)
+          swatches = closure.document.swatches
+          raise Store::Missing unless swatches.any? { |swatch| swatch.number == number }
+
+          tied(closure, ACCEPTING)
+            .with(swatches: swatches.map { |swatch| swatch.with(accepted: swatch.number == number) })
+        end
+
+        def tied(closure, stages)
+          knots = stages.to_h { |word| [word, STAGES.fetch(word).fingerprint(closure.plan)] }
+          closure.document.with(knots: closure.document.knots.merge(knots))
+        end
+
+        # Only steps that the plan has.
+        def steps(closure, keys)
+          progress = Sheet.of(closure.plan).progress
+          known = progress ? progress.steps.map(&:key) : []
+          raise Store::Missing unless known.include?(params["key"])
+
+          closure.document.with(steps_done: keys.sort)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+# placket: the holes in their places, the marks, and the checks of edge and extension.
+
+require_relative "say"
+
+module NimbleEyelet
+  module Api
+    module PlacketView
+      # @param sheet [Sheet]
+      # @param say [Say]
+      # @return [Hash, nil] nothing while the holes do not fit
+      def self.of(sheet, say)
+        layout = sheet.layout or return
+        { holes: layout.holes.map { |hole| hole(hole, say) }, edge: edge(layout.edge, say),
+          mean_gap: say.length(layout.mean_gap), smallest_gap: say.length(layout.smallest_gap),
+          largest_gap: say.length(layout.largest_gap), gauge: say.length(layout.mean_gap),
+          unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
+          alternatives: layout.alternatives.map { |item| alternative(item, layout, say) },
+          because: say.reasons(layout.because), cautions: say.cautions(layout.cautions) }
+      end
+
+      # @return [String] for the knot
+      def self.short(sheet, _say)
+        holes = sheet.layout&.holes or return "does not fit"
+        "#{holes.size} #{holes.size == 1 ? 'hole' : 'holes'}"
+      end
+
+      LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner].freeze
+
+      def self.hole(hole, say)
+        LENGTHS.to_h { |name| [name, say.length(hole[name])] }
+               .merge(number: hole.number, pinned: hole.pinned, cautions: say.cautions(hole.cautions))
+      end
+
+      def self.edge(edge, say)
+        { extension_needed: say.length(edge.extension_needed), to_edge: say.length(edge.to_edge),
+          to_edge_needed: say.length(edge.to_edge_needed) }
+      end
+
+      def self.alternative(item, layout, say)
+        { count: item.count, smallest: say.length(item.smallest), largest: say.length(item.largest), fits: item.fits,
+          chosen: item.count == layout.holes.size }
+      end
+      private_class_method :hole, :edge, :alternative
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+# recipe: what to set, fit and lay under, each with its reason.
+
+require_relative "say"
+
+module NimbleEyelet
+  module Api
+    module RecipeView
+      # key, label - String; field - String or nil, the setting a person can overrule
+      Part = Value.define(:key, :label, :field)
+
+      PARTS = [
+        Part.new(key: :style, label: "Style", field: "recipe.style"),
+        Part.new(key: :foot, label: "Foot", field: "recipe.foot"),
+        Part.new(key: :stitch_width, label: "Stitch width", field: "recipe.stitch_width"),
+        Part.new(key: :stitch_length, label: "Stitch length", field: "recipe.stitch_length"),
+        Part.new(key: :tension, label: "Top tension", field: "recipe.tension"),
+        Part.new(key: :stabiliser, label: "Stabiliser", field: "recipe.stabiliser"),
+        Part.new(key: :needle, label: "Needle", field: "recipe.needle_size"),
+        Part.new(key: :cord, label: "Cord", field: nil),
+        Part.new(key: :manual_width, label: "Bead by hand", field: nil)
+      ].freeze
+
+      # @param sheet [Sheet]
+      # @param say [Say]
+      # @return [Hash]
+      def self.of(sheet, say)
+        recipe = sheet.recipe
+        { settings: PARTS.filter_map { |part| recipe[part.key] && setting(part, recipe[part.key], say) },
+          bead: say.length(recipe.bead), space: say.length(recipe.space), coverage: recipe.coverage.round(2),
+          coverage_least: Stitches::COVERAGE_LEAST, coverage_most: Stitches::COVERAGE_MOST,
+          satin: recipe.style.value.stitched == :satin,
+          thread_diameter: say.length(sheet.plan.thread.diameter), stack: say.length(sheet.plan.cloth.stack),
+          corded: recipe.cord.value, cautions: say.cautions(recipe.cautions) }
+      end
+
+      # @return [String] for the knot
+      def self.short(sheet, say)
+        "#{say.words(sheet.recipe.stitch_width.value)} wide"
+      end
+
+      def self.setting(part, choice, say)
+        { key: part.key.to_s, label: part.label, field: part.field, text: text(choice.value, say),
+          yours: choice.because.first.source == Recipes::Chooser::YOURS,
+          because: say.reasons(choice.because), cautions: say.cautions(choice.cautions) }
+      end
+
+      def self.text(value, say)
+        case value
+        when Recipes::Style then value.name
+        when Foot then value.nickname.empty? ? value.name : "#{value.name} (#{value.nickname})"
+        when true then "yes"
+        when false then "no"
+        when Rational, Integer then say.number(value)
+        else say.words(value)
+        end
+      end
+      private_class_method :setting, :text
+    end
+  end
+end

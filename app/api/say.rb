@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+# Say puts the values of the core into JSON: lengths with their figure in the person's unit,
+# reasons and cautions written out. There is this one way of presenting.
+#
+#   say = Api::Say.new(:in)
+#   say.length(Length.inches(3/4r))   # => { mm: 19.05, text: "3/4 in" }
+
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module Api
+    class Say
+      # @return [Symbol] :mm, :cm or :in
+      attr_reader :unit
+
+      # @param unit [Symbol]
+      def initialize(unit)
+        @unit = unit
+      end
+
+      # @param length [Length, nil]
+      # @return [Hash, nil]
+      def length(length)
+        length && { mm: length.millimetres.to_f.round(4), text: Measure::Wording.of(length, unit) }
+      end
+
+      # @param text [String, Said, nil]
+      # @return [String, nil]
+      def words(text) = text && Said.in(text, unit)
+
+      # @param number [Numeric]
+      # @return [String] without trailing zeros
+      def number(number, places = 2) = Measure::Wording.decimal(number.to_r, places)
+
+      # @param reasons [Array<Reason>]
+      # @return [Array<Hash>]
+      def reasons(reasons) = reasons.map { |reason| { rule: reason.rule, says: words(reason.says), source: reason.source } }
+
+      # @param cautions [Array<Caution>]
+      # @return [Array<Hash>]
+      def cautions(cautions)
+        cautions.map { |caution| { rule: caution.rule, says: words(caution.says), instead: words(caution.instead) } }
+      end
+
+      # @param faults [Array<Fault>]
+      # @return [Array<Hash>]
+      def faults(faults)
+        faults.map { |fault| { field: fault.field, given: words(fault.given).to_s, allowed: words(fault.allowed) } }
+      end
+
+      # @param value [Length, Rational, Integer, String, nil] of a field
+      # @return [Hash, String, nil] as the interface describes fields
+      def field(value)
+        case value
+        when Length then length(value)
+        when Rational then number(value)
+        when Integer then value.to_s
+        else value
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+# Typed reads what a person typed into the fields of a closure and answers with the document as it
+# would be, or with every fault at once.
+#
+#   Api::Typed.new(:mm).apply({ "button" => { "diameter" => "28L" } }, document)
+
+require_relative "../store/document"
+
+module NimbleEyelet
+  module Api
+    class Typed
+      # Lists of a run are replaced whole.
+      MOST_PINS = 20
+      MOST_KEEP_OUTS = 50
+
+      # @param unit [Symbol] the person's unit
+      def initialize(unit)
+        @unit = unit
+      end
+
+      # @param body [Hash] rooms with fields, as sent; sound by the interface description
+      # @param document [Store::Document]
+      # @return [Store::Document]
+      # @raise [Refused]
+      def apply(body, document)
+        @faults = []
+        changes = fields(body)
+        lists = { pins: pins(body), keep_outs: keep_outs(body), machine_id: body.dig("machine", "id") }.compact
+        raise Refused, @faults unless @faults.empty?
+
+        document.changed(changes).with(**lists)
+      end
+
+      # @param body [Hash]
+      # @return [Array<String>] rooms that the body touches
+      def self.rooms(body) = body.keys
+
+      private
+
+      def fields(body)
+        typed = body.flat_map { |room, values| values.map { |name, value| ["#{room}.#{name}", value] } }
+        typed.each_with_object({}) do |(path, value), changes|
+          field = Store::FIELDS[path] or next
+          noting { changes[path] = field.read(value, unit: @unit) }
+        end
+      end
+
+      def pins(body)
+        items = body.dig("placket", "pins") or return
+        limited("placket.pins", items, MOST_PINS)
+        pins = items.filter_map do |item|
+          noting { Placket::Pin.new(at: length("placket.pins", item["at"]), label: Store::Field.clean(item["label"])[0, 80]) }
+        end
+        pins.uniq(&:at).sort_by(&:at)
+      end
+
+      def keep_outs(body)
+        items = body.dig("placket", "keep_outs") or return
+        limited("placket.keep_outs", items, MOST_KEEP_OUTS)
+        items.filter_map do |item|
+          noting do
+            Placket::KeepOut.new(from: length("placket.keep_outs", item["from"]), to: length("placket.keep_outs", item["to"]),
+                                 label: Store::Field.clean(item["label"])[0, 80])
+          end
+        end
+      end
+
+      def limited(field, items, most)
+        return if items.size <= most
+
+        raise Refused.field(field, items.size, "At most #{most} on one run.")
+      end
+
+      def length(field, text) = Measure::Notation.read(text.to_s, unit: @unit, field: field)
+
+      def noting
+        yield
+      rescue Refused => e
+        @faults.concat(e.faults)
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+# The workroom: its unit, its shelves, and what can be chosen from.
+
+require_relative "say"
+require_relative "catalogue"
+require_relative "../store/workroom"
+require_relative "../store/closures"
+
+module NimbleEyelet
+  module Api
+    module WorkroomView
+      # @param workroom [Store::Workroom]
+      # @return [Hash]
+      def self.of(workroom)
+        say = Say.new(workroom.unit)
+        { id: workroom.id, name: workroom.name, unit: workroom.unit, revision: workroom.revision, garments: workroom.garments,
+          machines: workroom.machines.map { |machine| machine(machine, say) },
+          buttons: shelf(workroom, :buttons, say) { |row| "#{Buttons::Shape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], say)}" },
+          cloths: shelf(workroom, :cloths, say) { |row| "#{CLOTH_KINDS.fetch(row[:kind]).name}, #{row[:weight_g_m2]} g/m²" },
+          threads: shelf(workroom, :threads, say) { |row| "#{row[:fibre]}, tex #{say.number(row[:tex])}" } }
+      end
+
+      def self.machine(machine, say)
+        { id: machine.id, name: machine.name, kind: machine.kind, kind_name: machine.type.name, order: machine.type.order,
+          length_from: machine.type.length_from, max_width: say.length(machine.max_width),
+          feet: machine.feet.map { |foot| { key: foot.kind, name: foot.name, note: foot.nickname } } }
+      end
+
+      # Things to pick, each with the fields it fills in.
+      def self.shelf(workroom, table, say)
+        workroom.shelf(table).map do |row|
+          { name: row[:name], note: yield(row), fields: fields(row.except(:id, :workroom_id)) }
+        end
+      end
+
+      def self.fields(row)
+        row.to_h do |column, value|
+          exact = value.is_a?(BigDecimal) ? Store::Field.decimal(value.to_r) : value.to_s
+          exact += "mm" if column.end_with?("_mm")
+          [column.to_s.sub(/_(mm|g_m2|percent)\z/, ""), exact]
+        end
+      end
+
+      def self.mm(number, say) = say.words(Length.new(number.to_r))
+      private_class_method :machine, :shelf, :fields, :mm
+    end
+
+    module WorkroomRoutes
+      def self.registered(app)
+        app.get("/api/catalogue") { json(Catalogue.of(say)) }
+
+        app.get("/api/workroom") do
+          etag_of(workroom)
+          json(WorkroomView.of(workroom))
+        end
+
+        app.patch("/api/workroom") do
+          changed = workroom.with_unit(body_hash.fetch("unit"), revision: seen)
+          etag_of(changed)
+          json(WorkroomView.of(changed))
+        rescue Store::Stale
+          halt Problem.new(412, "The workroom was changed in another place. Look again.").render
+        end
+
+        app.post("/api/buttons") do
+          closure = Store::Closures.new(db, workroom.id).find(body_hash.fetch("closure_id"))
+          name = Store::Field.clean(body_hash.fetch("name"))
+          raise Refused.field("button.name", name, "A button on the shelf needs a name.") if name.empty?
+
+          workroom.keep_button(closure.plan.button.with(name: Store::Field.fetch("button.name").read(name, unit: :mm)).sound!)
+          json(WorkroomView.of(workroom))
+        end
+
+        app.helpers do
+          def etag_of(thing) = response["etag"] = "\"#{thing.revision}\""
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+# StripSvg draws a strip in one piece, in real units: one unit of the picture is a millimetre.
+#
+#   Document::StripSvg.new(strip, "front placket").render   # => String, an SVG file
+
+require "cgi"
+require_relative "strip"
+
+module NimbleEyelet
+  module Document
+    class StripSvg
+      MARGIN = 8
+      HEAD = 26
+
+      # @param strip [Strip]
+      # @param title [String]
+      def initialize(strip, title)
+        @strip = strip
+        @title = title
+        @parts = []
+      end
+
+      # @return [String]
+      def render
+        draw_head
+        @offset = HEAD
+        @strip.draw(self)
+        width = figure(@strip.width + (2 * MARGIN))
+        height = figure(@strip.length + HEAD + (2 * MARGIN))
+        <<~SVG
+          <?xml version="1.0" encoding="UTF-8"?>
+          <svg xmlns="http://www.w3.org/2000/svg" width="#{width}mm" height="#{height}mm" viewBox="0 0 #{width} #{height}">
+          <title>#{CGI.escapeHTML(@title)}</title>
+          <rect width="100%" height="100%" fill="white"/>
+          <g transform="translate(#{MARGIN} #{MARGIN})" fill="none" stroke="black">
+          #{@parts.join("\n")}
+          </g>
+          </svg>
+        SVG
+      end
+
+      def line(from_x, from_y, to_x, to_y, kind)
+        add "<line x1=\"#{figure(from_x)}\" y1=\"#{down(from_y)}\" x2=\"#{figure(to_x)}\" y2=\"#{down(to_y)}\"#{style(kind)}/>"
+      end
+
+      def rectangle(x, y, width, height, kind)
+        add "<rect x=\"#{figure(x)}\" y=\"#{down(y)}\" width=\"#{figure(width)}\" height=\"#{figure(height)}\"#{style(kind)}/>"
+      end
+
+      def circle(x, y, radius, kind)
+        add "<circle cx=\"#{figure(x)}\" cy=\"#{down(y)}\" r=\"#{figure(radius)}\"#{style(kind)}/>"
+      end
+
+      def text(x, y, words, size)
+        add "<text x=\"#{figure(x)}\" y=\"#{down(y)}\" font-size=\"#{size}\" font-family=\"sans-serif\" fill=\"black\" " \
+            "stroke=\"none\">#{CGI.escapeHTML(words)}</text>"
+      end
+
+      private
+
+      def draw_head
+        @offset = 0
+        @strip.heading.each_with_index { |words, index| text(0, 4 + (index * 5), words, index.zero? ? 4.5 : 3) }
+        @strip.draw_check_line(self, 0, 20)
+      end
+
+      def add(part) = @parts << part
+      def figure(number) = number.to_f.round(4)
+      def down(y) = figure(y + @offset)
+
+      def style(kind)
+        width, dashes = LINES.fetch(kind)
+        " class=\"#{kind}\" stroke-width=\"#{width}\"#{" stroke-dasharray=\"#{dashes.join(' ')}\"" if dashes}"
+      end
+    end
+  end
+end

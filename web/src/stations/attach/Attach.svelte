@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { room } from '../../api/room.svelte';
+  import Because from '../../ui/Because.svelte';
+  import Cautions from '../../ui/Cautions.svelte';
+  import Field from '../../ui/Field.svelte';
+  import Figure from '../../ui/Figure.svelte';
+  import Pick from '../../ui/Pick.svelte';
+  import type { StationProps } from '../stations';
+  import HolesPicture from './HolesPicture.svelte';
+
+  let { work, closure, sheet }: StationProps = $props();
+
+  let attach = $derived(sheet.attach);
+  let pattern = $derived(room.catalogue?.patterns.find((item) => item.key === attach.pattern));
+</script>
+
+{#if attach.by_machine}
+  <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
+    <div>
+      <p class="answer" data-answer>{attach.width?.text}</p>
+      <p class="text-secondary">zigzag width, for holes {attach.spacing?.text} apart</p>
+    </div>
+    <div>
+      <p class={['text-2xl font-semibold', attach.verdict !== 'good' && 'text-warning']} data-verdict>
+        {attach.verdict_words}
+      </p>
+      <p class="text-secondary">clearance {attach.clearance?.text} with the {attach.needle} needle</p>
+    </div>
+  </div>
+  <div class="mt-3"><HolesPicture {closure} /></div>
+{:else}
+  <p class="answer" data-answer>Not by machine</p>
+  <p class="mt-1 max-w-prose text-lg">{attach.instead}</p>
+{/if}
+
+<div class="mt-3"><Cautions cautions={attach.cautions} /></div>
+
+{#if attach.by_machine}
+  <dl class="mt-4 flex flex-wrap gap-x-8 gap-y-2">
+    <Figure label="Pattern" text={pattern?.name ?? ''} />
+    <Figure label="Stitches a pair" text={String(attach.stitches)} />
+    <Figure label="Thread shank" text={attach.shank.mm > 0 ? attach.shank.text : 'none'} />
+    <Figure label="The feed" text={attach.feed} />
+  </dl>
+  <p class="mt-1 max-w-prose">{attach.pattern_how}</p>
+{/if}
+
+{#if closure.plan.button.attachment === 'four_holes'}
+  <div class="mt-4">
+    <Pick
+      {work}
+      path="attach.pattern"
+      label="Four holes are sewn as"
+      choices={room.catalogue?.patterns ?? []}
+    />
+  </div>
+{/if}
+{#if closure.plan.button.attachment !== 'shank'}
+  <div class="mt-4 flex flex-wrap gap-4">
+    <Field
+      {work}
+      path="attach.width"
+      label="Your own width"
+      placeholder={attach.width?.text ?? ''}
+      hint="empty: the hole spacing"
+    />
+    <Field {work} path="attach.stitches" label="Your own stitches" placeholder={String(attach.stitches)} />
+  </div>
+{/if}
+<div class="mt-5"><Because reasons={attach.because} /></div>

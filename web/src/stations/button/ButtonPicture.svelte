@@ -1,0 +1,72 @@
+<script lang="ts">
+  // The button from the front and its passing section, both to one scale.
+  import type { Closure } from '../../api/client';
+
+  let { closure }: { closure: Closure } = $props();
+
+  let button = $derived(closure.plan.button);
+  let sheet = $derived(closure.sheet.button);
+  let diameter = $derived(button.diameter.mm);
+  let hole = $derived(button.hole_diameter.mm / 2);
+  let tall = $derived(Math.max(diameter, sheet.height.mm));
+  let pad = $derived(diameter * 0.12);
+  let text = $derived(diameter * 0.085);
+  let points = $derived(sheet.section.map(([x, y]) => `${x},${y}`).join(' '));
+</script>
+
+<svg
+  viewBox="{-pad} {-pad} {2 * diameter + 4 * pad} {tall + 2 * pad + 2.4 * text}"
+  class="h-52 w-full max-w-xl"
+  role="img"
+  aria-label="The button from the front, {button.diameter.text} wide, and its passing section, {sheet.height
+    .text} high"
+>
+  <g transform="translate({diameter / 2} {tall / 2})">
+    <circle
+      r={diameter / 2}
+      fill="var(--color-base-200)"
+      stroke="var(--horn)"
+      stroke-width={diameter * 0.02}
+    />
+    <circle
+      r={diameter * 0.36}
+      fill="none"
+      stroke="var(--horn)"
+      stroke-opacity="0.5"
+      stroke-width={diameter * 0.01}
+    />
+    {#each sheet.holes as [x, y], index (index)}
+      <circle
+        cx={x}
+        cy={y}
+        r={hole}
+        fill="var(--color-base-100)"
+        stroke="var(--color-base-content)"
+        stroke-width={diameter * 0.012}
+      />
+    {/each}
+    {#if sheet.holes.length === 0}
+      <circle
+        r={diameter * 0.09}
+        fill="none"
+        stroke="var(--color-base-content)"
+        stroke-dasharray={text / 2}
+        stroke-width={diameter * 0.012}
+      />
+    {/if}
+  </g>
+  <g transform="translate({1.5 * diameter + 2 * pad} {tall / 2})">
+    <polygon
+      {points}
+      fill="var(--color-primary)"
+      fill-opacity="0.14"
+      stroke="var(--color-primary)"
+      stroke-width={diameter * 0.02}
+      stroke-linejoin="round"
+    />
+  </g>
+  <g font-size={text} fill="var(--color-secondary)" text-anchor="middle">
+    <text x={diameter / 2} y={tall + pad + text}>front, {button.diameter.text}</text>
+    <text x={1.5 * diameter + 2 * pad} y={tall + pad + text}>passing section, {sheet.height.text} high</text>
+  </g>
+</svg>

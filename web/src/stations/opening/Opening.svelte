@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { room } from '../../api/room.svelte';
+  import Because from '../../ui/Because.svelte';
+  import Cautions from '../../ui/Cautions.svelte';
+  import Field from '../../ui/Field.svelte';
+  import Pick from '../../ui/Pick.svelte';
+  import type { StationProps } from '../stations';
+  import SlitPicture from './SlitPicture.svelte';
+
+  let { work, closure, sheet }: StationProps = $props();
+
+  let opening = $derived(sheet.opening);
+  let longest = $derived(
+    Math.max(...opening.answers.map((answer) => answer.length.mm), sheet.button.half_perimeter.mm),
+  );
+  const percent = (mm: number) => `${(mm / (longest * 1.08)) * 100}%`;
+
+  function choose(school: string): void {
+    work.type('opening.school', school);
+    work.saveSoon(0);
+  }
+</script>
+
+<div class="flex flex-wrap items-end gap-x-8 gap-y-3">
+  <div>
+    <p class="answer" data-answer>{opening.length.text}</p>
+    <p class="text-secondary">is the opening: the slit you cut</p>
+  </div>
+  <div>
+    <p class="text-2xl font-semibold">{opening.overall.text}</p>
+    <p class="text-secondary">overall, with both ends</p>
+  </div>
+  <div>
+    <p
+      class={[
+        'text-2xl font-semibold',
+        ['will_not_pass', 'slips_out'].includes(opening.verdict.key) && 'text-warning',
+      ]}
+      data-verdict
+    >
+      {opening.verdict.words}
+    </p>
+    <p class="text-secondary">slack {opening.verdict.slack.text}</p>
+  </div>
+</div>
+
+<div class="mt-3"><Cautions cautions={opening.cautions} /></div>
+<div class="mt-3"><SlitPicture {closure} /></div>
+
+<h2 class="mt-5 text-lg font-semibold">Three schools, side by side</h2>
+<ul class="mt-2 space-y-2">
+  {#each opening.answers as answer (answer.school)}
+    <li class={['border-l-4 py-1 pl-3', answer.chosen ? 'border-primary' : 'border-base-300']}>
+      <div class="flex flex-wrap items-baseline gap-x-4">
+        <label class="flex cursor-pointer items-center gap-2">
+          <input
+            type="radio"
+            class="radio radio-sm"
+            name="school"
+            checked={answer.chosen}
+            onchange={() => choose(answer.school)}
+          />
+          <span class={answer.chosen ? 'font-semibold' : ''}>{answer.name}</span>
+        </label>
+        <span class="text-xl font-semibold">{answer.length.text}</span>
+        <span class="text-secondary">overall {answer.overall.text}</span>
+        <span
+          class={answer.verdict.key === 'will_not_pass' || answer.verdict.key === 'slips_out'
+            ? 'font-semibold text-warning'
+            : ''}>{answer.verdict.words}</span
+        >
+      </div>
+      <div class="relative mt-1 h-3 max-w-xl bg-base-200" aria-hidden="true">
+        <div
+          class={[
+            'absolute inset-y-0 left-0',
+            answer.verdict.key === 'will_not_pass' ? 'bg-warning/50' : 'bg-primary/50',
+          ]}
+          style:width={percent(answer.length.mm)}
+        ></div>
+        <div
+          class="absolute -inset-y-1 border-l-2 border-base-content"
+          style:left={percent(sheet.button.half_perimeter.mm)}
+        ></div>
+      </div>
+      <p class="mt-1 max-w-prose text-sm text-secondary">{answer.assumes} {answer.fails}</p>
+    </li>
+  {/each}
+</ul>
+<p class="mt-1 text-sm text-secondary">
+  The upright line is H, {sheet.button.half_perimeter.text}: what this button needs before any ease.
+</p>
+
+<div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
+  <Pick {work} path="opening.ruler" label="Rounded up to" choices={room.catalogue?.rulers ?? []} listed />
+  {#if closure.plan.opening.school === 'diameter_allowance'}
+    <Field {work} path="opening.allowance" label="Fixed allowance" />
+  {/if}
+  <Field {work} path="opening.correction" label="From test holes" hint="0 until a swatch says so" />
+</div>
+
+<div class="mt-5"><Because reasons={opening.because} /></div>

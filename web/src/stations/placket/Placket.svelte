@@ -1,0 +1,195 @@
+<script lang="ts">
+  import { room } from '../../api/room.svelte';
+  import Because from '../../ui/Because.svelte';
+  import Cautions from '../../ui/Cautions.svelte';
+  import Field from '../../ui/Field.svelte';
+  import Pick from '../../ui/Pick.svelte';
+  import Rows from '../../ui/Rows.svelte';
+  import type { StationProps } from '../stations';
+
+  let { work, closure, sheet, picked, pick }: StationProps = $props();
+
+  let plan = $derived(closure.plan.placket);
+  let layout = $derived(sheet.placket);
+  let upright = $derived(plan.orientation === 'vertical');
+  let gaps = $derived(
+    !layout || !layout.smallest_gap || !layout.largest_gap
+      ? ''
+      : layout.smallest_gap.mm === layout.largest_gap.mm
+        ? `${layout.smallest_gap.text} apart`
+        : `${layout.smallest_gap.text} to ${layout.largest_gap.text} apart`,
+  );
+
+  function choose(count: number): void {
+    work.type('placket.count', String(count));
+    work.saveSoon(0);
+  }
+
+  $effect(() => {
+    document.getElementById(`mark-${picked}`)?.scrollIntoView({ block: 'nearest' });
+  });
+</script>
+
+{#if layout}
+  <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
+    <p class="answer" data-answer>{layout.holes.length} {layout.holes.length === 1 ? 'hole' : 'holes'}</p>
+    {#if gaps}<p class="text-2xl font-semibold">{gaps}</p>{/if}
+  </div>
+  <div class="mt-3"><Cautions cautions={layout.cautions} /></div>
+{:else}
+  <p class="answer" data-answer>They do not fit</p>
+  <ul class="mt-3 max-w-prose space-y-1">
+    {#each sheet.faults as fault, index (index)}
+      <li class="border-l-4 border-warning pl-3 font-semibold text-warning">{fault.allowed}</li>
+    {/each}
+  </ul>
+{/if}
+
+<div class="mt-4 flex flex-wrap gap-x-4 gap-y-3">
+  <Field {work} path="placket.run_length" label="Length of the run" hint="from the top finished edge" />
+  <Field
+    {work}
+    path="placket.first"
+    label="First hole at"
+    placeholder={layout?.holes[0]?.at.text ?? ''}
+    hint="empty: half a button and a margin"
+  />
+  <Field
+    {work}
+    path="placket.last"
+    label="Last hole at"
+    placeholder={layout?.holes.at(-1)?.at.text ?? ''}
+    hint="empty: clear of the hem"
+  />
+  <Field
+    {work}
+    path="placket.count"
+    label="How many"
+    placeholder={String(layout?.holes.length ?? '')}
+    hint="empty: by the gap"
+  />
+  <Field {work} path="placket.wished_gap" label="Wished gap" hint="empty: usual for its kind" />
+  <Field {work} path="placket.extension" label="Extension" hint="centre line to edge" />
+</div>
+<div class="mt-4 flex flex-wrap gap-x-6 gap-y-3">
+  <Pick {work} path="placket.orientation" label="Holes lie" choices={room.catalogue?.orientations ?? []} />
+  {#if upright}<Pick
+      {work}
+      path="placket.seat"
+      label="Button sits"
+      choices={room.catalogue?.seats ?? []}
+    />{/if}
+</div>
+<div class="mt-4 grid gap-x-8 gap-y-4 xl:grid-cols-2">
+  <Rows
+    {work}
+    name="pins"
+    title="Points that must have a hole"
+    columns={[
+      { key: 'at', label: 'From the top' },
+      { key: 'label', label: 'Which point', text: true },
+    ]}
+    saved={plan.pins.map((pin) => ({ at: pin.at.text, label: pin.label }))}
+    add="Pin"
+  />
+  <Rows
+    {work}
+    name="keep_outs"
+    title="Stretches to keep clear"
+    columns={[
+      { key: 'from', label: 'From' },
+      { key: 'to', label: 'To' },
+      { key: 'label', label: 'What is there', text: true },
+    ]}
+    saved={plan.keep_outs.map((item) => ({ from: item.from.text, to: item.to.text, label: item.label }))}
+    add="Keep clear"
+  />
+</div>
+
+{#if layout}
+  <h2 class="mt-6 text-lg font-semibold">Marks, every one from the datum</h2>
+  <div class="overflow-x-auto">
+    <table class="table max-w-3xl table-sm">
+      <thead>
+        <tr>
+          <th>Hole</th>
+          <th>{upright ? 'Middle at' : 'Line at'}</th>
+          {#if upright}<th>Slit from</th><th>Slit to</th><th>Button at</th>{:else}<th
+              >Outer end beyond centre</th
+            ><th>Inner end</th>{/if}
+          <th>Gap above</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each layout.holes as hole (hole.number)}
+          <tr id="mark-{hole.number}" class={picked === hole.number ? 'bg-primary/15' : ''}>
+            <th>
+              <button
+                class="cursor-pointer underline decoration-dotted"
+                aria-pressed={picked === hole.number}
+                onclick={() => pick(hole.number)}>{hole.number}</button
+              >
+            </th>
+            <td class="text-lg font-semibold">{hole.at.text}{hole.pinned ? ` · ${hole.pinned}` : ''}</td>
+            {#if upright}
+              <td>{hole.open_from.text}</td><td>{hole.open_to.text}</td><td>{hole.button.text}</td>
+            {:else}
+              <td>{hole.out_outer.text}</td><td>{hole.out_inner.text.replace('-', '')} inside</td>
+            {/if}
+            <td>{hole.gap?.text ?? ''}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  {#if layout.gauge}
+    <p class="mt-1 max-w-prose text-sm text-secondary">
+      As a check, an expanding gauge opens to {layout.gauge.text}; a hole within {layout.unseen.text} of it is not
+      seen. Mark with {layout.marking}.
+    </p>
+  {/if}
+
+  <h2 class="mt-5 text-lg font-semibold">One more or one fewer</h2>
+  <ul class="mt-1 flex flex-wrap gap-2">
+    {#each layout.alternatives as item (item.count)}
+      <li>
+        <button
+          class={['btn h-auto flex-col items-start gap-0 py-1.5', item.chosen && 'btn-primary']}
+          aria-pressed={item.chosen}
+          disabled={!item.fits}
+          onclick={() => choose(item.count)}
+        >
+          <span class="text-lg">{item.count} {item.count === 1 ? 'hole' : 'holes'}</span>
+          <span class="text-xs font-normal"
+            >{item.fits
+              ? item.smallest && item.largest
+                ? `gaps ${item.smallest.text} to ${item.largest.text}`
+                : 'alone'
+              : 'does not fit'}</span
+          >
+        </button>
+      </li>
+    {/each}
+  </ul>
+
+  <div class="mt-5 grid gap-6 xl:grid-cols-2">
+    <Because reasons={layout.because} />
+    <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
+      <dt class="text-secondary">Extension wanted</dt>
+      <dd class="font-semibold">{layout.edge.extension_needed.text}, yours is {plan.extension.text}</dd>
+      <dt class="text-secondary">Outer end to edge</dt>
+      <dd class="font-semibold">{layout.edge.to_edge.text}, wanted {layout.edge.to_edge_needed.text}</dd>
+    </dl>
+  </div>
+{/if}
+
+<details class="mt-5">
+  <summary class="cursor-pointer underline decoration-dotted"
+    >Habits: kind of garment, edge distance, marking grid</summary
+  >
+  <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
+    <Pick {work} path="placket.use" label="Kind of closure" choices={room.catalogue?.uses ?? []} listed />
+    <Pick {work} path="placket.edge" label="Keep from the edge" choices={room.catalogue?.edges ?? []} />
+    <Pick {work} path="placket.grid" label="Marks on" choices={room.catalogue?.rulers ?? []} listed />
+  </div>
+</details>

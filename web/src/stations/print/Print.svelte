@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { FileText, Image } from '@lucide/svelte';
+  import Figure from '../../ui/Figure.svelte';
+  import type { StationProps } from '../stations';
+
+  let { closure, sheet, go }: StationProps = $props();
+
+  let address = $derived(`/api/closures/${closure.id}/strip`);
+  // A new picture for every saved change.
+  let version = $derived(`?${closure.revision}-${closure.unit}`);
+</script>
+
+{#if sheet.placket}
+  <div class="grid gap-x-8 gap-y-4 xl:grid-cols-[1fr_auto]">
+    <div>
+      <p class="answer" data-answer>1 : 1</p>
+      <p class="mt-1 max-w-prose text-secondary">
+        The marking strip: the run, every mark from the top edge, holes at their true length, buttons, and a
+        check line of 50 mm. Print at 100 %, without “fit to page”, and measure the check line before you pin
+        it on.
+      </p>
+      <div class="mt-4 flex flex-wrap gap-2">
+        <a class="btn btn-primary" href="{address}.pdf{version}" target="_blank" rel="noopener"
+          ><FileText size={18} aria-hidden="true" />Strip as PDF, A4</a
+        >
+        <a class="btn" href="{address}.svg{version}" target="_blank" rel="noopener"
+          ><Image size={18} aria-hidden="true" />Strip as SVG</a
+        >
+      </div>
+      <dl class="mt-5 flex flex-wrap gap-x-8 gap-y-2">
+        <Figure label="Holes" text={String(sheet.placket.holes.length)} />
+        <Figure label="Opening" text={sheet.opening.length.text} />
+        <Figure label="Overall" text={sheet.opening.overall.text} />
+        <Figure label="Run" text={closure.plan.placket.run_length.text} />
+      </dl>
+    </div>
+    <img
+      src="{address}.svg{version}"
+      alt="The strip as it will be printed"
+      class="max-h-[60vh] border border-base-300 bg-white"
+    />
+  </div>
+{:else}
+  <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>
+  <p class="mt-1">
+    The holes do not fit the run.
+    <button class="cursor-pointer link" onclick={() => go('placket')}>Put that right first.</button>
+  </p>
+{/if}

@@ -1,0 +1,152 @@
+<script lang="ts">
+  import { room } from '../../api/room.svelte';
+  import Cautions from '../../ui/Cautions.svelte';
+  import Field from '../../ui/Field.svelte';
+  import Pick from '../../ui/Pick.svelte';
+  import Shelf from '../../ui/Shelf.svelte';
+  import type { StationProps } from '../stations';
+
+  let { work, closure, sheet }: StationProps = $props();
+
+  let recipe = $derived(sheet.recipe);
+  let setting = $derived(Object.fromEntries(recipe.settings.map((item) => [item.key, item])));
+  let machine = $derived(room.workroom?.machines.find((item) => item.id === closure.plan.machine.id));
+  let feet = $derived(
+    (machine?.feet ?? []).map((foot) => ({ ...foot, note: foot.note ? `you call it ${foot.note}` : '' })),
+  );
+  const byChoice: Record<string, 'styles' | 'feet'> = { 'recipe.style': 'styles', 'recipe.foot': 'feet' };
+  let open = $state('');
+
+  /** The coverage index on a scale with the band in its middle. */
+  const place = (index: number) => `${Math.min(100, Math.max(0, ((index - 0.2) / 0.7) * 100))}%`;
+
+  function clear(path: string): void {
+    work.type(path, '');
+    work.saveSoon(0);
+    open = '';
+  }
+</script>
+
+<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
+  <div>
+    <p class="answer" data-answer>{setting['stitch_width']?.text}</p>
+    <p class="text-secondary">
+      {recipe.satin || setting['style']?.text.startsWith('stretch') ? 'stitch width' : 'between the rows'}
+    </p>
+  </div>
+  <div>
+    <p class="text-2xl font-semibold">{setting['stitch_length']?.text}</p>
+    <p class="text-secondary">stitch length</p>
+  </div>
+  <div>
+    <p class="text-2xl font-semibold">{setting['tension']?.text}</p>
+    <p class="text-secondary">top tension</p>
+  </div>
+  <p class="max-w-xs pb-1">{setting['style']?.text}</p>
+</div>
+
+{#if recipe.satin}
+  <div class="mt-4 max-w-md">
+    <p class="text-sm">
+      Coverage index <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least} to {recipe.coverage_most}
+    </p>
+    <div class="relative mt-1 h-3 bg-base-200" aria-hidden="true">
+      <div
+        class="absolute inset-y-0 bg-primary/40"
+        style:left={place(recipe.coverage_least)}
+        style:right="calc(100% - {place(recipe.coverage_most)})"
+      ></div>
+      <div
+        class="absolute -inset-y-1 border-l-3 border-base-content"
+        style:left={place(recipe.coverage)}
+      ></div>
+    </div>
+    <p class="mt-0.5 flex justify-between text-xs text-secondary" aria-hidden="true">
+      <span>cloth shows through</span><span>stitches pile up</span>
+    </p>
+  </div>
+{/if}
+
+<div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
+
+<div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
+  <Shelf {work} room="cloth" label="Cloth" items={room.workroom?.cloths ?? []} />
+  <Shelf {work} room="thread" label="Thread" items={room.workroom?.threads ?? []} />
+  <Pick
+    {work}
+    path="machine.id"
+    label="Machine"
+    listed
+    choices={(room.workroom?.machines ?? []).map((item) => ({
+      key: String(item.id),
+      name: `${item.name}, ${item.kind_name}`,
+      note: `Length from ${item.length_from}.`,
+    }))}
+  />
+</div>
+<details class="mt-3">
+  <summary class="cursor-pointer underline decoration-dotted"
+    >The cloth and thread in figures: stack {recipe.stack.text}, thread {recipe.thread_diameter.text}</summary
+  >
+  <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
+    <Pick {work} path="cloth.kind" label="Kind of cloth" choices={room.catalogue?.cloth_kinds ?? []} listed />
+    <Field {work} path="cloth.thickness" label="One layer" />
+    <Field {work} path="cloth.layers" label="Layers at the hole" />
+    <Field {work} path="cloth.interfacing" label="Interfacing" />
+    <Field {work} path="cloth.weight" label="Weight, g/m²" />
+    <Field {work} path="cloth.stretch" label="Stretch, %" />
+    <Pick {work} path="thread.fibre" label="Thread fibre" choices={room.catalogue?.fibres ?? []} listed />
+    <Field {work} path="thread.tex" label="Thread, tex" />
+  </div>
+</details>
+
+<h2 class="mt-6 text-lg font-semibold">What to set and fit, and why</h2>
+<dl class="mt-1 max-w-3xl divide-y divide-base-300">
+  {#each recipe.settings as item (item.key)}
+    <div class="grid gap-x-4 py-2 sm:grid-cols-[9rem_1fr_auto]">
+      <dt class="text-secondary">{item.label}</dt>
+      <dd>
+        <span class="text-lg font-semibold" data-setting={item.key}>{item.text}</span>
+        {#if item.yours}<span class="text-sm text-secondary">yours</span>{/if}
+        <span class="block text-[0.95rem]">{item.because.map((reason) => reason.says).join(' ')}</span>
+        {#if item.field && open === item.key}
+          <div class="mt-2">
+            {#if byChoice[item.field]}
+              <Pick
+                {work}
+                path={item.field}
+                label="Your own"
+                listed
+                empty="as the rules say"
+                choices={byChoice[item.field] === 'feet' ? feet : (room.catalogue?.styles ?? [])}
+              />
+            {:else}
+              <Field
+                {work}
+                path={item.field}
+                label="Your own"
+                placeholder={item.text}
+                wide={item.key === 'stabiliser'}
+              />
+            {/if}
+          </div>
+        {/if}
+      </dd>
+      <dd class="self-start">
+        {#if item.field && item.yours}
+          <button class="btn btn-ghost btn-xs" onclick={() => clear(item.field ?? '')}
+            >As the rules say</button
+          >
+        {/if}
+        {#if item.field}
+          <button
+            class="btn btn-ghost btn-xs"
+            aria-expanded={open === item.key}
+            aria-label="Change {item.label.toLowerCase()}"
+            onclick={() => (open = open === item.key ? '' : item.key)}>Change</button
+          >
+        {/if}
+      </dd>
+    </div>
+  {/each}
+</dl>

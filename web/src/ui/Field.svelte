@@ -1,0 +1,61 @@
+<script lang="ts">
+  // A figure that is typed where it is read. What the server refuses stays typed, with the reason
+  // beside it.
+  import type { ClosureState } from '../api/closure.svelte';
+
+  let {
+    work,
+    path,
+    label,
+    hint = '',
+    placeholder = '',
+    wide = false,
+    large = false,
+  }: {
+    work: ClosureState;
+    path: string;
+    label: string;
+    hint?: string;
+    placeholder?: string;
+    wide?: boolean;
+    large?: boolean;
+  } = $props();
+
+  const id = $props.id();
+  let fault = $derived(work.faults[path]);
+  let conflict = $derived(work.conflicts.find((other) => other.path === path));
+</script>
+
+<div class={['flex flex-col gap-0.5', wide ? 'w-full max-w-md' : 'w-36']}>
+  <label for={id} class="text-sm text-secondary">{label}</label>
+  <input
+    {id}
+    type="text"
+    autocomplete="off"
+    spellcheck="false"
+    data-path={path}
+    class={['input w-full bg-base-100 px-2', large ? 'input-lg text-2xl' : 'text-lg', fault && 'input-error']}
+    value={work.text(path)}
+    {placeholder}
+    aria-invalid={fault ? 'true' : undefined}
+    aria-describedby={fault || hint ? `${id}-note` : undefined}
+    oninput={(event) => work.type(path, event.currentTarget.value)}
+    onblur={() => work.saveSoon(0)}
+    onkeydown={(event) => {
+      if (event.key === 'Enter') work.saveSoon(0);
+      if (event.key === 'Escape') work.forget(path);
+    }}
+  />
+  {#if fault}
+    <p id="{id}-note" role="alert" class="text-sm font-semibold text-error">{fault}</p>
+  {:else if hint}
+    <p id="{id}-note" class="text-sm text-secondary">{hint}</p>
+  {/if}
+  {#if conflict}
+    <div role="alert" class="text-sm">
+      <p>Another tab made this <strong>{conflict.theirs || 'empty'}</strong>.</p>
+      <button class="btn btn-xs" onclick={() => work.resolve(conflict, true)}>Keep {conflict.mine}</button>
+      <button class="btn btn-xs" onclick={() => work.resolve(conflict, false)}>Take {conflict.theirs}</button>
+    </div>
+  {/if}
+</div>

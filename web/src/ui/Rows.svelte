@@ -1,0 +1,88 @@
+<script lang="ts">
+  // A short list of places on the run: each row typed over where it stands, removed, or added.
+  import { Plus, X } from '@lucide/svelte';
+  import type { ClosureState, Row } from '../api/closure.svelte';
+
+  let {
+    work,
+    name,
+    title,
+    columns,
+    saved,
+    add,
+  }: {
+    work: ClosureState;
+    name: 'pins' | 'keep_outs';
+    title: string;
+    columns: { key: string; label: string; text?: boolean }[];
+    saved: Row[];
+    add: string;
+  } = $props();
+
+  const id = $props.id();
+  let rows = $derived(work.lists[name] ?? saved);
+  let fault = $derived(work.faults[`placket.${name}`]);
+  let draft = $state<Row>({});
+  let ready = $derived(columns.every((column) => column.text || draft[column.key]?.trim()));
+
+  function change(index: number, key: string, text: string): void {
+    work.typeList(
+      name,
+      rows.map((row, other) => (other === index ? { ...row, [key]: text } : row)),
+    );
+  }
+
+  function remove(index: number): void {
+    work.typeList(name, rows.toSpliced(index, 1));
+    work.saveSoon(0);
+  }
+
+  function append(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!ready) return;
+    work.typeList(name, [...rows, { ...$state.snapshot(draft) }]);
+    work.saveSoon(0);
+    draft = {};
+  }
+</script>
+
+<section aria-labelledby="{id}-title">
+  <h3 id="{id}-title" class="text-base font-semibold">{title}</h3>
+  <ul class="mt-1 space-y-1">
+    {#each rows as row, index (index)}
+      <li class="flex items-center gap-2">
+        {#each columns as column (column.key)}
+          <input
+            class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}
+            aria-label="{column.label}, row {index + 1}"
+            aria-invalid={fault ? 'true' : undefined}
+            value={row[column.key] ?? ''}
+            oninput={(event) => change(index, column.key, event.currentTarget.value)}
+            onblur={() => work.saveSoon(0)}
+          />
+        {/each}
+        <button
+          class="btn btn-square btn-ghost btn-sm"
+          aria-label="Remove row {index + 1}"
+          onclick={() => remove(index)}><X size={16} /></button
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if fault}
+    <p role="alert" class="text-sm font-semibold text-error">{fault}</p>
+    <button class="btn btn-xs" onclick={() => work.forget(`placket.${name}`)}>Back to what is saved</button>
+  {/if}
+  <form class="mt-1 flex items-center gap-2" onsubmit={append}>
+    {#each columns as column (column.key)}
+      <input
+        class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}
+        aria-label="{column.label}, new"
+        placeholder={column.label}
+        value={draft[column.key] ?? ''}
+        oninput={(event) => (draft[column.key] = event.currentTarget.value)}
+      />
+    {/each}
+    <button class="btn btn-sm" disabled={!ready}><Plus size={16} aria-hidden="true" />{add}</button>
+  </form>
+</section>
