@@ -6,8 +6,8 @@ ruby ">= 3.1"
 
 # The web application
 gem "committee", "~> 5.6"
-gem "prawn", "~> 2.5"
 gem "matrix", "~> 0.4" # prawn needs it since it left the standard library
+gem "prawn", "~> 2.5"
 gem "puma", "~> 8.0"
 gem "rackup", "~> 2.3"
 gem "sinatra", "~> 4.2"

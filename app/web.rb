@@ -46,7 +46,7 @@ module NimbleEyelet
         permitted = host_authorization[:permitted_hosts] + hosts
         app = Class.new(self) do
           set :db, db
-          set :clock, clock
+          set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end
         guarded(app, log)

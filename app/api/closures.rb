@@ -67,7 +67,7 @@ module NimbleEyelet
         def closures = @closures ||= Store::Closures.new(db, workroom.id)
 
         def show(closure, status: 200, sheet: Sheet.of(closure.plan))
-          response["etag"] = "\"#{closure.revision}\""
+          etag_of(closure)
           json(ClosureView.of(closure, say, sheet: sheet), status: status)
         end
 
@@ -95,7 +95,7 @@ module NimbleEyelet
         end
 
         def machine_chosen(id)
-          machine = id.between?(1, 2**31 - 1) && Store::Machines.new(db, workroom.id).find(id)
+          machine = id.between?(1, (2**31) - 1) && Store::Machines.new(db, workroom.id).find(id)
           machine || raise(Refused.field("machine.id", id, "Choose one of the workroom's machines."))
         end
 
@@ -118,7 +118,7 @@ module NimbleEyelet
         end
 
         def log_swatch(closure)
-          swatch = SwatchForm.read(body_hash, Sheet.of(closure.plan), unit: workroom.unit, now: settings.clock.call)
+          swatch = SwatchForm.read(body_hash, Sheet.of(closure.plan), unit: workroom.unit, now: settings.now)
           closure.document.with(swatches: closure.document.swatches + [swatch])
         end
 

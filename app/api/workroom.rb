@@ -28,7 +28,7 @@ module NimbleEyelet
       end
 
       # Things to pick, each with the fields it fills in.
-      def self.shelf(workroom, table, say)
+      def self.shelf(workroom, table, _say)
         workroom.shelf(table).map do |row|
           { name: row[:name], note: yield(row), fields: fields(row.except(:id, :workroom_id)) }
         end
@@ -47,7 +47,13 @@ module NimbleEyelet
     end
 
     module WorkroomRoutes
+      module Helpers
+        # @param thing [#revision]
+        def etag_of(thing) = response["etag"] = "\"#{thing.revision}\""
+      end
+
       def self.registered(app)
+        app.helpers Helpers
         app.get("/api/catalogue") { json(Catalogue.of(say)) }
 
         app.get("/api/workroom") do
@@ -70,10 +76,6 @@ module NimbleEyelet
 
           workroom.keep_button(closure.plan.button.with(name: Store::Field.fetch("button.name").read(name, unit: :mm)).sound!)
           json(WorkroomView.of(workroom))
-        end
-
-        app.helpers do
-          def etag_of(thing) = response["etag"] = "\"#{thing.revision}\""
         end
       end
     end

@@ -38,7 +38,7 @@ module NimbleEyelet
 
       def path_part(path, item)
         item.slice(*VERBS).map do |verb, operation|
-          body = operation.dig("requestBody", "content")&.values&.first&.fetch("schema")
+          body = schema_of(operation["requestBody"])
           "<section><h3><code>#{verb.upcase} #{h(path)}</code></h3><p>#{h(operation['summary'])}</p>" \
             "#{"<p>Takes #{type(body)}</p>" if body}<ul>#{answers(operation)}</ul></section>"
         end.join
@@ -47,13 +47,17 @@ module NimbleEyelet
       def answers(operation)
         operation["responses"].map do |status, answer|
           answer = @description.dig("components", "responses", answer["$ref"].split("/").last) if answer["$ref"]
-          schema = answer["content"]&.values&.first&.fetch("schema")
+          schema = schema_of(answer)
           "<li><strong>#{h(status)}</strong> #{h(answer['description'])}#{": #{type(schema)}" if schema}</li>"
         end.join
       end
 
+      def schema_of(part) = (part || {}).fetch("content", {}).values.first&.fetch("schema")
+
       def schema_part(name, schema)
-        rows = schema.fetch("properties", {}).map { |field, value| "<tr><th scope=\"row\">#{h(field)}</th><td>#{type(value)}</td></tr>" }
+        rows = schema.fetch("properties", {}).map do |field, value|
+          "<tr><th scope=\"row\">#{h(field)}</th><td>#{type(value)}</td></tr>"
+        end
         body = rows.empty? ? "<p>#{type(schema)}</p>" : "<table>#{rows.join}</table>"
         "<section id=\"#{h(name)}\"><h3>#{h(name)}</h3>#{body}</section>"
       end

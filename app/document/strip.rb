@@ -20,6 +20,8 @@ module NimbleEyelet
       # The paper's printable width: a wider strip begins nearer the centre line.
       WIDEST = 180.0
       CHECK_LINE = 50.0
+      # Half a tack mark, across the hole.
+      TACK = 2.5
 
       # @return [Float] mm
       attr_reader :length
@@ -97,11 +99,9 @@ module NimbleEyelet
       def draw_hole(pen, hole)
         @layout.run.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
         pen.circle(centre, hole.button.to_f, @button.diameter.to_f / 2, :ghost)
-        pen.text(cloth_width + 2, hole.at.to_f + 1, "#{hole.number}", 4)
+        pen.text(cloth_width + 2, hole.at.to_f + 1, hole.number.to_s, 4)
         pen.text(cloth_width + 9, hole.at.to_f + 1, [text(hole.at), hole.pinned].compact.reject(&:empty?).join(", "), 3)
       end
-
-      TACK = 2.5
 
       def draw_vertical(pen, hole)
         pen.line(centre, hole.open_from.to_f, centre, hole.open_to.to_f, :slit)

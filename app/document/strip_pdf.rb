@@ -69,8 +69,8 @@ module NimbleEyelet
       # Where the next page is laid over this one.
       def draw_joins(pen, from, number)
         joins = []
-        joins << from + OVERLAP unless number.zero?
-        joins << from + TILE - OVERLAP unless number == pages - 1
+        joins << (from + OVERLAP) unless number.zero?
+        joins << (from + TILE - OVERLAP) unless number == pages - 1
         joins.each do |y|
           pen.line(-6, y, @strip.cloth_width, y, :join)
           pen.text(@strip.cloth_width + 34, y + 1, "join here", 2.6)

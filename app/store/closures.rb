@@ -106,9 +106,8 @@ module NimbleEyelet
       def create(garment_id, document)
         @db.transaction do
           id = guard_name(document) do
-            @db[:closures].insert(columns(document, :closures).merge(
-              workroom_id: @workroom_id, garment_id: garment_id, machine_id: document.machine_id, revision: 1, position: 1
-            ))
+            keys = { workroom_id: @workroom_id, garment_id: garment_id, machine_id: document.machine_id }
+            @db[:closures].insert(columns(document, :closures).merge(keys, revision: 1, position: 1))
           end
           write_recipe(id, document)
           write_lists(id, document, Document::LISTS)
@@ -174,7 +173,7 @@ module NimbleEyelet
       def swatches(id)
         owned(:swatches, id).order(:number).map do |row|
           Document.load_swatch(row.except(:id, :workroom_id, :closure_id, :sewn_at)
-                                  .to_h { |name, value| [name.to_s.delete_suffix("_mm"), value] }
+                                  .transform_keys { |name| name.to_s.delete_suffix("_mm") }
                                   .merge("sewn_at" => row[:sewn_at].iso8601))
         end
       end
@@ -261,9 +260,9 @@ module NimbleEyelet
       def steps_done_rows(document) = document.steps_done.map { |key| { key: key } }
       def knots_rows(document) = document.knots.map { |stage, fingerprint| { stage: stage, fingerprint: fingerprint } }
 
-      def guard_name(document, &block)
+      def guard_name(document, &)
         # The savepoint keeps the transaction usable after a name that is taken.
-        @db.transaction(savepoint: true, &block)
+        @db.transaction(savepoint: true, &)
       rescue Sequel::UniqueConstraintViolation
         raise Refused.field("closure.name", document.fields["closure.name"], "This garment has another closure of that name.")
       end

@@ -41,7 +41,8 @@ module NimbleEyelet
       end
 
       def build_foot(row)
-        Foot.new(kind: row[:kind], nickname: row[:nickname], largest_button: row[:largest_button_mm] && length(row[:largest_button_mm]))
+        Foot.new(kind: row[:kind], nickname: row[:nickname],
+                 largest_button: row[:largest_button_mm] && length(row[:largest_button_mm]))
       end
 
       def length(number) = Length.new(number.to_r)

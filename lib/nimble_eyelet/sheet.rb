@@ -17,11 +17,11 @@ module NimbleEyelet
   Sheet = Value.define(:plan, :recipe, :cut, :layout, :faults, :diagnosis, :progress, :attaching, :stages) do
     # @param plan [Plan] sound
     # @return [Sheet]
-    def self.of(plan) = Sheet::Composer.new(plan).sheet
+    def self.of(plan) = Composer.new(plan).sheet
   end
 
   # Works the rooms out in the order in which they lean on each other.
-  class Sheet::Composer
+  class Composer
     def initialize(plan)
       @plan = plan
     end
@@ -59,11 +59,11 @@ module NimbleEyelet
     end
 
     def diagnosis
-      Swatches::Diagnosis.of(@plan.swatches, Swatches::Bench.new(
-        button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, ruler: cut.ruler,
-        correction: @plan.opening.correction, stitch_width: recipe.stitch_width.value,
-        stitch_length: recipe.stitch_length.value, tension: recipe.tension.value, stabiliser: recipe.stabiliser.value
-      ))
+      set = { stitch_width: recipe.stitch_width, stitch_length: recipe.stitch_length, tension: recipe.tension,
+              stabiliser: recipe.stabiliser }.transform_values(&:value)
+      bench = Swatches::Bench.new(button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, ruler: cut.ruler,
+                                  correction: @plan.opening.correction, **set)
+      Swatches::Diagnosis.of(@plan.swatches, bench)
     end
 
     def stages = STAGES.values.to_h { |stage| [stage.word, stage.state(@plan)] }

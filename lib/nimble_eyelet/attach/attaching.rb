@@ -27,15 +27,15 @@ module NimbleEyelet
     SHIRTING = Length.mm(4r / 10)
     SHANK_EXTRA = Length.mm(1)
 
-    # spans - Float, times the hole spacing that the needle swings
-    Pattern = Value.define(:key, :name, :how, :spans)
+    # diagonal - Boolean, the needle swings between opposite holes: spacing × √2
+    Pattern = Value.define(:key, :name, :how, :diagonal, diagonal: false)
 
     PATTERNS = [
-      Pattern.new(key: "two_bars", name: "two parallel bars", spans: 1.0,
+      Pattern.new(key: "two_bars", name: "two parallel bars",
                   how: "Sew the near pair, lift the needle, move the button, sew the far pair."),
-      Pattern.new(key: "cross", name: "a cross", spans: Math.sqrt(2),
+      Pattern.new(key: "cross", name: "a cross", diagonal: true,
                   how: "Turn the work 45° so that the needle swings along a diagonal, sew, turn, and sew the other."),
-      Pattern.new(key: "square", name: "a square", spans: 1.0,
+      Pattern.new(key: "square", name: "a square",
                   how: "Sew the near and the far pair, turn the work a quarter, and sew the two sides.")
     ].to_h { |pattern| [pattern.key, pattern] }.freeze
 
@@ -77,8 +77,10 @@ module NimbleEyelet
       # @return [Attaching]
       def attaching
         return by_hand("shank", "A shank lies where the needle would swing.", SHANK_INSTEAD) if @button.shank?
-        return by_hand("too wide", Said["The holes are %s apart; #{@machine.name} swings %s at most.", spacing, @machine.max_width],
-                       "Sew it on by hand, or choose a pattern with a shorter swing.") if spacing > @machine.max_width
+        if spacing > @machine.max_width
+          return by_hand("too wide", Said["The holes are %s apart; #{@machine.name} swings %s at most.", spacing, @machine.max_width],
+                         "Sew it on by hand, or choose a pattern with a shorter swing.")
+        end
 
         Attaching.new(by_machine: true, width: width, spacing: spacing, clearance: clearance, verdict: verdict,
                       pattern: pattern, stitches: stitches, shank: shank, because: because, cautions: cautions, instead: nil)
@@ -99,7 +101,7 @@ module NimbleEyelet
       def pattern = PATTERNS.fetch(@button.holes == 4 ? @wish.pattern : "two_bars")
 
       def spacing
-        @spacing ||= pattern.spans == 1.0 ? @button.hole_spacing : Length.mm(@button.hole_spacing.to_f * pattern.spans)
+        @spacing ||= pattern.diagonal ? Length.mm(@button.hole_spacing.to_f * Math.sqrt(2)) : @button.hole_spacing
       end
 
       def width = @machine.width_settable(@wish.width || spacing)

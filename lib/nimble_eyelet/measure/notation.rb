@@ -45,7 +45,11 @@ module NimbleEyelet
         parts = parts_of(text) or raise Refused.field(field, text, HOW)
         amount, fraction = parts.values_at(:amount, :fraction)
         word = parts[:unit]
-        found = word ? UNIT_WORDS[word] : (fraction ? :in : unit)
+        found = if word
+                  UNIT_WORDS[word]
+                else
+                  (fraction ? :in : unit)
+                end
         raise Refused.field(field, text, "\"#{word}\" is not a unit here. #{HOW}") unless found
 
         Length.of(amount, found)

@@ -109,7 +109,7 @@ module NimbleEyelet
         check.that("placket.last", last, last + half <= @run.length,
                    Said["The hole itself reaches %s down: at most %s.", half, @run.length - half])
         @run.pins.each do |pin|
-          check.that("placket.pins", pin.at, pin.at >= first && pin.at <= last,
+          check.that("placket.pins", pin.at, pin.at.between?(first, last),
                      Said["A pin lies between the first and the last hole, from %s to %s.", first, last])
         end
       end
@@ -166,7 +166,7 @@ module NimbleEyelet
 
         [Caution.new(rule: "gap", says: Said["The widest gap is %s; %s is the most that is usual here, and it may gape.",
                                              wide, @run.usage.most_gap],
-                     instead: "Add a hole, or pin one to the fullest point.")]
+                     instead: @run.pins.empty? ? "Add a hole, or pin one to the fullest point." : "Add a hole.")]
       end
     end
 

@@ -93,7 +93,7 @@ module NimbleEyelet
       def check_pin(check, pin)
         least = first || Length.zero
         most = last || length
-        check.that("placket.pins", pin.at, pin.at >= least && pin.at <= most,
+        check.that("placket.pins", pin.at, pin.at.between?(least, most),
                    Said["A pin lies on the run between the first and the last hole, from %s to %s.", least, most])
       end
 

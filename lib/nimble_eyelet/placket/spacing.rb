@@ -41,7 +41,7 @@ module NimbleEyelet
         (gaps - shares.sum).times do
           best = lengths.each_index.max_by do |index|
             share = shares[index]
-            [lengths[index]**2 / (share * (share + 1)), -index]
+            [(lengths[index]**2) / (share * (share + 1)), -index]
           end
           shares[best] += 1
         end

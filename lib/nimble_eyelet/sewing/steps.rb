@@ -22,6 +22,22 @@ module NimbleEyelet
 
     # Steps by heading.
     class Steps
+      SET_UP = "Set the machine"
+
+      # How a hole is sewn, by machine kind: what to do and how; symbols stand for figures of the job.
+      SEW = {
+        "sensing" => ["Sew the hole.", ["Near tack, one bead away, far tack, other bead back. Even speed; guide, do not pull."]],
+        "memory" => ["Sew the hole.", ["First hole: press the reverse key %s from the start. After that the length repeats by itself.",
+                                       :length]],
+        "stepped" => ["Sew the hole in its four parts.",
+                      ["Side, tack, side, tack, to the marks %s apart. Needle up before each turn of the selector; " \
+                       "five to seven stitches a tack.", :overall]],
+        "plain" => ["Sew the hole with zigzag.",
+                    ["Tack at %s wide, bead at %s, needle down in the outer edge and pivot half a turn, tack, bead.",
+                     :stitch_width, :manual_width]],
+        "straight" => ["Sew the box, twice round.", ["Along the lines, %s apart; needle down at every corner.", :stitch_width]]
+      }.freeze
+
       # @param job [Job]
       # @return [Array<Step>]
       def self.of(job) = new(job).all
@@ -36,8 +52,8 @@ module NimbleEyelet
       def all
         work = prepare + set_up + test + row + open_up + buttons
         ledger = work.reduce(Ledger.empty, :after)
-        work + put_back(ledger) << Step.new(key: "note", part: "Put the machine back",
-                                            does: "Note what worked: accept the swatch it was sewn with.")
+        (work + put_back(ledger)) << Step.new(key: "note", part: "Put the machine back",
+                                              does: "Note what worked: accept the swatch it was sewn with.")
       end
 
       private
@@ -50,9 +66,13 @@ module NimbleEyelet
                   caution: (@job.cloth.type.heat ? nil : "No hot iron on this cloth.")),
          Step.new(key: "try-on", part: part, does: "Try the garment on, and check the pinned points.",
                   how: "Before anything is marked."),
-         Step.new(key: "mark", part: part, does: Said["Mark #{count} #{count == 1 ? 'hole' : 'holes'}, each from the top edge; the slit is %s.",
-                                                      @job.cut.length],
-                  how: "With #{@job.cloth.type.marking}. Never measure one hole from the one before.")]
+         mark_step(part)]
+      end
+
+      def mark_step(part)
+        holes = count == 1 ? "the hole" : "#{count} holes"
+        Step.new(key: "mark", part: part, does: Said["Mark #{holes}, each from the top edge; the slit is %s.", @job.cut.length],
+                 how: "With #{@job.cloth.type.marking}. Never measure one hole from the one before.")
       end
 
       def set_up
@@ -61,8 +81,6 @@ module NimbleEyelet
         steps << chalk_step if by_hand?
         steps
       end
-
-      SET_UP = "Set the machine"
 
       def needle_step
         Step.new(key: "needle", part: SET_UP, does: "Fit the needle: #{@recipe.needle.value}.",
@@ -157,20 +175,6 @@ module NimbleEyelet
                  changes: stored ? { "memory" => Said["%s", @job.cut.length] } : {})
       end
 
-      # What to do and how, by machine kind; symbols stand for figures of the job.
-      SEW = {
-        "sensing" => ["Sew the hole.", ["Near tack, one bead away, far tack, other bead back. Even speed; guide, do not pull."]],
-        "memory" => ["Sew the hole.", ["First hole: press the reverse key %s from the start. After that the length repeats by itself.",
-                                       :length]],
-        "stepped" => ["Sew the hole in its four parts.",
-                      ["Side, tack, side, tack, to the marks %s apart. Needle up before each turn of the selector; " \
-                       "five to seven stitches a tack.", :overall]],
-        "plain" => ["Sew the hole with zigzag.",
-                    ["Tack at %s wide, bead at %s, needle down in the outer edge and pivot half a turn, tack, bead.",
-                     :stitch_width, :manual_width]],
-        "straight" => ["Sew the box, twice round.", ["Along the lines, %s apart; needle down at every corner.", :stitch_width]]
-      }.freeze
-
       def figure(piece)
         case piece
         when :length then @job.cut.length
@@ -207,7 +211,7 @@ module NimbleEyelet
                          how: "Closure flat, hems level; compare with the plan.")
         return [marks, hand_step(part)] unless @job.attaching.by_machine
 
-        [marks, *set_for_buttons(part), *sew_buttons(part)]
+        [marks, *prepare_for_buttons(part), *sew_buttons(part)]
       end
 
       def hand_step(part)
@@ -215,7 +219,7 @@ module NimbleEyelet
                  how: @job.attaching.instead)
       end
 
-      def set_for_buttons(part)
+      def prepare_for_buttons(part)
         attaching = @job.attaching
         button_foot = @machine.foot("button_foot")
         foot = if button_foot
@@ -241,11 +245,12 @@ module NimbleEyelet
       def sew_buttons(part)
         attaching = @job.attaching
         shank = attaching.shank.zero? ? "" : " over a pin, for a thread shank of %s"
-        how = Said["#{attaching.stitches} stitches a pair#{shank}. #{attaching.pattern.how if attaching.pattern.key != 'two_bars'}".strip,
-                   *(attaching.shank.zero? ? [] : [attaching.shank])]
+        turns = attaching.pattern.key == "two_bars" ? "" : " #{attaching.pattern.how}"
+        how = Said["#{attaching.stitches} stitches a pair#{shank}.#{turns}", *(attaching.shank unless attaching.shank.zero?)]
         sewn = @job.layout.holes.map do |hole|
-          Step.new(key: "button-#{hole.number}", part: part, does: "Turn the needle by hand through both holes, then sew button #{hole.number}.",
-                   how: how, caution: hole.number == 1 ? "Eyes protected, slow: a struck needle flies." : nil)
+          Step.new(key: "button-#{hole.number}", part: part, how: how,
+                   does: "Turn the needle by hand through both holes, then sew button #{hole.number}.",
+                   caution: hole.number == 1 ? "Eyes protected, slow: a struck needle flies." : nil)
         end
         sewn << Step.new(key: "secure", part: part, does: "Tails to the back, knot and trim.")
       end

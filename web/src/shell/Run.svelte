@@ -13,7 +13,7 @@
   const PAD = 14;
   /** Pixels kept beside the cloth for the tape and for the figures. */
   const TAPE = 44;
-  const FIGURES = 70;
+  const FIGURES = 62;
   /** Cloth shown on the inner side of the centre line, mm. */
   const INNER = 14;
 
@@ -29,8 +29,8 @@
   let acrossRoom = $derived(lying ? box.height - 34 : box.width - TAPE - FIGURES);
   let scale = $derived(Math.max(0.01, Math.min((along - 2 * PAD) / length, acrossRoom / reach)));
   let radius = $derived((closure.plan.button.diameter.mm / 2) * scale);
-  /** The cloth fills the room it has, even when the scale is set by the run's length. */
-  let clothWidth = $derived(reach * scale);
+  /** The garment goes on beyond what is drawn to scale: the cloth fills the room there is. */
+  let clothWidth = $derived(Math.max(reach * scale, lying ? box.height - 18 : box.width - TAPE));
 
   /** Where something is drawn: mm down the run, mm in from the finished edge. */
   function at(run: number, across: number): [number, number] {
@@ -106,7 +106,7 @@
         <rect {...area(0, length)} fill="var(--cloth)" />
         <rect {...area(0, length)} fill="url(#{id}-weave)" />
         <line {...line(0, 0, length, 0)} stroke="var(--cloth-edge)" stroke-width="3" />
-        <line {...line(0, 0, 0, reach)} stroke="var(--cloth-edge)" stroke-width="3" />
+        <line {...line(0, 0, 0, clothWidth / scale)} stroke="var(--cloth-edge)" stroke-width="3" />
         <line
           {...line(0, edge, length, edge)}
           stroke="var(--color-primary)"
@@ -133,8 +133,9 @@
           {#if !lying}
             <text
               class="text-[11px]"
-              x={shape.x + shape.width + 6}
-              y={shape.y + shape.height / 2 - 3}
+              x={shape.x + shape.width - 6}
+              y={shape.y - 3}
+              text-anchor="end"
               fill="var(--color-secondary)">{keepOut.label}</text
             >
           {/if}
@@ -189,14 +190,14 @@
             <title>Pin: {pin.label || 'pinned'} at {pin.at.text}</title>
             {#if lying}
               <path
-                d="M{x} {y - 4}V{y + clothWidth * 0.35}"
+                d="M{x} {y - 4}V{y + edge * scale * 0.7}"
                 stroke="var(--color-base-content)"
                 stroke-width="1.5"
               />
               <circle cx={x} cy={y - 4} r="4" fill="var(--color-accent)" stroke="var(--color-base-100)" />
             {:else}
               <path
-                d="M{x - 6} {y}H{x + clothWidth * 0.3}"
+                d="M{x - 6} {y}H{x + edge * scale * 0.7}"
                 stroke="var(--color-base-content)"
                 stroke-width="1.5"
               />

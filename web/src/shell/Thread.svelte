@@ -39,7 +39,7 @@
         >
           <svg
             viewBox="0 0 100 22"
-            class="h-[1.4rem] w-full overflow-visible"
+            class="-mx-1 h-[1.4rem] w-[calc(100%+0.5rem)]"
             preserveAspectRatio="none"
             aria-hidden="true"
           >
@@ -52,11 +52,12 @@
           </svg>
           <svg viewBox="0 0 36 22" class="-mt-[1.4rem] h-[1.4rem] w-9" aria-hidden="true">
             {#if stage.state === 'tied'}
+              <ellipse cx="18" cy="11" rx="8" ry="9" fill="var(--color-primary)" />
               <path
-                d="M8 11c0-7 9-9 13-4s0 11-5 9-3-9 3-10 10 4 9 8"
-                fill="var(--color-primary)"
-                stroke="var(--color-primary)"
-                stroke-width="3"
+                d="M12 8l12-3M10.500 12.500l15-4M12 17l12-3.500"
+                stroke="var(--color-base-200)"
+                stroke-width="1.6"
+                stroke-linecap="round"
               />
             {:else}
               <ellipse

@@ -36,7 +36,7 @@
     <select
       {id}
       data-path={path}
-      class="select w-full max-w-xs bg-base-100 px-2"
+      class="select w-full max-w-sm bg-base-100 pr-8 pl-2 text-ellipsis"
       value={chosen}
       aria-describedby={note ? `${id}-note` : undefined}
       onchange={(event) => pick(event.currentTarget.value)}

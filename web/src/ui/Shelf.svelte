@@ -28,7 +28,7 @@
   <label for={id} class="text-sm text-secondary">{label}</label>
   <select
     {id}
-    class="select w-full max-w-xs bg-base-100 px-2"
+    class="select w-full max-w-sm bg-base-100 pr-8 pl-2 text-ellipsis"
     value={item ? name : ''}
     onchange={(event) => take(event.currentTarget.value)}
   >

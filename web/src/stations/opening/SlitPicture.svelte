@@ -10,6 +10,11 @@
   let text = $derived(width * 0.035);
   let points = $derived(button.section.map(([x, y]) => `${x},${y}`).join(' '));
   let gap = $derived(button.height.mm / 2 + text * 1.2);
+  let ends = $derived(
+    opening.ends.near_name === opening.ends.far_name
+      ? `two ${opening.ends.near_name}s`
+      : `${opening.ends.near_name} and ${opening.ends.far_name}`,
+  );
   let left = $derived(-opening.overall.mm / 2);
   let slitLeft = $derived(left + opening.ends.near.mm);
   let slitRight = $derived(slitLeft + opening.length.mm);
@@ -78,9 +83,7 @@
     </g>
     <g font-size={text} fill="var(--color-base-content)" text-anchor="middle">
       <text y={bead * 1.3 + text * 1.6}>opening (the slit) {opening.length.text}</text>
-      <text y={bead * 1.3 + text * 3.4}
-        >overall, with {opening.ends.near_name} and {opening.ends.far_name}: {opening.overall.text}</text
-      >
+      <text y={bead * 1.3 + text * 3.4}>overall, with {ends}: {opening.overall.text}</text>
     </g>
   </g>
 </svg>

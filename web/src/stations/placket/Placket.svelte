@@ -80,7 +80,7 @@
       choices={room.catalogue?.seats ?? []}
     />{/if}
 </div>
-<div class="mt-4 grid gap-x-8 gap-y-4 xl:grid-cols-2">
+<div class="mt-4 grid gap-x-8 gap-y-4 2xl:grid-cols-2">
   <Rows
     {work}
     name="pins"
@@ -109,7 +109,7 @@
 {#if layout}
   <h2 class="mt-6 text-lg font-semibold">Marks, every one from the datum</h2>
   <div class="overflow-x-auto">
-    <table class="table max-w-3xl table-sm">
+    <table class="table max-w-3xl table-sm text-base">
       <thead>
         <tr>
           <th>Hole</th>

@@ -34,11 +34,20 @@
         <Figure label="Run" text={closure.plan.placket.run_length.text} />
       </dl>
     </div>
-    <img
-      src="{address}.svg{version}"
-      alt="The strip as it will be printed"
-      class="max-h-[60vh] border border-base-300 bg-white"
-    />
+    <!-- A strip is long: the box scrolls, by keyboard too. -->
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div
+      class="max-h-[64vh] w-80 max-w-full overflow-y-auto border border-base-300 bg-white"
+      role="region"
+      aria-label="The strip as it will be printed, to scroll"
+      tabindex="0"
+    >
+      <img
+        src="{address}.svg{version}"
+        alt="Marking strip with {sheet.placket.holes.length} holes"
+        class="w-full"
+      />
+    </div>
   </div>
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>

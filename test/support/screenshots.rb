@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+# Takes one picture of each main view, from the demo workroom as a new person finds it after a
+# first look round. With a folder as argument they go there, and only those whose name contains
+# the second argument.
+
+require_relative "world"
+require_relative "browser"
+
+module NimbleEyelet
+  module Support
+    class Screenshots
+      WORDS = %w[button opening placket recipe swatch sewing attach print].freeze
+
+      def initialize(folder, only)
+        @folder = folder
+        @only = only
+      end
+
+      def take
+        World.open do |world|
+          @address = world.serve
+          prepare
+          wide = session(1280, 800)
+          shoot(wide, "workroom", "/")
+          WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
+          shoot(wide, "long-names", "/closures/#{@long}/placket")
+          shoot(wide, "waistcoat", "/closures/5/placket")
+          lamplight(wide)
+          shoot(wide, "lamplight", "/closures/1/opening")
+          narrow = session(390, 844)
+          shoot(narrow, "phone", "/closures/1/opening")
+          shoot(narrow, "phone-placket", "/closures/1/placket")
+        end
+      end
+
+      private
+
+      # What makes the pictures worth looking at: knots tied, a swatch logged, steps done.
+      def prepare
+        %w[button opening].each { |stage| call(:put, "knots/#{stage}") }
+        call(:post, "swatches", { passes: "passes", symptoms: ["gappy"], measured: "22", note: "cut with the ripper" })
+        %w[stabilise try-on mark needle foot settings clamp].each { |key| call(:put, "steps/#{key}") }
+        @long = call(:post, nil, { garment: "reversible quilted overcoat with detachable storm collar and a very long name",
+                                   name: "left inner placket, from the collar stand to the lower hem facing" })["id"]
+      end
+
+      def call(verb, rest, body = nil)
+        @revision ||= 1
+        uri = URI("#{@address}/api/closures#{"/1/#{rest}" if rest}")
+        request = Net::HTTP.const_get(verb.capitalize).new(uri, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{@revision}\"",
+                                                                "Content-Type" => "application/json")
+        request.body = JSON.generate(body) if body
+        answer = JSON.parse(Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }.body)
+        @revision = answer.fetch("revision") { raise answer.inspect } if rest
+        answer
+      end
+
+      def session(width, height)
+        name = :"chromium_#{width}"
+        Capybara.register_driver(name) { |app| Browser.driver(app, width: width, height: height) }
+        Capybara::Session.new(name).tap do |session|
+          # The window's own frame does not count.
+          session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height,
+                                                                                   deviceScaleFactor: 1, mobile: width < 500)
+        end
+      end
+
+      def lamplight(session)
+        session.visit("#{@address}/")
+        session.execute_script("localStorage.setItem('nimble-eyelet:theme', '\"lamplight\"')")
+      end
+
+      def shoot(session, name, path)
+        return if @only && !name.include?(@only)
+
+        session.visit("#{@address}#{path}")
+        session.assert_selector("h1", wait: 10)
+        session.assert_no_selector("[aria-busy]", wait: 10)
+        session.evaluate_async_script("document.fonts.ready.then(() => requestAnimationFrame(arguments[0]))")
+        session.save_screenshot(File.join(@folder, "#{name}.png"))
+      end
+    end
+  end
+end
+
+folder = File.expand_path(ARGV[0] || "docs/screenshots")
+NimbleEyelet::Support::Screenshots.new(folder, ARGV[1]).take

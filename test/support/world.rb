@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+# World is a throwaway database with the demo workroom, and the application over it.
+#
+#   World.open { |world| world.serve }   # => "http://127.0.0.1:40123"
+
+require "net/http"
+require "puma"
+require "puma/server"
+require "tmpdir"
+require_relative "../../app/cluster"
+require_relative "../../app/web"
+require_relative "../../app/store/demo"
+
+module NimbleEyelet
+  module Support
+    class World
+      # @return [Sequel::Database]
+      attr_reader :db
+
+      # @return [App::Cluster]
+      attr_reader :cluster
+
+      # @yieldparam world [World]
+      def self.open
+        world = new
+        yield world
+      ensure
+        world&.close
+      end
+
+      def initialize
+        @folder = Dir.mktmpdir("nimble-eyelet-")
+        File.chmod(0o755, @folder)
+        @cluster = App::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
+        @db = Store::Database.connect(@cluster.database("nimble_eyelet_test"))
+        Store::Database.migrate(@db)
+        Store::Demo.new(@db).load
+      end
+
+      # Back to the demo workroom, with the ids it began with.
+      def reset
+        @db.run("TRUNCATE workrooms RESTART IDENTITY CASCADE")
+        Store::Demo.new(@db).load
+      end
+
+      def app(**options) = App::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr, **options)
+
+      # @return [String] address of a real server in this process
+      def serve(port: 0)
+        @server = Puma::Server.new(app, nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
+        bound = @server.add_tcp_listener("127.0.0.1", port).addr[1]
+        @server.run
+        "http://127.0.0.1:#{bound}"
+      end
+
+      # Stops the server as a crash would look from outside.
+      def stop_serving
+        @server&.stop(true)
+        @server = nil
+      end
+
+      def close
+        stop_serving
+        @db&.disconnect
+        @cluster&.stop
+        FileUtils.rm_rf(@folder)
+      end
+    end
+  end
+end
