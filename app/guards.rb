@@ -124,7 +124,7 @@ module NimbleEyelet
       # What the interface description does not allow, in our one shape.
       class NotInTheDescription < Committee::ValidationError
         # An address that cannot name anything names nothing.
-        ADDRESS = %r{components/parameters/(Id|Number|Stage|Key)}
+        ADDRESS = %r{components/parameters/(Id|Number|Stage|Key)|schemas/StageWord}
 
         def render
           return Api::Problem.new(404, "There is no such thing here.").render if message.match?(ADDRESS)

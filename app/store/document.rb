@@ -20,7 +20,7 @@ module NimbleEyelet
       # @return [Plan]
       def plan(machine)
         Plan.new(name: fields["closure.name"], machine: machine,
-                 button: Button.new(**room("button")), cloth: Cloth.new(**room("cloth")), thread: Thread.new(**room("thread")),
+                 button: Button.new(**room("button")), cloth: Cloth.new(**room("cloth")), thread: SewingThread.new(**room("thread")),
                  opening: Opening::Wish.new(**room("opening")), run: run, overrides: Recipes::Overrides.new(**room("recipe")),
                  attach: Attach::Wish.new(**room("attach")), swatches: swatches, steps_done: steps_done, knots: knots)
       end

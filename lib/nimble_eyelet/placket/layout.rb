@@ -62,12 +62,15 @@ module NimbleEyelet
 
       private
 
-      def first = @run.first || [@grid.up(Edge.margin(@button)), default_last].min
+      def first = @run.first || [@grid.up(clearance), default_last].min
 
       def last = @run.last || [default_last, first].max
 
+      # What the button wants at the top, or half the hole where that is more.
+      def clearance = [Edge.margin(@button), @holes.footprint / 2].max
+
       def default_last
-        below = @run.length > SHORT_RUN ? ABOVE_HEM : Edge.margin(@button)
+        below = @run.length > SHORT_RUN ? [ABOVE_HEM, clearance].max : clearance
         @default_last ||= [@run.length - below, Length.zero].max.round_down_to(@grid.step)
       end
 

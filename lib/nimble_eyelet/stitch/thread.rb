@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-# Thread is a sewing thread by its linear density and fibre; its diameter and the cover it gives
+# SewingThread is a thread by its linear density and fibre; its diameter and the cover it gives
 # at a stitch length follow from those.
 #
-#   thread = Thread.new(fibre: "polyester", tex: 27)
+#   thread = SewingThread.new(fibre: "polyester", tex: 27)
 #   thread.diameter                            # 0.196 mm
 #   thread.coverage(Length.mm(0.4))            # 0.49
 #
@@ -31,7 +31,7 @@ module NimbleEyelet
   end
 
   # tex - Numeric, grams a kilometre; fibre - String, a key of Stitches::DENSITIES
-  Thread = Value.define(:name, :fibre, :tex, name: "") do
+  SewingThread = Value.define(:name, :fibre, :tex, name: "") do
     # @return [Length] to the micrometre
     def diameter
       density = Stitches::DENSITIES.fetch(fibre)

@@ -1,0 +1,213 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+
+# Every answer is held against app/api/openapi.yaml by the helper.
+class ContractTest < AppTest
+  def test_everything_that_is_read
+    %w[/api/health /api/catalogue /api/workroom /api/closures/1/history].each do |path|
+      call(:get, path)
+
+      assert_status 200
+    end
+    db[:closures].select_map(:id).each do |id|
+      found = closure(id)
+
+      assert_status 200
+      assert_equal "\"#{found['revision']}\"", last_response["etag"]
+      assert_equal "no-store", last_response["cache-control"]
+      assert_equal 8, found["sheet"]["stages"].size
+    end
+  end
+
+  def test_the_catalogue_offers_just_what_the_core_knows
+    found = call(:get, "/api/catalogue")
+    keys = found.transform_values { |items| items.map { |item| item["key"] } }
+
+    assert_equal Buttons::SHAPES.keys, keys["shapes"]
+    assert_equal Opening::SCHOOLS.keys, keys["schools"]
+    assert_equal Recipes::STYLES.keys, keys["styles"]
+    assert_equal Swatches::SYMPTOMS.keys, keys["symptoms"]
+  end
+
+  def test_the_description_names_every_field_that_can_be_typed
+    schemas = YAML.safe_load_file(App::Web::DESCRIPTION).dig("components", "schemas")
+    Store::FIELDS.each_key do |path|
+      room, name = path.split(".")
+
+      assert schemas["Change#{room.capitalize}"]["properties"].key?(name), path
+    end
+  end
+
+  def test_the_page_of_the_interface_needs_nothing_from_elsewhere
+    page = call(:get, "/api/docs")
+
+    assert_includes page, "/api/closures/{id}/swatches"
+    assert_empty page.scan(%r{(?:src|href)="(https?:|//)})
+    assert_equal call(:get, "/api/openapi.yaml"), File.read(App::Web::DESCRIPTION)
+    assert_includes call(:get, "/api/docs.css"), "body"
+  end
+
+  def test_the_front_end_is_served_whole_from_here
+    page = call(:get, "/closures/1/button")
+
+    assert_status 200
+    assets = page.scan(/(?:src|href)="([^"]+)"/).flatten
+
+    assert_operator assets.size, :>=, 3
+    assets.each do |asset|
+      assert asset.start_with?("/"), asset
+      call(:get, asset)
+
+      assert_status 200
+    end
+    styles = Dir["#{App::Web::FRONT_END}/assets/*.css"].map { |file| File.read(file) }.join
+
+    assert_empty styles.scan(%r{url\((?!["']?(?:/assets/|data:|%23))})
+    call(:get, "/../Gemfile")
+
+    refute_includes last_response.body, "rubygems"
+  end
+
+  def test_every_change_is_a_revision_that_can_be_undone_redone_and_brought_back
+    save({ button: { diameter: "28L" } })
+    save({ cloth: { layers: "4" }, placket: { pins: [{ at: "300", label: "bust" }], keep_outs: [] } })
+    act(:put, "steps/stabilise")
+
+    assert_equal [true, false], closure.values_at("can_undo", "can_redo")
+    act(:post, "undo")
+
+    refute(act(:post, "undo")["plan"]["placket"]["pins"].any? { |pin| pin["label"] == "bust" })
+    assert_equal "18 mm", act(:post, "undo")["plan"]["button"]["diameter"]["text"]
+    assert_equal [false, true], closure.values_at("can_undo", "can_redo")
+    act(:post, "redo")
+
+    assert_equal "17.78 mm", closure["plan"]["button"]["diameter"]["text"]
+    act(:post, "redo")
+    redone = act(:post, "redo")
+
+    assert_equal ["300 mm"], redone["plan"]["placket"]["pins"].map { |pin| pin["at"]["text"] }
+    assert(redone["sheet"]["sewing"]["steps"].first["done"])
+    history = call(:get, "/api/closures/1/history")
+
+    assert_equal [4, 3, 2, 1], history.map { |revision| revision["number"] }
+    assert_includes history.map { |revision| revision["summary"] }, "button diameter: 18 mm → 17.78 mm"
+    back = act(:post, "history/1")
+
+    assert_equal "18 mm", back["plan"]["button"]["diameter"]["text"]
+    assert_equal "17.78 mm", act(:post, "undo")["plan"]["button"]["diameter"]["text"]
+  end
+
+  def test_after_undo_a_new_change_is_what_redo_knows
+    save({ button: { diameter: "19" } })
+    act(:post, "undo")
+    save({ button: { diameter: "20" } })
+
+    refute closure["can_redo"]
+    act(:post, "undo")
+
+    assert_equal "20 mm", act(:post, "redo")["plan"]["button"]["diameter"]["text"]
+    save({ button: { diameter: "20" } })
+
+    assert_equal 3, call(:get, "/api/closures/1/history").size, "saying the same again is no change"
+  end
+
+  def test_knots_are_tied_go_stale_and_are_taken_up
+    act(:put, "knots/opening")
+    state = ->(found) { found["sheet"]["stages"].find { |stage| stage["word"] == "opening" }["state"] }
+
+    assert_equal "tied", state.call(closure)
+    assert_equal "stale", state.call(save({ button: { diameter: "20" } }))
+    assert_equal "tied", state.call(act(:post, "undo"))
+    assert_equal "loose", state.call(act(:delete, "knots/opening"))
+    act(:put, "knots/lunch")
+
+    assert_status 404
+  end
+
+  def test_a_swatch_from_log_to_accepted
+    found = act(:post, "swatches", { passes: "passes", symptoms: ["gappy"], measured: "7/8", note: "first" })
+    change = found["sheet"]["swatch"]["change"]
+
+    assert_equal "22.23 mm", found["sheet"]["swatch"]["log"][0]["measured"]["text"]
+    assert_equal ["recipe.stitch_length", "0.35mm"], change.values_at("field", "to")
+    save({ recipe: { stitch_length: change["to"] } })
+    found = act(:post, "swatches", { passes: "passes" })
+
+    assert found["sheet"]["swatch"]["accept"]
+    assert_equal "0.35 mm", found["sheet"]["swatch"]["log"][0]["stitch_length"]["text"]
+    found = act(:post, "swatches/2/accept")
+
+    assert_equal([true, false], found["sheet"]["swatch"]["log"].map { |swatch| swatch["accepted"] })
+    assert_equal(%w[recipe swatch], found["sheet"]["stages"].select { |stage| stage["state"] == "tied" }.map { |stage| stage["word"] })
+    assert_equal NOW, Time.parse(found["sheet"]["swatch"]["log"][0]["sewn_at"])
+    act(:post, "swatches/9/accept")
+
+    assert_status 404
+  end
+
+  def test_steps_are_ticked_and_the_ledger_follows
+    act(:put, "steps/foot")
+    sewing = act(:put, "steps/settings")["sheet"]["sewing"]
+
+    assert_equal %w[tension width length foot], sewing["ledger"].map { |entry| entry["key"] }
+    assert_equal 4, sewing["steps"].count { |step| step["passed_over"] }
+    assert_empty act(:delete, "steps/foot")["sheet"]["sewing"]["ledger"].select { |entry| entry["key"] == "foot" }
+    act(:put, "steps/whistle")
+
+    assert_status 404
+  end
+
+  def test_a_closure_is_begun_blank_or_like_another_and_removed
+    blank = call(:post, "/api/closures", { garment: "storm hood", name: "throat strap" })
+
+    assert_status 201
+    assert_equal "storm hood", blank["garment"]["name"]
+    act(:put, "knots/button")
+    like = call(:post, "/api/closures", { garment: "storm hood", name: "other strap", like: SMOCK })
+
+    assert_equal "river shell 18", like["plan"]["button"]["name"]
+    assert_equal ["loose"], like["sheet"]["stages"].map { |stage| stage["state"] }.uniq
+    assert_equal(2, call(:get, "/api/workroom")["garments"].find { |garment| garment["name"] == "storm hood" }["closures"].size)
+    call(:delete, "/api/closures/#{blank['id']}")
+
+    assert_status 204
+    closure(blank["id"])
+
+    assert_status 404
+    call(:post, "/api/closures", { garment: "storm hood", name: "other strap" })
+
+    assert_status 422
+    call(:post, "/api/closures", { garment: " ", name: "x" })
+
+    assert_status 422
+    call(:post, "/api/closures", { garment: "storm hood", name: "x", like: 999 })
+
+    assert_status 404
+  end
+
+  def test_a_button_goes_on_the_shelf_under_its_name
+    save({ button: { diameter: "3/4" } })
+    found = call(:post, "/api/buttons", { closure_id: SMOCK, name: "marsh pearl" })
+
+    assert_equal("19.05mm", found["buttons"].find { |button| button["name"] == "marsh pearl" }["fields"]["diameter"])
+    call(:post, "/api/buttons", { closure_id: SMOCK, name: " " })
+
+    assert_status 422
+  end
+
+  def test_lengths_are_shown_in_the_persons_unit
+    call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
+
+    assert_equal "in", call(:get, "/api/workroom")["unit"]
+    save({ button: { diameter: "3/4" }, opening: { ruler: "sixteenth_inch" } })
+    found = closure
+
+    assert_equal "3/4 in", found["plan"]["button"]["diameter"]["text"]
+    assert_match(%r{\A\d+(/\d+)? ?(\d+/\d+)? in\z}, found["sheet"]["opening"]["length"]["text"])
+    refute_match(/\d mm/, found["sheet"]["opening"]["because"].map { |reason| reason["says"] }.join)
+    call(:patch, "/api/workroom", { unit: "mm" }, "HTTP_IF_MATCH" => '"1"')
+
+    assert_status 412
+  end
+end

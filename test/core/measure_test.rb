@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+class MeasureTest < CoreTest
+  def read(text, unit = :mm) = Measure::Notation.read(text, unit: unit, field: "button.diameter")
+
+  def test_lengths_as_people_type_them
+    { "18" => 18, "18mm" => 18, "1.8cm" => 18, "1,8 cm" => 18, "3/4" => 19.05r, "1 1/8\"" => 28.575r, "1-1/8 in" => 28.575r,
+      "0.75in" => 19.05r, "28L" => 17.78r, "½" => 12.7r, "1½\"" => 38.1r, " 5 in. " => 127, ".5" => 0.5r, "18." => 18,
+      "40 lignes" => 25.4r, "-3" => -3, "118/5" => 599.44r }.each do |text, millimetres|
+      assert_equal millimetres, read(text).millimetres, text
+    end
+    assert_equal 25.4r, read("1", :in).millimetres
+    assert_equal 10, read("1", :cm).millimetres
+  end
+
+  def test_what_is_no_length_is_refused_with_how_to_write_one
+    ["", "abc", "NaN", "Infinity", "1e308", "3/0", "18/", "1 8", "18 furlongs", "1" * 40, "--3", "1.2.3"].each do |text|
+      assert_match(/Write a length such as/, refused { read(text) }.fetch("button.diameter"), text)
+    end
+  end
+
+  def test_converting_back_and_forth_is_exact
+    200.times do
+      length = Length.new(Rational(random.rand(1..100_000), random.rand(1..64)))
+      %i[mm cm in ligne].each { |unit| assert_equal length, Length.of(length.in(unit), unit) }
+    end
+    assert_equal Length.inches(1), Length.lignes(40)
+  end
+
+  def test_wording
+    assert_equal "18 mm", mm(18).to_s
+    assert_equal "17.78 mm", Length.lignes(28).to_s
+    { 9r / 8 => "1 1/8 in", 3r / 4 => "3/4 in", 2 => "2 in", 0 => "0 in", -9r / 8 => "-1 1/8 in", 7r / 10 => "0.7 in" }
+      .each { |inches, text| assert_equal text, Measure::Wording.of(Length.inches(inches), :in) }
+    assert_equal "1.8 cm", Measure::Wording.of(mm(18), :cm)
+  end
+
+  def test_rounding_up_never_rounds_down_and_adds_less_than_a_step
+    300.times do
+      length = random_mm(0.0..60.0, 0.013)
+      Measure::RULERS.each_value do |ruler|
+        added = ruler.up(length) - length
+
+        refute_predicate added, :negative?
+        assert_operator added, :<, ruler.step
+        assert_equal 1, (ruler.up(length) / ruler.step).denominator
+      end
+    end
+  end
+
+  def test_irrational_figures_are_never_understated
+    assert_operator Length.at_least(Math::PI).to_f, :>=, Math::PI
+    assert_in_delta Math::PI, Length.at_least(Math::PI).to_f, 0.001
+  end
+
+  def test_sentences_are_written_in_the_unit_of_whoever_reads
+    said = Said["At most %s, 5 %% more.", Length.inches(3r / 4)]
+
+    assert_equal "At most 19.05 mm, 5 % more.", said.in(:mm)
+    assert_equal "At most 3/4 in, 5 % more.", said.in(:in)
+  end
+end

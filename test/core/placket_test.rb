@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+class PlacketTest < CoreTest
+  def layout(**changes) = sheet(run: run_of(**changes)).layout
+  def places(**changes) = layout(**changes).holes.map { |hole| hole.at.millimetres.to_f }
+
+  def test_an_even_row_on_the_grid
+    assert_equal [20, 120, 220, 320, 420, 520], places(first: mm(20), last: mm(520), count: 6)
+    assert_equal [0], layout(first: mm(20), last: mm(520), count: 6).holes.map(&:gap).compact.uniq.map { |gap| gap.to_f - 100 }
+  end
+
+  def test_places_left_open_are_filled_in
+    found = layout
+
+    # Half of 18 and 6 from the top; 80 above the lower edge; a gap near 85.
+    assert_equal [15, 540], [found.holes.first.at, found.holes.last.at].map(&:to_f)
+    assert_equal 7, found.holes.size
+    assert_operator layout(wished_gap: mm(50)).holes.size, :>, 7
+  end
+
+  def test_the_pin_gets_a_hole_exactly_and_the_rest_is_as_even_as_can_be
+    pinned = Placket::Pin.new(at: mm(212.3), label: "fullest point")
+    found = layout(first: mm(20), last: mm(540), count: 7, pins: [pinned])
+    hole = found.holes.find(&:pinned)
+
+    assert_equal mm(212.3), hole.at
+    assert_equal "fullest point", hole.pinned
+  end
+
+  # Brute force over all ways to hand out the gaps: same cost.
+  def test_the_spacing_equals_brute_force
+    200.times do
+      points = Array.new(random.rand(2..4)) { mm(random.rand(0..600)) }.uniq.sort
+      next if points.size < 2
+
+      count = points.size + random.rand(0..5)
+      found = Placket::Spacing.even(first: points.first, last: points.last, count: count, pins: points[1..-2], grid: mm(0.001r))
+
+      assert_equal count, found.size
+      assert_equal points, points & found
+      assert_in_delta least_cost(points, count - 1), squares(found), 0.1
+    end
+  end
+
+  def test_every_hole_and_mark_lies_on_the_run_in_order
+    200.times do
+      run = run_of(length: mm(random.rand(200..900)), count: random.rand(2..9), orientation: %w[vertical horizontal].sample(random: random))
+      found = sheet(run: run).layout or next
+      marks = found.holes.flat_map { |hole| [hole.from, hole.open_from, hole.open_to, hole.to] }
+
+      assert_equal marks, marks.sort
+      assert_operator marks.first, :>=, Length.zero
+      assert_operator marks.last, :<=, run.length
+    end
+  end
+
+  def test_vertical_holes_lie_on_the_centre_line_and_the_button_below_the_upper_end
+    hole = layout.holes.first
+
+    assert_equal "3 mm", (hole.button - hole.open_from).to_s
+    assert_equal sheet.cut.length, hole.open_to - hole.open_from
+    assert_equal hole.at, layout(seat: "centre").holes.first.button
+  end
+
+  def test_horizontal_holes_pass_the_centre_line_toward_the_edge
+    found = layout(orientation: "horizontal", extension: mm(16))
+    hole = found.holes.first
+
+    assert_equal "3 mm", hole.out_outer.to_s
+    assert_equal sheet.cut.length, hole.out_outer - hole.out_inner
+    # 16 less 3 less the tack of 1.25.
+    assert_equal "11.75 mm", found.edge.to_edge.to_s
+  end
+
+  def test_cautions_say_what_to_change
+    assert_equal ["extension"], layout(extension: mm(12)).cautions.map(&:rule) - ["gap"]
+    assert_includes layout(orientation: "horizontal", extension: mm(13)).cautions.map(&:rule), "edge distance"
+    keep_out = Placket::KeepOut.new(from: mm(100), to: mm(120), label: "pocket")
+    crossed = layout(first: mm(20), last: mm(520), count: 6, keep_outs: [keep_out])
+
+    assert_equal([2], crossed.holes.select { |hole| hole.cautions.any? }.map(&:number))
+    assert_match(/pocket/, crossed.cautions.map { |caution| caution.says.to_s }.join)
+  end
+
+  def test_one_more_or_one_fewer
+    found = layout(count: 6)
+
+    assert_equal [5, 6, 7], found.alternatives.map(&:count)
+    assert found.alternatives.all?(&:fits)
+    refute layout(first: mm(20), last: mm(50), count: 2).alternatives.last.fits
+  end
+
+  def test_what_cannot_be_laid_out_is_refused_by_field
+    assert_equal ["placket.last"], refused { run_of(first: mm(300), last: mm(200)).sound! }.keys
+    assert_equal ["placket.pins"], refused { run_of(pins: [Placket::Pin.new(at: mm(700))]).sound! }.keys
+    assert_equal ["placket.keep_outs"], refused { run_of(keep_outs: [Placket::KeepOut.new(from: mm(5), to: mm(5))]).sound! }.keys
+    assert_equal ["placket.count"], refused { run_of(count: 0).sound! }.keys
+    assert_includes refused { run_of(length: mm(5000)).sound! }.keys, "placket.run_length"
+
+    { { count: 40 } => "placket.count", { first: mm(2) } => "placket.first", { last: mm(619) } => "placket.last",
+      { pins: [Placket::Pin.new(at: mm(600))] } => "placket.pins", { length: mm(10) } => "placket.first",
+      { count: 2, pins: [Placket::Pin.new(at: mm(212))] } => "placket.count" }.each do |changes, field|
+      found = sheet(run: run_of(**changes))
+
+      assert_nil found.layout
+      assert_nil found.progress
+      assert_includes found.faults.map(&:field), field, changes.inspect
+    end
+  end
+
+  private
+
+  def squares(found) = Placket::Spacing.gaps(found).sum { |gap| gap.to_f**2 }
+
+  def least_cost(points, gaps)
+    lengths = points.each_cons(2).map { |upper, lower| (lower - upper).to_f }
+    (1..gaps).to_a.repeated_permutation(lengths.size).select { |shares| shares.sum == gaps }
+             .map { |shares| lengths.zip(shares).sum { |length, share| length**2 / share } }.min
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+class RecipeTest < CoreTest
+  def recipe(kind: "sensing", overrides: {}, **parts)
+    given = { button: button, cloth: cloth, thread: thread, machine: machine(kind) }.merge(parts)
+    Recipes::Recipe.of(Recipes::Situation.new(**given), Recipes::Overrides.new(**overrides))
+  end
+
+  # d = √(4·tex·10⁻⁶ / (π·ρ·φ)): tex 27 polyester, ρ 1380, φ 0.65 gives 0.1958 mm.
+  def test_thread_diameter_and_the_stitch_length_for_full_cover
+    assert_in_delta 0.1958, thread.diameter.to_f, 0.0005
+    assert_in_delta 0.49, thread.coverage(mm(0.4)), 0.002
+    assert_in_delta 0.4, thread.stitch_length.to_f, 0.001
+    assert_operator thread(tex: 70).diameter, :>, thread.diameter
+  end
+
+  def test_style_by_cloth_and_machine
+    { "leather" => "straight_box", "knit" => "stretch", "sheer" => "round_end", "light_woven" => "two_tacks" }
+      .each { |kind, style| assert_equal style, recipe(cloth: cloth(kind: kind)).style.value.key, kind }
+    assert_equal "keyhole", recipe(cloth: cloth(kind: "pile"), button: button(attachment: "shank")).style.value.key
+    assert_equal "manual_zigzag", recipe(kind: "plain").style.value.key
+    # A stepped machine has no stretch programme: the nearest it can do, and it says so.
+    nearest = recipe(kind: "stepped", cloth: cloth(kind: "knit"))
+
+    assert_equal "two_tacks", nearest.style.value.key
+    assert_equal ["machine"], nearest.style.cautions.map(&:rule)
+  end
+
+  def test_foot_by_machine_and_button
+    assert_equal "carriage_foot", recipe.foot.value.kind
+    [button(shape: "ball", attachment: "shank"), button(diameter: mm(30))].each do |too_much|
+      assert_equal "sliding_scale_foot", recipe(button: too_much).foot.value.kind
+      assert_equal ["carriage"], recipe(button: too_much).foot.cautions.map(&:rule)
+    end
+    assert_equal "grooved_satin_foot", recipe(kind: "plain").foot.value.kind
+    assert_equal ["foot"], recipe(machine: machine("plain", feet: [])).foot.cautions.map(&:rule)
+  end
+
+  def test_every_cloth_on_every_machine_gets_settable_values_with_reasons
+    CLOTH_KINDS.each_value do |kind|
+      CoreValues::MACHINES.each_key do |name|
+        made = recipe(kind: name, cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch))
+        maker = machine(name)
+
+        unless made.style.value.stitched == :straight
+          assert_equal made.stitch_width.value, maker.width_settable(made.stitch_width.value), "#{kind.key} on #{name}"
+          assert_operator made.stitch_width.value, :<=, maker.max_width
+        end
+        assert_equal made.stitch_length.value, maker.length_settable(made.stitch_length.value)
+        %i[style foot needle stabiliser stitch_width stitch_length tension cord].each { |part| refute_empty made[part].because }
+      end
+    end
+  end
+
+  def test_tension_drops_by_one_and_names_the_bobbin_finger_only_where_there_is_one
+    assert_equal 3, recipe.tension.value
+    refute_match(/finger/, recipe.tension.because.first.says)
+    assert_match(/finger.*never both/, recipe(kind: "memory").tension.because.first.says)
+    assert_equal 4, recipe(cloth: cloth(kind: "leather")).tension.value
+  end
+
+  def test_a_coarse_dial_that_leaves_gaps_is_cautioned
+    assert_equal ["cover"], recipe(kind: "stepped").stitch_length.cautions.map(&:rule)
+    assert_empty recipe.stitch_length.cautions
+    assert_match(/above the band/, recipe(overrides: { stitch_length: mm(0.2) }).stitch_length.cautions.first.says)
+  end
+
+  def test_what_the_person_sets_wins_as_far_as_the_machine_goes
+    own = recipe(overrides: { style: "keyhole", stitch_width: mm(20), tension: 2r, stabiliser: "paper", needle_size: 80,
+                              foot: "general_zigzag_foot" })
+
+    assert_equal ["keyhole", "7 mm", 2, "paper", 80, "general_zigzag_foot"],
+                 [own.style.value.key, own.stitch_width.value.to_s, own.tension.value, own.stabiliser.value,
+                  own.needle.value.size, own.foot.value.kind]
+    assert_equal ["cutting space"], recipe(overrides: { stitch_width: mm(3) }).stitch_width.cautions.map(&:rule)
+    assert_equal "two_tacks", recipe(kind: "stepped", overrides: { style: "keyhole" }).style.value.key
+    assert_includes refused { Recipes::Overrides.new(needle_size: 10).sound! }.keys, "recipe.needle_size"
+  end
+
+  def test_thick_thread_wants_a_larger_needle_and_a_longer_stitch
+    thick = recipe(thread: thread(tex: 70))
+
+    assert_equal 100, thick.needle.value.size
+    assert_operator thick.stitch_length.value, :>, recipe.stitch_length.value
+  end
+end

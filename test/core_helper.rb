@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+# For tests of the core: loads lib/ and nothing else, and makes the values they begin with.
+
+$LOAD_PATH.unshift File.expand_path("../lib", __dir__)
+BEFORE_CORE = $LOADED_FEATURES.dup unless defined?(BEFORE_CORE)
+require "nimble_eyelet"
+AFTER_CORE = ($LOADED_FEATURES - BEFORE_CORE).freeze unless defined?(AFTER_CORE)
+require "minitest/autorun"
+
+module CoreValues
+  include NimbleEyelet
+
+  Length = NimbleEyelet::Length
+  SEED = 20_261_123
+
+  # One seeded source of randomness a test, so that a failure comes again.
+  def random = @random ||= Random.new(SEED)
+
+  def mm(number) = Length.mm(number)
+
+  def random_mm(range, step = 0.1) = Length.new(Rational((random.rand(range) / step).round, 1) * step.rationalize(1r / 1000))
+
+  def button(**changes)
+    Button.new(shape: "flat", attachment: "four_holes", diameter: mm(18), thickness: mm(3), hole_spacing: mm(3),
+               hole_diameter: mm(1.8), **changes)
+  end
+
+  def cloth(**changes)
+    Cloth.new(kind: "light_woven", weight: 165, thickness: mm(0.35), layers: 2, interfacing: mm(0.2), stretch: 0, **changes)
+  end
+
+  def thread(**changes) = SewingThread.new(fibre: "polyester", tex: 27, **changes)
+
+  MACHINES = {
+    "sensing" => { styles: %w[two_tacks round_end keyhole stretch], stops: "operator", reset: "push_lever", max_width: 7,
+                   length_step: 0.05, feed_stop: "drop_feed",
+                   feet: %w[carriage_foot sliding_scale_foot general_zigzag_foot button_foot] },
+    "memory" => { styles: %w[two_tacks round_end keyhole stretch], stops: "machine", reset: "none", max_width: 9,
+                  length_step: 0.05, feed_stop: "drop_feed", bobbin_finger: true,
+                  feet: %w[sliding_scale_foot cording_foot general_zigzag_foot button_foot] },
+    "stepped" => { styles: %w[two_tacks], stops: "operator", reset: "first_step", max_width: 5, length_step: 0.25,
+                   feed_stop: "cover_plate", feet: %w[sliding_scale_foot general_zigzag_foot] },
+    "plain" => { styles: [], stops: "operator", reset: "none", max_width: 5, length_step: 0.25, feed_stop: "length_zero",
+                 feet: %w[grooved_satin_foot general_zigzag_foot] }
+  }.freeze
+
+  def machine(kind = "sensing", **changes)
+    facts = MACHINES.fetch(kind)
+    Machine.new(name: kind.capitalize, kind: kind, **facts.slice(:styles, :stops, :reset, :feed_stop),
+                max_width: mm(facts[:max_width]), width_step: mm(0.5), length_step: mm(facts[:length_step]),
+                neutral_tension: 4r, tension_step: 1r / 2, bobbin_finger: facts.fetch(:bobbin_finger, false), balance: true,
+                feet: facts[:feet].map { |foot| Foot.new(kind: foot, largest_button: foot == "carriage_foot" ? mm(25) : nil) },
+                **changes)
+  end
+
+  def wish(**changes)
+    Opening::Wish.new(school: "passing_geometry", allowance: mm(3), correction: Length.zero, ruler: "half_millimetre", **changes)
+  end
+
+  def run_of(**changes)
+    Placket::Run.new(length: mm(620), use: "shirt", orientation: "vertical", extension: mm(18), edge: "ten",
+                     grid: "millimetre", seat: "upper", **changes)
+  end
+
+  def plan(**changes)
+    Plan.new(name: "front placket", button: button, cloth: cloth, thread: thread, machine: machine, opening: wish,
+             run: run_of, overrides: Recipes::Overrides.none, attach: Attach::Wish.new(pattern: "two_bars"), **changes)
+  end
+
+  def sheet(**changes) = Sheet.of(plan(**changes).sound!)
+
+  # The faults a block is refused with, by field.
+  def refused(&block)
+    assert_raises(Refused, &block).faults.to_h { |fault| [fault.field, fault.allowed.to_s] }
+  end
+end
+
+class CoreTest < Minitest::Test
+  include CoreValues
+end
