@@ -42,7 +42,7 @@ module NimbleEyelet
         create unless File.exist?(File.join(@folder, "PG_VERSION"))
         return self if running?
 
-        port = free_port
+        port = usual_port
         settings = "-c port=#{port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60"
         settings += " -c fsync=off -c synchronous_commit=off -c full_page_writes=off" if @throwaway
         run("pg_ctl", "start", "-D", @folder, "-w", "-t", "60", "-l", File.join(@folder, "server.log"), "-o", settings)
@@ -87,7 +87,14 @@ module NimbleEyelet
             *("--no-sync" if @throwaway))
       end
 
-      def free_port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+      # The port of last time where it is free, so that whoever waits for the server finds it again.
+      def usual_port
+        log = File.join(@folder, "postmaster.opts")
+        last = File.exist?(log) ? File.read(log)[/port=(\d+)/, 1].to_i : 0
+        TCPServer.open("127.0.0.1", last) { |server| server.addr[1] }
+      rescue Errno::EADDRINUSE
+        TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+      end
 
       def root? = Process.uid.zero?
 

@@ -16,10 +16,11 @@ module NimbleEyelet
       HOST = "127.0.0.1"
       VAR = File.expand_path("../var", __dir__)
 
-      # @param environment [Hash] PORT, DATABASE_URL
+      # @param environment [Hash] PORT, DATABASE_URL, and NIMBLE_EYELET_VAR for another data folder
       def initialize(environment)
         @port = Integer(environment.fetch("PORT", "4567"), exception: false)
         @url = environment["DATABASE_URL"]
+        @var = environment.fetch("NIMBLE_EYELET_VAR", VAR)
       end
 
       # Runs until told to stop.
@@ -56,14 +57,14 @@ module NimbleEyelet
 
       def own_database
         hold_lock
-        @cluster = Cluster.new(File.join(VAR, "postgres")).start
+        @cluster = Cluster.new(File.join(@var, "postgres")).start
         @cluster.database("nimble_eyelet")
       end
 
       # One server at a time may start and stop the cluster of this folder.
       def hold_lock
-        FileUtils.mkdir_p(VAR)
-        @lock = File.open(File.join(VAR, "start.lock"), File::RDWR | File::CREAT)
+        FileUtils.mkdir_p(@var)
+        @lock = File.open(File.join(@var, "start.lock"), File::RDWR | File::CREAT)
         return if @lock.flock(File::LOCK_EX | File::LOCK_NB)
 
         raise Cluster::Failed, "another bin/start of this folder is running; stop it first, or set DATABASE_URL"

@@ -47,8 +47,8 @@
     <details bind:this={menu} class="dropdown min-w-0">
       <summary class="btn max-w-full btn-ghost btn-sm">
         <span class="flex max-w-[52vw] text-base font-normal lg:max-w-xl"
-          ><span class="min-w-16 shrink truncate">{work.closure.garment.name}</span><span>:&nbsp;</span
-          ><strong class="min-w-0 shrink-[0.35] truncate">{work.closure.name}</strong></span
+          ><span class="min-w-16 shrink-3 truncate">{work.closure.garment.name}</span><span>:&nbsp;</span
+          ><strong class="min-w-0 shrink truncate">{work.closure.name}</strong></span
         >
         <ChevronDown size={16} aria-hidden="true" />
       </summary>

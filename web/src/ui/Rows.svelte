@@ -50,7 +50,7 @@
   <h3 id="{id}-title" class="text-base font-semibold">{title}</h3>
   <ul class="mt-1 space-y-1">
     {#each rows as row, index (index)}
-      <li class="flex items-center gap-2">
+      <li class="flex flex-wrap items-center gap-2">
         {#each columns as column (column.key)}
           <input
             class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}
@@ -73,7 +73,7 @@
     <p role="alert" class="text-sm font-semibold text-error">{fault}</p>
     <button class="btn btn-xs" onclick={() => work.forget(`placket.${name}`)}>Back to what is saved</button>
   {/if}
-  <form class="mt-1 flex items-center gap-2" onsubmit={append}>
+  <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={append}>
     {#each columns as column (column.key)}
       <input
         class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}

@@ -75,7 +75,7 @@
     <Figure label="Stitch width" text={toSew.stitch_width.text} />
     <Figure label="Stitch length" text={toSew.stitch_length.text} />
     <Figure label="Top tension" text={toSew.tension} />
-    <div class="col-span-2 sm:col-span-3"><Figure label="Under it" text={toSew.stabiliser} /></div>
+    <Figure label="Under it" text={toSew.stabiliser} across />
   </dl>
 </div>
 

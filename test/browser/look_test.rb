@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+
+# Every main view, by day and by lamplight, wide and narrow: no serious finding, nothing beyond the
+# edge, everything by keyboard.
+class LookTest < BrowserTest
+  STATIONS = NimbleEyelet::STAGES.keys.freeze
+
+  def setup
+    super
+    act(:put, "knots/button")
+    act(:put, "knots/opening")
+    act(:put, "steps/foot")
+    act(:post, "swatches", { passes: "tight", symptoms: %w[gappy] })
+    save({ placket: { extension: "12", first: "10" } })
+  end
+
+  def test_no_serious_finding_on_any_view
+    [false, true].each do |dark|
+      visit "/"
+      page.execute_script("localStorage.setItem('nimble-eyelet:theme', arguments[0])", dark ? '"lamplight"' : '"daylight"')
+      visit "/"
+
+      assert_selector "h1", text: "Marsh Walk"
+      assert_violates_nothing
+      STATIONS.each do |word|
+        open_station word
+        assert_violates_nothing
+      end
+    end
+    narrow
+    open_station "placket"
+
+    assert_violates_nothing
+  end
+
+  def test_nothing_hangs_over_the_edge_of_a_phone_even_with_long_names
+    save({ closure: { name: "inner placket from collar stand to lower hem facing, left side, first try" },
+           button: { name: "W" * 80 } })
+    narrow
+    visit "/"
+
+    assert_selector "h1"
+    assert_no_overflow
+    STATIONS.each do |word|
+      open_station word
+      assert_no_overflow
+    end
+  end
+
+  def test_the_theme_is_kept
+    open_station "button"
+    click_on "Lamplight"
+
+    assert_selector "html[data-theme=lamplight]"
+    visit current_path
+
+    assert_selector "html[data-theme=lamplight]"
+    click_on "Daylight"
+
+    assert_selector "html[data-theme=daylight]"
+  end
+
+  def test_number_keys_reach_every_stage_and_do_not_disturb_typing
+    open_station "button"
+    STATIONS.each_with_index do |word, index|
+      find("main").send_keys((index + 1).to_s)
+
+      assert_current_path "/closures/1/#{word}"
+      assert_selector "nav a[aria-current=step]", text: NimbleEyelet::STAGES[word].title
+    end
+    find("main").send_keys "1"
+    type "button.diameter", "17"
+
+    assert_current_path "/closures/1/button"
+  end
+
+  def test_holes_of_the_run_are_picked_by_keyboard
+    open_station "opening"
+    find("[aria-label^='Hole 2']").send_keys :enter
+
+    assert_current_path "/closures/1/placket"
+    assert_selector "[aria-label^='Hole 2'][aria-pressed=true]"
+    focused = page.evaluate_script("getComputedStyle(document.activeElement).outlineStyle")
+
+    refute_nil focused
+  end
+
+  private
+
+  def assert_no_overflow
+    width = page.evaluate_script("document.documentElement.scrollWidth")
+
+    assert_operator width, :<=, 390, current_path
+  end
+end

@@ -1,0 +1,148 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+
+# What is typed is not lost: not by a mistake, a reload, a lost connection, a second tab or a
+# server that was killed.
+class NothingLostTest < BrowserTest
+  def test_bad_input_stays_typed_with_the_message_beside_it
+    open_station "button"
+    type "button.diameter", "wide"
+
+    assert_selector "[role=alert]", text: "Write a length such as"
+    assert_field "Diameter", with: "wide"
+    assert_selector "header [role=status]", text: "1 not saved"
+    type "button.hole_diameter", "2"
+
+    assert_text "1 not saved"
+    assert_equal "2 mm", closure["plan"]["button"]["hole_diameter"]["text"]
+    visit current_path
+
+    assert_field "Diameter", with: "wide"
+    assert_selector "[role=alert]", text: "Write a length such as"
+    type "button.diameter", "19"
+
+    assert_saved
+    assert_answer "22 mm"
+  end
+
+  def test_a_message_at_the_other_field_of_a_pair
+    open_station "button"
+    type "button.thickness", "19"
+
+    assert_selector "[role=alert]", text: "not thicker than it is wide"
+    type "button.diameter", "20"
+
+    assert_saved
+    assert_answer "39 mm"
+  end
+
+  def test_a_reload_in_the_middle_of_typing
+    open_station "button"
+    field = find("input[data-path='button.diameter']")
+    field.send_keys [:control, "a"], "22"
+    page.execute_script("location.reload()")
+
+    assert_field "Diameter", with: "22 mm"
+    assert_answer "25 mm"
+  end
+
+  def test_a_lost_connection
+    open_station "button"
+    offline(true)
+    type "button.diameter", "23"
+
+    assert_selector "[role=alert]", text: "kept here"
+    assert_text "Not saved: no connection"
+    find("main").send_keys "6"
+    find("[data-step=stabilise]").click
+
+    assert_selector "[data-step=stabilise]:checked"
+    offline(false)
+
+    assert_saved
+    found = closure
+
+    assert_equal "23 mm", found["plan"]["button"]["diameter"]["text"]
+    assert found["sheet"]["sewing"]["steps"].first["done"]
+  ensure
+    offline(false)
+  end
+
+  def test_a_killed_server_and_a_reload_after_it_is_back
+    open_station "button"
+    world.stop_serving
+    type "button.diameter", "24"
+
+    assert_text "Not saved: no connection"
+    world.serve(port: BrowserTest.port)
+
+    assert_saved
+    world.stop_serving
+    type "button.diameter", "26"
+
+    assert_text "Not saved: no connection"
+    world.serve(port: BrowserTest.port)
+    visit "/closures/1/button"
+
+    assert_field "Diameter", with: "26 mm"
+    assert_saved
+    assert_equal "26 mm", closure["plan"]["button"]["diameter"]["text"]
+  end
+
+  def test_another_tab_that_changed_something_else_is_merged
+    open_station "button"
+    save({ button: { hole_diameter: "2.2" } })
+    type "button.diameter", "19"
+
+    assert_answer "22 mm"
+    assert_saved
+    assert_equal ["19 mm", "2.2 mm"], closure["plan"]["button"].values_at("diameter", "hole_diameter").map { |length| length["text"] }
+  end
+
+  def test_another_tab_that_changed_the_same_field_is_asked_about
+    open_station "button"
+    save({ button: { diameter: "25" } })
+    type "button.diameter", "19"
+
+    assert_text "Another tab made this 25 mm."
+    assert_field "Diameter", with: "19"
+    click_on "Keep 19"
+
+    assert_saved
+    assert_equal "19 mm", closure["plan"]["button"]["diameter"]["text"]
+    save({ button: { diameter: "27" } })
+    type "button.diameter", "18"
+    click_on "Take 27 mm"
+
+    assert_field "Diameter", with: "27 mm"
+    assert_saved
+  end
+
+  def test_holes_that_stop_fitting_are_said_at_the_placket
+    save({ placket: { count: "19" } })
+    open_station "button"
+    type "button.diameter", "30"
+
+    assert_saved
+    assert_selector "nav li[data-stage=placket]", text: "does not fit"
+    find("main").send_keys "6"
+
+    assert_answer "The steps wait."
+    click_on "Put that right first."
+
+    assert_answer "They do not fit"
+    type "placket.count", "6"
+
+    assert_answer "6 holes"
+  end
+
+  def test_what_is_not_there
+    visit "/closures/999/button"
+
+    assert_text "This closure is not here any more."
+    visit "/closures/1/nonsense"
+
+    assert_answer "21 mm"
+  end
+end
