@@ -50,9 +50,9 @@ class BrowserTest < AppTest
 
   def assert_answer(text) = assert_selector("[data-answer]", text: text)
 
-  def assert_saved = assert_selector("header [role=status]", text: "All saved")
+  def test_assert_saved = assert_selector("header [role=status]", text: "All saved")
 
-  def assert_violates_nothing
+  def test_assert_violates_nothing
     # The rules ask for AA; moderate findings are matters of taste.
     page.execute_script(AXE)
     found = page.evaluate_async_script("axe.run(document).then((result) => arguments[0](result.violations))")
@@ -62,7 +62,8 @@ class BrowserTest < AppTest
   end
 
   def size(width, height)
-    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: false)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1,
+mobile: false)
   end
 
   def wide = size(1280, 800)

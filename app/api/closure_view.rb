@@ -26,7 +26,7 @@ module NimbleEyelet
       def self.of(closure, say, sheet: Sheet.of(closure.plan))
         { id: closure.id, name: closure.document.fields["closure.name"],
           garment: { id: closure.garment_id, name: closure.garment_name }, revision: closure.revision,
-          unit: say.unit, can_undo: closure.undo, can_redo: closure.redo, plan: plan(closure.document, say),
+          unit: say.unit, can_undo: closure.can_undo, can_redo: closure.can_redo, plan: plan(closure.document, say),
           sheet: sheet(sheet, say) }
       end
 

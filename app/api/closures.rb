@@ -95,7 +95,7 @@ module NimbleEyelet
         end
 
         def machine_chosen(id)
-          machine = id.between?(1, (2**31) - 1) && Store::Machines.new(db, workroom.id).find(id)
+          machine = id.between?(1, (2**31) - 1) && Store::MachineReader.for(db).read(workroom.id, id)
           machine || raise(Refused.field("machine.id", id, "Choose one of the workroom's machines."))
         end
 

@@ -31,7 +31,7 @@ module NimbleEyelet
         school = answer.school
         { school: school.key, name: school.name, assumes: school.assumes, fails: school.fails,
           exact: say.length(answer.exact), length: say.length(answer.length), overall: say.length(answer.overall),
-          verdict: verdict(answer.verdict, say), chosen: answer == cut.chosen, because: say.reasons(answer.because) }
+          verdict: verdict(answer.verdict, say), chosen: answer.equal?(cut.chosen) }
       end
       private_class_method :verdict, :ends, :answer
     end

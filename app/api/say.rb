@@ -22,7 +22,7 @@ module NimbleEyelet
       # @param length [Length, nil]
       # @return [Hash, nil]
       def length(length)
-        length && { mm: length.millimetres.to_f.round(4), text: Measure::Wording.of(length, unit) }
+        length && { mm: length.to_f.round(4), text: Measure::Wording.of(length, unit) }
       end
 
       # @param text [String, Said, nil]

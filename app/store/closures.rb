@@ -7,8 +7,7 @@
 #   closures.change(4, revision: 7) { |document| document.changed("button.diameter" => Length.mm(20)) }
 
 require "sequel"
-require_relative "document"
-require_relative "machines"
+require_relative "closure_reader"
 
 module NimbleEyelet
   module Store
@@ -26,27 +25,20 @@ module NimbleEyelet
       end
     end
 
-    # One closure as kept. undo, redo - Boolean, whether there is somewhere to go
-    Closure = Value.define(:id, :garment_id, :garment_name, :revision, :position, :undo, :redo, :document, :machine) do
-      # @return [Plan]
-      def plan = document.plan(machine)
-    end
-
     class Closures
       # @param db [Sequel::Database]
       # @param workroom_id [Integer]
       def initialize(db, workroom_id)
         @db = db
         @workroom_id = workroom_id
-        @machines = Machines.new(db, workroom_id)
+        @reader = ClosureReader.for(db)
       end
 
       # @param id [Integer]
       # @return [Closure]
       # @raise [Missing]
       def find(id)
-        row = rows.first(Sequel[:closures][:id] => id) or raise Missing
-        build(row)
+        @reader.read(@workroom_id, id) or raise Missing
       end
 
       # @param id [Integer]
@@ -85,7 +77,7 @@ module NimbleEyelet
       # @return [Array<Hash>] number, summary, made_at; newest first, at most 200
       # @raise [Missing]
       def history(id)
-        raise Missing if rows.where(Sequel[:closures][:id] => id).empty?
+        raise Missing if @db[:closures].where(workroom_id: @workroom_id, id: id).empty?
 
         revisions(id).select(:number, :summary, :made_at).reverse(:number).limit(200).all
       end
@@ -124,61 +116,8 @@ module NimbleEyelet
 
       private
 
-      def rows
-        @db[:closures].where(Sequel[:closures][:workroom_id] => @workroom_id)
-                      .join(:garments, id: :garment_id)
-                      .join(:recipes, closure_id: Sequel[:closures][:id])
-                      .select_all(:closures)
-                      .select_append(Sequel[:garments][:name].as(:garment_name), *RECIPE_COLUMNS)
-      end
-
-      RECIPE_COLUMNS = FIELDS.values.select { |field| field.table == :recipes }
-                             .map { |field| Sequel[:recipes][field.column].as(:"recipe_#{field.column}") }.freeze
-      KEYS = FIELDS.to_h { |path, field| [path, field.table == :recipes ? :"recipe_#{field.column}" : field.column] }.freeze
-      private_constant :RECIPE_COLUMNS, :KEYS
-
       def owned(table, id) = @db[table].where(closure_id: id, workroom_id: @workroom_id)
       def revisions(id) = owned(:revisions, id)
-
-      def build(row)
-        id = row[:id]
-        Closure.new(id: id, garment_id: row[:garment_id], garment_name: row[:garment_name], revision: row[:revision],
-                    position: row[:position], **ways(id, row[:position]),
-                    document: document(id, row), machine: @machines.find(row[:machine_id]))
-      end
-
-      def ways(id, position)
-        near = revisions(id).where(Sequel.|({ number: position }, { parent: position })).select(:number, :parent).all
-        { undo: near.any? { |row| row[:number] == position && row[:parent] },
-          redo: near.any? { |row| row[:parent] == position } }
-      end
-
-      def document(id, row)
-        Document.new(fields: FIELDS.to_h { |path, field| [path, field.load(row[KEYS.fetch(path)])] },
-                     machine_id: row[:machine_id], pins: pins(id), keep_outs: keep_outs(id), swatches: swatches(id),
-                     steps_done: owned(:steps_done, id).order(:key).select_map(:key),
-                     knots: owned(:knots, id).order(:stage).as_hash(:stage, :fingerprint))
-      end
-
-      def pins(id)
-        owned(:pins, id).order(:at_mm).map { |row| Placket::Pin.new(at: length(row[:at_mm]), label: row[:label]) }
-      end
-
-      def keep_outs(id)
-        owned(:keep_outs, id).order(:from_mm, :id).map do |row|
-          Placket::KeepOut.new(from: length(row[:from_mm]), to: length(row[:to_mm]), label: row[:label])
-        end
-      end
-
-      def swatches(id)
-        owned(:swatches, id).order(:number).map do |row|
-          Document.load_swatch(row.except(:id, :workroom_id, :closure_id, :sewn_at)
-                                  .transform_keys { |name| name.to_s.delete_suffix("_mm") }
-                                  .merge("sewn_at" => row[:sewn_at].iso8601))
-        end
-      end
-
-      def length(number) = Length.new(number.to_r)
 
       def locked(id, revision)
         @db.transaction do

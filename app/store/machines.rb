@@ -2,36 +2,44 @@
 
 # Machines of a workroom with their feet, as core values.
 #
-#   Store::Machines.new(db, workroom_id).find(3)   # => NimbleEyelet::Machine or nil
+#   Store::MachineReader.for(db).read(workroom_id, 3)   # => NimbleEyelet::Machine or nil
 
+require "sequel"
 require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Store
-    class Machines
+    class MachineReader
+      READERS = ObjectSpace::WeakMap.new
+      private_constant :READERS
+
       # @param db [Sequel::Database]
-      # @param workroom_id [Integer]
-      def initialize(db, workroom_id)
+      # @return [MachineReader] the one of this database
+      def self.for(db) = READERS[db] ||= new(db)
+
+      def initialize(db)
         @db = db
-        @workroom_id = workroom_id
+        @machine = db[:machines].where(workroom_id: :$workroom, id: :$id).prepare(:first, :read_machine)
+        @feet = db[:feet].order(:id).where(workroom_id: :$workroom, machine_id: :$id).prepare(:select, :read_feet)
       end
 
-      # @return [Array<Machine>] by name
-      def all
-        feet = owned(:feet).order(:id).all.group_by { |row| row[:machine_id] }
-        owned(:machines).order(:name).map { |row| build(row, feet.fetch(row[:id], [])) }
-      end
-
+      # @param workroom_id [Integer]
       # @param id [Integer]
       # @return [Machine, nil]
-      def find(id)
-        row = owned(:machines).first(id: id)
-        row && build(row, owned(:feet).where(machine_id: id).order(:id).all)
+      def read(workroom_id, id)
+        key = { workroom: workroom_id, id: id }
+        row = @machine.call(key)
+        row && build(row, @feet.call(key))
+      end
+
+      # @param workroom_id [Integer]
+      # @return [Array<Machine>] by name
+      def all(workroom_id)
+        feet = @db[:feet].where(workroom_id: workroom_id).order(:id).all.group_by { |row| row[:machine_id] }
+        @db[:machines].where(workroom_id: workroom_id).order(:name).map { |row| build(row, feet.fetch(row[:id], [])) }
       end
 
       private
-
-      def owned(table) = @db[table].where(workroom_id: @workroom_id)
 
       def build(row, feet)
         Machine.new(**row.slice(:id, :name, :kind, :stops, :reset, :feed_stop, :bobbin_finger, :balance),

@@ -50,7 +50,7 @@ module NimbleEyelet
       def shelf(table) = @db[table].where(workroom_id: id).order(:name).all
 
       # @return [Array<Machine>]
-      def machines = Machines.new(@db, id).all
+      def machines = MachineReader.for(@db).all(id)
 
       # @return [Array<Hash>] garments with their closures: id, name, closures
       def garments

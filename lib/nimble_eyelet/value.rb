@@ -14,14 +14,16 @@ module NimbleEyelet
     # @yield body of the class, for methods
     # @return [Class] a frozen Struct with keyword arguments
     def self.define(*fields, **defaults, &body)
-      Struct.new(*fields, keyword_init: true) do
-        define_method(:initialize) do |**given|
-          missing = fields - given.keys - defaults.keys
-          raise ArgumentError, "missing #{missing.join(', ')}" unless missing.empty?
-
-          super(**defaults, **given)
-          freeze
-        end
+      Struct.new(*fields) do
+        # Written out with real keywords, since a sheet makes some hundreds of these.
+        keywords = fields.map { |field| defaults.key?(field) ? "#{field}: DEFAULTS[:#{field}]" : "#{field}:" }
+        const_set(:DEFAULTS, defaults.freeze)
+        class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
+          def initialize(#{keywords.join(', ')}) # def initialize(position:, note: DEFAULTS[:note])
+            super(#{fields.join(', ')})          #   super(position, note)
+            freeze                               #   freeze
+          end                                    # end
+        RUBY
 
         # @return [Struct] a copy with some fields changed
         def with(**changes) = self.class.new(**to_h, **changes)

@@ -86,11 +86,11 @@ class ContractTest < AppTest
     act(:post, "redo")
     redone = act(:post, "redo")
 
-    assert_equal ["300 mm"], redone["plan"]["placket"]["pins"].map { |pin| pin["at"]["text"] }
+    assert_equal(["300 mm"], redone["plan"]["placket"]["pins"].map { |pin| pin["at"]["text"] })
     assert(redone["sheet"]["sewing"]["steps"].first["done"])
     history = call(:get, "/api/closures/1/history")
 
-    assert_equal [4, 3, 2, 1], history.map { |revision| revision["number"] }
+    assert_equal([4, 3, 2, 1], history.map { |revision| revision["number"] })
     assert_includes history.map { |revision| revision["summary"] }, "button diameter: 18 mm → 17.78 mm"
     back = act(:post, "history/1")
 
@@ -150,9 +150,9 @@ class ContractTest < AppTest
     act(:put, "steps/foot")
     sewing = act(:put, "steps/settings")["sheet"]["sewing"]
 
-    assert_equal %w[tension width length foot], sewing["ledger"].map { |entry| entry["key"] }
-    assert_equal 4, sewing["steps"].count { |step| step["passed_over"] }
-    assert_empty act(:delete, "steps/foot")["sheet"]["sewing"]["ledger"].select { |entry| entry["key"] == "foot" }
+    assert_equal(%w[tension width length foot], sewing["ledger"].map { |entry| entry["key"] })
+    assert_equal(4, sewing["steps"].count { |step| step["passed_over"] })
+    assert_empty(act(:delete, "steps/foot")["sheet"]["sewing"]["ledger"].select { |entry| entry["key"] == "foot" })
     act(:put, "steps/whistle")
 
     assert_status 404

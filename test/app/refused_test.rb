@@ -15,14 +15,15 @@ class RefusedTest < AppTest
     LENGTH_FIELDS.each do |path|
       ["abc", "NaN", "1e308", "3/0", "99999", "-99999", "½½"].each { |typed| assert_refused path, change(path, typed) }
     end
+
     LENGTH_FIELDS.reject { |path| Store::FIELDS[path].optional }.each { |path| assert_refused path, change(path, "\u0000") }
     (LENGTH_FIELDS - %w[opening.correction]).each { |path| assert_refused path, change(path, "-1") }
   end
 
   def test_every_other_field_refuses_what_it_cannot_take
-    { "cloth.layers" => ["0", "13", "two", "1.5", ""], "cloth.weight" => ["1", "9999"], "cloth.stretch" => ["-1", "500"],
-      "thread.tex" => ["0", "1000", "thick"], "placket.count" => %w[0 61 many], "recipe.tension" => ["-1", "99", "high"],
-      "recipe.needle_size" => %w[12 999], "attach.stitches" => ["0", "100"], "button.shape" => ["hexagon", ""],
+    { "cloth.layers" => ["0", "13", "two", "1.5", ""], "cloth.weight" => %w[1 9999], "cloth.stretch" => ["-1", "500"],
+      "thread.tex" => %w[0 1000 thick], "placket.count" => %w[0 61 many], "recipe.tension" => ["-1", "99", "high"],
+      "recipe.needle_size" => %w[12 999], "attach.stitches" => %w[0 100], "button.shape" => ["hexagon", ""],
       "button.name" => ["x" * 81], "closure.name" => ["", "  ", "x" * 81], "recipe.style" => ["fancy"] }.each do |path, typed|
       typed.each { |text| assert_refused path, change(path, text) }
     end
@@ -41,7 +42,7 @@ class RefusedTest < AppTest
     # All faults at once, with what was typed.
     problem = save({ button: { diameter: "wide", thickness: "-2" } })
 
-    assert_equal %w[button.diameter], problem["faults"].map { |fault| fault["field"] }
+    assert_equal(%w[button.diameter], problem["faults"].map { |fault| fault["field"] })
     assert_equal "wide", problem["faults"][0]["given"]
   end
 
@@ -53,7 +54,7 @@ class RefusedTest < AppTest
 
     assert_status 200
     assert_nil found["sheet"]["placket"]
-    assert_equal ["placket.count"], found["sheet"]["faults"].map { |fault| fault["field"] }
+    assert_equal(["placket.count"], found["sheet"]["faults"].map { |fault| fault["field"] })
     assert_nil found["sheet"]["sewing"]
     call(:get, "/api/closures/1/strip.pdf")
 

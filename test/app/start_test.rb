@@ -23,8 +23,8 @@ class StartTest < AppTest
   end
 
   def start(**environment)
-    io = IO.popen({ "PORT" => @port.to_s, "NIMBLE_EYELET_VAR" => @folder, "DATABASE_URL" => nil, **environment.transform_keys(&:to_s) },
-                  [BIN], err: %i[child out])
+    around = { "PORT" => @port.to_s, "NIMBLE_EYELET_VAR" => @folder, "DATABASE_URL" => nil }
+    io = IO.popen(around.merge(environment.transform_keys(&:to_s)), [BIN], err: %i[child out])
     @running << io
     io
   end
@@ -40,6 +40,7 @@ class StartTest < AppTest
 
   def until_it_answers(io)
     Timeout.timeout(PATIENCE) { io.each_line { |line| return line if line.include?("http://") } }
+
     flunk "it ended without an address"
   end
 
@@ -60,7 +61,7 @@ class StartTest < AppTest
     assert_match(/Port #{@port} is taken/, second.read)
     third = start(PORT: (@port + 1).to_s)
 
-    assert_match(/another bin\/start/, third.read)
+    assert_match(%r{another bin/start}, third.read)
     finish(first, "KILL")
     again = start
     until_it_answers(again)
@@ -87,6 +88,7 @@ class StartTest < AppTest
 
     assert_status 200
     world.cluster.stop
+
     assert_equal "away", call(:get, "/api/health")["database"]
     assert_status 503
     closure

@@ -34,7 +34,7 @@ class StoreTest < AppTest
     assert_raises(Store::Missing) { Store::Closures.new(db, other).find(SMOCK) }
     assert_raises(Store::Missing) { Store::Closures.new(db, other).remove(SMOCK) }
     assert_raises(Store::Missing) { Store::Closures.new(db, other).change(SMOCK, revision: 1, &:document) }
-    assert_empty Store::Machines.new(db, other).all
+    assert_empty Store::MachineReader.for(db).all(other)
     (db.tables - %i[schema_info workrooms]).each { |table| assert_includes db[table].columns, :workroom_id }
   end
 

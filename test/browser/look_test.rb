@@ -26,6 +26,7 @@ class LookTest < BrowserTest
       assert_violates_nothing
       STATIONS.each do |word|
         open_station word
+
         assert_violates_nothing
       end
     end
@@ -45,6 +46,7 @@ class LookTest < BrowserTest
     assert_no_overflow
     STATIONS.each do |word|
       open_station word
+
       assert_no_overflow
     end
   end

@@ -97,7 +97,7 @@ class NothingLostTest < BrowserTest
 
     assert_answer "22 mm"
     assert_saved
-    assert_equal ["19 mm", "2.2 mm"], closure["plan"]["button"].values_at("diameter", "hole_diameter").map { |length| length["text"] }
+    assert_equal(["19 mm", "2.2 mm"], closure["plan"]["button"].values_at("diameter", "hole_diameter").map { |length| length["text"] })
   end
 
   def test_another_tab_that_changed_the_same_field_is_asked_about

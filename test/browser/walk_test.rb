@@ -90,6 +90,7 @@ class WalkTest < BrowserTest
     assert_answer "28.4 mm"
     assert_saved
     after = closure
+
     %w[opening placket].each { |room| refute_equal before["sheet"][room], after["sheet"][room] }
     assert_equal "25.4 mm", after["plan"]["button"]["diameter"]["text"]
     steps = ->(found) { found["sheet"]["sewing"]["steps"].map { |step| step["does"] } }

@@ -50,6 +50,8 @@ class AttachTest < CoreTest
     found = attaching(width: mm(3.4), stitches: 6)
 
     assert_equal ["3.5 mm", 6], [found.width.to_s, found.stitches]
-    assert_equal %w[attach.stitches attach.width], refused { Attach::Wish.new(pattern: "cross", stitches: 99, width: mm(40)).sound! }.keys.sort
+    assert_equal %w[attach.stitches attach.width], refused {
+      Attach::Wish.new(pattern: "cross", stitches: 99, width: mm(40)).sound!
+    }.keys.sort
   end
 end

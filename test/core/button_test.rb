@@ -36,7 +36,8 @@ class ButtonTest < CoreTest
   end
 
   def test_what_a_button_cannot_be
-    { { thickness: mm(19) } => "button.thickness", { diameter: mm(0) } => "button.diameter", { diameter: mm(151) } => "button.diameter",
+    { { thickness: mm(19) } => "button.thickness", { diameter: mm(0) } => "button.diameter",
+      { diameter: mm(151) } => "button.diameter",
       { thickness: mm(-1) } => "button.thickness", { hole_spacing: mm(20) } => "button.hole_spacing",
       { hole_spacing: mm(1) } => "button.hole_spacing", { hole_diameter: mm(0) } => "button.hole_diameter" }.each do |changes, field|
       assert_includes refused { button(**changes).sound! }.keys, field, changes.inspect

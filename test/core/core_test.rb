@@ -19,7 +19,7 @@ class CoreRulesTest < CoreTest
       [file, File.read(file).scan(/^require_relative "(.+)"/).map { |(path)| File.expand_path("#{path}.rb", File.dirname(file)) }]
     end
 
-    assert_empty needs.values.flatten.reject { |file| File.exist?(file) }
+    assert_empty(needs.values.flatten.reject { |file| File.exist?(file) })
     sorted = []
     left = needs.dup
     until left.empty?

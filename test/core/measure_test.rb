@@ -24,8 +24,10 @@ class MeasureTest < CoreTest
   def test_converting_back_and_forth_is_exact
     200.times do
       length = Length.new(Rational(random.rand(1..100_000), random.rand(1..64)))
+
       %i[mm cm in ligne].each { |unit| assert_equal length, Length.of(length.in(unit), unit) }
     end
+
     assert_equal Length.inches(1), Length.lignes(40)
   end
 

@@ -28,6 +28,7 @@ class OpeningTest < CoreTest
 
   def test_verdict_bands
     needed = button.half_perimeter + cloth.fold
+
     { -0.01 => "will_not_pass", 0 => "tight", 0.49 => "tight", 0.5 => "snug", 1.99 => "snug", 2 => "easy", 4 => "easy",
       4.01 => "slips_out" }.each do |slack, band|
       assert_equal band, Opening::Verdict.of(needed + mm(Rational(slack.to_s)), button, cloth).key, slack.to_s

@@ -8,7 +8,7 @@ class PlacketTest < CoreTest
 
   def test_an_even_row_on_the_grid
     assert_equal [20, 120, 220, 320, 420, 520], places(first: mm(20), last: mm(520), count: 6)
-    assert_equal [0], layout(first: mm(20), last: mm(520), count: 6).holes.map(&:gap).compact.uniq.map { |gap| gap.to_f - 100 }
+    assert_equal [100.0], layout(first: mm(20), last: mm(520), count: 6).holes.filter_map(&:gap).map(&:to_f).uniq
   end
 
   def test_places_left_open_are_filled_in
@@ -46,7 +46,8 @@ class PlacketTest < CoreTest
 
   def test_every_hole_and_mark_lies_on_the_run_in_order
     200.times do
-      run = run_of(length: mm(random.rand(200..900)), count: random.rand(2..9), orientation: %w[vertical horizontal].sample(random: random))
+      run = run_of(length: mm(random.rand(200..900)), count: random.rand(2..9),
+                   orientation: %w[vertical horizontal].sample(random: random))
       found = sheet(run: run).layout or next
       marks = found.holes.flat_map { |hole| [hole.from, hole.open_from, hole.open_to, hole.to] }
 
@@ -117,6 +118,6 @@ class PlacketTest < CoreTest
   def least_cost(points, gaps)
     lengths = points.each_cons(2).map { |upper, lower| (lower - upper).to_f }
     (1..gaps).to_a.repeated_permutation(lengths.size).select { |shares| shares.sum == gaps }
-             .map { |shares| lengths.zip(shares).sum { |length, share| length**2 / share } }.min
+             .map { |shares| lengths.zip(shares).sum { |length, share| (length**2) / share } }.min
   end
 end

@@ -48,6 +48,7 @@ class RecipeTest < CoreTest
           assert_equal made.stitch_width.value, maker.width_settable(made.stitch_width.value), "#{kind.key} on #{name}"
           assert_operator made.stitch_width.value, :<=, maker.max_width
         end
+
         assert_equal made.stitch_length.value, maker.length_settable(made.stitch_length.value)
         %i[style foot needle stabiliser stitch_width stitch_length tension cord].each { |part| refute_empty made[part].because }
       end

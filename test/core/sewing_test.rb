@@ -22,11 +22,11 @@ class SewingTest < CoreTest
     keys = steps.map(&:key)
     order = %w[stabilise mark settings lever test-sew sew-1 reset-2 sew-2 open-1 mark-buttons feed-off button-1 back-foot note]
 
-    assert_equal order, order.sort_by { |key| keys.index(key) }
+    assert_equal(order, order.sort_by { |key| keys.index(key) })
   end
 
   def test_a_reset_stands_between_every_two_holes_where_the_machine_wants_one
-    assert_equal 6, steps.count { |step| step.key.start_with?("reset-") }
+    assert_equal(6, steps.count { |step| step.key.start_with?("reset-") })
     assert_empty(steps(machine: machine("memory")).select { |step| step.key.start_with?("reset-") })
     lever = steps.find { |step| step.key == "lever" }
 

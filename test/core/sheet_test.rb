@@ -13,7 +13,7 @@ class SheetTest < CoreTest
 
     assert_operator large.cut.length, :>, small.cut.length
     refute_equal small.layout.holes.map(&:from), large.layout.holes.map(&:from)
-    refute_equal small.progress.steps.map { |step| step.does.to_s }, large.progress.steps.map { |step| step.does.to_s }
+    refute_equal(small.progress.steps.map { |step| step.does.to_s }, large.progress.steps.map { |step| step.does.to_s })
   end
 
   def test_a_knot_goes_stale_when_what_it_leans_on_changes_and_only_then

@@ -50,10 +50,11 @@ module NimbleEyelet
       end
     end
 
+    # Immutable by having no writer: there are too many of these to freeze each.
+    #
     # @param millimetres [Rational]
     def initialize(millimetres)
       @millimetres = millimetres
-      freeze
     end
 
     def +(other) = Length.new(millimetres + other.millimetres)

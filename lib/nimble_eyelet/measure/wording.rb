@@ -29,10 +29,15 @@ module NimbleEyelet
       # @param places [Integer]
       # @return [String] without trailing zeros
       def self.decimal(number, places)
-        rounded = number.round(places)
-        return rounded.to_i.to_s if rounded.denominator == 1
+        return number.numerator.to_s if number.denominator == 1
 
-        format("%.#{places}f", rounded).sub(/0+\z/, "")
+        # Whole numbers only: this is called some hundreds of times for one sheet.
+        scale = 10**places
+        whole, part = (((number.numerator.abs * scale * 2) + number.denominator) / (number.denominator * 2)).divmod(scale)
+        sign = number.negative? && (whole + part).positive? ? "-" : ""
+        return "#{sign}#{whole}" if part.zero?
+
+        "#{sign}#{whole}.#{part.to_s.rjust(places, '0').sub(/0+\z/, '')}"
       end
 
       # @param number [Rational] inches

@@ -60,11 +60,13 @@ module NimbleEyelet
       end
 
       def vertical(place)
-        open_from = place - (@cut.length / 2)
-        open_to = place + (@cut.length / 2)
+        open_from = place - half
+        open_to = place + half
         { from: open_from - @cut.ends.near, to: open_to + @cut.ends.far, open_from: open_from, open_to: open_to,
           button: @run.seat == "upper" ? open_from + SEAT_BELOW : place }
       end
+
+      def half = @half ||= @cut.length / 2
 
       def horizontal(place)
         { from: place - (@width / 2), to: place + (@width / 2), open_from: place, open_to: place, button: place }

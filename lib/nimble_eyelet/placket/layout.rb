@@ -55,34 +55,35 @@ module NimbleEyelet
         holes = @holes.at(places)
         edge = Edge.of(@run, @button, @holes)
         Layout.new(run: @run, holes: holes, edge: edge, mean_gap: mean(gaps), smallest_gap: gaps.min,
-                   largest_gap: gaps.max, unevenness: Spacing.unevenness(places), alternatives: alternatives,
+                   largest_gap: gaps.max, unevenness: Spacing.unevenness(gaps), alternatives: alternatives(gaps),
                    because: because, cautions: edge.cautions + end_cautions(holes) + gap_cautions(gaps) +
                                                holes.flat_map(&:cautions))
       end
 
       private
 
-      def first = @run.first || [@grid.up(clearance), default_last].min
+      def first = @first ||= @run.first || [@grid.up(clearance), default_last].min
 
-      def last = @run.last || [default_last, first].max
+      def last = @last ||= @run.last || [default_last, first].max
 
       # What the button wants at the top, or half the hole where that is more.
-      def clearance = [Edge.margin(@button), @holes.footprint / 2].max
+      def clearance = @clearance ||= [Edge.margin(@button), @holes.footprint / 2].max
 
       def default_last
         below = @run.length > SHORT_RUN ? [ABOVE_HEM, clearance].max : clearance
         @default_last ||= [@run.length - below, Length.zero].max.round_down_to(@grid.step)
       end
 
-      def count
-        return @run.count if @run.count
+      def count = @count ||= @run.count || usual_count
+
+      def usual_count
         return 1 if last == first
 
         wished = 1 + [((last - first) / @run.gap_wished).round, 1].max
         [wished, fixed.size, [most, fixed.size].max].sort[1]
       end
 
-      def fixed = [first, last, *@run.pins.map(&:at)].uniq
+      def fixed = @fixed ||= [first, last, *@run.pins.map(&:at)].uniq
 
       def spaced(number)
         return [first] if number == 1
@@ -91,9 +92,9 @@ module NimbleEyelet
       end
 
       # Holes and buttons may not touch their neighbours.
-      def least_gap = [@holes.footprint, @button.diameter].max + BETWEEN
+      def least_gap = @least_gap ||= [@holes.footprint, @button.diameter].max + BETWEEN
 
-      def most = 1 + ((last - first) / least_gap).floor
+      def most = @most ||= 1 + ((last - first) / least_gap).floor
 
       def check_fit
         Refused.unless_sound do |check|
@@ -119,15 +120,18 @@ module NimbleEyelet
 
       def mean(gaps) = gaps.empty? ? nil : gaps.sum(Length.zero) / gaps.size
 
-      def alternatives
+      def alternatives(chosen)
         ((count - 1)..(count + 1)).filter_map do |number|
           next if number < 1
 
-          places = number <= most && (number >= fixed.size || number == 1) ? spaced(number) : nil
-          gaps = places ? Spacing.gaps(places) : []
-          Alternative.new(count: number, smallest: gaps.min, largest: gaps.max,
-                          unevenness: places ? Spacing.unevenness(places) : nil, fits: !places.nil?)
+          gaps = number == count ? chosen : gaps_of(number)
+          Alternative.new(count: number, smallest: gaps&.min, largest: gaps&.max, fits: !gaps.nil?,
+                          unevenness: gaps && Spacing.unevenness(gaps))
         end
+      end
+
+      def gaps_of(number)
+        Spacing.gaps(spaced(number)) if number <= most && (number >= fixed.size || number == 1)
       end
 
       def because

@@ -36,12 +36,13 @@ module NimbleEyelet
 
       # How many gaps each stretch gets.
       def self.hand_out(gaps, stretches)
-        lengths = stretches.map { |from, to| (to - from).millimetres }
+        # Floats only choose between stretches; no place is worked out from them.
+        lengths = stretches.map { |from, to| (to - from).to_f }
         shares = Array.new(lengths.size, 1)
         (gaps - shares.sum).times do
           best = lengths.each_index.max_by do |index|
             share = shares[index]
-            [(lengths[index]**2) / (share * (share + 1)), -index]
+            (lengths[index]**2) / (share * (share + 1))
           end
           shares[best] += 1
         end
@@ -50,21 +51,23 @@ module NimbleEyelet
 
       # The upper end of a stretch and its inner holes, on the grid; both ends stay as they are.
       def self.inner((from, to), gaps, grid)
-        (0...gaps).map { |step| step.zero? ? from : (from + ((to - from) * Rational(step, gaps))).round_to(grid) }
+        start = from / grid
+        stride = (to - from) / grid / gaps
+        (0...gaps).map { |step| step.zero? ? from : grid * (start + (stride * step)).round(half: :up) }
       end
 
       # @param places [Array<Length>] ascending
       # @return [Array<Length>] gaps between neighbours
       def self.gaps(places) = places.each_cons(2).map { |upper, lower| lower - upper }
 
-      # @param places [Array<Length>]
-      # @return [Rational] Σ(gap − mean gap)², mm²
-      def self.unevenness(places)
-        gaps = gaps(places).map(&:millimetres)
-        return 0r if gaps.empty?
+      # @param gaps [Array<Length>]
+      # @return [Float] Σ(gap − mean gap)², mm²
+      def self.unevenness(gaps)
+        return 0.0 if gaps.empty?
 
-        mean = gaps.sum / gaps.size
-        gaps.sum { |gap| (gap - mean)**2 }
+        figures = gaps.map(&:to_f)
+        mean = figures.sum / figures.size
+        figures.sum { |gap| (gap - mean)**2 }
       end
       private_class_method :hand_out, :inner
     end

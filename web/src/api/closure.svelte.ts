@@ -29,7 +29,7 @@ export type Conflict = { path: string; mine: string; theirs: string };
 
 type Answer = { data?: Closure; error?: unknown; response: Response };
 
-const PAUSE_BEFORE_SAVING = 250;
+const PAUSE_BEFORE_SAVING = 200;
 const FIRST_RETRY = 1000;
 const LONGEST_RETRY = 8000;
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A figure that is typed where it is read. What the server refuses stays typed, with the reason
   // beside it.
+  import Entry from './Entry.svelte';
   import type { ClosureState } from '../api/closure.svelte';
 
   let {
@@ -28,23 +29,17 @@
 
 <div class={['flex flex-col gap-0.5', wide ? 'w-full max-w-md' : 'w-36']}>
   <label for={id} class="text-sm text-secondary">{label}</label>
-  <input
+  <Entry
     {id}
-    type="text"
-    autocomplete="off"
-    spellcheck="false"
     data-path={path}
     class={['input w-full bg-base-100 px-2', large ? 'input-lg text-2xl' : 'text-lg', fault && 'input-error']}
     value={work.text(path)}
     {placeholder}
     aria-invalid={fault ? 'true' : undefined}
     aria-describedby={fault || hint ? `${id}-note` : undefined}
-    oninput={(event) => work.type(path, event.currentTarget.value)}
-    onblur={() => work.saveSoon(0)}
-    onkeydown={(event) => {
-      if (event.key === 'Enter') work.saveSoon(0);
-      if (event.key === 'Escape') work.forget(path);
-    }}
+    type={(text) => work.type(path, text)}
+    done={() => work.saveSoon(0)}
+    forget={() => work.forget(path)}
   />
   {#if fault}
     <p id="{id}-note" role="alert" class="text-sm font-semibold text-error">{fault}</p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A short list of places on the run: each row typed over where it stands, removed, or added.
   import { Plus, X } from '@lucide/svelte';
+  import Entry from './Entry.svelte';
   import type { ClosureState, Row } from '../api/closure.svelte';
 
   let {
@@ -52,13 +53,13 @@
     {#each rows as row, index (index)}
       <li class="flex flex-wrap items-center gap-2">
         {#each columns as column (column.key)}
-          <input
+          <Entry
             class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}
             aria-label="{column.label}, row {index + 1}"
             aria-invalid={fault ? 'true' : undefined}
             value={row[column.key] ?? ''}
-            oninput={(event) => change(index, column.key, event.currentTarget.value)}
-            onblur={() => work.saveSoon(0)}
+            type={(text) => change(index, column.key, text)}
+            done={() => work.saveSoon(0)}
           />
         {/each}
         <button

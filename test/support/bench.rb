@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+# The speed measurements behind bin/bench: each a ratio to a baseline measured in the same run.
+
+require "zlib"
+require_relative "world"
+require_relative "browser"
+
+module NimbleEyelet
+  module Support
+    class Bench
+      ROUNDS = 300
+      WARM_UP = 60
+      KEYS = 30
+      SCRIPT_AIM = 120 * 1024
+
+      # The rows a sheet is worked out from, read the plain way.
+      ROWS = ["SELECT * FROM workrooms ORDER BY id LIMIT 1", "SELECT * FROM closures WHERE workroom_id = 1 AND id = 1",
+              *%w[pins keep_outs swatches steps_done knots].map do |table|
+                "SELECT * FROM #{table} WHERE workroom_id = 1 AND closure_id = 1"
+              end,
+              "SELECT number, parent FROM revisions WHERE workroom_id = 1 AND closure_id = 1",
+              "SELECT * FROM machines WHERE workroom_id = 1 AND id = 4",
+              "SELECT * FROM feet WHERE workroom_id = 1 AND machine_id = 4"].freeze
+
+      # What the client waits for another key before it saves, ms.
+      PAUSE = 200
+
+      WATCH = <<~JS
+        window.spent = []
+        let pressed = 0
+        addEventListener('keydown', (event) => { pressed = event.timeStamp }, true)
+        new MutationObserver(() => {
+          if (pressed) requestAnimationFrame(() => { if (pressed) { spent.push(performance.now() - pressed); pressed = 0 } })
+        }).observe(document.querySelector("section[aria-label='The run']"), { subtree: true, attributes: true, characterData: true, childList: true })
+      JS
+
+      def run
+        puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}"
+        World.open do |world|
+          sheet_over_http(world)
+          script_size
+          key_to_run(world)
+        end
+      end
+
+      private
+
+      # The whole computed sheet of the smock, against a bare Sinatra route that reads the same rows
+      # with as many statements and returns the same bytes.
+      def sheet_over_http(world)
+        count, bytes = recorded(world)
+        raise "#{count} statements were sent, the baseline has #{ROWS.size}" unless count == ROWS.size
+
+        times = timed({ ours: world.serve, bare: serve(bare_route(world.db, ROWS, bytes)) })
+        puts format("sheet over HTTP: %.2f ms, %d statements, %d bytes: %.2f times a bare route (aim 1.5 or less)",
+                    times[:ours] * 1000, count, bytes.bytesize, times[:ours] / times[:bare])
+      end
+
+      # How many statements one request sends, and what it answers.
+      def recorded(world)
+        out = StringIO.new
+        world.db.loggers << (logger = Logger.new(out))
+        answer = Rack::MockRequest.new(world.app).get("/api/closures/1", "HTTP_HOST" => "127.0.0.1")
+        world.db.loggers.delete(logger)
+        [out.string.scan(/(?:SELECT|EXECUTE) (?!.*pg_)/).size, answer.body]
+      end
+
+      def bare_route(db, statements, bytes)
+        Class.new(Sinatra::Base) do
+          set :environment, :production
+          get "/api/closures/1" do
+            statements.each { |statement| db.fetch(statement).all }
+            content_type :json
+            bytes
+          end
+        end
+      end
+
+      def serve(app)
+        server = Puma::Server.new(app, nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
+        port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
+        server.run
+        "http://127.0.0.1:#{port}"
+      end
+
+      # Medians, taken in turns so that whatever else the machine does meets all alike.
+      def timed(addresses)
+        connections = addresses.transform_values { |address| URI(address).then { |uri| Net::HTTP.start(uri.host, uri.port) } }
+        samples = Hash.new { |hash, key| hash[key] = [] }
+        (WARM_UP + ROUNDS).times do |round|
+          connections.each do |name, http|
+            spent = clocked { http.get("/api/closures/1").then { |answer| raise answer.body unless answer.code == "200" } }
+            samples[name] << spent if round >= WARM_UP
+          end
+        end
+        samples.transform_values { |list| list.sort[list.size / 2] }
+      end
+
+      def clocked
+        start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        yield
+        Process.clock_gettime(Process::CLOCK_MONOTONIC) - start
+      end
+
+      def script_size
+        size = Dir[File.expand_path("../../web/dist/assets/*.js", __dir__)].sum do |file|
+          Zlib.gzip(File.binread(file), level: 9).bytesize
+        end
+        puts format("scripts, gzipped: %.1f kB, %.2f of the 120 kB allowed", size / 1024.0, size.fdiv(SCRIPT_AIM))
+      end
+
+      def wait_for
+        500.times { yield ? return : sleep(0.02) }
+        raise "the run was not redrawn"
+      end
+
+      # From a key in the diameter field to the redrawn run, in the real browser.
+      def key_to_run(world)
+        Capybara.register_driver(:bench) { |app| Browser.driver(app) }
+        session = Capybara::Session.new(:bench)
+        session.visit("#{world.serve}/closures/1/button")
+        field = session.find("input[data-path='button.diameter']", wait: 10)
+        session.execute_script(WATCH)
+        field.send_keys [:control, "a"], "18"
+        wait_for { session.has_text?("All saved") }
+        KEYS.times do |number|
+          count = session.evaluate_script("spent.length")
+          field.send_keys :backspace, (number.even? ? "9" : "8")
+          wait_for { session.evaluate_script("spent.length") > count }
+        end
+        spent = session.evaluate_script("spent").last(KEYS).sort
+        puts format("key press to redrawn run: median %.0f ms of %d, of which %d ms wait for the next key: %.2f times that pause",
+                    spent[KEYS / 2], KEYS, PAUSE, spent[KEYS / 2] / PAUSE)
+        session.quit
+      end
+    end
+  end
+end
+
+NimbleEyelet::Support::Bench.new.run
