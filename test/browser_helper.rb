@@ -50,9 +50,9 @@ class BrowserTest < AppTest
 
   def assert_answer(text) = assert_selector("[data-answer]", text: text)
 
-  def test_assert_saved = assert_selector("header [role=status]", text: "All saved")
+  def assert_saved = assert_selector("header [role=status]", text: "All saved")
 
-  def test_assert_violates_nothing
+  def assert_violates_nothing
     # The rules ask for AA; moderate findings are matters of taste.
     page.execute_script(AXE)
     found = page.evaluate_async_script("axe.run(document).then((result) => arguments[0](result.violations))")

@@ -37,6 +37,30 @@ class NothingLostTest < BrowserTest
     assert_answer "39 mm"
   end
 
+  def test_a_pause_in_the_middle_of_typing_leaves_what_is_typed_alone
+    open_station "button"
+    field = find("input[data-path='button.diameter']")
+    field.send_keys [:control, "a"], "2"
+
+    assert_selector "[role=alert]", text: "not thicker than it is wide"
+    field.send_keys "1"
+
+    assert_answer "24 mm"
+    assert_saved
+    assert_field "Diameter", with: "21"
+    field.send_keys ".5", :tab
+
+    assert_answer "24.5 mm"
+    assert_field "Diameter", with: "21.5 mm"
+    find("input[data-path='button.diameter']").send_keys "x"
+
+    assert_text "1 not saved"
+    find("input[data-path='button.diameter']").send_keys :escape
+
+    assert_field "Diameter", with: "21.5 mm"
+    assert_saved
+  end
+
   def test_a_reload_in_the_middle_of_typing
     open_station "button"
     field = find("input[data-path='button.diameter']")

@@ -149,6 +149,7 @@ class WalkTest < BrowserTest
 
     assert_field "Diameter", with: "0.709 in"
     type "button.diameter", "3/4"
+    find("input[data-path='button.diameter']").send_keys :tab
 
     assert_saved
     assert_field "Diameter", with: "3/4 in"
