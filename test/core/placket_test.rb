@@ -14,10 +14,14 @@ class PlacketTest < CoreTest
   def test_places_left_open_are_filled_in
     found = layout
 
-    # Half of 18 and 6 from the top; 80 above the lower edge; a gap near 85.
-    assert_equal [15, 540], [found.holes.first.at, found.holes.last.at].map(&:to_f)
+    # The button, half of 18 and 6 from the top, sits 8.25 above the middle; 80 above the lower edge;
+    # a gap near 85.
+    assert_equal [24, 540], [found.holes.first.at, found.holes.last.at].map(&:to_f)
     assert_equal 7, found.holes.size
     assert_operator layout(wished_gap: mm(50)).holes.size, :>, 7
+    assert_equal 15, layout(seat: "centre").holes.first.at.to_f
+    assert_operator layout.holes.first.button, :>=, mm(15)
+    assert_equal(["top edge"], layout(first: mm(20), last: mm(540), count: 7).cautions.map(&:rule))
   end
 
   def test_the_pin_gets_a_hole_exactly_and_the_rest_is_as_even_as_can_be
@@ -62,7 +66,9 @@ class PlacketTest < CoreTest
 
     assert_equal "3 mm", (hole.button - hole.open_from).to_s
     assert_equal sheet.cut.length, hole.open_to - hole.open_from
-    assert_equal hole.at, layout(seat: "centre").holes.first.button
+    centred = layout(seat: "centre").holes.first
+
+    assert_equal centred.at, centred.button
   end
 
   def test_horizontal_holes_pass_the_centre_line_toward_the_edge

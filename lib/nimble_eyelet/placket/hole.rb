@@ -48,6 +48,9 @@ module NimbleEyelet
       # @return [Length] what a hole covers along the run
       def footprint = @run.vertical? ? @cut.overall : @width
 
+      # @return [Length] how far a hole's place lies below the middle of its button
+      def seat = @run.vertical? && @run.seat == "upper" ? half - SEAT_BELOW : Length.zero
+
       # @return [Length] how far the outer end of a hole lies outside the centre line
       def outer = @run.vertical? ? Length.zero : SHANK_ALLOWANCE + @cut.ends.near
 
@@ -63,7 +66,7 @@ module NimbleEyelet
         open_from = place - half
         open_to = place + half
         { from: open_from - @cut.ends.near, to: open_to + @cut.ends.far, open_from: open_from, open_to: open_to,
-          button: @run.seat == "upper" ? open_from + SEAT_BELOW : place }
+          button: place - seat }
       end
 
       def half = @half ||= @cut.length / 2

@@ -66,11 +66,13 @@ module NimbleEyelet
 
       def last = @last ||= @run.last || [default_last, first].max
 
-      # What the button wants at the top, or half the hole where that is more.
-      def clearance = @clearance ||= [Edge.margin(@button), @holes.footprint / 2].max
+      # What the button wants at the top, or half the hole where that is more. It is the button that
+      # has to stay on the cloth, and in a vertical hole it sits above the hole's middle.
+      def clearance = @clearance ||= [Edge.margin(@button) + @holes.seat, @holes.footprint / 2].max
 
       def default_last
-        below = @run.length > SHORT_RUN ? [ABOVE_HEM, clearance].max : clearance
+        least = [Edge.margin(@button), @holes.footprint / 2].max
+        below = @run.length > SHORT_RUN ? [ABOVE_HEM, least].max : least
         @default_last ||= [@run.length - below, Length.zero].max.round_down_to(@grid.step)
       end
 
@@ -160,11 +162,11 @@ module NimbleEyelet
       end
 
       def end_cautions(holes)
-        return [] if holes.first.at >= Edge.margin(@button)
+        wanted = Edge.margin(@button)
+        return [] if holes.first.button >= wanted
 
-        [Caution.new(rule: "top edge", says: Said["The first hole is %s from the top; this button wants %s.",
-                                                  holes.first.at, Edge.margin(@button)],
-                     instead: "Move the first hole down, or choose a smaller button.")]
+        [Caution.new(rule: "top edge", says: Said["The first button sits %s from the top; it wants %s.", holes.first.button, wanted],
+                     instead: Said["Move the first hole down to %s, or choose a smaller button.", wanted + @holes.seat])]
       end
 
       def gap_cautions(gaps)
