@@ -38,7 +38,8 @@ module NimbleEyelet
       # @return [Closure]
       # @raise [Missing]
       def find(id)
-        @reader.read(@workroom_id, id) or raise Missing
+        # One snapshot: no list from after a save beside a row from before it.
+        @db.transaction(isolation: :repeatable, read_only: true) { @reader.read(@workroom_id, id) } or raise Missing
       end
 
       # @param id [Integer]

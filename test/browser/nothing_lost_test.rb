@@ -143,6 +143,23 @@ class NothingLostTest < BrowserTest
     assert_saved
   end
 
+  def test_another_tab_that_changed_the_same_list_is_asked_about
+    open_station "placket"
+    save({ placket: { pins: [{ at: "150", label: "bust" }] } })
+    fill_in "Which point, row 1", with: "chest"
+
+    assert_text "Another tab made this theirs."
+    click_on "Take theirs"
+
+    assert_field "Which point, row 1", with: "bust"
+    save({ placket: { pins: [{ at: "160", label: "bust" }] } })
+    fill_in "Which point, row 1", with: "chest"
+    click_on "Keep my list"
+
+    assert_saved
+    assert_equal([["150 mm", "chest"]], closure["plan"]["placket"]["pins"].map { |pin| [pin["at"]["text"], pin["label"]] })
+  end
+
   def test_holes_that_stop_fitting_are_said_at_the_placket
     save({ placket: { count: "19" } })
     open_station "button"

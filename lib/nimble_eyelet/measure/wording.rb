@@ -37,7 +37,11 @@ module NimbleEyelet
         sign = number.negative? && (whole + part).positive? ? "-" : ""
         return "#{sign}#{whole}" if part.zero?
 
-        "#{sign}#{whole}.#{part.to_s.rjust(places, '0').sub(/0+\z/, '')}"
+        while (part % 10).zero?
+          part /= 10
+          places -= 1
+        end
+        "#{sign}#{whole}.#{part.to_s.rjust(places, '0')}"
       end
 
       # @param number [Rational] inches

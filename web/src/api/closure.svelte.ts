@@ -9,6 +9,12 @@ type Typed = { text: string | null; before: string };
 
 /** A run's pins or keep-outs, typed as a whole list. */
 export type Row = Record<string, string>;
+type ListName = 'pins' | 'keep_outs';
+
+/** One text for a list as it is saved, to see whether another tab changed it. */
+function listText(closure: Closure, name: ListName): string {
+  return JSON.stringify(closure.plan.placket[name]);
+}
 
 type Seen = {
   passes: 'will_not_pass' | 'tight' | 'passes' | 'slips_out';
@@ -38,7 +44,7 @@ export class ClosureState {
   closure = $state.raw<Closure>();
   missing = $state(false);
   typed = $state<Record<string, Typed>>({});
-  lists = $state<Record<string, Row[]>>({});
+  lists = $state<Record<string, { rows: Row[]; before: string }>>({});
   deeds = $state<Deed[]>([]);
   faults = $state<Record<string, string>>({});
   conflicts = $state<Conflict[]>([]);
@@ -100,8 +106,9 @@ export class ClosureState {
     this.saveSoon(0);
   }
 
-  typeList(name: 'pins' | 'keep_outs', rows: Row[]): void {
-    this.lists[name] = rows;
+  typeList(name: ListName, rows: Row[]): void {
+    const before = this.lists[name]?.before ?? (this.closure ? listText(this.closure, name) : '');
+    this.lists[name] = { rows, before };
     this.release(`placket.${name}`);
   }
 
@@ -143,7 +150,11 @@ export class ClosureState {
 
   resolve(conflict: Conflict, mine: boolean): void {
     this.conflicts = this.conflicts.filter((other) => other.path !== conflict.path);
-    if (mine && this.closure) {
+    const list = conflict.path.replace('placket.', '') as ListName;
+    if (this.lists[list]) {
+      if (mine && this.closure) this.lists[list].before = listText(this.closure, list);
+      else delete this.lists[list];
+    } else if (mine && this.closure) {
       this.typed[conflict.path] = { text: conflict.mine, before: planText(this.closure, conflict.path) };
     } else {
       delete this.typed[conflict.path];
@@ -196,7 +207,8 @@ export class ClosureState {
 
   private async sendTyped(): Promise<boolean> {
     const paths = this.sendable();
-    const lists = Object.keys(this.lists).filter((name) => !this.held.includes(`placket.${name}`));
+    const waiting = [...this.held, ...this.conflicts.map((conflict) => conflict.path)];
+    const lists = Object.keys(this.lists).filter((name) => !waiting.includes(`placket.${name}`));
     if (paths.length + lists.length === 0) return false;
     const sent = $state.snapshot(this.typed);
     const body: Record<string, Record<string, unknown>> = {};
@@ -205,7 +217,7 @@ export class ClosureState {
       (body[room] ??= {})[name] = path === 'machine.id' ? Number(sent[path]?.text) : sent[path]?.text;
     }
     const sentLists = $state.snapshot(this.lists);
-    for (const name of lists) (body['placket'] ??= {})[name] = sentLists[name];
+    for (const name of lists) (body['placket'] ??= {})[name] = sentLists[name]?.rows;
     const answer = await this.ask(() =>
       client.PATCH('/api/closures/{id}', {
         params: { path: { id: this.id }, header: this.match },
@@ -217,7 +229,8 @@ export class ClosureState {
       // Typed on while the save was under way: that stays to be sent.
       for (const path of paths) if (this.typed[path]?.text === sent[path]?.text) delete this.typed[path];
       for (const name of lists)
-        if (JSON.stringify(this.lists[name]) === JSON.stringify(sentLists[name])) delete this.lists[name];
+        if (JSON.stringify(this.lists[name]?.rows) === JSON.stringify(sentLists[name]?.rows))
+          delete this.lists[name];
       this.take(answer.data);
       return true;
     }
@@ -253,11 +266,18 @@ export class ClosureState {
     this.take(problem.current);
     for (const [path, typed] of Object.entries(this.typed)) {
       const theirs = planText(problem.current, path);
-      if (theirs === typed.before || theirs === typed.text) continue;
-      if (!this.conflicts.some((conflict) => conflict.path === path))
-        this.conflicts.push({ path, mine: typed.text ?? '', theirs });
+      if (theirs !== typed.before && theirs !== typed.text) this.clash(path, typed.text ?? '', theirs);
+    }
+    for (const [name, list] of Object.entries(this.lists)) {
+      const theirs = listText(problem.current, name as ListName);
+      if (theirs !== list.before) this.clash(`placket.${name}`, 'my list', 'theirs');
     }
     return true;
+  }
+
+  private clash(path: string, mine: string, theirs: string): void {
+    if (!this.conflicts.some((conflict) => conflict.path === path))
+      this.conflicts.push({ path, mine, theirs });
   }
 
   private async sendDeed(): Promise<boolean> {

@@ -33,6 +33,8 @@
   }
 
   async function showIn(unit: string): Promise<void> {
+    // What was typed was meant in the unit of then.
+    await work.save();
     await room.showIn(unit as Workroom['unit']);
     await work.load();
   }

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A figure that is typed where it is read. What the server refuses stays typed, with the reason
   // beside it.
+  import Clash from './Clash.svelte';
   import Entry from './Entry.svelte';
   import type { ClosureState } from '../api/closure.svelte';
 
@@ -46,11 +47,5 @@
   {:else if hint}
     <p id="{id}-note" class="text-sm text-secondary">{hint}</p>
   {/if}
-  {#if conflict}
-    <div role="alert" class="text-sm">
-      <p>Another tab made this <strong>{conflict.theirs || 'empty'}</strong>.</p>
-      <button class="btn btn-xs" onclick={() => work.resolve(conflict, true)}>Keep {conflict.mine}</button>
-      <button class="btn btn-xs" onclick={() => work.resolve(conflict, false)}>Take {conflict.theirs}</button>
-    </div>
-  {/if}
+  {#if conflict}<Clash {work} {conflict} />{/if}
 </div>

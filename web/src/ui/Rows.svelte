@@ -1,6 +1,7 @@
 <script lang="ts">
   // A short list of places on the run: each row typed over where it stands, removed, or added.
   import { Plus, X } from '@lucide/svelte';
+  import Clash from './Clash.svelte';
   import Entry from './Entry.svelte';
   import type { ClosureState, Row } from '../api/closure.svelte';
 
@@ -21,7 +22,8 @@
   } = $props();
 
   const id = $props.id();
-  let rows = $derived(work.lists[name] ?? saved);
+  let rows = $derived(work.lists[name]?.rows ?? saved);
+  let conflict = $derived(work.conflicts.find((other) => other.path === `placket.${name}`));
   let fault = $derived(work.faults[`placket.${name}`]);
   let draft = $state<Row>({});
   let ready = $derived(columns.every((column) => column.text || draft[column.key]?.trim()));
@@ -74,6 +76,7 @@
     <p role="alert" class="text-sm font-semibold text-error">{fault}</p>
     <button class="btn btn-xs" onclick={() => work.forget(`placket.${name}`)}>Back to what is saved</button>
   {/if}
+  {#if conflict}<Clash {work} {conflict} />{/if}
   <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={append}>
     {#each columns as column (column.key)}
       <input
