@@ -18,11 +18,12 @@ module NimbleEyelet
         # Written out with real keywords, since a sheet makes some hundreds of these.
         keywords = fields.map { |field| defaults.key?(field) ? "#{field}: DEFAULTS[:#{field}]" : "#{field}:" }
         const_set(:DEFAULTS, defaults.freeze)
+        singleton_class.send(:alias_method, :from_fields, :new)
         class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
-          def initialize(#{keywords.join(', ')}) # def initialize(position:, note: DEFAULTS[:note])
-            super(#{fields.join(', ')})          #   super(position, note)
-            freeze                               #   freeze
-          end                                    # end
+          def self.new(#{keywords.join(', ')})           # def self.new(position:, note: DEFAULTS[:note])
+            from_fields(#{fields.join(', ')}).freeze     #   from_fields(position, note).freeze
+          end                                            # end
+          private_class_method :from_fields, :[]
         RUBY
 
         # @return [Struct] a copy with some fields changed
