@@ -13,12 +13,13 @@ module NimbleEyelet
       def self.of(sheet, say)
         button = sheet.plan.button
         { half_perimeter: say.length(button.half_perimeter), height: say.length(button.height),
-          thickness_measured: button.form.thickness_measured?, formula: button.form.formula, passes: button.form.passes,
-          section: button.section, holes: button.hole_places }
+          measured: button.form.measured.map(&:to_s), across: button.form.across, largest: say.length(button.across),
+          smallest: say.length(button.narrow), formula: button.form.formula, passes: button.form.passes,
+          section: button.section, face: button.face, holes: button.hole_places }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, say) = say.words(sheet.plan.button.diameter)
+      def self.short(sheet, say) = say.words(sheet.plan.button.across)
     end
   end
 end

@@ -49,11 +49,12 @@ module NimbleEyelet
         faults.map { |fault| { field: fault.field, given: words(fault.given).to_s, allowed: words(fault.allowed) } }
       end
 
-      # @param value [Length, Rational, Integer, String, nil] of a field
+      # @param value [Length, Rational, Outline, Integer, String, nil] of a field
       # @return [Hash, String, nil] as the interface describes fields
       def field(value)
         case value
         when Length then length(value)
+        when Outline then value.in(unit)
         when Rational then number(value)
         when Integer then value.to_s
         else value

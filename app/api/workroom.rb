@@ -28,16 +28,19 @@ module NimbleEyelet
       end
 
       # Things to pick, each with the fields it fills in.
-      def self.shelf(workroom, table, _say)
+      def self.shelf(workroom, table, say)
         workroom.shelf(table).map do |row|
-          { name: row[:name], note: yield(row), fields: fields(row.except(:id, :workroom_id)) }
+          { name: row[:name], note: yield(row), fields: fields(row.except(:id, :workroom_id), say) }
         end
       end
 
-      def self.fields(row)
+      # Only what is known fills a field; corner points are typed in the person's unit.
+      def self.fields(row, say)
         row.to_h do |column, value|
+          next ["outline", value ? Outline.load(value).in(say.unit) : ""] if column == :outline
+
           exact = value.is_a?(BigDecimal) ? Store::Field.decimal(value.to_r) : value.to_s
-          exact += "mm" if column.end_with?("_mm")
+          exact += "mm" if column.end_with?("_mm") && value
           [column.to_s.sub(/_(mm|g_m2|percent)\z/, ""), exact]
         end
       end

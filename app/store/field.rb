@@ -10,12 +10,12 @@ require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Store
-    # kind - Symbol: :length, :choice, :whole, :decimal or :text
+    # kind - Symbol: :length, :choice, :whole, :decimal, :outline or :text
     # table - Symbol, :closures or :recipes; optional - Boolean, may be left empty for the rules to decide
     Field = Value.define(:path, :kind, :column, :table, :optional, :choices, choices: nil) do
       # @param typed [String, nil] as typed; empty counts as nothing
       # @param unit [Symbol] the person's unit
-      # @return [Length, Integer, Rational, String, nil]
+      # @return [Length, Integer, Rational, Outline, String, nil]
       # @raise [Refused]
       def read(typed, unit:)
         text = Field.clean(typed)
@@ -25,7 +25,13 @@ module NimbleEyelet
       end
 
       # @return [Object] for a column or for JSON
-      def dump(value) = value.is_a?(Length) || value.is_a?(Rational) ? Field.decimal(value) : value
+      def dump(value)
+        case value
+        when Length, Rational then Field.decimal(value)
+        when Outline then value.kept
+        else value
+        end
+      end
 
       # @param kept [Object] from a column or from JSON
       def load(kept)
@@ -34,6 +40,7 @@ module NimbleEyelet
         case kind
         when :length then Length.new(kept.to_r)
         when :decimal then kept.to_r
+        when :outline then Outline.load(kept)
         else kept
         end
       end
@@ -55,6 +62,7 @@ module NimbleEyelet
 
     Field::READERS = {
       length: ->(field, text, unit) { Measure::Notation.read(text, unit: unit, field: field.path) },
+      outline: ->(field, text, unit) { Outline.read(text, unit: unit, field: field.path) },
       whole: lambda do |field, text, _|
         text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refused.field(field.path, text, "Write a whole number, such as 7."))
       end,
@@ -94,6 +102,7 @@ module NimbleEyelet
         text("closure.name"),
         text("button.name"), choice("button.shape", Buttons::SHAPES), choice("button.attachment", ATTACHMENTS),
         length("button.diameter"), length("button.thickness"), length("button.hole_spacing"), length("button.hole_diameter"),
+        length("button.width", optional: true), field("button.outline", :outline, optional: true),
         text("cloth.name"), choice("cloth.kind", CLOTH_KINDS), whole("cloth.weight", column: "cloth_weight_g_m2"),
         length("cloth.thickness"), whole("cloth.layers"), length("cloth.interfacing"),
         whole("cloth.stretch", column: "cloth_stretch_percent"),

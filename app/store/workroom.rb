@@ -75,6 +75,8 @@ module NimbleEyelet
       def keep_button(button)
         values = { shape: button.shape, attachment: button.attachment }
         %i[diameter thickness hole_spacing hole_diameter].each { |name| values[:"#{name}_mm"] = Field.decimal(button[name]) }
+        values[:width_mm] = button.width && Field.decimal(button.width)
+        values[:outline] = button.outline&.kept
         @db[:buttons].insert_conflict(target: %i[workroom_id name], update: values)
                      .insert(values.merge(workroom_id: id, name: button.name))
       end

@@ -2,5 +2,6 @@
 
 # button: what is this button, and how does it pass through a slit.
 
+require_relative "button/outline"
 require_relative "button/shape"
 require_relative "button/button"

@@ -46,6 +46,20 @@ class RefusedTest < AppTest
     assert_equal "wide", problem["faults"][0]["given"]
   end
 
+  def test_corner_points_of_a_button
+    { "0 0, 5 5" => "At least 3", "0 0, 10 10, 10 0, 0 10" => "crosses itself", "0 0, 1 1, 2 2" => "one line",
+      "<svg>" => "At least 3", Array.new(10_000) { |at| "#{at % 90} #{at / 90}" }.join(", ") => "at most 500" }.each do |typed, why|
+      assert_refused "button.outline", change("button.outline", typed)
+      assert_includes JSON.parse(last_response.body)["detail"], why
+    end
+    call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
+    found = save({ button: { shape: "polygon", outline: "0 0, 1 0, 1 0.5, 0 0.5" } })
+
+    assert_equal "0 0, 1 0, 1 0.5, 0 0.5", found["plan"]["button"]["outline"]
+    assert_equal "1/2 in", found["sheet"]["button"]["smallest"]["text"]
+    assert_equal 4, found["sheet"]["button"]["face"].size
+  end
+
   def test_a_button_that_no_longer_fits_its_run_is_saved_and_said
     save({ placket: { count: "19" } })
 

@@ -48,6 +48,6 @@ class StoreTest < AppTest
 
   def test_demo_fills_only_an_empty_database
     refute Store::Demo.new(db).load
-    assert_equal 6, db[:closures].count
+    assert_equal 7, db[:closures].count
   end
 end

@@ -19,6 +19,33 @@ class StationsTest < BrowserTest
     assert_equal %w[ball shank], closure["plan"]["button"].values_at("shape", "attachment")
   end
 
+  def test_buttons_that_are_no_discs
+    open_station "button"
+    find("label", text: "square or rectangle").click
+    type "button.width", "12"
+
+    assert_answer "15 mm"
+    find("label", text: "many corners").click
+    type "button.outline", "0 0, 20 0, 20 10, 0 10"
+
+    assert_answer "13 mm"
+    assert_selector "svg polygon[points='-10,-5 10,-5 10,5 -10,5']"
+    type "button.outline", "0 0, 20 10, 20 0, 0 10"
+
+    assert_selector "[role=alert]", text: "crosses itself"
+    find("label", text: "bar or toggle").click
+
+    assert_field "Length"
+    assert_no_field "Smallest width"
+    select "oyster 24, irregular, 24 mm"
+
+    assert_answer "21 mm"
+    assert_saved
+    find("main").send_keys "2"
+
+    assert_text "turned to its narrowest"
+  end
+
   def test_the_allowance_is_asked_for_where_a_school_needs_it
     open_station "opening"
 

@@ -8,6 +8,7 @@
 #   button.half_perimeter   # 21 mm
 
 require_relative "shape"
+require_relative "outline"
 require_relative "../refused"
 
 module NimbleEyelet
@@ -20,7 +21,10 @@ module NimbleEyelet
     Attachment.new(key: "shank", name: "shank", holes: 0)
   ].to_h { |attachment| [attachment.key, attachment] }.freeze
 
-  Button = Value.define(:name, :shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "") do
+  # width - Length or nil, the smallest width of a shape that is not round
+  # outline - Outline or nil, of a shape with many corners
+  Button = Value.define(:name, :shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, :width, :outline,
+                        name: "", width: nil, outline: nil) do
     # @return [Buttons::Shape]
     def form = Buttons::Shape.fetch(shape)
 
@@ -37,11 +41,29 @@ module NimbleEyelet
       end
     end
 
+    # @return [Length] largest width: measured, or from the corners
+    def across = cornered? ? outline.largest_width : diameter
+
+    # @return [Length] smallest width: measured, from the corners, or the diameter of what is round
+    def narrow
+      return outline.caliper_width if cornered?
+
+      form.measured?(:width) && width ? width : diameter
+    end
+
     # @return [Length] H, half-perimeter of the smallest section the button can be turned to
-    def half_perimeter = form.half_perimeter(diameter, height)
+    def half_perimeter = form.half_perimeter(diameter, height, narrow)
 
     # @return [Array<Array(Float, Float)>] outline of that section, mm
-    def section = form.section(diameter, height)
+    def section = form.section(diameter, height, narrow)
+
+    # @return [Array<Array(Float, Float)>, nil] the button from the front, middle at 0; nothing when round
+    def face
+      return form.face(diameter, height, narrow) unless cornered?
+
+      lows, highs = outline.points.transpose.map(&:minmax).transpose
+      outline.points.map { |point| point.each_index.map { |axis| (point[axis] - ((lows[axis] + highs[axis]) / 2)).to_f.round(3) } }
+    end
 
     # Middle of each hole seen from the front.
     # @return [Array<Array(Float, Float)>] x and y in mm from the middle of the button
@@ -62,7 +84,7 @@ module NimbleEyelet
     # @raise [Refused] naming every field that cannot be as given
     def sound!
       Refused.unless_sound do |check|
-        sized = { "button.diameter" => diameter, "button.thickness" => height }.map do |field, length|
+        sized = { "button.diameter" => across, "button.thickness" => height, "button.width" => width || narrow }.map do |field, length|
           Measure::Limits.check(check, field, length)
         end
         check_thickness(check) if sized.all?
@@ -73,9 +95,13 @@ module NimbleEyelet
 
     private
 
+    def cornered? = form.measured?(:outline) && !outline.nil?
+
     def check_thickness(check)
-      check.that("button.thickness", height, height <= diameter,
-                 Said["A button is not thicker than it is wide: at most %s. Turn it and measure again.", diameter])
+      check.that("button.thickness", height, height <= across,
+                 Said["A button is not thicker than it is wide: at most %s. Turn it and measure again.", across])
+      check.that("button.width", narrow, narrow <= across,
+                 Said["The smallest width is not more than the largest, %s.", across])
     end
 
     def check_holes(check)
@@ -87,9 +113,9 @@ module NimbleEyelet
       check.that("button.hole_spacing", hole_spacing, hole_spacing >= hole_diameter,
                  Said["Holes %s wide run into each other: the spacing, middle to middle, is at least that.",
                       hole_diameter])
-      check.that("button.hole_spacing", hole_spacing, 2 * hole_reach < diameter.to_f,
+      check.that("button.hole_spacing", hole_spacing, 2 * hole_reach < narrow.to_f,
                  Said["The holes would lie outside a button %s wide: measure from the middle of one hole " \
-                      "to the middle of its neighbour.", diameter])
+                      "to the middle of its neighbour.", narrow])
     end
   end
 end

@@ -15,28 +15,37 @@ require_relative "../measure"
 module NimbleEyelet
   module Buttons
     # key, name - String
-    # measured  - what a person measures besides the diameter: :thickness or nothing
-    # formula   - String, the textbook formula for H
-    # half      - Proc(d, t) -> Float mm
-    # outline   - Proc(d, t) -> Array of [x, y] in mm, the section with its middle at x = 0
-    Shape = Value.define(:key, :name, :measured, :formula, :passes, :half, :outline) do
+    # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
+    # across    - String, what the diameter is called for this shape
+    # formula   - String, the formula for H
+    # half      - Proc(d, t, w) -> Float mm, of diameter, thickness and smallest width
+    # outline   - Proc(d, t, w) -> Array of [x, y] in mm, the section with its middle at x = 0
+    # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
+    Shape = Value.define(:key, :name, :measured, :across, :formula, :passes, :half, :outline, :front,
+                         across: "Diameter", front: nil) do
       # @param diameter [Length] largest width
       # @param thickness [Length] height without shank
+      # @param width [Length] smallest width
       # @return [Length] half-perimeter of the passing section, rounded up to the micrometre
-      def half_perimeter(diameter, thickness)
-        Length.at_least(half.call(diameter.to_f, thickness.to_f))
+      def half_perimeter(diameter, thickness, width)
+        Length.at_least(half.call(diameter.to_f, thickness.to_f, width.to_f))
       end
 
       # @return [Array<Array(Float, Float)>] points in mm, y downward, closing on the first
-      def section(diameter, thickness)
-        outline.call(diameter.to_f, thickness.to_f).map { |point| point.map { |figure| figure.round(3) } }
-      end
+      def section(diameter, thickness, width) = drawn(outline, diameter, thickness, width)
 
-      def thickness_measured? = measured == :thickness
+      # @return [Array<Array(Float, Float)>, nil] the button from the front; nothing for a disc
+      def face(diameter, thickness, width) = front && drawn(front, diameter, thickness, width)
+
+      def measured?(what) = measured.include?(what)
 
       # @return [Shape]
       # @raise [KeyError] for a shape not in the table
       def self.fetch(key) = SHAPES.fetch(key)
+
+      private
+
+      def drawn(form, *lengths) = form.call(*lengths.map(&:to_f)).map { |point| point.map { |figure| figure.round(3) } }
     end
 
     # Outlines are sampled this finely: enough for a smooth line at any size drawn.
@@ -72,6 +81,18 @@ module NimbleEyelet
       arc(reach, 0, radius, -Math::PI / 2, Math::PI / 2) + arc(-reach, 0, radius, Math::PI / 2, Math::PI * 3 / 2)
     end
 
+    def self.ellipse_outline(diameter, width)
+      arc(0, 0, 1, 0, 2 * Math::PI).map { |x, y| [x * diameter / 2, y * width / 2] }
+    end
+
+    # A disc hollowed out within its rim, which alone is as thick as measured.
+    def self.rimmed_outline(diameter, thickness)
+      x = diameter / 2
+      y = thickness / 2
+      inside = x * 0.7
+      [[-x, -y], [-inside, -y], [-inside, 0], [inside, 0], [inside, -y], [x, -y], [x, y], [-x, y]]
+    end
+
     def self.rectangle_outline(diameter, thickness)
       x = diameter / 2
       y = thickness / 2
@@ -80,29 +101,57 @@ module NimbleEyelet
 
     SHAPES = [
       Shape.new(
-        key: "flat", name: "flat disc, square edge", measured: :thickness,
+        key: "flat", name: "flat disc, square edge", measured: %i[thickness],
         formula: "H = D + T", passes: "edge on, as a rectangle of diameter by thickness",
-        half: ->(d, t) { d + t }, outline: method(:rectangle_outline)
+        half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { rectangle_outline(d, t) }
       ),
       Shape.new(
-        key: "rounded", name: "flat disc, rounded edge", measured: :thickness,
+        key: "rounded", name: "flat disc, rounded edge", measured: %i[thickness],
         formula: "H = (D − T) + πT/2", passes: "edge on, as a bar with round ends",
-        half: ->(d, t) { d - t + (Math::PI * t / 2) }, outline: method(:stadium_outline)
+        half: ->(d, t, _w) { d - t + (Math::PI * t / 2) }, outline: ->(d, t, _w) { stadium_outline(d, t) }
       ),
       Shape.new(
-        key: "domed", name: "domed, flat back", measured: :thickness,
+        key: "rimmed", name: "rimmed disc", measured: %i[thickness],
+        formula: "H = D + T, T over the rim", passes: "edge on, rim first, as a rectangle of diameter by rim",
+        half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { rimmed_outline(d, t) }
+      ),
+      Shape.new(
+        key: "domed", name: "domed, flat back", measured: %i[thickness],
         formula: "H = (D + arc) / 2, arc over chord D with rise T", passes: "edge on, as a dome on a flat back",
-        half: ->(d, t) { (d + segment_arc(d, t)) / 2 }, outline: method(:segment_outline)
+        half: ->(d, t, _w) { (d + segment_arc(d, t)) / 2 }, outline: ->(d, t, _w) { segment_outline(d, t) }
       ),
       Shape.new(
-        key: "half_ball", name: "half ball", measured: nil,
+        key: "half_ball", name: "half ball", measured: [],
         formula: "H = (D + πD/2) / 2", passes: "edge on, as half a circle",
-        half: ->(d, _t) { (d + (Math::PI * d / 2)) / 2 }, outline: ->(d, _t) { segment_outline(d, d / 2) }
+        half: ->(d, _t, _w) { (d + (Math::PI * d / 2)) / 2 }, outline: ->(d, _t, _w) { segment_outline(d, d / 2) }
       ),
       Shape.new(
-        key: "ball", name: "ball", measured: nil,
+        key: "ball", name: "ball", measured: [],
         formula: "H = πD/2", passes: "any way round, as a full circle",
-        half: ->(d, _t) { Math::PI * d / 2 }, outline: ->(d, _t) { arc(0, 0, d / 2, 0, 2 * Math::PI) }
+        half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { arc(0, 0, d / 2, 0, 2 * Math::PI) }
+      ),
+      Shape.new(
+        key: "square", name: "square or rectangle", measured: %i[width thickness], across: "Longer side",
+        formula: "H = shorter side + T", passes: "narrow side first, as a rectangle of shorter side by thickness",
+        half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { rectangle_outline(w, t) },
+        front: ->(d, _t, w) { rectangle_outline(d, w) }
+      ),
+      Shape.new(
+        key: "polygon", name: "many corners", measured: %i[outline thickness],
+        formula: "H = smallest caliper width + T", passes: "turned to its narrowest, as a rectangle of that width by thickness",
+        half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { rectangle_outline(w, t) }
+      ),
+      Shape.new(
+        key: "irregular", name: "irregular", measured: %i[width thickness], across: "Largest width",
+        formula: "H = smallest width + T", passes: "turned to its narrowest, as a rectangle of that width by thickness",
+        half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { rectangle_outline(w, t) },
+        front: ->(d, _t, w) { ellipse_outline(d, w) }
+      ),
+      Shape.new(
+        key: "bar", name: "bar or toggle", measured: %i[thickness], across: "Length",
+        formula: "H = πd/2, d its thickness", passes: "end on, as a circle as wide as it is thick",
+        half: ->(_d, t, _w) { Math::PI * t / 2 }, outline: ->(_d, t, _w) { arc(0, 0, t / 2, 0, 2 * Math::PI) },
+        front: ->(d, t, _w) { stadium_outline(d, t) }
       )
     ].to_h { |shape| [shape.key, shape] }.freeze
   end

@@ -31,6 +31,7 @@ module NimbleEyelet
       LENGTHS = {
         "button.diameter" => mm(0, 150, open: true),
         "button.thickness" => mm(0, 150, open: true),
+        "button.width" => mm(0, 150, open: true),
         "button.hole_spacing" => mm(0, 100, open: true),
         "button.hole_diameter" => mm(0, 20, open: true),
         "cloth.thickness" => mm(0, 15, open: true),

@@ -13,6 +13,9 @@ require_relative "school"
 
 module NimbleEyelet
   module Opening
+    # A bar this many times as long as the slit does not slip back.
+    BAR_LENGTHS = 3r / 2
+
     # How a person wants holes sized.
     #
     # school - String; allowance - Length for the fixed allowance school
@@ -87,18 +90,28 @@ module NimbleEyelet
         Reason.new(rule: "rounding", says: says, source: "your ruler")
       end
 
-      def self.cautions(chosen, button)
+      def self.cautions(chosen, button) = [fit_caution(chosen, button), bar_caution(chosen, button)].compact
+
+      # A bar goes through end on; it stays out because it is so much longer than the slit.
+      def self.bar_caution(chosen, button)
+        wanted = chosen.length * BAR_LENGTHS
+        return unless button.shape == "bar" && button.diameter < wanted
+
+        Caution.new(rule: "bar", says: Said["A bar %s long may slip back: it wants to be %s for this slit.", button.diameter, wanted],
+                    instead: "Choose a longer or a thinner bar.")
+      end
+
+      def self.fit_caution(chosen, button)
         case chosen.verdict.key
         when "will_not_pass"
-          [Caution.new(rule: "too short", says: Said["This button will not pass: %s are missing.", chosen.verdict.slack.abs],
-                       instead: "Choose passing geometry, or a thinner button.")]
+          Caution.new(rule: "too short", says: Said["This button will not pass: %s are missing.", chosen.verdict.slack.abs],
+                      instead: "Choose passing geometry, or a thinner button.")
         when "slips_out"
-          [Caution.new(rule: "too long", says: Said["A button %s wide slips out of this by itself.", button.diameter],
-                       instead: "Choose a shorter opening, or cord the hole.")]
-        else []
+          Caution.new(rule: "too long", says: Said["A button %s wide slips out of this by itself.", button.across],
+                      instead: "Choose a shorter opening, or cord the hole.")
         end
       end
-      private_class_method :answer, :correction_reason, :rounding_reason, :cautions
+      private_class_method :answer, :correction_reason, :rounding_reason, :cautions, :bar_caution, :fit_caution
     end
   end
 end

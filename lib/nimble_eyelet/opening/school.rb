@@ -63,13 +63,13 @@ module NimbleEyelet
     private_class_method :passing_additions
 
     def self.by_thickness(button, _cloth, _allowance)
-      [button.diameter + button.height,
-       [Reason.new(rule: "diameter + thickness", says: Said["%s across and %s thick.", button.diameter, button.height])]]
+      [button.across + button.height,
+       [Reason.new(rule: "diameter + thickness", says: Said["%s across and %s thick.", button.across, button.height])]]
     end
 
     def self.by_allowance(button, _cloth, allowance)
-      [button.diameter + allowance,
-       [Reason.new(rule: "diameter + allowance", says: Said["%s across and %s for luck.", button.diameter, allowance])]]
+      [button.across + allowance,
+       [Reason.new(rule: "diameter + allowance", says: Said["%s across and %s for luck.", button.across, allowance])]]
     end
 
     SCHOOLS = [

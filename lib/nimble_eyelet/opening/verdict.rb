@@ -46,7 +46,7 @@ module NimbleEyelet
         return "tight" if slack < SNUG_FROM
         return "snug" if slack < EASY_FROM
 
-        slack <= [SLIPS_FROM, button.diameter * SLIPS_SHARE].max ? "easy" : "slips_out"
+        slack <= [SLIPS_FROM, button.across * SLIPS_SHARE].max ? "easy" : "slips_out"
       end
       private_class_method :band
     end

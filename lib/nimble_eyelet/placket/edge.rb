@@ -28,7 +28,7 @@ module NimbleEyelet
 
       # Half the button and the margin: the least extension, and the least place of the first hole.
       # @return [Length]
-      def self.margin(button) = (button.diameter / 2) + BUTTON_MARGIN
+      def self.margin(button) = (button.across / 2) + BUTTON_MARGIN
 
       def self.extension_caution(run, needed)
         return if run.extension >= needed

@@ -94,7 +94,7 @@ module NimbleEyelet
       end
 
       # Holes and buttons may not touch their neighbours.
-      def least_gap = @least_gap ||= [@holes.footprint, @button.diameter].max + BETWEEN
+      def least_gap = @least_gap ||= [@holes.footprint, @button.across].max + BETWEEN
 
       def most = @most ||= 1 + ((last - first) / least_gap).floor
 

@@ -70,7 +70,7 @@ module NimbleEyelet
     # A carriage foot takes flat and domed buttons up to its largest.
     def self.clamps?(situation)
       largest = situation.machine.foot("carriage_foot")&.largest_button
-      !%w[ball half_ball].include?(situation.button.shape) && (largest.nil? || situation.button.diameter <= largest)
+      !%w[ball half_ball].include?(situation.button.shape) && (largest.nil? || situation.button.across <= largest)
     end
 
     # size - Integer, hundredths of a millimetre; point - String

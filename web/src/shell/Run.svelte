@@ -28,7 +28,7 @@
   let along = $derived(lying ? box.width : box.height);
   let acrossRoom = $derived(lying ? box.height - 34 : box.width - TAPE - FIGURES);
   let scale = $derived(Math.max(0.01, Math.min((along - 2 * PAD) / length, acrossRoom / reach)));
-  let radius = $derived((closure.plan.button.diameter.mm / 2) * scale);
+  let radius = $derived((closure.sheet.button.largest.mm / 2) * scale);
   /** The garment goes on beyond what is drawn to scale: the cloth fills the room there is. */
   let clothWidth = $derived(Math.max(reach * scale, lying ? box.height - 18 : box.width - TAPE));
 

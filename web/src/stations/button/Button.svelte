@@ -43,11 +43,33 @@
     choices={(room.catalogue?.shapes ?? []).map((item) => ({ ...item, note: '' }))}
   />
   <div class="flex flex-wrap gap-x-4 gap-y-3">
-    <Field {work} path="button.diameter" label="Diameter" hint="widest, ligne as 28L" large />
-    {#if sheet.button.thickness_measured}
+    {#if !sheet.button.measured.includes('outline')}
+      <Field {work} path="button.diameter" label={sheet.button.across} hint="ligne as 28L" large />
+    {/if}
+    {#if sheet.button.measured.includes('width')}
+      <Field
+        {work}
+        path="button.width"
+        label={closure.plan.button.shape === 'square' ? 'Shorter side' : 'Smallest width'}
+        hint="empty: as wide all round"
+        placeholder={sheet.button.smallest.text}
+        large
+      />
+    {/if}
+    {#if sheet.button.measured.includes('thickness')}
       <Field {work} path="button.thickness" label="Thickness" hint="without the shank" large />
     {/if}
   </div>
+  {#if sheet.button.measured.includes('outline')}
+    <Field
+      {work}
+      path="button.outline"
+      label="Corner points, once round, in {closure.unit}"
+      hint="x y pairs with commas between, such as 0 0, 20 0, 20 12, 0 12; empty: square"
+      placeholder="0 0, 20 0, 20 12, 0 12"
+      wide
+    />
+  {/if}
   <Pick {work} path="button.attachment" label="Sewn on through" choices={room.catalogue?.attachments ?? []} />
   {#if closure.plan.button.attachment !== 'shank'}
     <div class="flex flex-wrap gap-x-4 gap-y-3">

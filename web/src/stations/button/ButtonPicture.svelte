@@ -6,7 +6,8 @@
 
   let button = $derived(closure.plan.button);
   let sheet = $derived(closure.sheet.button);
-  let diameter = $derived(button.diameter.mm);
+  let diameter = $derived(sheet.largest.mm);
+  let face = $derived(sheet.face?.map(([x, y]) => `${x},${y}`).join(' '));
   let hole = $derived(button.hole_diameter.mm / 2);
   let tall = $derived(Math.max(diameter, sheet.height.mm));
   let pad = $derived(diameter * 0.12);
@@ -18,23 +19,33 @@
   viewBox="{-pad} {-pad} {2 * diameter + 4 * pad} {tall + 2 * pad + 2.4 * text}"
   class="h-52 w-full max-w-xl"
   role="img"
-  aria-label="The button from the front, {button.diameter.text} wide, and its passing section, {sheet.height
+  aria-label="The button from the front, {sheet.largest.text} wide, and its passing section, {sheet.height
     .text} high"
 >
   <g transform="translate({diameter / 2} {tall / 2})">
-    <circle
-      r={diameter / 2}
-      fill="var(--color-base-200)"
-      stroke="var(--horn)"
-      stroke-width={diameter * 0.02}
-    />
-    <circle
-      r={diameter * 0.36}
-      fill="none"
-      stroke="var(--horn)"
-      stroke-opacity="0.5"
-      stroke-width={diameter * 0.01}
-    />
+    {#if face}
+      <polygon
+        points={face}
+        fill="var(--color-base-200)"
+        stroke="var(--horn)"
+        stroke-width={diameter * 0.02}
+        stroke-linejoin="round"
+      />
+    {:else}
+      <circle
+        r={diameter / 2}
+        fill="var(--color-base-200)"
+        stroke="var(--horn)"
+        stroke-width={diameter * 0.02}
+      />
+      <circle
+        r={diameter * 0.36}
+        fill="none"
+        stroke="var(--horn)"
+        stroke-opacity="0.5"
+        stroke-width={diameter * 0.01}
+      />
+    {/if}
     {#each sheet.holes as [x, y], index (index)}
       <circle
         cx={x}
@@ -66,7 +77,7 @@
     />
   </g>
   <g font-size={text} fill="var(--color-secondary)" text-anchor="middle">
-    <text x={diameter / 2} y={tall + pad + text}>front, {button.diameter.text}</text>
+    <text x={diameter / 2} y={tall + pad + text}>front, {sheet.largest.text}</text>
     <text x={1.5 * diameter + 2 * pad} y={tall + pad + text}>passing section, {sheet.height.text} high</text>
   </g>
 </svg>

@@ -6,7 +6,7 @@
 
   let opening = $derived(closure.sheet.opening);
   let button = $derived(closure.sheet.button);
-  let width = $derived(Math.max(opening.overall.mm, closure.plan.button.diameter.mm) * 1.12);
+  let width = $derived(Math.max(opening.overall.mm, closure.sheet.button.smallest.mm) * 1.12);
   let text = $derived(width * 0.035);
   let points = $derived(button.section.map(([x, y]) => `${x},${y}`).join(' '));
   let gap = $derived(button.height.mm / 2 + text * 1.2);
