@@ -15,6 +15,7 @@ module NimbleEyelet
         { length: say.length(cut.length), overall: say.length(cut.overall), rounding: say.length(cut.rounding),
           ruler: cut.ruler.name, verdict: verdict(cut.verdict, say), ends: ends(cut.ends, say),
           answers: cut.answers.map { |answer| answer(answer, cut, say) },
+          bands: cut.bands.to_h { |key, length| [key, say.length(length)] }, asks: cut.chosen.school.asks,
           because: say.reasons(cut.chosen.because), cautions: say.cautions(cut.cautions) }
       end
 

@@ -8,6 +8,7 @@
 #   document.plan(machine)   # => NimbleEyelet::Plan
 
 require_relative "field"
+require_relative "initial"
 
 module NimbleEyelet
   module Store
@@ -47,13 +48,18 @@ module NimbleEyelet
       # @param kept [Hash] from JSON
       # @return [Document]
       def self.load(kept)
-        new(fields: kept["fields"].to_h { |path, value| [path, Field.fetch(path).load(value)] }, machine_id: kept["machine_id"],
+        new(fields: FIELDS.to_h { |path, field| [path, load_field(path, field, kept["fields"])] }, machine_id: kept["machine_id"],
             pins: kept["pins"].map { |at, label| Placket::Pin.new(at: Length.mm(at.to_r), label: label) },
             keep_outs: kept["keep_outs"].map do |from, to, label|
               Placket::KeepOut.new(from: Length.mm(from.to_r), to: Length.mm(to.to_r), label: label)
             end,
             swatches: kept["swatches"].map { |swatch| load_swatch(swatch) }, steps_done: kept["steps_done"].to_a,
             knots: kept["knots"].to_h)
+      end
+
+      # A field that came later than the revision begins as it does in a new closure.
+      def self.load_field(path, field, kept)
+        kept.key?(path) ? field.load(kept[path]) : field.read(INITIAL[path], unit: :mm)
       end
 
       # @return [Hash] a swatch as plain values

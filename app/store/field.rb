@@ -108,7 +108,7 @@ module NimbleEyelet
         whole("cloth.stretch", column: "cloth_stretch_percent"),
         text("thread.name"), choice("thread.fibre", Stitches::DENSITIES), field("thread.tex", :decimal),
         choice("opening.school", Opening::SCHOOLS), length("opening.allowance"), length("opening.correction"),
-        choice("opening.ruler", Measure::RULERS),
+        choice("opening.ruler", Measure::RULERS), whole("opening.clicks"), length("opening.wrapped", optional: true),
         length("placket.run_length"), length("placket.first", optional: true), length("placket.last", optional: true),
         whole("placket.count", optional: true), length("placket.wished_gap", optional: true), length("placket.extension"),
         choice("placket.orientation", Placket::ORIENTATIONS), choice("placket.use", Placket::USES),

@@ -50,6 +50,7 @@ module NimbleEyelet
 
       def build_foot(row)
         Foot.new(kind: row[:kind], nickname: row[:nickname],
+                 allowance: length(row[:allowance_mm]), click: length(row[:click_mm]),
                  largest_button: row[:largest_button_mm] && length(row[:largest_button_mm]))
       end
 

@@ -3,5 +3,6 @@
 # opening: how long is the slit, by which school, and how will the button go through it.
 
 require_relative "opening/verdict"
+require_relative "opening/wish"
 require_relative "opening/school"
 require_relative "opening/cut"

@@ -40,7 +40,10 @@ module NimbleEyelet
     end
 
     def recipe = @recipe ||= Recipes::Recipe.of(situation, @plan.overrides)
-    def cut = @cut ||= Opening::Cut.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends)
+
+    def cut
+      @cut ||= Opening::Cut.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: @plan.machine.foot("carriage_foot"))
+    end
 
     def laid_out
       [Placket::Layout.of(@plan.run, @plan.button, cut, width: recipe.stitch_width.value), []]

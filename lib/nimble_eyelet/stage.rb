@@ -48,9 +48,9 @@ module NimbleEyelet
   STAGES = [
     Stage.new(word: "button", title: "Button", question: "What is this button, and how does it pass through a slit?",
               leans_on: %i[button]),
-    Stage.new(word: "opening", title: "Opening", question: "How long is the slit?", leans_on: %i[button cloth opening]),
+    Stage.new(word: "opening", title: "Opening", question: "How long is the slit?", leans_on: %i[button cloth opening machine]),
     Stage.new(word: "placket", title: "Placket", question: "Where do the holes go?",
-              leans_on: %i[button cloth opening run]),
+              leans_on: %i[button cloth opening run machine]),
     Stage.new(word: "recipe", title: "Recipe", question: "What to set, fit and lay under?",
               leans_on: %i[button cloth thread machine overrides]),
     Stage.new(word: "swatch", title: "Swatch", question: "What did the test hole show?",

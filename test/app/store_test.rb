@@ -15,6 +15,18 @@ class StoreTest < AppTest
     assert_equal document, Store::Document.load(JSON.parse(JSON.generate(document.dump)))
   end
 
+  def test_a_revision_from_before_a_field_existed_can_still_be_brought_back
+    old = closures.find(SMOCK).document.dump
+    old["fields"] = old["fields"].except("opening.clicks", "button.width", "button.outline")
+    db[:revisions].where(closure_id: SMOCK).update(document: Sequel.pg_jsonb_wrap(old))
+    save({ button: { diameter: "20" } })
+    act(:post, "undo")
+
+    assert_status 200
+    assert_equal "1", closure["plan"]["opening"]["clicks"]
+    assert_nil closure["plan"]["button"]["width"]
+  end
+
   def test_the_database_itself_refuses_lengths_out_of_range
     db.schema(:closures).map(&:first).select { |column| column.end_with?("_mm") }.each do |column|
       [-1000, 100_000].each do |millimetres|

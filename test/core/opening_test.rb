@@ -11,7 +11,8 @@ class OpeningTest < CoreTest
     lengths = cut.answers.to_h { |answer| [answer.school.key, answer.length.to_s] }
 
     # 18 + 3 + 1 ease + 0.45 fold = 22.45, up to the half millimetre.
-    assert_equal({ "passing_geometry" => "22.5 mm", "diameter_thickness" => "21 mm", "diameter_allowance" => "21 mm" }, lengths)
+    assert_equal({ "passing_geometry" => "22.5 mm", "diameter_thickness" => "21 mm", "diameter_allowance" => "21 mm",
+                   "diameter_tacks" => "20.5 mm", "clamp" => "18 mm", "clamp_clicks" => "18.5 mm", "strip" => "22 mm" }, lengths)
     assert_equal "25 mm", cut.overall.to_s
     assert_equal "snug", cut.verdict.key
     assert_equal "0.05 mm", cut.rounding.to_s
@@ -24,6 +25,38 @@ class OpeningTest < CoreTest
     assert_equal "will_not_pass", by_allowance.verdict.key
     assert_match(/will not pass/, by_allowance.cautions.first.says.to_s)
     assert_predicate cut(button: ball).verdict, :usable?
+  end
+
+  def test_what_the_carriage_foot_makes_of_it
+    foot = Foot.new(kind: "carriage_foot", allowance: mm(3.5), click: mm(0.8))
+    by = ->(school, thing, **wished) { Opening::Cut.of(thing, cloth, wish(school: school, **wished), ENDS, foot: foot) }
+
+    assert_equal mm(21.5), by.call("clamp", button).chosen.exact
+    assert_equal mm(23.1), by.call("clamp_clicks", button, clicks: 2).chosen.exact
+    # A ball cannot be clamped: a stand-in as long as H is.
+    ball = button(shape: "ball", attachment: "shank", diameter: mm(12))
+
+    assert_equal ball.half_perimeter + mm(3.5), by.call("clamp", ball).chosen.exact
+    assert_match(/stand-in/, by.call("clamp", ball).chosen.because.first.says.to_s)
+  end
+
+  def test_a_wrapped_strip_is_halved_and_eased
+    assert_equal mm(23), cut(school: "strip", wrapped: mm(44)).chosen.exact
+    # Not wrapped yet: what a strip would measure.
+    assert_equal mm(22), cut(school: "strip").chosen.exact
+    assert_equal %w[opening.clicks opening.wrapped], refused { wish(clicks: 99, wrapped: mm(0)).sound! }.keys.sort
+  end
+
+  def test_bands_are_where_the_verdict_changes
+    [cloth, cloth(stretch: 40), cloth(layers: 5)].each do |stuff|
+      Opening::Verdict.bands(button, stuff).each do |key, length|
+        # Slips out begins just beyond its band's end.
+        beyond = key == "slips_out" ? mm(0.001r) : Length.zero
+
+        assert_equal key, Opening::Verdict.of(length + beyond, button, stuff).key
+        refute_equal key, Opening::Verdict.of(length - mm(0.001r), button, stuff).key
+      end
+    end
   end
 
   def test_verdict_bands

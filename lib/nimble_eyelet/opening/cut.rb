@@ -3,9 +3,7 @@
 # Cut is the opening that will be sewn: the chosen school's length, corrected by what the test
 # holes taught, rounded up to what the person can set, with the overall length beside it.
 #
-#   wish = Opening::Wish.new(school: "passing_geometry", allowance: Length.mm(3),
-#                            correction: Length.zero, ruler: "half_millimetre")
-#   cut = Opening::Cut.of(button, cloth, wish, ends)
+#   cut = Opening::Cut.of(button, cloth, wish, ends, foot: nil)
 #   cut.length    # 23 mm: the slit
 #   cut.overall   # 25.5 mm: with both end finishes
 
@@ -15,22 +13,6 @@ module NimbleEyelet
   module Opening
     # A bar this many times as long as the slit does not slip back.
     BAR_LENGTHS = 3r / 2
-
-    # How a person wants holes sized.
-    #
-    # school - String; allowance - Length for the fixed allowance school
-    # correction - Length learned from test holes; ruler - String, key of Measure::RULERS
-    Wish = Value.define(:school, :allowance, :correction, :ruler) do
-      # @return [self]
-      # @raise [Refused]
-      def sound!
-        Refused.unless_sound do |check|
-          Measure::Limits.check(check, "opening.allowance", allowance)
-          Measure::Limits.check(check, "opening.correction", correction)
-        end
-        self
-      end
-    end
 
     # The two end finishes of a hole. near is the outer end of a horizontal hole or the upper end
     # of a vertical one.
@@ -45,7 +27,8 @@ module NimbleEyelet
     # exact - Length before rounding; length - Length rounded up; overall - Length
     Answer = Value.define(:school, :exact, :length, :overall, :verdict, :because)
 
-    Cut = Value.define(:answers, :chosen, :ends, :ruler, :correction, :cautions) do
+    # bands - Hash of verdict key to the shortest cut length that has it
+    Cut = Value.define(:answers, :chosen, :ends, :ruler, :correction, :bands, :cautions) do
       # @return [Length] the slit
       def length = chosen.length
 
@@ -61,22 +44,25 @@ module NimbleEyelet
       # @param cloth [Cloth]
       # @param wish [Wish]
       # @param ends [Ends]
+      # @param foot [Foot, nil] the one that clamps buttons
       # @return [Cut]
-      def self.of(button, cloth, wish, ends)
+      def self.of(button, cloth, wish, ends, foot: nil)
         ruler = Measure::Ruler.fetch(wish.ruler)
-        answers = SCHOOLS.each_value.map { |school| answer(school, button, cloth, wish, ruler, ends) }
+        asked = Asked.new(button: button, cloth: cloth, wish: wish, foot: foot)
+        answers = SCHOOLS.each_value.map { |school| answer(school, asked, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == wish.school }
         new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: wish.correction,
-            cautions: cautions(chosen, button))
+            bands: Verdict.bands(button, cloth), cautions: cautions(chosen, button))
       end
 
-      def self.answer(school, button, cloth, wish, ruler, ends)
-        plain, because = school.rule.call(button, cloth, wish.allowance)
+      def self.answer(school, asked, ruler, ends)
+        plain, because = school.answer(asked)
+        wish = asked.wish
         exact = plain + wish.correction
         length = ruler.up([exact, ruler.step].max)
         because += [correction_reason(wish.correction)] unless wish.correction.zero?
         Answer.new(school: school, exact: exact, length: length, overall: length + ends.both,
-                   verdict: Verdict.of(length, button, cloth),
+                   verdict: Verdict.of(length, asked.button, asked.cloth),
                    because: because + [rounding_reason(length - exact, ruler)])
       end
 

@@ -41,14 +41,22 @@ module NimbleEyelet
         new(key: band(slack, button), slack: slack)
       end
 
+      # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
+      def self.bands(button, cloth)
+        { "tight" => Length.zero, "snug" => SNUG_FROM, "easy" => EASY_FROM, "slips_out" => slips_from(button) }
+          .transform_values { |slack| (button.half_perimeter + cloth.fold + slack) / cloth.give }
+      end
+
+      def self.slips_from(button) = [SLIPS_FROM, button.across * SLIPS_SHARE].max
+
       def self.band(slack, button)
         return "will_not_pass" if slack.negative?
         return "tight" if slack < SNUG_FROM
         return "snug" if slack < EASY_FROM
 
-        slack <= [SLIPS_FROM, button.across * SLIPS_SHARE].max ? "easy" : "slips_out"
+        slack <= slips_from(button) ? "easy" : "slips_out"
       end
-      private_class_method :band
+      private_class_method :band, :slips_from
     end
   end
 end

@@ -49,7 +49,10 @@ module NimbleEyelet
   }.freeze
 
   # kind - String, key of FOOT_KINDS; nickname - String; largest_button - Length or nil
-  Foot = Value.define(:kind, :nickname, :largest_button, nickname: "", largest_button: nil) do
+  # allowance - Length a carriage foot adds to the button by itself, learned from test holes
+  # click - Length of one click of its catch
+  Foot = Value.define(:kind, :nickname, :largest_button, :allowance, :click,
+                      nickname: "", largest_button: nil, allowance: Length.zero, click: Length.mm(1r / 2)) do
     def name = FOOT_KINDS.fetch(kind)
   end
 

@@ -11,7 +11,11 @@
 
   let opening = $derived(sheet.opening);
   let longest = $derived(
-    Math.max(...opening.answers.map((answer) => answer.length.mm), sheet.button.half_perimeter.mm),
+    Math.max(
+      ...opening.answers.map((answer) => answer.length.mm),
+      sheet.button.half_perimeter.mm,
+      opening.bands.easy.mm,
+    ),
   );
   const percent = (mm: number) => `${(mm / (longest * 1.08)) * 100}%`;
 
@@ -47,7 +51,7 @@
 <div class="mt-3"><Cautions cautions={opening.cautions} /></div>
 <div class="mt-3"><SlitPicture {closure} /></div>
 
-<h2 class="mt-5 text-lg font-semibold">Three schools, side by side</h2>
+<h2 class="mt-5 text-lg font-semibold">Schools, side by side</h2>
 <ul class="mt-2 space-y-2">
   {#each opening.answers as answer (answer.school)}
     <li class={['border-l-4 py-1 pl-3', answer.chosen ? 'border-primary' : 'border-base-300']}>
@@ -72,6 +76,11 @@
       </div>
       <div class="relative mt-1 h-3 max-w-xl bg-base-200" aria-hidden="true">
         <div
+          class="absolute -inset-y-0.5 border-x border-primary/60 bg-primary/15"
+          style:left={percent(opening.bands.snug.mm)}
+          style:width={percent(opening.bands.easy.mm - opening.bands.snug.mm)}
+        ></div>
+        <div
           class={[
             'absolute inset-y-0 left-0',
             answer.verdict.key === 'will_not_pass' ? 'bg-warning/50' : 'bg-primary/50',
@@ -88,13 +97,18 @@
   {/each}
 </ul>
 <p class="mt-1 text-sm text-secondary">
-  The upright line is H, {sheet.button.half_perimeter.text}: what this button needs before any ease.
+  The upright line is H, {sheet.button.half_perimeter.text}: what this button needs before any ease. The band
+  is where it sits snug in this cloth, from {opening.bands.snug.text} to {opening.bands.easy.text}.
 </p>
 
 <div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
   <Pick {work} path="opening.ruler" label="Rounded up to" choices={room.catalogue?.rulers ?? []} listed />
-  {#if closure.plan.opening.school === 'diameter_allowance'}
+  {#if opening.asks === 'allowance'}
     <Field {work} path="opening.allowance" label="Fixed allowance" />
+  {:else if opening.asks === 'clicks'}
+    <Field {work} path="opening.clicks" label="Clicks beyond the button" />
+  {:else if opening.asks === 'wrapped'}
+    <Field {work} path="opening.wrapped" label="Strip round the button" hint="empty: worked out" />
   {/if}
   <Field {work} path="opening.correction" label="From test holes" hint="0 until a swatch says so" />
 </div>

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+# What a field holds before anybody has said anything about it, as it would be typed by somebody
+# who reads millimetres: a plain shirt button in light cloth. Fields not named here begin empty.
+
+module NimbleEyelet
+  module Store
+    INITIAL = {
+      "button.shape" => "flat", "button.attachment" => "four_holes", "button.diameter" => "15", "button.thickness" => "3",
+      "button.hole_spacing" => "3", "button.hole_diameter" => "1.8",
+      "cloth.kind" => "light_woven", "cloth.weight" => "120", "cloth.thickness" => "0.25", "cloth.layers" => "2",
+      "cloth.interfacing" => "0.2", "cloth.stretch" => "0",
+      "thread.fibre" => "polyester", "thread.tex" => "27",
+      "opening.school" => "passing_geometry", "opening.allowance" => "3", "opening.correction" => "0",
+      "opening.ruler" => "half_millimetre", "opening.clicks" => "1",
+      "placket.run_length" => "600", "placket.extension" => "18", "placket.orientation" => "vertical",
+      "placket.use" => "shirt", "placket.edge" => "ten", "placket.grid" => "millimetre", "placket.seat" => "upper",
+      "attach.pattern" => "two_bars"
+    }.freeze
+  end
+end
