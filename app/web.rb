@@ -13,6 +13,7 @@ require_relative "api/catalogue"
 require_relative "api/typed"
 require_relative "api/workroom"
 require_relative "api/closures"
+require_relative "api/measure"
 require_relative "api/print"
 require_relative "document/api_page"
 require_relative "store/database"
@@ -34,6 +35,8 @@ module NimbleEyelet
       set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1]
 
       register Api::WorkroomRoutes
+      register Api::MeasureRoutes
+      register Api::OpeningRoutes
       register Api::ClosureRoutes
       register Api::PrintRoutes
 

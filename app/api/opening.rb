@@ -6,6 +6,19 @@ require_relative "say"
 
 module NimbleEyelet
   module Api
+    # Openings for what is no button: worked out as asked, nothing is kept.
+    module OpeningRoutes
+      def self.registered(app)
+        app.post("/api/plain-openings") do
+          plain = Opening::Plain.fetch(body_hash.fetch("kind"))
+          size = Measure::Notation.read(body_hash.fetch("size").to_s, unit: say.unit, field: "plain.size")
+          ruler = Measure::Ruler.fetch(body_hash.fetch("ruler"))
+          length = plain.opening(size, ruler)
+          json({ opening: say.length(length), because: say.reasons(plain.because(size, ruler)) })
+        end
+      end
+    end
+
     module OpeningView
       # @param sheet [Sheet]
       # @param say [Say]
@@ -16,6 +29,8 @@ module NimbleEyelet
           ruler: cut.ruler.name, verdict: verdict(cut.verdict, say), ends: ends(cut.ends, say),
           answers: cut.answers.map { |answer| answer(answer, cut, say) },
           bands: cut.bands.to_h { |key, length| [key, say.length(length)] }, asks: cut.chosen.school.asks,
+          if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth)
+                          .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, say) } },
           because: say.reasons(cut.chosen.because), cautions: say.cautions(cut.cautions) }
       end
 

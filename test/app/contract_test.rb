@@ -186,6 +186,41 @@ class ContractTest < AppTest
     assert_status 404
   end
 
+  def test_openings_for_what_is_no_button
+    found = call(:post, "/api/plain-openings", { kind: "ribbon", size: "1/2", ruler: "sixteenth_inch" })
+
+    assert_equal "15.88 mm", found["opening"]["text"]
+    assert_match(/Width 12.7 mm makes 14.7 mm/, found["because"][0]["says"])
+    %w[wide 0 -3 900].each do |size|
+      problem = call(:post, "/api/plain-openings", { kind: "cord", size: size, ruler: "millimetre" })
+
+      assert_status 422
+      assert_equal(["plain.size"], problem["faults"].map { |fault| fault["field"] })
+    end
+    call(:post, "/api/plain-openings", { kind: "elephant", size: "3", ruler: "millimetre" })
+
+    assert_status 400
+  end
+
+  def test_several_readings_are_weighed_up
+    found = call(:post, "/api/readings", { readings: ["18", "", "18.1mm", "3/4"] })
+
+    figures = found.values_at("mean", "spread", "largest").map { |length| length["text"] }
+
+    assert_equal ["18.38 mm", "1.05 mm", "19.05 mm", 3], figures << found["odd"]
+    refute found["steady"]
+    { %w[18 wide] => "readings.2", ["", " "] => "readings.1", ["-2"] => "readings.1",
+["900"] => "readings.1" }.each do |readings, field|
+      problem = call(:post, "/api/readings", { readings: readings })
+
+      assert_status 422
+      assert_equal([field], problem["faults"].map { |fault| fault["field"] })
+    end
+    call(:post, "/api/readings", { readings: ["1"] * 51 })
+
+    assert_status 400
+  end
+
   def test_a_button_goes_on_the_shelf_under_its_name
     save({ button: { diameter: "3/4" } })
     found = call(:post, "/api/buttons", { closure_id: SMOCK, name: "marsh pearl" })

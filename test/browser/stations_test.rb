@@ -46,6 +46,50 @@ class StationsTest < BrowserTest
     assert_text "turned to its narrowest"
   end
 
+  def test_measuring_more_than_once
+    open_station "button"
+    find("summary", text: "Measure three times").click
+    fill_in "Reading 1", with: "19"
+    fill_in "Reading 2", with: "19.2"
+
+    assert_selector "[data-readings]", text: "Mean 19.1 mm, spread 0.2 mm"
+    fill_in "Reading 3", with: "20"
+
+    assert_text "number 3 is the odd one out"
+    fill_in "Reading 3", with: "twenty"
+
+    assert_selector "[role=alert]", text: "Write a length"
+    fill_in "Reading 3", with: "19.4"
+    click_on "Another"
+    click_on "A set: use the largest as diameter"
+
+    assert_answer "22.4 mm"
+    assert_saved
+  end
+
+  def test_an_opening_that_is_not_for_a_button
+    open_station "opening"
+    find("summary", text: "not for a button").click
+    fill_in "Thickness", with: "4"
+
+    assert_selector "[data-plain]", text: "8.5 mm"
+    select "ribbon"
+
+    assert_selector "[data-plain]", text: "6 mm"
+    fill_in "Width", with: "broad"
+
+    assert_selector "[role=alert]", text: "Write a length"
+  end
+
+  def test_what_if_the_cloth_gives_more
+    open_station "opening"
+
+    assert_selector "[data-if-it-gives]", text: "This slit at 0 % stretch: snug"
+    find("input[type=range]").send_keys :end
+
+    assert_selector "[data-if-it-gives]", text: "This slit at 50 % stretch: slips out"
+  end
+
   def test_the_allowance_is_asked_for_where_a_school_needs_it
     open_station "opening"
 

@@ -52,6 +52,26 @@ class MeasureTest < CoreTest
     end
   end
 
+  def test_several_readings
+    steady = Measure::Readings.of([mm(18), mm(18.1), mm(18.2)])
+
+    assert_equal ["18.1 mm", "0.2 mm", "18.2 mm", nil], [steady.mean, steady.spread, steady.largest].map(&:to_s) + [steady.odd]
+    assert_empty steady.cautions
+    apart = Measure::Readings.of([mm(18), mm(18.9), mm(18.1), mm(18.1)])
+
+    assert_equal 2, apart.odd
+    assert_match(/0.9 mm apart; number 2/, apart.cautions.first.says.to_s)
+    assert_equal mm(18), Measure::Readings.of([mm(18)]).mean
+    assert_predicate Measure::Readings.of([mm(18), mm(18.3)]), :steady?
+    100.times do
+      lengths = Array.new(random.rand(1..9)) { random_mm(5.0..40.0) }
+      found = Measure::Readings.of(lengths)
+
+      assert found.mean.between?(found.smallest - mm(0.001r), found.largest + mm(0.001r))
+      assert_equal found.steady?, found.odd.nil?
+    end
+  end
+
   def test_irrational_figures_are_never_understated
     assert_operator Length.at_least(Math::PI).to_f, :>=, Math::PI
     assert_in_delta Math::PI, Length.at_least(Math::PI).to_f, 0.001

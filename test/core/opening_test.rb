@@ -59,6 +59,28 @@ class OpeningTest < CoreTest
     end
   end
 
+  def test_openings_for_what_is_no_button
+    ruler = Measure::Ruler.fetch("half_millimetre")
+    # π·4/2 + 2 = 8.28; 4 + 1; 10 + 2; 30 + 2; 1.5 + 2.
+    { ["cord", 4] => "8.5 mm", ["cord_eyelet", 4] => "5 mm", ["ribbon", 10] => "12 mm", ["belt", 30] => "32 mm",
+      ["hook", 1.5] => "3.5 mm" }.each do |(kind, size), expected|
+      assert_equal expected, Opening::Plain.fetch(kind).opening(mm(size), ruler).to_s
+    end
+    Opening::PLAIN.each_value do |plain|
+      50.times { random_mm(0.5..60.0).then { |size| assert_operator plain.opening(size, ruler), :>, size } }
+
+      assert_includes refused { plain.opening(mm(0), ruler) }.keys, "plain.size"
+    end
+  end
+
+  def test_the_more_the_cloth_gives_the_looser_the_same_slit
+    steps = cut.if_it_gives(button, cloth(stretch: 10))
+
+    assert_equal [10, 15, 60], steps.map(&:first).values_at(0, 1, -1)
+    assert_equal steps.map { |_, verdict| verdict.slack }, steps.map { |_, verdict| verdict.slack }.sort
+    assert_equal "slips_out", steps.last.last.key
+  end
+
   def test_verdict_bands
     needed = button.half_perimeter + cloth.fold
 

@@ -39,6 +39,7 @@ module NimbleEyelet
         "opening.allowance" => mm(0, 20),
         "opening.correction" => mm(-20, 20),
         "opening.wrapped" => mm(0, 500, open: true),
+        "plain.size" => mm(0, 200, open: true),
         "placket.run_length" => mm(0, 3000, open: true),
         "placket.first" => mm(0, 3000, open: true),
         "placket.last" => mm(0, 3000, open: true),

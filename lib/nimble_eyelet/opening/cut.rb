@@ -11,6 +11,10 @@ require_relative "school"
 
 module NimbleEyelet
   module Opening
+    # How far "what if it gives more" goes: this many steps of this many percent.
+    GIVE_STEPS = 10
+    GIVE_STEP = 5
+
     # A bar this many times as long as the slit does not slip back.
     BAR_LENGTHS = 3r / 2
 
@@ -36,6 +40,19 @@ module NimbleEyelet
       def overall = chosen.overall
 
       def verdict = chosen.verdict
+
+      # What this very slit would do if the cloth gave more than was said: stretch is easily guessed
+      # too low.
+      #
+      # @param button [Button]
+      # @param cloth [Cloth]
+      # @return [Array<Array(Integer, Verdict)>] percent of stretch, from what was said on
+      def if_it_gives(button, cloth)
+        (0..GIVE_STEPS).map do |step|
+          stretch = cloth.stretch + (step * GIVE_STEP)
+          [stretch, Verdict.of(length, button, cloth.with(stretch: stretch))]
+        end
+      end
 
       # @return [Length] what rounding up added
       def rounding = chosen.length - chosen.exact

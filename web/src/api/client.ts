@@ -18,6 +18,9 @@ export type StageWord = Schemas['StageWord'];
 export type Step = Schemas['Step'];
 export type ShelfItem = Schemas['ShelfItem'];
 export type Revision = Schemas['Revision'];
+export type PlainOpening = Schemas['PlainOpening'];
+export type PlainAsked = paths['/api/plain-openings']['post']['requestBody']['content']['application/json'];
+export type Readings = Schemas['Readings'];
 
 export const client = createClient<paths>({ baseUrl: '/', headers: { 'X-Nimble-Eyelet': '1' } });
 

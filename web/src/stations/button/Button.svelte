@@ -6,6 +6,7 @@
   import Shelf from '../../ui/Shelf.svelte';
   import type { StationProps } from '../stations';
   import ButtonPicture from './ButtonPicture.svelte';
+  import Measuring from './Measuring.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
@@ -60,6 +61,7 @@
       <Field {work} path="button.thickness" label="Thickness" hint="without the shank" large />
     {/if}
   </div>
+  <Measuring {work} across={sheet.button.across} thick={sheet.button.measured.includes('thickness')} />
   {#if sheet.button.measured.includes('outline')}
     <Field
       {work}

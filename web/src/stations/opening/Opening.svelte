@@ -1,10 +1,12 @@
 <script lang="ts">
+  import type { PlainAsked } from '../../api/client';
   import { room } from '../../api/room.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../ui/Field.svelte';
   import Pick from '../../ui/Pick.svelte';
   import type { StationProps } from '../stations';
+  import Plain from './Plain.svelte';
   import SlitPicture from './SlitPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
@@ -18,6 +20,9 @@
     ),
   );
   const percent = (mm: number) => `${(mm / (longest * 1.08)) * 100}%`;
+
+  let step = $state(0);
+  let given = $derived(opening.if_it_gives[step]);
 
   function choose(school: string): void {
     work.type('opening.school', school);
@@ -113,4 +118,26 @@
   <Field {work} path="opening.correction" label="From test holes" hint="0 until a swatch says so" />
 </div>
 
+<div class="mt-5 max-w-xl">
+  <label class="flex flex-col text-sm text-secondary"
+    >What if the cloth gives more?
+    <input
+      type="range"
+      class="range range-sm mt-1 w-full"
+      min="0"
+      max={opening.if_it_gives.length - 1}
+      aria-valuetext={given ? `${given.stretch} percent: ${given.verdict.words}` : undefined}
+      bind:value={step}
+    />
+  </label>
+  {#if given}
+    <p data-if-it-gives>
+      This slit at {given.stretch} % stretch: <strong>{given.verdict.words}</strong>, slack {given.verdict
+        .slack.text}.
+    </p>
+  {/if}
+</div>
+
 <div class="mt-5"><Because reasons={opening.because} /></div>
+
+<Plain ruler={closure.plan.opening.ruler as PlainAsked['ruler']} />

@@ -1,0 +1,89 @@
+<script lang="ts">
+  // Measuring more than once: one button three times, or every button of a set.
+  import { client, type Readings } from '../../api/client';
+  import type { ClosureState } from '../../api/closure.svelte';
+  import Cautions from '../../ui/Cautions.svelte';
+
+  let { work, across, thick }: { work: ClosureState; across: string; thick: boolean } = $props();
+
+  let typed = $state(['', '', '']);
+  let found = $state<Readings>();
+  let faults = $state<Record<string, string>>({});
+  let failed = $state('');
+  let asked = 0;
+
+  /** Asks anew while typing; an answer that was overtaken is dropped. */
+  async function look(): Promise<void> {
+    const turn = ++asked;
+    const readings = $state.snapshot(typed);
+    if (readings.every((text) => !text.trim())) {
+      found = undefined;
+      faults = {};
+      return;
+    }
+    try {
+      const answer = await client.POST('/api/readings', { body: { readings } });
+      if (turn !== asked) return;
+      found = answer.data;
+      faults = Object.fromEntries((answer.error?.faults ?? []).map((fault) => [fault.field, fault.allowed]));
+      failed = '';
+    } catch {
+      failed = 'The server does not answer; the readings stay here.';
+    }
+  }
+
+  function use(path: string, text: string): void {
+    work.type(path, text);
+    work.saveSoon(0);
+  }
+</script>
+
+<details>
+  <summary class="cursor-pointer underline decoration-dotted"
+    >Measure three times, or every button of the set</summary
+  >
+  <p class="mt-2 max-w-prose text-[0.95rem]">
+    A caliper or two set squares against the rim, a quarter turn between readings; then the thickness, without
+    the shank. Without a caliper, wrap a strip of paper once round the way it passes: half its length is H.
+  </p>
+  <div class="mt-2 flex flex-wrap items-start gap-2">
+    {#each typed, index (index)}
+      {@const fault = faults[`readings.${index + 1}`]}
+      <div class="w-28">
+        <input
+          class={['input w-full bg-base-100 px-2 text-lg', fault && 'input-error']}
+          aria-label="Reading {index + 1}"
+          aria-invalid={fault ? 'true' : undefined}
+          placeholder="reading {index + 1}"
+          bind:value={typed[index]}
+          oninput={look}
+        />
+        {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
+      </div>
+    {/each}
+    {#if typed.length < 12}
+      <button class="btn" onclick={() => typed.push('')}>Another</button>
+    {/if}
+  </div>
+  {#if failed}<p role="alert" class="mt-1 text-error">{failed}</p>{/if}
+  {#if found}
+    <p class="mt-2" data-readings>
+      Mean <strong>{found.mean.text}</strong>, spread {found.spread.text}, largest
+      <strong>{found.largest.text}</strong>
+    </p>
+    <Cautions cautions={found.cautions} />
+    <div class="mt-2 flex flex-wrap gap-2">
+      <button class="btn btn-sm" onclick={() => found && use('button.diameter', found.mean.text)}
+        >Use the mean as {across.toLowerCase()}</button
+      >
+      <button class="btn btn-sm" onclick={() => found && use('button.diameter', found.largest.text)}
+        >A set: use the largest as {across.toLowerCase()}</button
+      >
+      {#if thick}
+        <button class="btn btn-sm" onclick={() => found && use('button.thickness', found.mean.text)}
+          >Use the mean as thickness</button
+        >
+      {/if}
+    </div>
+  {/if}
+</details>
