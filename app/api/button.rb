@@ -14,7 +14,8 @@ module NimbleEyelet
         button = sheet.plan.button
         { half_perimeter: say.length(button.half_perimeter), height: say.length(button.height),
           measured: button.form.measured.map(&:to_s), across: button.form.across, largest: say.length(button.across),
-          smallest: say.length(button.narrow), formula: button.form.formula, passes: button.form.passes,
+          smallest: say.length(button.narrow), lignes: say.number(button.across.in(:ligne), 1),
+          formula: button.form.formula, passes: button.form.passes,
           section: button.section, face: button.face, holes: button.hole_places }
       end
 

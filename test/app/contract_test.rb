@@ -83,6 +83,7 @@ class ContractTest < AppTest
     act(:post, "redo")
 
     assert_equal "17.78 mm", closure["plan"]["button"]["diameter"]["text"]
+    assert_equal "28", closure["sheet"]["button"]["lignes"]
     act(:post, "redo")
     redone = act(:post, "redo")
 
