@@ -93,6 +93,31 @@ class NothingLostTest < BrowserTest
     offline(false)
   end
 
+  def test_what_one_tab_could_not_save_is_neither_dropped_nor_lost_by_another
+    open_station "button"
+    offline(true)
+    type "button.diameter", "23"
+
+    assert_text "Not saved: no connection"
+    first = page.current_window
+    within_window(open_new_window) do
+      visit "/closures/1/button"
+      type "button.hole_diameter", "2"
+
+      assert_saved
+      page.current_window.close
+    end
+    page.switch_to_window(first)
+    offline(false)
+
+    assert_saved
+    found = closure["plan"]["button"].values_at("diameter", "hole_diameter").map { |length| length["text"] }
+
+    assert_equal ["23 mm", "2 mm"], found
+  ensure
+    offline(false)
+  end
+
   def test_a_killed_server_and_a_reload_after_it_is_back
     open_station "button"
     world.stop_serving

@@ -33,6 +33,15 @@ type Deed =
 /** A field that another tab changed as well. */
 export type Conflict = { path: string; mine: string; theirs: string };
 
+/** Whether a figure as shown is what was typed, with or without its unit. */
+function sameFigure(shown: string, typed: string): boolean {
+  const bare = (text: string) => text.trim().replace(/\s*(mm|cm|in|")$/, '');
+  return bare(shown) === bare(typed);
+}
+
+/** What the browser keeps of a closure. */
+type Kept = Pick<ClosureState, 'typed' | 'lists' | 'deeds'>;
+
 type Answer = { data?: Closure; error?: unknown; response: Response };
 
 const PAUSE_BEFORE_SAVING = 200;
@@ -54,14 +63,20 @@ export class ClosureState {
 
   /** Fields the server refused: they wait until something in their room is typed again. */
   private held: string[] = [];
+  /** What this tab has in the browser's storage. */
+  private written: string[] = [];
+  private wroteDeeds = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY;
   private gone = false;
 
   constructor(id: number) {
     this.id = id;
-    const kept = recall<Pick<ClosureState, 'typed' | 'lists' | 'deeds'>>(`typed:${id}`);
-    if (kept) Object.assign(this, kept);
+    const kept = recall<Kept>(`typed:${id}`);
+    if (!kept) return;
+    Object.assign(this, kept);
+    this.written = [...Object.keys(kept.typed), ...Object.keys(kept.lists)];
+    this.wroteDeeds = kept.deeds.length > 0;
   }
 
   /** Something typed or done that the server has not confirmed. */
@@ -172,9 +187,20 @@ export class ClosureState {
     return { 'If-Match': `"${this.closure?.revision ?? 0}"` };
   }
 
+  /** Writes what is unsaved beside what other tabs have written, and takes back only our own. */
   private keep(): void {
-    const { typed, lists, deeds } = this;
-    keep(`typed:${this.id}`, this.unsaved ? { typed, lists, deeds } : undefined);
+    const kept: Kept = recall<Kept>(`typed:${this.id}`) ?? { typed: {}, lists: {}, deeds: [] };
+    for (const name of this.written) {
+      delete kept.typed[name];
+      delete kept.lists[name];
+    }
+    Object.assign(kept.typed, this.typed);
+    Object.assign(kept.lists, this.lists);
+    if (this.deeds.length > 0 || this.wroteDeeds) kept.deeds = this.deeds;
+    this.wroteDeeds = this.deeds.length > 0;
+    this.written = [...Object.keys(this.typed), ...Object.keys(this.lists)];
+    const empty = ![kept.typed, kept.lists, kept.deeds].some((part) => Object.keys(part).length > 0);
+    keep(`typed:${this.id}`, empty ? undefined : kept);
   }
 
   /** Typing anywhere in a room gives its refused fields another chance. */
@@ -266,7 +292,8 @@ export class ClosureState {
     this.take(problem.current);
     for (const [path, typed] of Object.entries(this.typed)) {
       const theirs = planText(problem.current, path);
-      if (theirs !== typed.before && theirs !== typed.text) this.clash(path, typed.text ?? '', theirs);
+      if (theirs !== typed.before && !sameFigure(theirs, typed.text ?? ''))
+        this.clash(path, typed.text ?? '', theirs);
     }
     for (const [name, list] of Object.entries(this.lists)) {
       const theirs = listText(problem.current, name as ListName);

@@ -45,7 +45,13 @@
   />
   <div class="flex flex-wrap gap-x-4 gap-y-3">
     {#if !sheet.button.measured.includes('outline')}
-      <Field {work} path="button.diameter" label={sheet.button.across} hint="= {sheet.button.lignes} L" large />
+      <Field
+        {work}
+        path="button.diameter"
+        label={sheet.button.across}
+        hint="= {sheet.button.lignes} L"
+        large
+      />
     {/if}
     {#if sheet.button.measured.includes('width')}
       <Field
