@@ -67,7 +67,12 @@
       <Field {work} path="button.thickness" label="Thickness" hint="without the shank" large />
     {/if}
   </div>
-  <Measuring {work} across={sheet.button.across} thick={sheet.button.measured.includes('thickness')} />
+  <Measuring
+    {work}
+    across={sheet.button.across}
+    wide={!sheet.button.measured.includes('outline')}
+    thick={sheet.button.measured.includes('thickness')}
+  />
   {#if sheet.button.measured.includes('outline')}
     <Field
       {work}

@@ -4,7 +4,8 @@
   import type { ClosureState } from '../../api/closure.svelte';
   import Cautions from '../../ui/Cautions.svelte';
 
-  let { work, across, thick }: { work: ClosureState; across: string; thick: boolean } = $props();
+  let { work, across, wide, thick }: { work: ClosureState; across: string; wide: boolean; thick: boolean } =
+    $props();
 
   let typed = $state(['', '', '']);
   let found = $state<Readings>();
@@ -73,12 +74,14 @@
     </p>
     <Cautions cautions={found.cautions} />
     <div class="mt-2 flex flex-wrap gap-2">
-      <button class="btn btn-sm" onclick={() => found && use('button.diameter', found.mean.text)}
-        >Use the mean as {across.toLowerCase()}</button
-      >
-      <button class="btn btn-sm" onclick={() => found && use('button.diameter', found.largest.text)}
-        >A set: use the largest as {across.toLowerCase()}</button
-      >
+      {#if wide}
+        <button class="btn btn-sm" onclick={() => found && use('button.diameter', found.mean.text)}
+          >Use the mean as {across.toLowerCase()}</button
+        >
+        <button class="btn btn-sm" onclick={() => found && use('button.diameter', found.largest.text)}
+          >A set: use the largest as {across.toLowerCase()}</button
+        >
+      {/if}
       {#if thick}
         <button class="btn btn-sm" onclick={() => found && use('button.thickness', found.mean.text)}
           >Use the mean as thickness</button
