@@ -12,7 +12,7 @@ module NimbleEyelet
       def self.of(say)
         { shapes: noted(Buttons::SHAPES, &:formula), attachments: noted(ATTACHMENTS), schools: noted(Opening::SCHOOLS, &:assumes),
           rulers: noted(Measure::RULERS), uses: noted(Placket::USES) { |use| gap(use, say) },
-          orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS),
+          orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| say.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| say.words(length) }),
           cloth_kinds: noted(CLOTH_KINDS, &:example), fibres: plain(Stitches::DENSITIES.to_h { |key, _| [key, key] }),
           styles: noted(Recipes::STYLES, &:for_what), feet: plain(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),

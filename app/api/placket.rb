@@ -14,8 +14,7 @@ module NimbleEyelet
         layout = sheet.layout or return
         { holes: layout.holes.map { |hole| hole(hole, say) }, edge: edge(layout.edge, say),
           mean_gap: say.length(layout.mean_gap), smallest_gap: say.length(layout.smallest_gap),
-          largest_gap: say.length(layout.largest_gap), gauge: say.length(layout.mean_gap),
-          unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
+          largest_gap: say.length(layout.largest_gap), unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
           alternatives: layout.alternatives.map { |item| alternative(item, layout, say) },
           because: say.reasons(layout.because), cautions: say.cautions(layout.cautions) }
       end

@@ -27,7 +27,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, say)
         recipe = sheet.recipe
-        { settings: PARTS.filter_map { |part| recipe[part.key] && setting(part, recipe[part.key], say) },
+        { settings: PARTS.filter_map { |part| recipe[part.key] && setting(part, recipe[part.key], say, label(part, recipe)) },
           bead: say.length(recipe.bead), space: say.length(recipe.space), coverage: recipe.coverage.round(2),
           coverage_least: Stitches::COVERAGE_LEAST, coverage_most: Stitches::COVERAGE_MOST,
           satin: recipe.style.value.stitched == :satin,
@@ -40,10 +40,15 @@ module NimbleEyelet
         "#{say.words(sheet.recipe.stitch_width.value)} wide"
       end
 
-      def self.setting(part, choice, say)
-        { key: part.key.to_s, label: part.label, field: part.field, text: text(choice.value, say),
+      def self.setting(part, choice, say, label)
+        { key: part.key.to_s, label: label, field: part.field, text: text(choice.value, say),
           yours: choice.because.first.source == Recipes::Chooser::YOURS,
           because: say.reasons(choice.because), cautions: say.cautions(choice.cautions) }
+      end
+
+      # A straight-stitch box has no swing of the needle, only a distance of its rows.
+      def self.label(part, recipe)
+        part.key == :stitch_width && recipe.style.value.stitched == :straight ? "Between the rows" : part.label
       end
 
       def self.text(value, say)
@@ -56,7 +61,7 @@ module NimbleEyelet
         else say.words(value)
         end
       end
-      private_class_method :setting, :text
+      private_class_method :setting, :label, :text
     end
   end
 end

@@ -32,10 +32,6 @@ module NimbleEyelet
         document.changed(changes).with(**lists)
       end
 
-      # @param body [Hash]
-      # @return [Array<String>] rooms that the body touches
-      def self.rooms(body) = body.keys
-
       private
 
       def fields(body)

@@ -4,7 +4,7 @@
 # the field, what was given, and what is allowed, in words a sewist understands.
 #
 #   Refused.unless_sound do |check|
-#     check.within("button.diameter", length, 1..150)
+#     check.that("placket.count", 0, false, "At least one hole, please.")
 #   end
 
 require_relative "said"

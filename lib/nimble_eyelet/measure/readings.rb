@@ -15,7 +15,6 @@ module NimbleEyelet
   module Measure
     # Readings further apart than this are worth another look.
     SPREAD_ALLOWED = Length.mm(3r / 10)
-    MOST_READINGS = 50
 
     # count - Integer; mean, spread, smallest, largest - Length
     # odd - Integer from 1, the reading furthest from the middle one when they are not steady, else nil

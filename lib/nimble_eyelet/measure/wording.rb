@@ -11,7 +11,6 @@ require_relative "length"
 module NimbleEyelet
   module Measure
     module Wording
-      UNITS = %i[mm cm in].freeze
       FINEST_FRACTION = 64
 
       # @param length [Length]

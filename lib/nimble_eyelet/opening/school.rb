@@ -20,13 +20,9 @@ module NimbleEyelet
     THIN_LAYER = Length.mm(3r / 10)
     # Nap and fluff hold the button back.
     NAP_EASE = Length.mm(1r / 2)
-    # The fixed allowance people add when they do not measure thickness.
-    USUAL_ALLOWANCE = Length.mm(3)
 
-    # A click of a carriage foot that nobody has measured yet.
-    USUAL_CLICK = Length.mm(1r / 2)
-    # One bar tack, for those who add one at each end. Source: 1 to 1.5.
-    TACK_ADDED = Length.mm(5r / 4)
+    # Length of one stitched bar tack, along the hole: 1 to 1.5.
+    TACK = Length.mm(5r / 4)
 
     # What a school is asked: wish - Wish; foot - Foot that clamps buttons, or nil
     Asked = Value.define(:button, :cloth, :wish, :foot) do
@@ -97,8 +93,8 @@ module NimbleEyelet
 
     def self.by_tacks(asked)
       across = asked.button.across
-      [across + (TACK_ADDED * 2),
-       [Reason.new(rule: "diameter + tacks", says: Said["%s across and a tack of %s at each end.", across, TACK_ADDED])]]
+      [across + (TACK * 2),
+       [Reason.new(rule: "diameter + tacks", says: Said["%s across and a tack of %s at each end.", across, TACK])]]
     end
 
     def self.by_clamp(asked)
@@ -113,7 +109,7 @@ module NimbleEyelet
 
     def self.by_clicks(asked)
       length, reasons = by_clamp(asked)
-      click = asked.foot&.click || USUAL_CLICK
+      click = asked.foot&.click || FOOT_CLICK
       added = click * asked.wish.clicks
       [length + added, reasons + [Reason.new(rule: "clicks", says: Said["Opened by #{asked.wish.clicks} × %s.", click])]]
     end

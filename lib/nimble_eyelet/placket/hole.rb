@@ -12,8 +12,6 @@ module NimbleEyelet
     # The outer end of a horizontal hole passes the centre line by this, so that the button's
     # shank lies on the line.
     SHANK_ALLOWANCE = Length.mm(3)
-    # A button sits this far below the upper end of a vertical hole.
-    SEAT_BELOW = Length.mm(3)
     # A keep-out is widened by half the hole's footprint and this.
     KEEP_CLEAR = Length.mm(3)
 

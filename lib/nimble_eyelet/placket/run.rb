@@ -33,8 +33,11 @@ module NimbleEyelet
     # How far the outer end of a hole stays from the finished edge; people were taught differently.
     EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13) }.freeze
 
+    # A button sits this far below the upper end of a vertical hole.
+    SEAT_BELOW = Length.mm(3)
+
     # Where the button sits in a vertical hole.
-    SEATS = { "upper" => "3 mm below the upper end", "centre" => "in the middle" }.freeze
+    SEATS = { "upper" => Said["%s below the upper end", SEAT_BELOW], "centre" => "in the middle" }.freeze
 
     # More than any garment has; a larger count is a slip of the finger.
     MOST_HOLES = 60

@@ -11,8 +11,6 @@ require_relative "../opening/cut"
 
 module NimbleEyelet
   module Recipes
-    # Length of one stitched bar tack, along the hole: 1 to 1.5.
-    TACK = Length.mm(5r / 4)
     # Length of the eyelet that seats a shank.
     EYELET = Length.mm(4)
     # A straight-stitch box stays this far outside the slit at each end.
@@ -34,7 +32,7 @@ module NimbleEyelet
       private
 
       def end_length(finish, width)
-        { tack: TACK, round: width / 2, eyelet: EYELET, box: BOX_END }.fetch(finish)
+        { tack: Opening::TACK, round: width / 2, eyelet: EYELET, box: BOX_END }.fetch(finish)
       end
     end
 

@@ -48,11 +48,14 @@ module NimbleEyelet
     "length_zero" => "set stitch length 0"
   }.freeze
 
+  # A click of a carriage foot that nobody has measured yet.
+  FOOT_CLICK = Length.mm(1r / 2)
+
   # kind - String, key of FOOT_KINDS; nickname - String; largest_button - Length or nil
   # allowance - Length a carriage foot adds to the button by itself, learned from test holes
   # click - Length of one click of its catch
   Foot = Value.define(:kind, :nickname, :largest_button, :allowance, :click,
-                      nickname: "", largest_button: nil, allowance: Length.zero, click: Length.mm(1r / 2)) do
+                      nickname: "", largest_button: nil, allowance: Length.zero, click: FOOT_CLICK) do
     def name = FOOT_KINDS.fetch(kind)
   end
 

@@ -15,8 +15,6 @@ module NimbleEyelet
     UNCUT = Length.mm(1)
     # Slack aimed at when a hole is made shorter.
     WANTED_SLACK = Length.mm(1)
-    # The dial goes down this far when bobbin thread shows on top.
-    TENSION_STEP = 1r / 2
 
     # What the closure is set to now, and what the machine can do.
     Bench = Value.define(:button, :cloth, :machine, :ruler, :correction, :stitch_width, :stitch_length, :tension,
@@ -143,10 +141,10 @@ module NimbleEyelet
       end
 
       def lower_tension
-        to = [@newest.tension - TENSION_STEP, 0r].max
+        to = [@newest.tension - @bench.machine.tension_step, 0r].max
         Change.new(field: "recipe.tension", from: @newest.tension, to: to,
                    says: "Lower the top tension from #{number(@newest.tension)} to #{number(to)}.",
-                   because: [reason("tight top", "The top thread pulls the bobbin thread up: half a unit at a time.")])
+                   because: [reason("tight top", "The top thread pulls the bobbin thread up: one step of the dial at a time.")])
       end
 
       # Stabiliser first, then width, then tension.

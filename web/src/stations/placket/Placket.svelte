@@ -142,10 +142,10 @@
       </tbody>
     </table>
   </div>
-  {#if layout.gauge}
+  {#if layout.mean_gap}
     <p class="mt-1 max-w-prose text-sm text-secondary">
-      As a check, an expanding gauge opens to {layout.gauge.text}; a hole within {layout.unseen.text} of it is not
-      seen. Mark with {layout.marking}.
+      As a check, an expanding gauge opens to {layout.mean_gap.text}; a hole within {layout.unseen.text} of it is
+      not seen. Mark with {layout.marking}.
     </p>
   {/if}
 

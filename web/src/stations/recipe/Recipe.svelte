@@ -31,7 +31,7 @@
   <div>
     <p class="answer" data-answer>{setting['stitch_width']?.text}</p>
     <p class="text-secondary">
-      {recipe.satin || setting['style']?.text.startsWith('stretch') ? 'stitch width' : 'between the rows'}
+      {setting['stitch_width']?.label.toLowerCase()}
     </p>
   </div>
   <div>
