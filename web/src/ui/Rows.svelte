@@ -56,7 +56,7 @@
       <li class="flex flex-wrap items-center gap-2">
         {#each columns as column (column.key)}
           <Entry
-            class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}
+            class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-32']}
             aria-label="{column.label}, row {index + 1}"
             aria-invalid={fault ? 'true' : undefined}
             value={row[column.key] ?? ''}
@@ -80,7 +80,7 @@
   <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={append}>
     {#each columns as column (column.key)}
       <input
-        class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-24']}
+        class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-32']}
         aria-label="{column.label}, new"
         placeholder={column.label}
         value={draft[column.key] ?? ''}
