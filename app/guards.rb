@@ -12,6 +12,10 @@ module NimbleEyelet
     module Guards
       # Nothing a person types into a closure is near this.
       LARGEST_BODY = 256 * 1024
+      # A stash of twenty thousand buttons fits.
+      LARGEST_FILE = 4 * 1024 * 1024
+      # Where files come in, and as what.
+      FILES = { "/api/stash/import" => %r{\Atext/csv\s*(;|\z)}i }.freeze
 
       SAFE = %w[GET HEAD OPTIONS].freeze
 
@@ -74,12 +78,13 @@ module NimbleEyelet
         end
 
         def call(env)
-          return too_large if env["CONTENT_LENGTH"].to_i > LARGEST_BODY
+          most = FILES.key?(env["PATH_INFO"]) ? LARGEST_FILE : LARGEST_BODY
+          return too_large(most) if env["CONTENT_LENGTH"].to_i > most
 
           input = env["rack.input"]
           if input && !env["CONTENT_LENGTH"] && !SAFE.include?(env["REQUEST_METHOD"])
-            read = input.read(LARGEST_BODY + 1).to_s
-            return too_large if read.bytesize > LARGEST_BODY
+            read = input.read(most + 1).to_s
+            return too_large(most) if read.bytesize > most
 
             env["rack.input"] = StringIO.new(read)
           end
@@ -88,7 +93,7 @@ module NimbleEyelet
 
         private
 
-        def too_large = Api::Problem.new(413, "That is more than #{LARGEST_BODY / 1024} kB: too much for one save.").render
+        def too_large(most) = Api::Problem.new(413, "That is more than #{most / 1024} kB: too much at once.").render
       end
 
       # Writes come from our own pages: they carry a header that no other site can add, and JSON.
@@ -102,7 +107,7 @@ module NimbleEyelet
         def call(env)
           return @app.call(env) if SAFE.include?(env["REQUEST_METHOD"])
           return Api::Problem.new(403, "Changes are made from the application's own pages.").render unless own?(env)
-          return Api::Problem.new(415, "Changes are sent as JSON.").render unless json?(env)
+          return Api::Problem.new(415, "This is not sent in the form it is read in.").render unless readable?(env)
 
           @app.call(env)
         end
@@ -114,8 +119,11 @@ module NimbleEyelet
           env.key?(HEADER) && (origin.nil? || origin == "#{env['rack.url_scheme']}://#{env['HTTP_HOST']}")
         end
 
-        def json?(env)
+        def readable?(env)
           type = env["CONTENT_TYPE"].to_s
+          form = FILES[env["PATH_INFO"]]
+          return type.match?(form) if form
+
           empty = env["CONTENT_LENGTH"].to_i.zero? && !env.key?("HTTP_TRANSFER_ENCODING")
           empty ? type.empty? || type.start_with?("application/json") : type.match?(%r{\Aapplication/json\s*(;|\z)}i)
         end

@@ -16,11 +16,15 @@ module NimbleEyelet
       HOST = "127.0.0.1"
       VAR = File.expand_path("../var", __dir__)
 
-      # @param environment [Hash] PORT, DATABASE_URL, and NIMBLE_EYELET_VAR for another data folder
+      CALIPER = File.expand_path("stand_in/caliper.rb", __dir__)
+
+      # @param environment [Hash] PORT, DATABASE_URL, NIMBLE_EYELET_VAR for another data folder, and
+      #   NIMBLE_EYELET_CALIPER for the device of a caliper, or "none"; without it there is a stand-in
       def initialize(environment)
         @port = Integer(environment.fetch("PORT", "4567"), exception: false)
         @url = environment["DATABASE_URL"]
         @var = environment.fetch("NIMBLE_EYELET_VAR", VAR)
+        @caliper = environment["NIMBLE_EYELET_CALIPER"]
       end
 
       # Runs until told to stop.
@@ -41,6 +45,7 @@ module NimbleEyelet
       rescue Interrupt
         0
       ensure
+        @stand_in&.close
         @cluster&.stop
       end
 
@@ -50,7 +55,7 @@ module NimbleEyelet
         db = Store::Database.connect(@url || own_database)
         Store::Database.migrate(db)
         puts "Filled in the demo workroom." if Store::Demo.new(db).load
-        launcher(Web.application(db: db)).run
+        launcher(Web.application(db: db, caliper: Gauge.at(@caliper || stand_in))).run
       ensure
         db&.disconnect
       end
@@ -59,6 +64,13 @@ module NimbleEyelet
         hold_lock
         @cluster = Cluster.new(File.join(@var, "postgres")).start
         @cluster.database("nimble_eyelet")
+      end
+
+      # A stand-in caliper, in a process of its own that goes when this one goes.
+      # @return [String] its address
+      def stand_in
+        @stand_in = IO.popen([RbConfig.ruby, CALIPER], "r+")
+        "stand-in:#{@stand_in.gets.to_i}"
       end
 
       # One server at a time may start and stop the cluster of this folder.
@@ -85,6 +97,8 @@ module NimbleEyelet
           puma.threads 1, 6
           puma.app app
           puma.raise_exception_on_sigterm false
+          # Larger than anything that is taken: refused before it is read.
+          puma.http_content_length_limit Guards::LARGEST_FILE * 2
         end
         launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
         launcher.events.after_booted { puts "Nimble Eyelet is at http://#{HOST}:#{@port}" }

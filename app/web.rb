@@ -15,6 +15,9 @@ require_relative "api/workroom"
 require_relative "api/closures"
 require_relative "api/measure"
 require_relative "api/print"
+require_relative "api/machine"
+require_relative "api/stash"
+require_relative "api/caliper"
 require_relative "document/api_page"
 require_relative "store/database"
 require_relative "store/closures"
@@ -39,16 +42,21 @@ module NimbleEyelet
       register Api::OpeningRoutes
       register Api::ClosureRoutes
       register Api::PrintRoutes
+      register Api::MachineRoutes
+      register Api::StashRoutes
+      register Api::CaliperRoutes
 
       # @param db [Sequel::Database]
       # @param log [IO, nil] where the request lines go
       # @param hosts [Array<String>] further host names to answer to
+      # @param caliper [Gauge, nil]
       # @param clock [#call] gives the time
       # @return [#call] Rack application
-      def self.application(db:, log: $stdout, hosts: [], clock: -> { Time.now })
+      def self.application(db:, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now })
         permitted = host_authorization[:permitted_hosts] + hosts
         app = Class.new(self) do
           set :db, db
+          set :caliper, caliper
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end

@@ -16,7 +16,8 @@ module NimbleEyelet
           measured: button.form.measured.map(&:to_s), across: button.form.across, largest: say.length(button.across),
           smallest: say.length(button.narrow), lignes: say.number(button.across.in(:ligne), 1),
           formula: button.form.formula, passes: button.form.passes,
-          section: button.section, face: button.face, holes: button.hole_places }
+          section: button.section, face: button.face, holes: button.hole_places,
+          measuring: Buttons.measuring(button).map(&:to_h) }
       end
 
       # @return [String] for the knot

@@ -17,7 +17,11 @@ module NimbleEyelet
           cloth_kinds: noted(CLOTH_KINDS, &:example), fibres: plain(Stitches::DENSITIES.to_h { |key, _| [key, key] }),
           styles: noted(Recipes::STYLES, &:for_what), feet: plain(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: plain(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
-          plain: noted(Opening::PLAIN, &:measured), patterns: noted(Attach::PATTERNS, &:how) }
+          plain: noted(Opening::PLAIN, &:measured), patterns: noted(Attach::PATTERNS, &:how),
+          arrangements: plain(Opening::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
+          resets: plain(RESETS.transform_values(&:to_s)),
+          feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
+          first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS) }
       end
 
       # Rows of a table, with what the block says of each as a note.

@@ -87,7 +87,7 @@ module NimbleEyelet
         def apply(closure)
           document = Typed.new(workroom.unit).apply(body_hash, closure.document)
           machine = document.machine_id == closure.machine.id ? closure.machine : machine_chosen(document.machine_id)
-          sheet = Sheet.of(document.plan(machine).sound!)
+          sheet = Sheet.of(document.plan(machine, closure.habits).sound!)
           touched = sheet.faults.select { |fault| body_hash.key?(fault.room) }
           raise Refused, touched unless touched.empty?
 

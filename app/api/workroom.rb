@@ -10,15 +10,27 @@ require_relative "../store/closures"
 module NimbleEyelet
   module Api
     module WorkroomView
+      # Columns of a shelf that fill no field of a closure.
+      NOT_FILLED = %i[id workroom_id owned colour note revision words].freeze
+
       # @param workroom [Store::Workroom]
       # @return [Hash]
       def self.of(workroom)
         say = Say.new(workroom.unit)
         { id: workroom.id, name: workroom.name, unit: workroom.unit, revision: workroom.revision, garments: workroom.garments,
+          habits: workroom.habits.map { |path, value| habit(HABITS.fetch(path), value, say) },
           machines: workroom.machines.map { |machine| machine(machine, say) },
           buttons: shelf(workroom, :buttons, say) { |row| "#{Buttons::Shape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], say)}" },
           cloths: shelf(workroom, :cloths, say) { |row| "#{CLOTH_KINDS.fetch(row[:kind]).name}, #{row[:weight_g_m2]} g/m²" },
           threads: shelf(workroom, :threads, say) { |row| "#{row[:fibre]}, tex #{say.number(row[:tex])}" } }
+      end
+
+      # @param value [String, Length, nil] what the house does
+      def self.habit(habit, value, say)
+        { path: habit.path, question: habit.question, value: say.words(value), begins: habit.begins,
+          name: habit.option(value)&.then { |option| say.words(option.name) } || say.words(value),
+          speaks_for: habit.speaks_for, against: habit.against,
+          options: habit.options.map { |option| option.to_h.transform_values { |text| say.words(text) } } }
       end
 
       def self.machine(machine, say)
@@ -30,7 +42,7 @@ module NimbleEyelet
       # Things to pick, each with the fields it fills in.
       def self.shelf(workroom, table, say)
         workroom.shelf(table).map do |row|
-          { name: row[:name], note: yield(row), fields: fields(row.except(:id, :workroom_id), say) }
+          { name: row[:name], note: yield(row), fields: fields(row.except(*NOT_FILLED), say) }
         end
       end
 
@@ -46,7 +58,7 @@ module NimbleEyelet
       end
 
       def self.mm(number, say) = say.words(Length.new(number.to_r))
-      private_class_method :machine, :shelf, :fields, :mm
+      private_class_method :habit, :machine, :shelf, :fields, :mm
     end
 
     module WorkroomRoutes
@@ -65,7 +77,7 @@ module NimbleEyelet
         end
 
         app.patch("/api/workroom") do
-          changed = workroom.with_unit(body_hash.fetch("unit"), revision: seen)
+          changed = workroom.change(unit: body_hash["unit"], habits: body_hash.fetch("habits", {}), revision: seen)
           etag_of(changed)
           json(WorkroomView.of(changed))
         rescue Store::Stale
@@ -77,7 +89,7 @@ module NimbleEyelet
           name = Store::Field.clean(body_hash.fetch("name"))
           raise Refused.field("button.name", name, "A button on the shelf needs a name.") if name.empty?
 
-          workroom.keep_button(closure.plan.button.with(name: Store::Field.fetch("button.name").read(name, unit: :mm)).sound!)
+          workroom.stash.measure(closure.plan.button.with(name: Store::Field.fetch("button.name").read(name, unit: :mm)).sound!)
           json(WorkroomView.of(workroom))
         end
       end

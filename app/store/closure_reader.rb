@@ -9,13 +9,15 @@ require "sequel"
 require "time"
 require_relative "document"
 require_relative "machines"
+require_relative "habits"
 
 module NimbleEyelet
   module Store
     # One closure as kept. can_undo, can_redo - Boolean, whether there is somewhere to go
-    Closure = Value.define(:id, :garment_id, :garment_name, :revision, :position, :can_undo, :can_redo, :document, :machine) do
+    Closure = Value.define(:id, :garment_id, :garment_name, :revision, :position, :can_undo, :can_redo, :document, :machine,
+                           :habits) do
       # @return [Plan]
-      def plan = document.plan(machine)
+      def plan = document.plan(machine, habits)
     end
 
     class ClosureReader
@@ -54,14 +56,16 @@ module NimbleEyelet
         Closure.new(id: id, garment_id: row[:garment_id], garment_name: row[:garment_name], revision: row[:revision],
                     position: row[:position], machine: @machines.read(workroom_id, row[:machine_id]),
                     can_undo: near.any? { |other| other[:number] == row[:position] && other[:parent] },
-                    can_redo: near.any? { |other| other[:parent] == row[:position] }, document: document(row, lists))
+                    can_redo: near.any? { |other| other[:parent] == row[:position] }, document: document(row, lists),
+                    habits: Habits.load(row[:habits]))
       end
 
       private
 
       def closures(db)
         db[:closures].join(:garments, id: :garment_id).join(:recipes, closure_id: Sequel[:closures][:id])
-                     .select_all(:closures).select_append(Sequel[:garments][:name].as(:garment_name), *RECIPE_COLUMNS)
+                     .select_all(:closures).join(:workrooms, id: Sequel[:closures][:workroom_id])
+                     .select_append(Sequel[:garments][:name].as(:garment_name), Sequel[:workrooms][:habits], *RECIPE_COLUMNS)
       end
 
       def document(row, lists)

@@ -8,23 +8,10 @@
 
 require "sequel"
 require_relative "closure_reader"
+require_relative "trouble"
 
 module NimbleEyelet
   module Store
-    # No such thing in this workroom.
-    class Missing < StandardError; end
-
-    # Somebody else saved in the meantime.
-    class Stale < StandardError
-      # @return [Closure] as it is now
-      attr_reader :current
-
-      def initialize(current)
-        @current = current
-        super("changed in the meantime")
-      end
-    end
-
     class Closures
       # @param db [Sequel::Database]
       # @param workroom_id [Integer]

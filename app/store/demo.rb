@@ -70,7 +70,9 @@ module NimbleEyelet
 
       def from_shelf(room, table, closure)
         row = @shelves.fetch(table).fetch(closure.fetch(room))
-        row.to_h { |column, value| ["#{room}.#{column.sub(/_(mm|g_m2|percent)\z/, '')}", value.to_s] }
+        row.except("owned", "colour", "note").to_h do |column, value|
+          ["#{room}.#{column.sub(/_(mm|g_m2|percent)\z/, '')}", value.to_s]
+        end
       end
 
       def pins(closure) = closure.fetch("pins", []).map { |at, label| Placket::Pin.new(at: Length.mm(at.to_r), label: label) }

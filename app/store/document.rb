@@ -5,7 +5,7 @@
 # whole, what undo brings back, and what a core Plan is made from.
 #
 #   document = document.with(fields: document.fields.merge("button.diameter" => Length.mm(20)))
-#   document.plan(machine)   # => NimbleEyelet::Plan
+#   document.plan(machine, habits)   # => NimbleEyelet::Plan
 
 require_relative "field"
 require_relative "initial"
@@ -18,8 +18,11 @@ module NimbleEyelet
     Document = Value.define(:fields, :machine_id, :pins, :keep_outs, :swatches, :steps_done, :knots,
                             pins: [], keep_outs: [], swatches: [], steps_done: [], knots: {}) do
       # @param machine [Machine] the one machine_id names
+      # @param habits [Hash{String => Object}] of the house, for what the closure leaves open
       # @return [Plan]
-      def plan(machine)
+      def plan(machine, habits = {})
+        return with(fields: fields.merge(habits) { |_, own, house| own.nil? ? house : own }).plan(machine) unless habits.empty?
+
         Plan.new(name: fields["closure.name"], machine: machine,
                  button: Button.new(**room("button")), cloth: Cloth.new(**room("cloth")), thread: SewingThread.new(**room("thread")),
                  opening: Opening::Wish.new(**room("opening")), run: run, overrides: Recipes::Overrides.new(**room("recipe")),

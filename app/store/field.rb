@@ -10,7 +10,7 @@ require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Store
-    # kind - Symbol: :length, :choice, :whole, :decimal, :outline or :text
+    # kind - Symbol: :length, :choice, :whole, :decimal, :outline, :flag or :text
     # table - Symbol, :closures or :recipes; optional - Boolean, may be left empty for the rules to decide
     Field = Value.define(:path, :kind, :column, :table, :optional, :choices, choices: nil) do
       # @param typed [String, nil] as typed; empty counts as nothing
@@ -59,6 +59,7 @@ module NimbleEyelet
     end
 
     Field::LONGEST_TEXT = 80
+    Field::NAMED = %w[closure.name machine.name stash.name].freeze
 
     Field::READERS = {
       length: ->(field, text, unit) { Measure::Notation.read(text, unit: unit, field: field.path) },
@@ -71,11 +72,12 @@ module NimbleEyelet
 
         Rational(text.tr(",", "."))
       end,
+      flag: ->(_, text, _) { text == "yes" },
       choice: lambda do |field, text, _|
         field.choices.include?(text) ? text : raise(Refused.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
       end,
       text: lambda do |field, text, _|
-        raise Refused.field(field.path, text, "This needs a name.") if text.empty? && field.path == "closure.name"
+        raise Refused.field(field.path, text, "This needs a name.") if text.empty? && Field::NAMED.include?(field.path)
         raise Refused.field(field.path, text, "At most #{Field::LONGEST_TEXT} characters.") if text.length > Field::LONGEST_TEXT
 
         text
@@ -96,6 +98,8 @@ module NimbleEyelet
       def self.length(path, **rest) = field(path, :length, **rest)
       def self.whole(path, **rest) = field(path, :whole, **rest)
       def self.text(path, **rest) = field(path, :text, **rest)
+      # Left empty, the habit of the house holds.
+      def self.habit(path, choices) = choice(path, choices, optional: true)
       def self.choice(path, choices, **rest) = field(path, :choice, choices: choices.keys, **rest)
 
       ALL = [
@@ -107,18 +111,19 @@ module NimbleEyelet
         length("cloth.thickness"), whole("cloth.layers"), length("cloth.interfacing"),
         whole("cloth.stretch", column: "cloth_stretch_percent"),
         text("thread.name"), choice("thread.fibre", Stitches::DENSITIES), field("thread.tex", :decimal),
-        choice("opening.school", Opening::SCHOOLS), length("opening.allowance"), length("opening.correction"),
-        choice("opening.ruler", Measure::RULERS), whole("opening.clicks"), length("opening.wrapped", optional: true),
+        habit("opening.school", Opening::SCHOOLS), length("opening.allowance"), length("opening.correction"),
+        length("opening.ease", optional: true), habit("opening.ruler", Measure::RULERS), whole("opening.clicks"),
+        length("opening.wrapped", optional: true),
         length("placket.run_length"), length("placket.first", optional: true), length("placket.last", optional: true),
         whole("placket.count", optional: true), length("placket.wished_gap", optional: true), length("placket.extension"),
         choice("placket.orientation", Placket::ORIENTATIONS), choice("placket.use", Placket::USES),
-        choice("placket.edge", Placket::EDGE_SCHOOLS), choice("placket.grid", Measure::RULERS),
-        choice("placket.seat", Placket::SEATS),
+        habit("placket.edge", Placket::EDGE_SCHOOLS), habit("placket.grid", Measure::RULERS),
+        habit("placket.seat", Placket::SEATS),
         choice("recipe.style", Recipes::STYLES, optional: true), choice("recipe.foot", FOOT_KINDS, optional: true),
         length("recipe.stitch_width", optional: true), length("recipe.stitch_length", optional: true),
         field("recipe.tension", :decimal, optional: true), text("recipe.stabiliser", optional: true),
         whole("recipe.needle_size", optional: true),
-        choice("attach.pattern", Attach::PATTERNS), whole("attach.stitches", optional: true),
+        habit("attach.pattern", Attach::PATTERNS), whole("attach.stitches", optional: true),
         length("attach.width", optional: true)
       ].freeze
     end

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # What a field holds before anybody has said anything about it, as it would be typed by somebody
-# who reads millimetres: a plain shirt button in light cloth. Fields not named here begin empty.
+# who reads millimetres: a plain shirt button in light cloth. Fields not named here begin empty,
+# and those that are habits then follow the house.
 
 module NimbleEyelet
   module Store
@@ -11,11 +12,10 @@ module NimbleEyelet
       "cloth.kind" => "light_woven", "cloth.weight" => "120", "cloth.thickness" => "0.25", "cloth.layers" => "2",
       "cloth.interfacing" => "0.2", "cloth.stretch" => "0",
       "thread.fibre" => "polyester", "thread.tex" => "27",
-      "opening.school" => "passing_geometry", "opening.allowance" => "3", "opening.correction" => "0",
-      "opening.ruler" => "half_millimetre", "opening.clicks" => "1",
+      "opening.allowance" => "3", "opening.correction" => "0",
+      "opening.clicks" => "1",
       "placket.run_length" => "600", "placket.extension" => "18", "placket.orientation" => "vertical",
-      "placket.use" => "shirt", "placket.edge" => "ten", "placket.grid" => "millimetre", "placket.seat" => "upper",
-      "attach.pattern" => "two_bars"
+      "placket.use" => "shirt"
     }.freeze
   end
 end

@@ -1,14 +1,53 @@
 # frozen_string_literal: true
 
-# Machines of a workroom with their feet, as core values.
+# Machines of a workroom with their feet, as core values; and the one way to keep them.
 #
 #   Store::MachineReader.for(db).read(workroom_id, 3)   # => NimbleEyelet::Machine or nil
 
 require "sequel"
-require_relative "../../lib/nimble_eyelet"
+require_relative "field"
+require_relative "trouble"
 
 module NimbleEyelet
   module Store
+    # Everything that can be typed about a machine and about one of its feet, by name.
+    module MachineFields
+      def self.field(path, kind, optional: false, choices: nil)
+        table, name = path.split(".")
+        Field.new(path: path, kind: kind, column: (kind == :length ? "#{name}_mm" : name).to_sym, table: table.to_sym,
+                  optional: optional, choices: choices&.keys)
+      end
+
+      def self.by_name(fields) = fields.to_h { |field| [field.path.split(".").last.to_sym, field] }.freeze
+
+      MACHINE = by_name([
+                          field("machine.name", :text), field("machine.kind", :choice, choices: MACHINE_KINDS),
+                          field("machine.stops", :choice, choices: STOPS), field("machine.reset", :choice, choices: RESETS),
+                          *%w[max_width width_step length_step].map { |name| field("machine.#{name}", :length) },
+                          field("machine.neutral_tension", :decimal), field("machine.tension_step", :decimal),
+                          field("machine.feed_stop", :choice, choices: FEED_STOPS),
+                          *%w[bobbin_finger balance straight_first lift_resets].map { |name| field("machine.#{name}", :flag) },
+                          field("machine.first_side", :choice, choices: FIRST_SIDES),
+                          field("machine.first_direction", :choice, choices: FIRST_DIRECTIONS),
+                          field("machine.needle_positions", :whole), field("machine.top_speed", :whole)
+                        ])
+
+      FOOT = by_name([
+                       field("foot.kind", :choice, choices: FOOT_KINDS), field("foot.nickname", :text),
+                       field("foot.largest_button", :length, optional: true),
+                       *%w[allowance click scale_pitch].map { |name| field("foot.#{name}", :length) },
+                       field("foot.scale_reads", :choice, choices: SCALE_READS)
+                     ])
+
+      # @param fields [Hash] MACHINE or FOOT
+      # @param row [Hash] as in the table
+      # @return [Hash{Symbol => Object}] values by name
+      def self.load(fields, row) = fields.transform_values { |field| field.load(row[field.column]) }
+
+      # @return [Hash{Symbol => Object}] columns
+      def self.dump(fields, thing) = fields.to_h { |name, field| [field.column, field.dump(thing[name])] }
+    end
+
     class MachineReader
       READERS = ObjectSpace::WeakMap.new
       private_constant :READERS
@@ -42,19 +81,77 @@ module NimbleEyelet
       private
 
       def build(row, feet)
-        Machine.new(**row.slice(:id, :name, :kind, :stops, :reset, :feed_stop, :bobbin_finger, :balance),
-                    styles: row[:styles].to_a, max_width: length(row[:max_width_mm]), width_step: length(row[:width_step_mm]),
-                    length_step: length(row[:length_step_mm]), neutral_tension: row[:neutral_tension].to_r,
-                    tension_step: row[:tension_step].to_r, feet: feet.map { |foot| build_foot(foot) })
+        Machine.new(id: row[:id], styles: row[:styles].to_a, **MachineFields.load(MachineFields::MACHINE, row),
+                    feet: feet.map { |foot| Foot.new(**MachineFields.load(MachineFields::FOOT, foot)) })
+      end
+    end
+
+    # Adds, changes and removes machines. A machine is kept whole, its feet with it.
+    class Machines
+      # One machine and the revision it was read at.
+      Kept = Value.define(:machine, :revision, :closures)
+
+      # @param db [Sequel::Database]
+      # @param workroom_id [Integer]
+      def initialize(db, workroom_id)
+        @db = db
+        @workroom_id = workroom_id
       end
 
-      def build_foot(row)
-        Foot.new(kind: row[:kind], nickname: row[:nickname],
-                 allowance: length(row[:allowance_mm]), click: length(row[:click_mm]),
-                 largest_button: row[:largest_button_mm] && length(row[:largest_button_mm]))
+      # @param id [Integer]
+      # @return [Kept] closures - Array<Hash> of id and name of those sewn on it
+      # @raise [Missing]
+      def find(id)
+        machine = MachineReader.for(@db).read(@workroom_id, id) or raise Missing
+        closures = @db[:closures].where(workroom_id: @workroom_id, machine_id: id).order(:name).select(:id, :name).all
+        Kept.new(machine: machine, revision: @db[:machines].where(id: id).get(:revision), closures: closures)
       end
 
-      def length(number) = Length.new(number.to_r)
+      # @param machine [Machine] sound
+      # @return [Kept]
+      # @raise [Refused] when the name is taken
+      def add(machine)
+        write(machine) { |columns| @db[:machines].insert(columns.merge(workroom_id: @workroom_id)) }
+      end
+
+      # @param id [Integer]
+      # @param revision [Integer] the one the person saw
+      # @return [Kept]
+      # @raise [Missing, Stale, Refused]
+      def change(id, machine, revision:)
+        write(machine) do |columns|
+          row = @db[:machines].where(workroom_id: @workroom_id, id: id).for_update.first or raise Missing
+          raise Stale, find(id) unless row[:revision] == revision
+
+          @db[:machines].where(id: id).update(columns.merge(revision: revision + 1))
+          @db[:feet].where(machine_id: id).delete
+          id
+        end
+      end
+
+      # @raise [Missing]
+      # @raise [Refused] while a closure is sewn on it
+      def remove(id)
+        raise Missing if @db[:machines].where(workroom_id: @workroom_id, id: id).delete.zero?
+      rescue Sequel::ForeignKeyConstraintViolation
+        names = find(id).closures.map { |closure| closure[:name] }.join(", ")
+        raise Refused.field("machine.id", id, "Still in use for: #{names}. Choose another machine there first.")
+      end
+
+      private
+
+      def write(machine)
+        @db.transaction do
+          columns = MachineFields.dump(MachineFields::MACHINE, machine).merge(styles: Sequel.pg_array(machine.styles, :text))
+          id = yield(columns)
+          @db[:feet].multi_insert(machine.feet.map do |foot|
+            MachineFields.dump(MachineFields::FOOT, foot).merge(workroom_id: @workroom_id, machine_id: id)
+          end)
+          find(id)
+        end
+      rescue Sequel::UniqueConstraintViolation
+        raise Refused.field("machine.name", machine.name, "There is another machine of that name.")
+      end
     end
   end
 end

@@ -5,6 +5,8 @@
 #   Store::Workroom.default(db).unit   # => :mm
 
 require_relative "machines"
+require_relative "habits"
+require_relative "stash"
 
 module NimbleEyelet
   module Store
@@ -34,13 +36,19 @@ module NimbleEyelet
       def unit = @row[:unit].to_sym
       def revision = @row[:revision]
 
-      # @param unit [String]
+      # @return [Hash{String => Object}] answers of the house, by the path they stand in for
+      def habits = Habits.load(@row[:habits])
+
+      # @param unit [String, nil]
+      # @param habits [Hash{String => String, nil}] as typed
       # @param revision [Integer] the one the person saw
       # @return [Workroom]
-      # @raise [Stale]
-      def with_unit(unit, revision:)
-        changed = @db[:workrooms].where(id: id, revision: revision)
-                                 .returning.update(unit: unit, revision: Sequel[:revision] + 1)
+      # @raise [Stale, Refused]
+      def change(revision:, unit: nil, habits: {})
+        kept = Habits.change(@row[:habits], habits, unit: self.unit)
+        changed = @db[:workrooms].where(id: id, revision: revision).returning
+                                 .update(unit: unit || @row[:unit], habits: Sequel.pg_jsonb_wrap(kept),
+                                         revision: Sequel[:revision] + 1)
         raise Stale, Workroom.default(@db) if changed.empty?
 
         Workroom.new(@db, changed.first)
@@ -68,18 +76,8 @@ module NimbleEyelet
                       .insert(workroom_id: id, name: name)
       end
 
-      # Puts a measured button on the shelf, or measures one of that name again.
-      #
-      # @param button [Button] sound, with a name
-      # @return [void]
-      def keep_button(button)
-        values = { shape: button.shape, attachment: button.attachment }
-        %i[diameter thickness hole_spacing hole_diameter].each { |name| values[:"#{name}_mm"] = Field.decimal(button[name]) }
-        values[:width_mm] = button.width && Field.decimal(button.width)
-        values[:outline] = button.outline&.kept
-        @db[:buttons].insert_conflict(target: %i[workroom_id name], update: values)
-                     .insert(values.merge(workroom_id: id, name: button.name))
-      end
+      # @return [Stash]
+      def stash = @stash ||= Stash.new(@db, id)
     end
   end
 end

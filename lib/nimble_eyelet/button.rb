@@ -5,3 +5,5 @@
 require_relative "button/outline"
 require_relative "button/shape"
 require_relative "button/button"
+require_relative "button/colour"
+require_relative "button/measuring"

@@ -14,7 +14,8 @@ require_relative "stage"
 
 module NimbleEyelet
   # layout, progress - nil while the holes do not fit; faults - Array<Fault>
-  Sheet = Value.define(:plan, :recipe, :cut, :layout, :faults, :diagnosis, :progress, :attaching, :stages) do
+  # settings - Hash of school to Opening::Setting, what its opening asks of the foot
+  Sheet = Value.define(:plan, :recipe, :cut, :settings, :layout, :faults, :diagnosis, :progress, :attaching, :stages) do
     # @param plan [Plan] sound
     # @return [Sheet]
     def self.of(plan) = Composer.new(plan).sheet
@@ -29,7 +30,7 @@ module NimbleEyelet
     # @return [Sheet]
     def sheet
       layout, faults = laid_out
-      Sheet.new(plan: @plan, recipe: recipe, cut: cut, layout: layout, faults: faults, diagnosis: diagnosis,
+      Sheet.new(plan: @plan, recipe: recipe, cut: cut, settings: settings, layout: layout, faults: faults, diagnosis: diagnosis,
                 progress: layout && progress(layout), attaching: attaching, stages: stages)
     end
 
@@ -43,6 +44,12 @@ module NimbleEyelet
 
     def cut
       @cut ||= Opening::Cut.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: @plan.machine.foot("carriage_foot"))
+    end
+
+    def settings
+      fitted = { foot: recipe.foot.value, machine: @plan.machine, button: @plan.button, ends: cut.ends,
+                 straight: recipe.style.value.stitched == :straight }
+      cut.answers.to_h { |answer| [answer.school.key, Opening::Setting.of(length: answer.length, **fitted)] }
     end
 
     def laid_out

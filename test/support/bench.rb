@@ -39,6 +39,8 @@ module NimbleEyelet
       def run
         puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}"
         World.open do |world|
+          schools(world)
+          import(world)
           sheet_over_http(world)
           script_size
           key_to_run(world)
@@ -56,6 +58,58 @@ module NimbleEyelet
         times = timed({ ours: world.serve, bare: serve(bare_route(world.db, ROWS, bytes)) })
         puts format("sheet over HTTP: %.2f ms, %d statements, %d bytes: %.2f times a bare route (aim 1.5 or less)",
                     times[:ours] * 1000, count, bytes.bytesize, times[:ours] / times[:bare])
+      end
+
+      # All schools for the smock's button, against parsing everything said about the smock as JSON.
+      def schools(world)
+        closure = Store::Closures.new(world.db, 1).find(1)
+        plan = closure.plan
+        said = JSON.generate(Api::ClosureView.plan(closure.document, Api::Say.new(:mm)))
+        ends = Sheet.of(plan).recipe.ends
+        ours, parse = each_of({ ours: -> { Opening::Cut.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
+          JSON.parse(said)
+        } })
+        puts format("all schools for one button: %.3f ms, %.2f times parsing the %d bytes said about it as JSON",
+                    ours * 1000, ours / parse, said.bytesize)
+      end
+
+      # Five thousand buttons brought in over HTTP, and how far the server's memory grew meanwhile.
+      def import(world)
+        rows = (1..5000).map { |number| "bench #{number},flat,two_holes,#{8 + (number % 20)},3,3,1.8,#{number % 90},reed,\n" }
+        body = "name,shape,attachment,diameter_mm,thickness_mm,hole_spacing_mm,hole_diameter_mm,owned,colour,note\n#{rows.join}"
+        uri = URI("#{world.serve}/api/stash/import?keep=yes")
+        before = peak
+        progress = 0
+        spent = clocked do
+          Net::HTTP.start(uri.host, uri.port) do |http|
+            http.request(Net::HTTP::Post.new(uri, "Content-Type" => "text/csv", "X-Nimble-Eyelet" => "1").tap do |post|
+              post.body = body
+            end) do |answer|
+              answer.read_body { |piece| progress += piece.scan('"bytes"').size }
+            end
+          end
+        end
+        baseline = clocked { world.db.transaction(rollback: :always) { bare_rows(world.db, 5000) } }
+        puts format("5,000 buttons brought in: %.1f s, %.1f times one bare insert of the rows; told %d times how far; peak memory grew by %.1f MB",
+                    spent, spent / baseline, progress, (peak - before) / 1024.0)
+      end
+
+      def bare_rows(db, count)
+        (1..count).each_slice(200) do |numbers|
+          db[:threads].multi_insert(numbers.map { |number| { workroom_id: 1, name: "bare #{number}", fibre: "silk", tex: 20 } })
+        end
+      end
+
+      # @return [Integer] kB this process ever held
+      def peak = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i
+
+      # Medians of each, in turns, seconds.
+      def each_of(works, rounds: ROUNDS)
+        samples = works.transform_values { [] }
+        (WARM_UP + rounds).times do |round|
+          works.each { |name, work| clocked(&work).then { |spent| samples[name] << spent if round >= WARM_UP } }
+        end
+        samples.values.map { |list| list.sort[list.size / 2] }
       end
 
       # How many statements one request sends, and what it answers.

@@ -11,6 +11,7 @@ require "tmpdir"
 require_relative "../../app/cluster"
 require_relative "../../app/web"
 require_relative "../../app/store/demo"
+require_relative "../../app/stand_in/caliper"
 
 module NimbleEyelet
   module Support
@@ -48,10 +49,16 @@ module NimbleEyelet
 
       # @return [String] address of a real server in this process
       def serve(port: 0)
-        @server = Puma::Server.new(app, nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
+        @server = Puma::Server.new(app(caliper: caliper), nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
         bound = @server.add_tcp_listener("127.0.0.1", port).addr[1]
         @server.run
         "http://127.0.0.1:#{bound}"
+      end
+
+      # @return [App::Gauge] a stand-in caliper in this process
+      def caliper
+        @caliper ||= StandIn::Caliper.new(random: Random.new(7)).tap { |caliper| Thread.new { caliper.run } }
+        App::Gauge.at("stand-in:#{@caliper.port}")
       end
 
       # Stops the server as a crash would look from outside.
@@ -62,6 +69,7 @@ module NimbleEyelet
 
       def close
         stop_serving
+        @caliper&.close
         @db&.disconnect
         @cluster&.stop
         FileUtils.rm_rf(@folder)

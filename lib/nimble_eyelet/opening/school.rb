@@ -26,15 +26,21 @@ module NimbleEyelet
 
     # What a school is asked: wish - Wish; foot - Foot that clamps buttons, or nil
     Asked = Value.define(:button, :cloth, :wish, :foot) do
-      # @return [Length] ease for this cloth: less where it is thin
-      def ease = thin? ? EASE_THIN : EASE_OTHER
+      # @return [Length] the person's own ease, else that for this cloth: less where it is thin
+      def ease = wish.ease || (thin? ? EASE_THIN : EASE_OTHER)
       def thin? = cloth.thickness <= THIN_LAYER
 
-      # A flat foot cannot hold a ball; a flat stand-in as long as H is clamped instead.
       # @return [Length] what the carriage foot is opened to
-      def clamp_gap = stand_in? ? button.half_perimeter : button.across
-      def stand_in? = %w[ball half_ball].include?(button.shape)
+      def clamp_gap = Opening.clamp_gap(button)
+      def stand_in? = Opening.stand_in?(button)
     end
+
+    # A flat foot cannot hold a ball; a flat stand-in as long as H is clamped instead.
+    #
+    # @param button [Button]
+    # @return [Length] what a carriage foot is opened to
+    def self.clamp_gap(button) = stand_in?(button) ? button.half_perimeter : button.across
+    def self.stand_in?(button) = %w[ball half_ball].include?(button.shape)
 
     # key, name, assumes, fails - String; asks - String or nil, the further field it goes by
     # rule - Proc(Asked) -> [Length, Array<Reason>]
@@ -75,7 +81,8 @@ module NimbleEyelet
     end
 
     def self.ease_addition(asked)
-      [asked.ease, "ease", Said["Ease of %s lets a hand push it through#{' thin cloth' if asked.thin?}.", asked.ease]]
+      says = asked.wish.ease ? "Your own ease of %s." : "Ease of %s lets a hand push it through#{' thin cloth' if asked.thin?}."
+      [asked.ease, "ease", Said[says, asked.ease]]
     end
     private_class_method :passing_additions, :ease_addition
 

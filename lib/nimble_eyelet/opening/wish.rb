@@ -16,7 +16,8 @@ module NimbleEyelet
     # school - String; allowance - Length for the fixed allowance school
     # correction - Length learned from test holes; ruler - String, key of Measure::RULERS
     # clicks - Integer, for the carriage foot; wrapped - Length of a strip round the button, or nil
-    Wish = Value.define(:school, :allowance, :correction, :ruler, :clicks, :wrapped, clicks: 1, wrapped: nil) do
+    # ease - Length added to H, or nil to go by the cloth
+    Wish = Value.define(:school, :allowance, :correction, :ruler, :clicks, :wrapped, :ease, clicks: 1, wrapped: nil, ease: nil) do
       # @return [self]
       # @raise [Refused]
       def sound!
@@ -24,6 +25,7 @@ module NimbleEyelet
           Measure::Limits.check(check, "opening.allowance", allowance)
           Measure::Limits.check(check, "opening.correction", correction)
           Measure::Limits.check(check, "opening.wrapped", wrapped) if wrapped
+          Measure::Limits.check(check, "opening.ease", ease) if ease
           check.that("opening.clicks", clicks, CLICKS.cover?(clicks),
                      "This takes a whole number from #{CLICKS.min} to #{CLICKS.max}.")
         end

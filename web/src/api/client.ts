@@ -20,6 +20,10 @@ export type ShelfItem = Schemas['ShelfItem'];
 export type Revision = Schemas['Revision'];
 export type PlainOpening = Schemas['PlainOpening'];
 export type PlainAsked = paths['/api/plain-openings']['post']['requestBody']['content']['application/json'];
+export type StashButton = Schemas['StashButton'];
+export type Caliper = Schemas['Caliper'];
+export type MachineProfile = Schemas['MachineProfile'];
+export type Habit = Schemas['Habit'];
 export type Readings = Schemas['Readings'];
 
 export const client = createClient<paths>({ baseUrl: '/', headers: { 'X-Nimble-Eyelet': '1' } });

@@ -1,6 +1,6 @@
 // What belongs to the whole workroom: shelves, machines, garments, the unit, and what there is to
 // choose from.
-import { client, type Catalogue, type Workroom } from './client';
+import { client, type Catalogue, type Habit, type Workroom } from './client';
 
 class Room {
   workroom = $state.raw<Workroom>();
@@ -20,6 +20,11 @@ class Room {
       this.failed = true;
     }
     if (this.failed) setTimeout(() => void this.load(), 2000);
+  }
+
+  /** What the house does for a field that a closure leaves open. */
+  habit(path: string): Habit | undefined {
+    return this.workroom?.habits.find((habit) => habit.path === path);
   }
 
   async showIn(unit: Workroom['unit']): Promise<void> {

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What on the machine is away from neutral, and how each thing goes back.
   import { room } from '../api/room.svelte';
+  import Caliper from './Caliper.svelte';
   import type { Sheet } from '../api/client';
 
   let { sheet, go }: { sheet: Sheet; go: () => void } = $props();
@@ -34,7 +35,8 @@
       {next.does}
     </button>
   {/if}
+  <Caliper />
   {#if room.workroom}
-    <p class="mt-5 text-sm text-secondary">Keys 1 to 8 go to a stage.</p>
+    <p class="mt-5 text-sm text-secondary">Keys 1 to 8 go to a stage, Alt C reads the caliper.</p>
   {/if}
 </aside>

@@ -2,6 +2,7 @@
   // One of several: as words side by side when they are few, else as a list.
   import type { Choice } from '../api/client';
   import type { ClosureState } from '../api/closure.svelte';
+  import { room } from '../api/room.svelte';
 
   let {
     work,
@@ -10,6 +11,7 @@
     choices,
     listed = false,
     empty = '',
+    habit = false,
   }: {
     work: ClosureState;
     path: string;
@@ -17,9 +19,13 @@
     choices: Choice[];
     listed?: boolean;
     empty?: string;
+    /** Left open, the habit of the house holds. */
+    habit?: boolean;
   } = $props();
 
   const id = $props.id();
+  let house = $derived(habit ? room.habit(path) : undefined);
+  let open = $derived(house ? `the house habit: ${house.name ?? ''}` : empty);
   let chosen = $derived(work.text(path));
   let fault = $derived(work.faults[path]);
   let note = $derived(choices.find((choice) => choice.key === chosen)?.note ?? '');
@@ -41,7 +47,7 @@
       aria-describedby={note ? `${id}-note` : undefined}
       onchange={(event) => pick(event.currentTarget.value)}
     >
-      {#if empty}<option value="">{empty}</option>{/if}
+      {#if open}<option value="">{open}</option>{/if}
       {#each choices as choice (choice.key)}<option value={choice.key}>{choice.name}</option>{/each}
     </select>
     {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
@@ -51,7 +57,7 @@
   <fieldset data-path={path}>
     <legend class="text-sm text-secondary">{label}</legend>
     <div class="mt-0.5 flex flex-wrap gap-x-1 gap-y-1">
-      {#each choices as choice (choice.key)}
+      {#each house ? [{ key: '', name: `as the house: ${house.name ?? ''}`, note: '' }, ...choices] : choices as choice (choice.key)}
         <label
           class={[
             'cursor-pointer rounded border px-2.5 py-1.5 has-[:focus-visible]:outline-3 has-[:focus-visible]:outline-primary',

@@ -1,10 +1,9 @@
 <script lang="ts">
   // All garments with their closures, and a new closure.
-  import { Moon, Sun } from '@lucide/svelte';
   import { client } from '../api/client';
   import { room } from '../api/room.svelte';
   import { navigate } from '../router';
-  import { theme } from '../shell/theme.svelte';
+  import PageBar from '../shell/PageBar.svelte';
 
   let garment = $state('');
   let name = $state('');
@@ -48,18 +47,7 @@
 </script>
 
 <div class="min-h-screen bg-base-100 text-base-content">
-  <header class="flex items-center gap-3 border-b border-base-300 px-4 py-2">
-    <img src="/mark.svg" alt="" width="26" height="26" class="rounded" />
-    <span class="font-serif text-lg font-semibold">Nimble Eyelet</span>
-    <a class="ml-auto text-sm link" href="/api/docs" target="_blank">The interface for programs</a>
-    <button
-      class="btn btn-square btn-ghost btn-sm"
-      aria-label={theme.dark ? 'Daylight' : 'Lamplight'}
-      onclick={() => theme.toggle()}
-    >
-      {#if theme.dark}<Sun size={18} />{:else}<Moon size={18} />{/if}
-    </button>
-  </header>
+  <PageBar />
   <main class="mx-auto grid max-w-5xl gap-x-14 gap-y-8 px-4 py-8 md:grid-cols-[1fr_20rem]">
     <section>
       <h1 class="text-4xl font-semibold">{room.workroom?.name ?? 'The workroom'}</h1>
@@ -95,6 +83,20 @@
           </ul>
         {/if}
       {/each}
+      <h2 class="mt-8 border-b border-base-300 text-xl font-semibold">Machines</h2>
+      <ul>
+        {#each room.workroom?.machines ?? [] as machine (machine.id)}
+          <li class="border-b border-dashed border-base-300">
+            <a
+              class="flex flex-wrap items-baseline gap-x-3 py-2 text-lg hover:underline"
+              href="/machines/{machine.id}"
+              ><span class="wrap-anywhere">{machine.name}</span>
+              <span class="text-base text-secondary">{machine.kind_name}</span></a
+            >
+          </li>
+        {/each}
+      </ul>
+      <a class="btn mt-3 btn-sm" href="/machines/new">Another machine</a>
     </section>
     <form class="self-start border-l-4 border-primary pl-4" onsubmit={begin}>
       <h2 class="text-xl font-semibold">Begin a closure</h2>

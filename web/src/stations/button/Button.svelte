@@ -69,6 +69,7 @@
   </div>
   <Measuring
     {work}
+    {closure}
     across={sheet.button.across}
     wide={!sheet.button.measured.includes('outline')}
     thick={sheet.button.measured.includes('thickness')}

@@ -1,11 +1,28 @@
 <script lang="ts">
   // Measuring more than once: one button three times, or every button of a set.
-  import { client, type Readings } from '../../api/client';
+  import { client, type Closure, type Readings } from '../../api/client';
   import type { ClosureState } from '../../api/closure.svelte';
   import Cautions from '../../ui/Cautions.svelte';
+  import MeasuringPicture from './MeasuringPicture.svelte';
 
-  let { work, across, wide, thick }: { work: ClosureState; across: string; wide: boolean; thick: boolean } =
-    $props();
+  let {
+    work,
+    closure,
+    across,
+    wide,
+    thick,
+  }: { work: ClosureState; closure: Closure; across: string; wide: boolean; thick: boolean } = $props();
+
+  const NAMES: Record<string, string> = {
+    diameter: 'Across',
+    width: 'Smallest width',
+    thickness: 'Thickness',
+    outline: 'Corners',
+    wrapped: 'Strip round it',
+    hole_spacing: 'Hole spacing',
+    hole_diameter: 'Hole diameter',
+  };
+  const nameOf = (what: string) => (what === 'diameter' ? across : (NAMES[what] ?? what));
 
   let typed = $state(['', '', '']);
   let found = $state<Readings>();
@@ -41,12 +58,16 @@
 
 <details>
   <summary class="cursor-pointer underline decoration-dotted"
-    >Measure three times, or every button of the set</summary
+    >How to measure it: three times, or every button of the set</summary
   >
-  <p class="mt-2 max-w-prose text-[0.95rem]">
-    A caliper or two set squares against the rim, a quarter turn between readings; then the thickness, without
-    the shank. Without a caliper, wrap a strip of paper once round the way it passes: half its length is H.
-  </p>
+  <div class="mt-2 grid gap-x-6 gap-y-2 xl:grid-cols-[minmax(0,22rem)_1fr]">
+    <MeasuringPicture {closure} />
+    <ol class="list-decimal space-y-1 pl-6 text-[0.95rem]">
+      {#each closure.sheet.button.measuring as step (step.what)}
+        <li><strong>{nameOf(step.what)}</strong>, with {step.tool}. {step.how}</li>
+      {/each}
+    </ol>
+  </div>
   <div class="mt-2 flex flex-wrap items-start gap-2">
     {#each typed, index (index)}
       {@const fault = faults[`readings.${index + 1}`]}

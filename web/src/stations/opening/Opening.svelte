@@ -6,6 +6,7 @@
   import Field from '../../ui/Field.svelte';
   import Pick from '../../ui/Pick.svelte';
   import type { StationProps } from '../stations';
+  import FootPicture from './FootPicture.svelte';
   import Plain from './Plain.svelte';
   import SlitPicture from './SlitPicture.svelte';
 
@@ -24,8 +25,12 @@
   let step = $state(0);
   let given = $derived(opening.if_it_gives[step]);
 
+  let house = $derived(room.habit('opening.school'));
+  let own = $derived(closure.plan.opening.school);
+  let ruler = $derived(work.text('opening.ruler') || (room.habit('opening.ruler')?.value ?? 'millimetre'));
+
   function choose(school: string): void {
-    work.type('opening.school', school);
+    work.type('opening.school', school === house?.value ? '' : school);
     work.saveSoon(0);
   }
 </script>
@@ -56,6 +61,11 @@
 <div class="mt-3"><Cautions cautions={opening.cautions} /></div>
 <div class="mt-3"><SlitPicture {closure} /></div>
 
+<h2 class="mt-5 text-lg font-semibold">What the {opening.foot} makes of it</h2>
+<p class="max-w-prose" data-setting>{opening.setting.says}</p>
+<div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
+<FootPicture {closure} />
+
 <h2 class="mt-5 text-lg font-semibold">Schools, side by side</h2>
 <ul class="mt-2 space-y-2">
   {#each opening.answers as answer (answer.school)}
@@ -69,7 +79,9 @@
             checked={answer.chosen}
             onchange={() => choose(answer.school)}
           />
-          <span class={answer.chosen ? 'font-semibold' : ''}>{answer.name}</span>
+          <span class={answer.chosen ? 'font-semibold' : ''}
+            >{answer.name}{answer.school === house?.value ? ', the house habit' : ''}</span
+          >
         </label>
         <span class="text-xl font-semibold">{answer.length.text}</span>
         <span class="text-secondary">overall {answer.overall.text}</span>
@@ -106,8 +118,62 @@
   is where it sits snug in this cloth, from {opening.bands.snug.text} to {opening.bands.easy.text}.
 </p>
 
+{#if own}
+  <p class="mt-2 text-sm">
+    This closure goes its own way. <button
+      class="cursor-pointer underline decoration-dotted"
+      onclick={() => work.typeAll({ 'opening.school': '' })}>Back to the house habit: {house?.name}</button
+    >
+  </p>
+{/if}
+
+<details class="mt-3">
+  <summary class="cursor-pointer underline decoration-dotted">The same as a table</summary>
+  <div class="overflow-x-auto">
+    <table class="table mt-1 max-w-3xl table-sm text-base">
+      <thead>
+        <tr>
+          <th>School</th><th>Opening</th><th>Overall</th><th>On the {opening.foot}</th><th>Slack</th><th
+            >Verdict</th
+          >
+        </tr>
+      </thead>
+      <tbody>
+        {#each opening.answers as answer (answer.school)}
+          <tr class={answer.chosen ? 'bg-primary/15' : ''}>
+            <th>{answer.name}</th>
+            <td>{answer.length.text}</td>
+            <td>{answer.overall.text}</td>
+            <td>{answer.setting}</td>
+            <td>{answer.verdict.slack.text}</td>
+            <td
+              class={['will_not_pass', 'slips_out'].includes(answer.verdict.key)
+                ? 'font-semibold text-warning'
+                : ''}>{answer.verdict.words}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</details>
+
 <div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
-  <Pick {work} path="opening.ruler" label="Rounded up to" choices={room.catalogue?.rulers ?? []} listed />
+  <Pick
+    {work}
+    path="opening.ruler"
+    label="Rounded up to"
+    choices={room.catalogue?.rulers ?? []}
+    listed
+    habit
+  />
+  <Field
+    {work}
+    path="opening.ease"
+    label="Ease"
+    placeholder={room.habit('opening.ease')?.value ?? 'by the cloth'}
+    hint="empty: as the house does"
+  />
   {#if opening.asks === 'allowance'}
     <Field {work} path="opening.allowance" label="Fixed allowance" />
   {:else if opening.asks === 'clicks'}
@@ -140,4 +206,4 @@
 
 <div class="mt-5"><Because reasons={opening.because} /></div>
 
-<Plain ruler={closure.plan.opening.ruler as PlainAsked['ruler']} />
+<Plain ruler={ruler as PlainAsked['ruler']} />

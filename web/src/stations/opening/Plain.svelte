@@ -3,14 +3,17 @@
   import { client, type PlainAsked, type PlainOpening } from '../../api/client';
   import { room } from '../../api/room.svelte';
   import Because from '../../ui/Because.svelte';
+  import Plain from '../../ui/Plain.svelte';
 
   let { ruler }: { ruler: PlainAsked['ruler'] } = $props();
 
-  const id = $props.id();
   let kind = $state<PlainAsked['kind']>('cord');
   let size = $state('');
+  let arrangement = $state<NonNullable<PlainAsked['arrangement']>>('single');
+  let span = $state('');
+  let count = $state('');
   let found = $state<PlainOpening>();
-  let fault = $state('');
+  let faults = $state<Record<string, string>>({});
   let chosen = $derived(room.catalogue?.plain.find((item) => item.key === kind));
   let asked = 0;
 
@@ -18,16 +21,18 @@
     const turn = ++asked;
     if (!size.trim()) {
       found = undefined;
-      fault = '';
+      faults = {};
       return;
     }
     try {
-      const answer = await client.POST('/api/plain-openings', { body: { kind, size, ruler } });
+      const answer = await client.POST('/api/plain-openings', {
+        body: { kind, size, ruler, arrangement, span, count },
+      });
       if (turn !== asked) return;
       found = answer.data;
-      fault = answer.error?.faults?.[0]?.allowed ?? answer.error?.detail ?? '';
+      faults = Object.fromEntries((answer.error?.faults ?? []).map((fault) => [fault.field, fault.allowed]));
     } catch {
-      fault = 'The server does not answer; what you typed stays here.';
+      faults = { 'plain.size': 'The server does not answer; what you typed stays here.' };
     }
   }
 </script>
@@ -42,18 +47,33 @@
           >{/each}
       </select>
     </label>
-    <div class="flex w-36 flex-col">
-      <label for={id} class="text-sm text-secondary">{chosen?.note ?? 'Size'}</label>
-      <input
-        {id}
-        class={['input bg-base-100 px-2 text-lg', fault && 'input-error']}
-        aria-invalid={fault ? 'true' : undefined}
-        bind:value={size}
-        oninput={look}
+    <Plain label={chosen?.note ?? 'Size'} bind:value={size} fault={faults['plain.size']} changed={look} />
+    <Plain
+      label="How they come"
+      bind:value={arrangement}
+      choices={room.catalogue?.arrangements ?? []}
+      changed={look}
+    />
+    {#if arrangement !== 'single'}
+      <Plain
+        label="First to last"
+        bind:value={span}
+        fault={faults['plain.span']}
+        hint="middle to middle"
+        changed={look}
       />
-      {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
-    </div>
+    {/if}
+    {#if arrangement === 'row'}
+      <Plain label="How many" bind:value={count} fault={faults['plain.count']} changed={look} />
+    {/if}
     {#if found}<p class="text-3xl font-semibold" data-plain>{found.opening.text}</p>{/if}
   </div>
+  {#if found && found.places.length > 1}
+    <p class="mt-2 max-w-prose" data-plain-row>
+      {found.count} of them, {found.pitch?.text} from middle to middle; from the first: {found.places
+        .map((place) => place.text)
+        .join(', ')}.
+    </p>
+  {/if}
   {#if found}<div class="mt-2"><Because reasons={found.because} /></div>{/if}
 </details>

@@ -78,6 +78,7 @@
       path="placket.seat"
       label="Button sits"
       choices={room.catalogue?.seats ?? []}
+      habit
     />{/if}
 </div>
 <div class="mt-4 grid gap-x-8 gap-y-4 2xl:grid-cols-2">
@@ -189,7 +190,14 @@
   >
   <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
     <Pick {work} path="placket.use" label="Kind of closure" choices={room.catalogue?.uses ?? []} listed />
-    <Pick {work} path="placket.edge" label="Keep from the edge" choices={room.catalogue?.edges ?? []} />
-    <Pick {work} path="placket.grid" label="Marks on" choices={room.catalogue?.rulers ?? []} listed />
+    <Pick
+      {work}
+      path="placket.edge"
+      label="Keep from the edge"
+      choices={room.catalogue?.edges ?? []}
+      listed
+      habit
+    />
+    <Pick {work} path="placket.grid" label="Marks on" choices={room.catalogue?.rulers ?? []} listed habit />
   </div>
 </details>

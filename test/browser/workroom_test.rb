@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require "tempfile"
+
+# The pages beside the table: the stash, the machines, the habits of the house; and the caliper.
+class WorkroomTest < BrowserTest
+  def file(text)
+    Tempfile.create(["stash", ".csv"]) do |csv|
+      csv.write(text)
+      csv.flush
+      yield csv.path
+    end
+  end
+
+  def test_a_file_is_looked_through_before_it_is_brought_in
+    visit "/stash"
+
+    assert_selector "main li", count: 10
+    click_button "From a file"
+    file("name,shape,attachment,diameter_mm,thickness_mm,owned\nmarsh pearl,flat,two_holes,13,3,4\nflawed,flat,two_holes,,3,1\n") do |path|
+      attach_file(path) { find("input[type=file]").click }
+
+      assert_selector "[data-import]", text: "1 would be new"
+      assert_selector "td", text: "bad: diameter: Write a length"
+      assert_text "10 kinds of button"
+      click_button "Bring in 1 button"
+
+      assert_selector "[data-import]", text: "1 are new"
+      assert_text "11 kinds of button"
+    end
+    fill_in "Search by name, shape, colour or note", with: "pearl"
+
+    assert_selector "main li", count: 1
+  end
+
+  def test_a_button_typed_into_the_stash_survives_a_reload_and_can_be_put_back
+    visit "/stash"
+    click_button "A new button"
+    fill_in "Name", with: "pebble"
+    fill_in "Diameter", with: "wide"
+    click_button "Put it in the box"
+
+    assert_selector "[role=alert]", text: "Write a length"
+    visit "/stash"
+
+    assert_field "Diameter", with: "wide"
+    fill_in "Diameter", with: "28L"
+    fill_in "Thickness", with: "3"
+    click_button "Put it in the box"
+
+    assert_selector "main li", text: "17.78 mm"
+    within("main li", text: "pebble") do
+      2.times { click_button "One pebble more" }
+
+      assert_selector "[aria-label='2 of them']"
+      click_button "Take out"
+    end
+
+    assert_no_selector "main li", text: "pebble"
+    click_button "Put it back"
+
+    assert_selector "main li", text: "pebble"
+    assert_violates_nothing
+  end
+
+  def test_the_caliper_reads_into_the_field_somebody_is_in
+    open_station "button"
+    find("summary", text: "open its jaws").click
+    fill_in "Between the jaws", with: "20.5"
+    find("input[data-path='button.diameter']").click
+    send_keys [:alt, "c"]
+
+    assert_saved
+    assert_match(/\A20\.(4[7-9]|5[0-3])/, find("input[data-path='button.diameter']").value)
+    find("summary", text: "How to measure it").click
+    find("input[aria-label='Reading 1']").click
+    click_button "Read caliper"
+    click_button "mm / in"
+    find("input[aria-label='Reading 2']").click
+    click_button "Read caliper"
+
+    assert_match(/ in\z/, find("input[aria-label='Reading 2']").value)
+    assert_selector "[data-readings]", text: "20."
+  end
+
+  def test_a_habit_is_followed_until_a_closure_goes_its_own_way
+    visit "/habits"
+    find("[data-habit='opening.school'] label", text: "fixed allowance").click
+
+    assert_selector "[data-habit='opening.school'] label.border-primary", text: "fixed allowance"
+    assert_violates_nothing
+    open_station "opening"
+
+    assert_answer "21 mm"
+    assert_text "diameter + fixed allowance, the house habit"
+    find("label", text: "passing geometry + ease").click
+
+    assert_answer "22.5 mm"
+    click_button "Back to the house habit: diameter + fixed allowance"
+
+    assert_answer "21 mm"
+  end
+
+  def test_a_machine_is_asked_about_and_what_its_foot_makes_follows
+    visit "/"
+    click_link "Workroom sensing one-step"
+    within("li[aria-label='Foot 1']") { fill_in "Adds by itself", with: "2.5" }
+
+    assert_selector "[role=status]", text: "All saved"
+    assert_violates_nothing
+    within("li[aria-label='Foot 1']") { fill_in "One click", with: "90" }
+
+    assert_selector "[role=alert]", text: "at most 3 mm"
+    open_station "opening"
+
+    assert_selector "[data-setting]", text: "Clamp the foot on 18 mm, then open it by 4 clicks of 0.5 mm."
+    find("summary", text: "The same as a table").click
+
+    assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 clicks"
+    visit "/machines/new"
+    fill_in "What you call it", with: "Barn"
+    find("label", text: "plain zigzag").click
+    click_button "Put it in the workroom"
+
+    assert_selector "h1", text: "Barn"
+    assert_current_path(%r{/machines/\d+})
+    click_button "Remove this machine"
+
+    assert_no_text "Barn"
+  end
+
+  def test_a_row_of_openings_for_a_ribbon
+    open_station "opening"
+    find("summary", text: "An opening that is not for a button").click
+    select "ribbon", from: "For a"
+    fill_in "Width", with: "10"
+    select "a row", from: "How they come"
+    fill_in "First to last", with: "400"
+    fill_in "How many", with: "9"
+
+    assert_selector "[data-plain-row]", text: "10 of them, 44 mm from middle to middle"
+    fill_in "First to last", with: "40"
+
+    assert_selector "[role=alert]", text: "each want at least"
+  end
+end

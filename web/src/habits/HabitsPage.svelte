@@ -1,0 +1,92 @@
+<script lang="ts">
+  // What the house does where people were taught differently, with what speaks for and against.
+  import { client } from '../api/client';
+  import { room } from '../api/room.svelte';
+  import PageBar from '../shell/PageBar.svelte';
+
+  let faults = $state<Record<string, string>>({});
+  let failed = $state('');
+
+  void room.load();
+  document.title = 'House habits: Nimble Eyelet';
+
+  async function set(path: string, text: string | null): Promise<void> {
+    if (!room.workroom) return;
+    delete faults[path];
+    try {
+      const header = { 'If-Match': `"${room.workroom.revision}"` };
+      const answer = await client.PATCH('/api/workroom', {
+        params: { header },
+        body: { habits: { [path]: text } },
+      });
+      if (answer.data) room.workroom = answer.data;
+      else if (answer.error?.faults?.length) faults[path] = answer.error.faults[0]?.allowed ?? '';
+      else {
+        await room.load();
+        failed = answer.error?.detail ?? '';
+        return;
+      }
+      failed = '';
+    } catch {
+      failed = 'The server does not answer. Try again in a moment.';
+    }
+  }
+</script>
+
+<div class="min-h-screen bg-base-100 text-base-content">
+  <PageBar />
+  <main class="mx-auto max-w-4xl px-4 py-6">
+    <h1 class="text-4xl font-semibold">House habits</h1>
+    <p class="mt-1 max-w-prose text-secondary">
+      People who do this well were taught differently. Say once how it is done here; every closure follows,
+      unless it says otherwise for itself.
+    </p>
+    {#if failed}<p role="alert" class="mt-3 border-l-4 border-warning pl-3">{failed}</p>{/if}
+    {#each room.workroom?.habits ?? [] as habit (habit.path)}
+      <fieldset class="mt-7" data-habit={habit.path}>
+        <legend class="font-serif text-xl font-semibold">{habit.question}</legend>
+        {#if habit.options.length > 0}
+          {#each habit.options as option (option.key)}
+            <label
+              class={[
+                'mt-1 flex cursor-pointer gap-3 border-l-4 py-1 pl-3',
+                option.key === habit.value ? 'border-primary' : 'border-base-300',
+              ]}
+            >
+              <input
+                type="radio"
+                class="radio mt-1 radio-sm"
+                name={habit.path}
+                checked={option.key === habit.value}
+                onchange={() => set(habit.path, option.key)}
+              />
+              <span class="grid grow gap-x-5 sm:grid-cols-[13rem_1fr]">
+                <span class={option.key === habit.value ? 'font-semibold' : ''}>{option.name}</span>
+                <span class="text-[0.95rem]"
+                  >{option.speaks_for} <span class="text-secondary">But: {option.against}</span></span
+                >
+              </span>
+            </label>
+          {/each}
+        {:else}
+          <div class="mt-1 flex flex-wrap items-baseline gap-x-4">
+            <input
+              class={['input w-36 bg-base-100 px-2 text-lg', faults[habit.path] && 'input-error']}
+              aria-label={habit.question}
+              aria-invalid={faults[habit.path] ? 'true' : undefined}
+              placeholder="by the rules"
+              value={habit.value ?? ''}
+              onchange={(event) => set(habit.path, event.currentTarget.value)}
+            />
+            <span class="max-w-prose text-[0.95rem]"
+              >{habit.speaks_for} <span class="text-secondary">But: {habit.against}</span></span
+            >
+          </div>
+          {#if faults[habit.path]}<p role="alert" class="text-sm font-semibold text-error">
+              {faults[habit.path]}
+            </p>{/if}
+        {/if}
+      </fieldset>
+    {/each}
+  </main>
+</div>

@@ -1,0 +1,138 @@
+<script lang="ts">
+  // A button of the box as typed. What is typed stays in the browser until it is saved.
+  import { untrack } from 'svelte';
+  import { client, type StashButton } from '../api/client';
+  import { keep, recall } from '../api/kept';
+  import { room } from '../api/room.svelte';
+  import Plain from '../ui/Plain.svelte';
+
+  let {
+    button,
+    saved,
+    close,
+  }: { button?: StashButton; saved: (button: StashButton) => void; close: () => void } = $props();
+
+  const BLANK = {
+    name: '',
+    shape: 'flat',
+    attachment: 'four_holes',
+    diameter: '',
+    thickness: '',
+    width: '',
+    hole_spacing: '',
+    hole_diameter: '',
+    outline: '',
+    owned: '',
+    colour: 'shell',
+    note: '',
+  };
+  const key = untrack(() => `stash:${button?.id ?? 'new'}`);
+  let typed = $state(recall<typeof BLANK>(key) ?? untrack(() => ({ ...BLANK, ...button?.fields })));
+  let faults = $state<Record<string, string>>({});
+  let failed = $state('');
+  let busy = $state(false);
+
+  const changed = () => keep(key, $state.snapshot(typed));
+  const fault = (name: string) => faults[`button.${name}`] ?? '';
+  const ball = $derived(['ball', 'half_ball'].includes(typed.shape));
+
+  function leave(): void {
+    keep(key, undefined);
+    close();
+  }
+
+  async function save(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    busy = true;
+    faults = {};
+    failed = '';
+    try {
+      const body = $state.snapshot(typed);
+      const answer = button
+        ? await client.PUT('/api/stash/{id}', {
+            params: { path: { id: button.id }, header: { 'If-Match': `"${button.revision}"` } },
+            body,
+          })
+        : await client.POST('/api/stash', { body });
+      if (answer.data) {
+        keep(key, undefined);
+        saved(answer.data);
+        return;
+      }
+      for (const found of answer.error?.faults ?? []) faults[found.field] = found.allowed;
+      if (!answer.error?.faults?.length) failed = answer.error?.detail ?? '';
+    } catch {
+      failed = 'The server does not answer. What you typed stays here.';
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<form
+  class="border-l-4 border-primary py-1 pl-4"
+  onsubmit={save}
+  aria-label={button ? `Change ${button.fields.name}` : 'A new button'}
+>
+  <div class="flex flex-wrap gap-x-4 gap-y-3">
+    <Plain label="Name" bind:value={typed.name} fault={fault('name')} wide {changed} />
+    <Plain label="How many" bind:value={typed.owned} fault={fault('owned')} {changed} />
+    <Plain
+      label="Shape"
+      bind:value={typed.shape}
+      fault={fault('shape')}
+      choices={room.catalogue?.shapes ?? []}
+      {changed}
+    />
+    <Plain label="Colour" bind:value={typed.colour} choices={room.catalogue?.colours ?? []} {changed} />
+    <Plain
+      label="Sewn on through"
+      bind:value={typed.attachment}
+      choices={room.catalogue?.attachments ?? []}
+      {changed}
+    />
+  </div>
+  <div class="mt-3 flex flex-wrap gap-x-4 gap-y-3">
+    {#if typed.shape === 'polygon'}
+      <Plain
+        label="Corner points, in {room.workroom?.unit ?? 'mm'}"
+        bind:value={typed.outline}
+        fault={fault('outline')}
+        hint="x y pairs with commas between, once round"
+        wide
+        {changed}
+      />
+    {:else}
+      <Plain
+        label={typed.shape === 'bar' ? 'Length' : 'Diameter'}
+        bind:value={typed.diameter}
+        fault={fault('diameter')}
+        {changed}
+      />
+    {/if}
+    {#if ['square', 'irregular'].includes(typed.shape)}
+      <Plain label="Smallest width" bind:value={typed.width} fault={fault('width')} {changed} />
+    {/if}
+    {#if !ball}<Plain
+        label="Thickness"
+        bind:value={typed.thickness}
+        fault={fault('thickness')}
+        {changed}
+      />{/if}
+    {#if typed.attachment !== 'shank'}
+      <Plain label="Hole spacing" bind:value={typed.hole_spacing} fault={fault('hole_spacing')} {changed} />
+      <Plain
+        label="Hole diameter"
+        bind:value={typed.hole_diameter}
+        fault={fault('hole_diameter')}
+        {changed}
+      />
+    {/if}
+    <Plain label="Note" bind:value={typed.note} fault={fault('note')} wide {changed} />
+  </div>
+  {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
+  <div class="mt-3 flex gap-2">
+    <button class="btn btn-primary" disabled={busy}>{button ? 'Save' : 'Put it in the box'}</button>
+    <button type="button" class="btn" onclick={leave}>Leave it</button>
+  </div>
+</form>
