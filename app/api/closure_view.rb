@@ -23,18 +23,19 @@ module NimbleEyelet
       # @param say [Say]
       # @param sheet [Sheet] of the closure's plan
       # @return [Hash]
-      def self.of(closure, say, sheet: Sheet.of(closure.plan))
+      # @param before [Sheet, nil] what the holes are compared with
+      def self.of(closure, say, sheet: Sheet.of(closure.plan), before: nil)
         { id: closure.id, name: closure.document.fields["closure.name"],
           garment: { id: closure.garment_id, name: closure.garment_name }, revision: closure.revision,
           unit: say.unit, can_undo: closure.can_undo, can_redo: closure.can_redo, plan: plan(closure.document, say),
-          sheet: sheet(sheet, say) }
+          sheet: sheet(sheet, say), moved: say.words(sheet.layout && before&.layout && sheet.layout.moved_since(before.layout)) }
       end
 
       def self.plan(document, say)
         rooms = Store::Document::ROOMS.transform_values do |fields|
           fields.transform_values { |path| say.field(document.fields[path]) }
         end
-        rooms["placket"].merge!(pins: document.pins.map { |pin| { at: say.length(pin.at), label: pin.label } },
+        rooms["placket"].merge!(pins: document.pins.map { |pin| { at: say.length(pin.at), label: pin.label, weight: pin.weight.to_s } },
                                 keep_outs: document.keep_outs.map { |item| keep_out(item, say) })
         rooms.merge("machine" => { id: document.machine_id })
       end

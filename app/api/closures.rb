@@ -33,6 +33,8 @@ module NimbleEyelet
       def self.changing(app)
         app.post("/api/closures") { begin_closure }
         app.patch("/api/closures/:id") { change { |closure| apply(closure) } }
+        # What a change would make of a closure: nothing is kept, so nothing has to be seen first.
+        app.post("/api/closures/:id/preview") { preview(closures.find(number(params["id"]))) }
         app.delete("/api/closures/:id") do
           closures.remove(number(params["id"]))
           halt 204
@@ -69,6 +71,12 @@ module NimbleEyelet
         def show(closure, status: 200, sheet: Sheet.of(closure.plan))
           etag_of(closure)
           json(ClosureView.of(closure, say, sheet: sheet), status: status)
+        end
+
+        def preview(closure)
+          document = Typed.new(workroom.unit).apply(body_hash, closure.document)
+          sheet = Sheet.of(document.plan(closure.machine, closure.habits).sound!)
+          json(ClosureView.of(closure.with(document: document), say, sheet: sheet, before: Sheet.of(closure.plan)))
         end
 
         # The one way to save over HTTP.
@@ -111,10 +119,17 @@ module NimbleEyelet
 
         def starting_point(name)
           like = body_hash["like"]
-          return closures.find(like).document.changed("closure.name" => name).with(swatches: [], steps_done: [], knots: {}) if like
+          return copied(closures.find(like).document, name) if like
 
           machine = workroom.machines.first || raise(Refused.field("machine.id", "", "The workroom has no machine yet."))
           Store::Blank.document(name: name, machine_id: machine.id)
+        end
+
+        # The plan of another closure, or its mirror image: the other front lies on top. What was sewn stays there.
+        def copied(document, name)
+          other = { "right" => "left", "left" => "right" }.fetch(document.fields["placket.overlap"])
+          side = body_hash["mirror"] ? { "placket.overlap" => other } : {}
+          document.changed({ "closure.name" => name }.merge(side)).with(swatches: [], steps_done: [], knots: {})
         end
 
         def log_swatch(closure)

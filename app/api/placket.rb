@@ -14,7 +14,8 @@ module NimbleEyelet
         layout = sheet.layout or return
         { holes: layout.holes.map { |hole| hole(hole, say) }, edge: edge(layout.edge, say),
           mean_gap: say.length(layout.mean_gap), smallest_gap: say.length(layout.smallest_gap),
-          largest_gap: say.length(layout.largest_gap), unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
+          largest_gap: say.length(layout.largest_gap), evenness: say.length(layout.evenness),
+          binding: layout.binding.map { |demand| say.words(demand) }, unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
           alternatives: layout.alternatives.map { |item| alternative(item, layout, say) },
           because: say.reasons(layout.because), cautions: say.cautions(layout.cautions) }
       end
@@ -29,7 +30,7 @@ module NimbleEyelet
 
       def self.hole(hole, say)
         LENGTHS.to_h { |name| [name, say.length(hole[name])] }
-               .merge(number: hole.number, pinned: hole.pinned, cautions: say.cautions(hole.cautions))
+               .merge(number: hole.number, pinned: hole.pinned, lies: hole.lies, cautions: say.cautions(hole.cautions))
       end
 
       def self.edge(edge, say)
@@ -38,8 +39,9 @@ module NimbleEyelet
       end
 
       def self.alternative(item, layout, say)
-        { count: item.count, smallest: say.length(item.smallest), largest: say.length(item.largest), fits: item.fits,
-          chosen: item.count == layout.holes.size }
+        { count: item.count, pattern: item.pattern, smallest: say.length(item.smallest), largest: say.length(item.largest),
+          fits: item.fits?, places: item.places.map(&:to_f),
+          chosen: item.count == layout.holes.size && item.pattern == layout.run.pattern }
       end
       private_class_method :hole, :edge, :alternative
     end

@@ -46,7 +46,7 @@ module NimbleEyelet
         items = body.dig("placket", "pins") or return
         limited("placket.pins", items, MOST_PINS)
         pins = items.filter_map do |item|
-          noting { Placket::Pin.new(at: length("placket.pins", item["at"]), label: Store::Field.clean(item["label"])[0, 80]) }
+          noting { Placket::Pin.new(at: length("placket.pins", item["at"]), weight: weight(item["weight"]), **label(item)) }
         end
         pins.uniq(&:at).sort_by(&:at)
       end
@@ -57,9 +57,20 @@ module NimbleEyelet
         items.filter_map do |item|
           noting do
             Placket::KeepOut.new(from: length("placket.keep_outs", item["from"]), to: length("placket.keep_outs", item["to"]),
-                                 label: Store::Field.clean(item["label"])[0, 80])
+                                 **label(item))
           end
         end
+      end
+
+      def label(item) = { label: Store::Field.clean(item["label"])[0, 80] }
+
+      # @param text [String, nil] empty for a must
+      def weight(text)
+        text = text.to_s.strip
+        return 0 if text.empty?
+        raise Refused.field("placket.pins", text, "A wish weighs from 1 to 9; 0 is a must.") unless text.match?(/\A\d\z/)
+
+        text.to_i
       end
 
       def limited(field, items, most)

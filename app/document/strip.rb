@@ -97,7 +97,7 @@ module NimbleEyelet
       end
 
       def draw_hole(pen, hole)
-        @layout.run.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
+        hole.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
         pen.circle(centre, hole.button.to_f, @button.across.to_f / 2, :ghost)
         pen.text(cloth_width + 2, hole.at.to_f + 1, hole.number.to_s, 4)
         pen.text(cloth_width + 9, hole.at.to_f + 1, [text(hole.at), hole.pinned].compact.reject(&:empty?).join(", "), 3)

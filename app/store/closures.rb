@@ -167,7 +167,7 @@ module NimbleEyelet
         end
       end
 
-      def pins_rows(document) = document.pins.map { |pin| { at_mm: Field.decimal(pin.at), label: pin.label } }
+      def pins_rows(document) = document.pins.map { |pin| { at_mm: Field.decimal(pin.at), label: pin.label, weight: pin.weight } }
 
       def keep_outs_rows(document)
         document.keep_outs.map do |item|

@@ -43,7 +43,7 @@ module NimbleEyelet
       # @return [Hash] for JSON
       def dump
         { "fields" => fields.to_h { |path, value| [path, Field.fetch(path).dump(value)] }, "machine_id" => machine_id,
-          "pins" => pins.map { |pin| [Field.decimal(pin.at), pin.label] },
+          "pins" => pins.map { |pin| [Field.decimal(pin.at), pin.label, pin.weight] },
           "keep_outs" => keep_outs.map { |item| [Field.decimal(item.from), Field.decimal(item.to), item.label] },
           "swatches" => swatches.map { |swatch| Document.dump_swatch(swatch) }, "steps_done" => steps_done, "knots" => knots }
       end
@@ -52,7 +52,7 @@ module NimbleEyelet
       # @return [Document]
       def self.load(kept)
         new(fields: FIELDS.to_h { |path, field| [path, load_field(path, field, kept["fields"])] }, machine_id: kept["machine_id"],
-            pins: kept["pins"].map { |at, label| Placket::Pin.new(at: Length.mm(at.to_r), label: label) },
+            pins: kept["pins"].map { |at, label, weight| Placket::Pin.new(at: Length.mm(at.to_r), label: label, weight: weight.to_i) },
             keep_outs: kept["keep_outs"].map do |from, to, label|
               Placket::KeepOut.new(from: Length.mm(from.to_r), to: Length.mm(to.to_r), label: label)
             end,

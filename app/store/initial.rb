@@ -15,7 +15,9 @@ module NimbleEyelet
       "opening.allowance" => "3", "opening.correction" => "0",
       "opening.clicks" => "1",
       "placket.run_length" => "600", "placket.extension" => "18", "placket.orientation" => "vertical",
-      "placket.use" => "shirt"
+      "placket.use" => "shirt",
+      "placket.pattern" => "even", "placket.together" => "2", "placket.first_lies" => "as_rest", "placket.overlap" => "right",
+      "placket.rows" => "single", "placket.offset" => "60"
     }.freeze
   end
 end

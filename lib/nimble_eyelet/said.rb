@@ -13,6 +13,10 @@ module NimbleEyelet
   Said = Value.define(:template, :figures) do
     def self.[](template, *figures) = new(template: template, figures: figures)
 
+    # @param sentences [Array<Said>]
+    # @return [Said] all of them, one after the other
+    def self.list(sentences) = Said[(["%s"] * sentences.size).join(" "), *sentences]
+
     # @param text [String, Said, Length, Object]
     # @param unit [Symbol] :mm, :cm or :in
     # @return [String]

@@ -53,7 +53,7 @@ module NimbleEyelet
     end
 
     def laid_out
-      [Placket::Layout.of(@plan.run, @plan.button, cut, width: recipe.stitch_width.value), []]
+      [Placket::Layout.of(@plan.run, @plan.button, cut, width: recipe.stitch_width.value, foot: recipe.foot.value.kind), []]
     rescue Refused => e
       [nil, e.faults]
     end

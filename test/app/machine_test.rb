@@ -48,7 +48,8 @@ class MachineTest < AppTest
 
   def test_what_no_machine_can_be_is_refused_at_its_field
     { { name: "" } => "machine.name", { name: "Attic" } => "machine.name", { max_width: "40" } => "machine.max_width",
-      { max_width: "0" } => "machine.kind", { width_step: "x" } => "machine.width_step", { needle_positions: "0" } => "machine.needle_positions",
+      { max_width: "0" } => "machine.kind",
+      { width_step: "x" } => "machine.width_step", { needle_positions: "0" } => "machine.needle_positions",
       { kind: "robot" } => "machine.kind", { tension_step: "0" } => "machine.tension_step" }.each do |facts, field|
       problem = call(:put, "/api/machines/#{WORKROOM}", typed(**facts), "HTTP_IF_MATCH" => '"1"')
 

@@ -55,7 +55,8 @@ class StashTest < AppTest
 
   def test_what_cannot_be_is_refused_at_its_field
     { { "name" => " " } => "button.name", { "owned" => "-1" } => "button.owned", { "owned" => "10001" } => "button.owned",
-      { "diameter" => "wide" } => "button.diameter", { "thickness" => "" } => "button.thickness", { "shape" => "star" } => "button.shape",
+      { "diameter" => "wide" } => "button.diameter", { "thickness" => "" } => "button.thickness",
+      { "shape" => "star" } => "button.shape",
       { "colour" => "plaid" } => "button.colour", { "hole_spacing" => "40" } => "button.hole_spacing",
       { "note" => "n" * 81 } => "button.note", { "name" => "river shell 18" } => "button.name" }.each do |typed, field|
       problem = call(:post, "/api/stash", PEBBLE.merge(typed))
@@ -101,8 +102,10 @@ class StashTest < AppTest
   end
 
   def test_files_that_are_none_are_refused_with_the_reason
-    { "" => "column name is missing", "size,age\n1,2" => "Unknown column", "name,shape,attachment\nx,flat,shank" => "diameter_mm is missing",
-      "name,name,shape,attachment,diameter_mm\n" => "stands twice", "\xFF\xFEn\0a\0".b => "not UTF-8", "\"name" => "names the columns" }
+    { "" => "column name is missing", "size,age\n1,2" => "Unknown column",
+      "name,shape,attachment\nx,flat,shank" => "diameter_mm is missing",
+      "name,name,shape,attachment,diameter_mm\n" => "stands twice",
+      "\xFF\xFEn\0a\0".b => "not UTF-8", "\"name" => "names the columns" }
       .each do |text, why|
       problem = import(text)
 

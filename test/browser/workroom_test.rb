@@ -18,7 +18,8 @@ class WorkroomTest < BrowserTest
 
     assert_selector "main li", count: 10
     click_button "From a file"
-    file("name,shape,attachment,diameter_mm,thickness_mm,owned\nmarsh pearl,flat,two_holes,13,3,4\nflawed,flat,two_holes,,3,1\n") do |path|
+    rows = "marsh pearl,flat,two_holes,13,3,4\nflawed,flat,two_holes,,3,1\n"
+    file("name,shape,attachment,diameter_mm,thickness_mm,owned\n#{rows}") do |path|
       attach_file(path) { find("input[type=file]").click }
 
       assert_selector "[data-import]", text: "1 would be new"

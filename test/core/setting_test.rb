@@ -7,7 +7,8 @@ class SettingTest < CoreTest
   ENDS = Opening::Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_name: "bar tack", far_name: "bar tack")
 
   def setting(foot, kind: "stepped", length: 23, **changes)
-    Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind), button: button(diameter: mm(18)), length: mm(length),
+    Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind), button: button(diameter: mm(18)),
+                        length: mm(length),
                         ends: ENDS)
   end
 

@@ -90,7 +90,8 @@ module NimbleEyelet
           end
         end
         baseline = clocked { world.db.transaction(rollback: :always) { bare_rows(world.db, 5000) } }
-        puts format("5,000 buttons brought in: %.1f s, %.1f times one bare insert of the rows; told %d times how far; peak memory grew by %.1f MB",
+        puts format("5,000 buttons brought in: %.1f s, %.1f times one bare insert of the rows; told %d times how far; " \
+                    "peak memory grew by %.1f MB",
                     spent, spent / baseline, progress, (peak - before) / 1024.0)
       end
 

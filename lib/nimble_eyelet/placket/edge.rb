@@ -20,7 +20,7 @@ module NimbleEyelet
       # @param holes [Holes]
       # @return [Edge]
       def self.of(run, button, holes)
-        needed = Edge.margin(button)
+        needed = Edge.margin(button) + holes.row_line
         to_edge = run.extension - holes.outer
         new(extension_needed: needed, to_edge: to_edge, to_edge_needed: run.edge_distance,
             cautions: [extension_caution(run, needed), edge_caution(run, to_edge)].compact)

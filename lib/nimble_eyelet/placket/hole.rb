@@ -5,6 +5,7 @@
 # from the hole before.
 
 require_relative "run"
+require_relative "runway"
 require_relative "../reason"
 
 module NimbleEyelet
@@ -17,22 +18,26 @@ module NimbleEyelet
 
     # Along the run: at is the hole's place, from..to the overall length, open_from..open_to the
     # slit, button the button's place. Across: out_* from the centre line, positive toward the
-    # finished edge. For a vertical hole the figures across are those of a line on the centre line.
+    # finished edge. For a vertical hole the figures across are those of a line along its row.
     #
     # number - Integer from 1; pinned - String or nil, the pin's label
-    # gap - Length to the hole above, or nil; cautions - Array<Caution>
+    # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
     Hole = Value.define(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button,
-                        :out_outer, :out_inner, :cautions)
+                        :out_outer, :out_inner, :lies, :cautions) do
+      def vertical? = lies == "vertical"
+    end
 
     # Builds the holes of a run from their places.
     class Holes
       # @param run [Run]
       # @param cut [Opening::Cut]
       # @param width [Length] total stitch width of a hole
-      def initialize(run, cut, width)
+      # @param foot [String] key of FOOT_KINDS
+      def initialize(run, cut, width, foot)
         @run = run
         @cut = cut
         @width = width
+        @runway = Runway.of(foot)
       end
 
       # @param places [Array<Length>] ascending
@@ -46,25 +51,32 @@ module NimbleEyelet
       # @return [Length] what a hole covers along the run
       def footprint = @run.vertical? ? @cut.overall : @width
 
-      # @return [Length] how far a hole's place lies below the middle of its button
-      def seat = @run.vertical? && @run.seat == "upper" ? half - SEAT_BELOW : Length.zero
+      # @return [Length] what the first hole covers
+      def first_footprint = @run.first_across? ? @width : footprint
+
+      # @return [Length] how far the first hole's place lies below the middle of its button
+      def seat = @run.vertical? && !@run.first_across? && @run.seat == "upper" ? half - SEAT_BELOW : Length.zero
 
       # @return [Length] how far the outer end of a hole lies outside the centre line
-      def outer = @run.vertical? ? Length.zero : SHANK_ALLOWANCE + @cut.ends.near
+      def outer = row_line + (@run.vertical? ? Length.zero : SHANK_ALLOWANCE + @cut.ends.near)
+
+      # @return [Length] how far the row lies outside the centre line: nothing, unless there are two
+      def row_line = @run.double? ? @run.offset : Length.zero
 
       private
 
       def build(place, number:, gap:)
-        along = @run.vertical? ? vertical(place) : horizontal(place)
-        Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, **along, **across,
-                 cautions: cautions(number, along[:from], along[:to]))
+        lies = number == 1 && @run.first_across? ? "horizontal" : @run.orientation
+        along = lies == "vertical" ? vertical(place) : horizontal(place)
+        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, lies: lies, **along, **across(lies), cautions: [])
+        hole.with(cautions: [(@runway.caution(hole, @run.keep_outs) if lies == "vertical")].compact)
       end
 
       def vertical(place)
         open_from = place - half
         open_to = place + half
         { from: open_from - @cut.ends.near, to: open_to + @cut.ends.far, open_from: open_from, open_to: open_to,
-          button: place - seat }
+          button: @run.seat == "upper" ? open_from + SEAT_BELOW : place }
       end
 
       def half = @half ||= @cut.length / 2
@@ -73,24 +85,13 @@ module NimbleEyelet
         { from: place - (@width / 2), to: place + (@width / 2), open_from: place, open_to: place, button: place }
       end
 
-      def across
-        return { out_outer: Length.zero, out_inner: Length.zero } if @run.vertical?
+      def across(lies)
+        return { out_outer: row_line, out_inner: row_line } if lies == "vertical"
 
-        { out_outer: SHANK_ALLOWANCE, out_inner: SHANK_ALLOWANCE - @cut.length }
+        { out_outer: row_line + SHANK_ALLOWANCE, out_inner: row_line + SHANK_ALLOWANCE - @cut.length }
       end
 
       def pin_at(place) = @run.pins.find { |pin| pin.at == place }&.label
-
-      def cautions(number, from, to)
-        @run.keep_outs.filter_map do |keep_out|
-          next if to + KEEP_CLEAR <= keep_out.from || from - KEEP_CLEAR >= keep_out.to
-
-          Caution.new(rule: "keep-out",
-                      says: Said["Hole #{number} comes within %s of #{keep_out.label.empty? ? 'a keep-out' : keep_out.label}: " \
-                                 "the foot tilts there.", KEEP_CLEAR],
-                      instead: "Move the first or last hole, pin a hole clear of it, or try one hole more or fewer.")
-        end
-      end
     end
   end
 end

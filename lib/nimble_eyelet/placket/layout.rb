@@ -3,14 +3,16 @@
 # Layout is the answer of the placket stage: the holes in their places, why there are so many, how
 # even they are, and what one hole more or fewer would cost.
 #
-#   layout = Placket::Layout.of(run, button, cut, width: Length.mm(4.5))
+#   layout = Placket::Layout.of(run, button, cut, width: Length.mm(4.5), foot: "carriage_foot")
 #   layout.holes.map(&:at)
 #
-# Places left open are filled in: the first hole half a button and 6 mm below the top, the last
-# about one gap above the lower edge, the count from the gap wished for.
+# Places left open are wished for: the first hole half a button and 6 mm below the top, the last about
+# one gap above the lower edge, the count from the gap wished for. What a person has set is kept
+# exactly, and all of it is solved for at once.
 
 require_relative "run"
-require_relative "spacing"
+require_relative "solver"
+require_relative "collision"
 require_relative "hole"
 require_relative "edge"
 
@@ -25,13 +27,50 @@ module NimbleEyelet
     # Bare cloth left between two holes or two buttons.
     BETWEEN = Length.mm(3)
 
-    # One way to space the run with another number of holes.
+    # One way to space the run with another number of holes, or in another pattern.
     #
-    # count - Integer; smallest, largest - Length or nil; fits - Boolean
-    Alternative = Value.define(:count, :smallest, :largest, :unevenness, :fits)
+    # count - Integer; pattern - String; places - Array<Length>, none when it does not fit
+    # smallest, largest - Length or nil
+    Alternative = Value.define(:count, :pattern, :places, :smallest, :largest) do
+      def fits? = places.any?
+    end
 
-    Layout = Value.define(:run, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :unevenness,
-                          :alternatives, :because, :cautions)
+    # evenness - Length, largest less smallest gap; binding - Array<Said>, demands that hold holes where they are
+    Layout = Value.define(:run, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :evenness,
+                          :alternatives, :binding, :because, :cautions) do
+      # What became of the holes since another layout, in one sentence.
+      #
+      # @param before [Layout]
+      # @return [Said, nil] nothing when none moved
+      def moved_since(before)
+        return Said["#{holes.size} holes instead of #{before.holes.size}."] if holes.size != before.holes.size
+
+        moves = holes.zip(before.holes).filter_map { |now, old| [now.number, now.at - old.at] unless now.at == old.at }
+        return if moves.empty?
+
+        ways = moves.map(&:last)
+        sizes = ways.map(&:abs).minmax.uniq
+        Said["#{Layout.counted(moves.map(&:first))} moved#{Layout.way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
+      end
+
+      def self.way(ways)
+        return " down" if ways.all?(&:positive?)
+
+        " up" if ways.all?(&:negative?)
+      end
+
+      def self.counted(numbers)
+        return "Hole #{numbers.first}" if numbers.size == 1
+
+        if numbers.each_cons(2).all? do |one, two|
+          two == one + 1
+        end
+          "Holes #{numbers.first} to #{numbers.last}"
+        else
+          "Holes #{numbers.join(', ')}"
+        end
+      end
+    end
 
     # Works a layout out.
     class Planner
@@ -39,36 +78,36 @@ module NimbleEyelet
       # @param button [Button]
       # @param cut [Opening::Cut]
       # @param width [Length] total stitch width of a hole
-      def initialize(run, button, cut, width)
+      # @param foot [String] key of FOOT_KINDS
+      def initialize(run, button, cut, width, foot)
         @run = run
         @button = button
-        @holes = Holes.new(run, cut, width)
+        @holes = Holes.new(run, cut, width, foot)
         @grid = run.grid_ruler
       end
 
       # @return [Layout]
       # @raise [Refused] when the holes do not fit the run as described
       def layout
-        check_fit
-        places = spaced(count)
-        gaps = Spacing.gaps(places)
-        holes = @holes.at(places)
+        check_ends
+        row = found or raise refusal
+        holes = @holes.at(row.places)
         edge = Edge.of(@run, @button, @holes)
-        Layout.new(run: @run, holes: holes, edge: edge, mean_gap: mean(gaps), smallest_gap: gaps.min,
-                   largest_gap: gaps.max, unevenness: Spacing.unevenness(gaps), alternatives: alternatives(gaps),
-                   because: because, cautions: edge.cautions + end_cautions(holes) + gap_cautions(gaps) +
-                                               holes.flat_map(&:cautions))
+        gaps = row.gaps
+        Layout.new(run: @run, holes: holes, edge: edge, mean_gap: mean(gaps), smallest_gap: gaps.min, largest_gap: gaps.max,
+                   evenness: gaps.empty? ? Length.zero : gaps.max - gaps.min, alternatives: alternatives(row),
+                   binding: binding_demands(row), because: because(row),
+                   cautions: edge.cautions + end_cautions(holes) + gap_cautions(gaps) + holes.flat_map(&:cautions))
       end
 
       private
 
       def first = @first ||= @run.first || [@grid.up(clearance), default_last].min
-
       def last = @last ||= @run.last || [default_last, first].max
 
       # What the button wants at the top, or half the hole where that is more. It is the button that
       # has to stay on the cloth, and in a vertical hole it sits above the hole's middle.
-      def clearance = @clearance ||= [Edge.margin(@button) + @holes.seat, @holes.footprint / 2].max
+      def clearance = @clearance ||= [Edge.margin(@button) + @holes.seat, @holes.first_footprint / 2].max
 
       def default_last
         least = [Edge.margin(@button), @holes.footprint / 2].max
@@ -76,69 +115,149 @@ module NimbleEyelet
         @default_last ||= [@run.length - below, Length.zero].max.round_down_to(@grid.step)
       end
 
-      def count = @count ||= @run.count || usual_count
+      # Holes and buttons may not touch their neighbours.
+      def apart = @apart ||= [@holes.footprint, @button.across].max + BETWEEN
+      def least_gap = [@run.least_gap, apart].compact.max
+      def together = @run.clustered? ? @run.together : 1
+      def inner = @run.inner_gap || @grid.up(apart)
+
+      # What the count asked for comes to in this pattern.
+      def fitted(count)
+        return count + (count % 2) if @run.pattern == "ribbon"
+
+        (count.to_f / together).ceil * together
+      end
+
+      # @return [Row, nil] the row asked for; where no count was, one that fits and is near the gap wished
+      def found
+        @found ||= if @run.count && !@run.count_most
+                     solved(fitted(@run.count))
+                   else
+                     counts.lazy.filter_map { |count| solved(count) }.first
+                   end
+      end
+
+      # Counts to try, from the one that comes nearest to the gap wished for.
+      def counts
+        range = @run.count ? (@run.count..@run.count_most) : (1..MOST_HOLES)
+        usual = fitted(usual_count.clamp(range.min, range.max))
+        near = (0..8).flat_map { |away| [usual + (away * step), usual - (away * step)] }.uniq
+        near.select { |count| count.positive? && range.cover?(count) && count <= MOST_HOLES }
+      end
 
       def usual_count
-        return 1 if last == first
-
-        wished = 1 + [((last - first) / @run.gap_wished).round, 1].max
-        [wished, fixed.size, [most, fixed.size].max].sort[1]
+        usual = last == first ? 1 : 1 + [((last - first) / @run.gap_wished).round, 1].max
+        @run.count ? usual : [usual, fixed_points].max
       end
 
-      def fixed = @fixed ||= [first, last, *@run.pins.map(&:at)].uniq
+      def fixed_points = [first, last, *@run.musts.map(&:at)].uniq.size
+      def step = @run.pattern == "ribbon" ? 2 : together
 
-      def spaced(number)
-        return [first] if number == 1
-
-        Spacing.even(first: first, last: last, count: number, pins: @run.pins.map(&:at), grid: @grid.step)
+      def solved(count, pattern = @run.pattern, together = self.together)
+        @solved ||= {}
+        @solved.fetch([count, pattern]) { |key| @solved[key] = Solver.solve(demands(count, pattern, together)) }
       end
 
-      # Holes and buttons may not touch their neighbours.
-      def least_gap = @least_gap ||= [@holes.footprint, @button.across].max + BETWEEN
-
-      def most = @most ||= 1 + ((last - first) / least_gap).floor
-
-      def check_fit
-        Refused.unless_sound do |check|
-          check_ends(check)
-          check.that("placket.count", count, count >= fixed.size || count == 1,
-                     "There are #{fixed.size} fixed points (first, last and pins): at least as many holes, please.")
-          check.that("placket.count", count, count <= most,
-                     Said["At most #{most} holes fit between %s and %s: this button and hole need %s each.",
-                          first, last, least_gap])
-        end
-      end
-
-      def check_ends(check)
+      def demands(count, pattern = @run.pattern, together = self.together)
         half = @holes.footprint / 2
-        check.that("placket.first", first, first >= half, Said["The hole itself reaches %s up: at least that.", half])
-        check.that("placket.last", last, last + half <= @run.length,
-                   Said["The hole itself reaches %s down: at most %s.", half, @run.length - half])
-        @run.pins.each do |pin|
-          check.that("placket.pins", pin.at, pin.at.between?(first, last),
-                     Said["A pin lies between the first and the last hole, from %s to %s.", first, last])
+        demands = Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
+                              to: @run.length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
+                              pins: @run.musts.map(&:at), wishes: wishes, shut: shut(half),
+                              shut_first: (shut(@holes.first_footprint / 2) if @run.first_across?),
+                              together: together, inner: together > 1 ? inner : Length.zero)
+        pattern == "ribbon" ? equal_steps(demands) : demands
+      end
+
+      # One hole alone is first and last at once.
+      def ends(count)
+        return { first: End.new(at: first, fixed: true), last: End.new(at: first, fixed: true) } if count == 1
+
+        { first: End.new(at: first, fixed: !@run.first.nil?), last: End.new(at: last, fixed: !@run.last.nil?) }
+      end
+
+      def wishes = @run.pins.reject(&:must?).map { |pin| Soft.new(at: pin.at, weight: pin.weight, label: pin.label) }
+
+      # A keep-out, widened by half of what a hole covers and the cloth to keep clear.
+      def shut(half)
+        @run.keep_outs.map do |item|
+          Shut.new(from: item.from - half - KEEP_CLEAR, to: item.to + half + KEEP_CLEAR, label: item.label)
         end
+      end
+
+      # One and the same gap throughout; what stays over is left at the lower end.
+      def equal_steps(demands)
+        return demands if demands.count < 2
+
+        pitch = [((last - first) / (demands.count - 1)).round_down_to(@grid.step), @grid.step].max
+        demands.with(last: End.new(at: first + (pitch * (demands.count - 1)), fixed: false), least_gap: [pitch, least_gap].max,
+                     most_gap: pitch)
+      end
+
+      def check_ends
+        half = @holes.footprint / 2
+        top = @holes.first_footprint / 2
+        Refused.unless_sound do |check|
+          check.that("placket.first", first, first >= top, Said["The hole itself reaches %s up: at least that.", top])
+          check.that("placket.last", last, last + half <= @run.length,
+                     Said["The hole itself reaches %s down: at most %s.", half, @run.length - half])
+          @run.musts.each do |pin|
+            check.that("placket.pins", pin.at, pin.at.between?(half, @run.length - half),
+                       Said["A pin lies where a hole fits on the run, from %s to %s.", half, @run.length - half])
+          end
+        end
+      end
+
+      def refusal
+        count = @run.count ? fitted(@run.count) : (counts.first || fitted(fixed_points))
+        given = %i[pin shut first last most_gap count] + (@run.least_gap && @run.least_gap > apart ? [:least_gap] : [])
+        collision = Collision.of(demands(count), given: given)
+        says = collision.ways.empty? ? collision.says : Said["%s %s", collision.says, Said.list(collision.ways.first(3))]
+        Refused.field(collision.field, "", says)
       end
 
       def mean(gaps) = gaps.empty? ? nil : gaps.sum(Length.zero) / gaps.size
 
-      def alternatives(chosen)
-        ((count - 1)..(count + 1)).filter_map do |number|
-          next if number < 1
+      # One fewer, as it is, one more; and the other way to group them.
+      def alternatives(row)
+        count = row.places.size
+        near = [count - step, count, count + step].grep(1..MOST_HOLES)
+                                                  .map do |number|
+          alternative(number, @run.pattern,
+                      number == count ? row : solved(number))
+        end
+        near << other_pattern(count)
+      end
 
-          gaps = number == count ? chosen : gaps_of(number)
-          Alternative.new(count: number, smallest: gaps&.min, largest: gaps&.max, fits: !gaps.nil?,
-                          unevenness: gaps && Spacing.unevenness(gaps))
+      def other_pattern(count)
+        return alternative(count, "even", solved(count, "even", 1)) unless @run.pattern == "even"
+
+        pairs = count + (count % @run.together).then { |over| over.zero? ? 0 : @run.together - over }
+        alternative(pairs, "clusters", solved(pairs, "clusters", @run.together))
+      end
+
+      def alternative(count, pattern, row)
+        gaps = row ? row.gaps : []
+        Alternative.new(count: count, pattern: pattern, places: row ? row.places : [], smallest: gaps.min, largest: gaps.max)
+      end
+
+      # What keeps holes from lying more evenly.
+      def binding_demands(row) = pins_binding + shuts_binding(row) + gaps_binding(row.gaps)
+
+      def pins_binding = @run.musts.map { |pin| Said["the pin at %s", pin.at] }
+
+      def shuts_binding(row)
+        shut(@holes.footprint / 2).filter_map do |item|
+          next_to = row.places.index { |place| place == item.from || place == item.to } or next
+          Said["#{item.label.empty? ? 'a keep-out' : item.label}, which hole #{next_to + 1} stands next to"]
         end
       end
 
-      def gaps_of(number)
-        Spacing.gaps(spaced(number)) if number <= most && (number >= fixed.size || number == 1)
+      def gaps_binding(gaps)
+        [(Said["gaps of at least %s", @run.least_gap] if @run.least_gap && gaps.min == @run.least_gap),
+         (Said["gaps of at most %s", @run.most_gap] if @run.most_gap && gaps.max == @run.most_gap)].compact
       end
 
-      def because
-        [ends_reason, count_reason, pins_reason].compact
-      end
+      def because(row) = [ends_reason, count_reason(row), even_reason(row), pins_reason, pattern_reason].compact
 
       def ends_reason
         return if @run.first && @run.last
@@ -147,18 +266,42 @@ module NimbleEyelet
                                             "the last stays clear of the hem.", BUTTON_MARGIN])
       end
 
-      def count_reason
-        return Reason.new(rule: "count", says: "#{count} holes, as you asked.", source: "your choice") if @run.count
+      def count_reason(row)
+        count = row.places.size
+        return Reason.new(rule: "count", says: "#{count} holes, as you asked.", source: "your choice") if @run.count == count
 
         Reason.new(rule: "count", says: Said["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
                                              @run.gap_wished], source: "usual for: #{@run.usage.name}")
       end
+
+      # Whether one more or one fewer would lie more evenly, within gaps that are usual.
+      def even_reason(row)
+        return if row.places.size < 3
+
+        own = spread(row)
+        others = [-step, step].to_h { |way| [row.places.size + way, solved(row.places.size + way)] }.compact
+        better = others.select { |_, other| usual?(other) && spread(other) < own }.min_by { |_, other| spread(other) }
+        return Reason.new(rule: "evenness", says: Said["No count near it lies more evenly: the gaps differ by %s.", own]) unless better
+
+        Reason.new(rule: "evenness",
+                   says: Said["#{better[0]} would lie more evenly: gaps from %s to %s instead of %s to %s.",
+                              *better[1].gaps.minmax, *row.gaps.minmax])
+      end
+
+      def spread(row) = row.gaps.max - row.gaps.min
+      def usual?(row) = row.gaps.size > 1 && row.gaps.all? { |gap| gap.between?(@run.usage.least_gap, @run.usage.most_gap) }
 
       def pins_reason
         return if @run.pins.empty?
 
         Reason.new(rule: "pins", says: "Pinned points get a hole exactly; the rest is as even as that allows, " \
                                        "by the least sum of squared gaps.", source: "least squares")
+      end
+
+      def pattern_reason
+        return if @run.pattern == "even"
+
+        Reason.new(rule: "pattern", says: PATTERNS.fetch(@run.pattern).says, source: "your choice")
       end
 
       def end_cautions(holes)
@@ -171,7 +314,7 @@ module NimbleEyelet
 
       def gap_cautions(gaps)
         wide = gaps.max
-        return [] unless wide && wide > @run.usage.most_gap
+        return [] if wide.nil? || wide <= @run.usage.most_gap || @run.clustered?
 
         [Caution.new(rule: "gap", says: Said["The widest gap is %s; %s is the most that is usual here, and it may gape.",
                                              wide, @run.usage.most_gap],
@@ -181,6 +324,6 @@ module NimbleEyelet
 
     # @return [Layout]
     # @raise [Refused]
-    def Layout.of(run, button, cut, width:) = Planner.new(run, button, cut, width).layout
+    def Layout.of(run, button, cut, width:, foot: "general_zigzag_foot") = Planner.new(run, button, cut, width, foot).layout
   end
 end

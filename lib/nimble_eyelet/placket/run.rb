@@ -42,21 +42,62 @@ module NimbleEyelet
     # More than any garment has; a larger count is a slip of the finger.
     MOST_HOLES = 60
 
-    # at - Length from the datum; label - String, such as "fullest point"
-    Pin = Value.define(:at, :label, label: "")
+    # How holes follow each other.
+    #
+    # together - Range or nil, holes of a cluster
+    Pattern = Value.define(:key, :name, :says)
+
+    PATTERNS = [
+      Pattern.new(key: "even", name: "evenly", says: "Every gap as much like the others as can be."),
+      Pattern.new(key: "clusters", name: "in clusters", says: "Two or more close together, then a long gap."),
+      Pattern.new(key: "ribbon", name: "for a ribbon", says: "Equal steps and an even number: both ends come out on the same side.")
+    ].to_h { |pattern| [pattern.key, pattern] }.freeze
+
+    # Holes in one cluster.
+    CLUSTER = (2..6)
+
+    # The first hole on a collar stand often lies across while the rest run along.
+    FIRST_LIES = { "as_rest" => "like the rest", "across" => "across, on the collar stand" }.freeze
+
+    # Which front lies on top.
+    OVERLAPS = { "right" => "right over left", "left" => "left over right" }.freeze
+
+    # One row of holes, or two mirrored on either side of the centre line.
+    ROWS = { "single" => "one row", "double" => "two mirrored rows" }.freeze
+
+    # How strongly a hole is wanted somewhere: 0 is a must.
+    WEIGHTS = (0..9)
+
+    # at - Length from the datum; label - String, such as "fullest point"; weight - Integer of WEIGHTS
+    Pin = Value.define(:at, :label, :weight, label: "", weight: 0) do
+      def must? = weight.zero?
+    end
 
     # from, to - Length from the datum; label - String, such as "pocket"
     KeepOut = Value.define(:from, :to, :label, label: "")
 
-    # first, last - Length or nil; count - Integer or nil; wished_gap - Length or nil
+    # first, last - Length or nil; count, count_most - Integer or nil; wished_gap - Length or nil
+    # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
+    # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
+    # first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
     Run = Value.define(:length, :use, :orientation, :extension, :edge, :grid, :seat,
-                       :first, :last, :count, :wished_gap, :pins, :keep_outs,
-                       first: nil, last: nil, count: nil, wished_gap: nil, pins: [], keep_outs: []) do
+                       :first, :last, :count, :wished_gap, :pins, :keep_outs, :count_most, :least_gap, :most_gap,
+                       :pattern, :together, :inner_gap, :first_lies, :overlap, :rows, :offset,
+                       first: nil, last: nil, count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil,
+                       least_gap: nil, most_gap: nil, pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest",
+                       overlap: "right", rows: "single", offset: Length.mm(60)) do
       def vertical? = orientation == "vertical"
       def usage = USES.fetch(use)
       def grid_ruler = Measure::Ruler.fetch(grid)
       def edge_distance = EDGE_SCHOOLS.fetch(edge)
       def gap_wished = wished_gap || usage.usual_gap
+      def clustered? = pattern == "clusters"
+      def double? = rows == "double"
+
+      # @return [Boolean] whether the first hole lies otherwise than the rest
+      def first_across? = vertical? && first_lies == "across"
+
+      def musts = pins.select(&:must?)
 
       # Checks what can be checked without knowing the hole.
       #
@@ -67,6 +108,10 @@ module NimbleEyelet
           check_lengths(check)
           check.that("placket.count", count, count.nil? || (1..MOST_HOLES).cover?(count),
                      "This takes a whole number from 1 to #{MOST_HOLES}.")
+          check.that("placket.count_most", count_most, count_most.nil? || (count && count_most.between?(count, MOST_HOLES)),
+                     "This is the upper end of a range: not less than how many, and at most #{MOST_HOLES}.")
+          check.that("placket.together", together, CLUSTER.cover?(together),
+                     "This takes a whole number from #{CLUSTER.min} to #{CLUSTER.max}.")
           check_places(check)
         end
         self
@@ -76,7 +121,8 @@ module NimbleEyelet
 
       def check_lengths(check)
         { "placket.run_length" => length, "placket.first" => first, "placket.last" => last,
-          "placket.wished_gap" => wished_gap, "placket.extension" => extension }.each do |field, value|
+          "placket.wished_gap" => wished_gap, "placket.extension" => extension, "placket.least_gap" => least_gap,
+          "placket.most_gap" => most_gap, "placket.inner_gap" => inner_gap, "placket.offset" => offset }.each do |field, value|
           Measure::Limits.check(check, field, value) if value
         end
       end
@@ -89,6 +135,10 @@ module NimbleEyelet
           check.that("placket.last", last, last >= first,
                      Said["The last hole lies below the first, which is at %s.", first])
         end
+        if least_gap && most_gap
+          check.that("placket.most_gap", most_gap, most_gap >= least_gap, Said["Not less than the least gap, %s.", least_gap])
+        end
+        check.that("placket.pins", "", pins.map(&:at).uniq.size == pins.size, "Two pins stand on one spot: one is enough.")
         pins.each { |pin| check_pin(check, pin) }
         keep_outs.each { |keep_out| check_keep_out(check, keep_out) }
       end

@@ -158,7 +158,7 @@ module NimbleEyelet
       end
 
       def place_step(hole, part)
-        start = @job.layout.run.vertical? ? Said["%s from the top edge", hole.to] : Said["%s from the top edge", hole.at]
+        start = hole.vertical? ? Said["%s from the top edge", hole.to] : Said["%s from the top edge", hole.at]
         lever = clamped? ? " Lever down?" : ""
         Step.new(key: "place-#{hole.number}", part: part,
                  does: Said["Needle onto the start mark, by hand: %s.", start],

@@ -101,8 +101,10 @@
             />
           </label>
           <button class="btn bg-base-100 btn-sm" onclick={() => move({ key: 'unit' })}>mm / in</button>
-          <button class="btn bg-base-100 btn-sm" aria-pressed={caliper.zeroed} onclick={() => move({ key: 'zero' })}
-            >Zero</button
+          <button
+            class="btn bg-base-100 btn-sm"
+            aria-pressed={caliper.zeroed}
+            onclick={() => move({ key: 'zero' })}>Zero</button
           >
         </div>
         <p class="mt-1 text-sm text-secondary">

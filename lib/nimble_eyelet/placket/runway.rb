@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# Runway is the flat cloth a foot needs around a hole: a ridge within it tilts the foot, and the hole
+# comes out short or skewed.
+#
+#   Placket::Runway.of("carriage_foot").caution(hole, keep_outs)   # Caution or nil
+
+require_relative "../value"
+require_relative "../reason"
+
+module NimbleEyelet
+  module Placket
+    # behind, before - Length of flat cloth beyond the hole, as seen from the chair
+    Runway = Value.define(:foot, :behind, :before) do
+      # @param foot [String] key of FOOT_KINDS
+      # @return [Runway]
+      def self.of(foot) = RUNWAYS.fetch(foot) { RUNWAYS.fetch("general_zigzag_foot") }
+
+      # @param hole [Hole] along the run, sewn with the top of the garment away from the chair
+      # @param ridges [Array<KeepOut>]
+      # @return [Caution, nil]
+      def caution(hole, ridges)
+        ridge = ridges.find { |item| near?(hole, item, behind, before) } or return
+        turned = !near?(hole, ridge, before, behind)
+        name = ridge.label.empty? ? "A ridge" : ridge.label.capitalize
+        Caution.new(rule: "runway",
+                    says: Said["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot)} wants flat cloth: " \
+                               "%s behind and %s in front.", distance(hole, ridge), behind, before],
+                    instead: if turned
+                               "Turn the garment and sew this hole the other way, or level the foot with a folded scrap."
+                             else
+                               "Level the foot with a folded scrap of the same thickness."
+                             end)
+      end
+
+      private
+
+      def near?(hole, ridge, above, below) = ridge.to > hole.from - above && ridge.from < hole.to + below
+
+      def distance(hole, ridge)
+        ridge.to <= hole.from ? hole.from - ridge.to : [ridge.from - hole.to, Length.zero].max
+      end
+    end
+
+    RUNWAYS = [
+      Runway.new(foot: "carriage_foot", behind: Length.mm(30), before: Length.mm(20)),
+      Runway.new(foot: "sliding_scale_foot", behind: Length.mm(25), before: Length.mm(15)),
+      Runway.new(foot: "cording_foot", behind: Length.mm(10), before: Length.mm(10)),
+      Runway.new(foot: "grooved_satin_foot", behind: Length.mm(10), before: Length.mm(10)),
+      Runway.new(foot: "general_zigzag_foot", behind: Length.mm(10), before: Length.mm(10))
+    ].to_h { |runway| [runway.foot, runway] }.freeze
+  end
+end

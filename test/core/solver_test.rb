@@ -1,0 +1,220 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+class SolverTest < CoreTest
+  include Placket
+
+  SMOCK = Demands.new(count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(710), least_gap: Length.mm(30),
+                      first: End.new(at: Length.mm(24), fixed: true), last: End.new(at: Length.mm(660), fixed: true),
+                      pins: [Length.mm(212), Length.mm(455)],
+                      shut: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
+                            .map { |from, to| Shut.new(from: Length.mm(from), to: Length.mm(to)) })
+
+  # Thousands of small cases of every kind, against trying all rows there are: the same cost, or both impossible.
+  def test_the_solver_equals_brute_force
+    impossible = 0
+    3000.times do
+      demands = small
+      least = brute(demands)
+      found = Solver.solve(demands)
+      impossible += 1 unless least
+
+      assert_operator least, :==, found&.cost, "#{demands.to_h}: #{least.inspect}, found #{found.inspect}" # rubocop:disable Minitest/AssertEqual
+      assert_equal !least.nil?, Reach.possible?(demands)
+      assert_meets(demands, found) if found
+    end
+
+    assert_includes 500..2500, impossible, "both kinds are met"
+  end
+
+  def test_a_real_front_equals_a_plain_dynamic_programme
+    assert_equal SolverTest.plain(SMOCK), Solver.solve(SMOCK).cost
+    assert_meets SMOCK, Solver.solve(SMOCK)
+  end
+
+  def test_shifting_everything_shifts_the_answer_and_mirroring_it_mirrors_the_cost
+    moved = shifted(SMOCK, mm(37))
+
+    assert_equal Solver.solve(SMOCK).places.map { |place| place + mm(37) }, Solver.solve(moved).places
+    turned = turned(SMOCK, mm(724))
+
+    assert_equal Solver.solve(SMOCK).cost, Solver.solve(turned).cost
+    assert_equal Solver.solve(SMOCK), Solver.solve(SMOCK), "the same demands, the same row"
+  end
+
+  def test_wishes_draw_a_hole_near_and_clusters_keep_their_inner_gap
+    wished = SMOCK.with(pins: [], shut: [], wishes: [Soft.new(at: mm(400), weight: 9)])
+    nearest = ->(row) { row.places.map { |place| (place - mm(400)).abs }.min }
+
+    assert_operator nearest.call(Solver.solve(wished)), :<, nearest.call(Solver.solve(wished.with(wishes: [])))
+    pairs = Solver.solve(SMOCK.with(pins: [], shut: [], together: 2, inner: mm(20)))
+
+    assert_equal [mm(20)], pairs.places.each_slice(2).map { |one, two| two - one }.uniq
+    assert_nil Solver.solve(SMOCK.with(together: 5, inner: mm(20))), "twelve are no fives"
+  end
+
+  def test_what_collides_is_said_in_words_with_the_least_change_that_frees_it
+    pocket = Shut.new(from: mm(205), to: mm(268), label: "the pocket")
+    wrong = { SMOCK.with(pins: [mm(212)], shut: [pocket]) => [%i[pin shut], "lies within the keep-out of the pocket", "Move the pin to 205 mm."],
+              SMOCK.with(count: 9, least_gap: mm(80), pins: [], shut: []) =>
+                [%i[count first last least_gap], "9 holes at least 80 mm apart need 640 mm; from first to last there are 636",
+                 "Let gaps be as small as 79.5 mm."],
+              SMOCK.with(count: 4, most_gap: mm(90), pins: [],
+                         shut: []) =>
+                [%i[count first last most_gap], "cannot all hold", "as wide as 212 mm"],
+              SMOCK.with(pins: [mm(212), mm(230)],
+                         shut: []) => [%i[least_gap pin pin], "the pin at 230 mm", "Let gaps be as small as 18 mm."] }
+    wrong.each do |demands, (names, words, way)|
+      collision = Collision.of(demands)
+
+      assert_equal names, collision.demands.map(&:first).sort
+      assert_includes collision.says.in(:mm), words
+      assert_includes collision.ways.map { |found| found.in(:mm) }.join(" "), way
+      assert_nil Solver.solve(demands)
+      # Without any one of them, a row is found: none stands there for nothing.
+      collision.demands.each { |left_out| assert_possible_without(demands, collision.demands - [left_out]) }
+    end
+  end
+
+  def test_an_envelope_is_the_lowest_of_its_lines
+    [1, -1].each do |way|
+      lines = Array.new(30) { |index| [-way * index * 2, random.rand(-200..200)] }
+      envelope = Envelope.new(way)
+      known = []
+      places = (-60..60).to_a
+      (way == 1 ? places : places.reverse).each_with_index do |place, turn|
+        lines.shift(turn.zero? ? 1 : random.rand(0..1)).each do |slope, height|
+          envelope.add(slope, height, slope)
+          known << [slope, height]
+        end
+
+        assert_equal known.map { |slope, height| (slope * place) + height }.min, envelope.least(place).first
+      end
+    end
+  end
+
+  # The best row, by all places, all predecessors, layer by layer: fixed ends, holes alone.
+  def self.plain(demands)
+    open = places(demands)
+    costs = { demands.first.at.millimetres => 0r }
+    (demands.count - 1).times do
+      costs = open.each_with_object({}) do |to, next_costs|
+        costs.each do |from, cost|
+          gap = to - from
+          next if gap < demands.least_gap.millimetres || demands.pins.any? { |pin| pin.millimetres > from && pin.millimetres < to }
+
+          total = cost + (gap * gap)
+          next_costs[to] = total if next_costs[to].nil? || total < next_costs[to]
+        end
+      end
+    end
+    span = (demands.last.at - demands.first.at).millimetres
+    costs[demands.last.at.millimetres]&.then { |cost| cost - ((span**2) / (demands.count - 1)) }
+  end
+
+  def self.places(demands)
+    grid = (0..(demands.to / demands.grid).floor).map { |step| (demands.grid * step).millimetres }
+    (grid + (demands.pins + [demands.first.at, demands.last.at]).map(&:millimetres)).uniq.sort
+      .reject do |at|
+      demands.shut.any? do |shut|
+        inside?(shut, at)
+      end
+    end
+  end
+
+  def self.inside?(shut, at) = at > shut.from.millimetres && at < shut.to.millimetres
+
+  private
+
+  def pick(*of) = of.sample(random: random)
+
+  def small
+    length = random.rand(8..14)
+    together = pick(1, 1, 1, 2, 3)
+    first = random.rand(0..4)
+    pins = Array.new(pick(0, 0, 0, 1, 2)) { mm(random.rand(0..(length * 4))/4r) }
+    wishes = Array.new(pick(0, 0, 1, 2)) { Soft.new(at: mm(random.rand(0..(length * 2))/2r), weight: random.rand(1..5) * 20) }
+    shut = Array.new(pick(0, 1, 2)) { random.rand(0..length).then { |at| Shut.new(from: mm(at), to: mm(at + random.rand(1..4))) } }
+    Demands.new(count: random.rand(1..(together > 1 ? 3 : 4)) * together, grid: mm(pick(1, 1, 2)), from: mm(random.rand(0..2)),
+                to: mm(length), first: End.new(at: mm(first), fixed: pick(true, false)),
+                last: End.new(at: mm(random.rand(first..length)), fixed: pick(true, false)), least_gap: mm(random.rand(1..3)),
+                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, wishes: wishes, shut: shut, together: together,
+                shut_first: pick(nil, nil, nil, [Shut.new(from: mm(1), to: mm(3))]), inner: mm(together > 1 ? random.rand(1..2) : 0))
+  end
+
+  def brute(demands)
+    grid = demands.grid
+    heads = ((demands.from / grid).ceil..(demands.to / grid).floor).map { |step| grid * step }
+    heads += demands.pins.flat_map { |pin| (0...demands.together).map { |member| pin - (demands.inner * member) } }
+    heads += [demands.first.at, demands.last.at - demands.span]
+    heads = heads.uniq.select { |at| on_grid_or_fixed?(demands, at) && at >= demands.from && at + demands.span <= demands.to }
+    rows(demands, heads.sort, []).filter_map { |row| cost(demands, row) if meets?(demands, row) }.min
+  end
+
+  def on_grid_or_fixed?(demands, at)
+    (at / demands.grid).denominator == 1 || (demands.first.fixed && at == demands.first.at) ||
+      (demands.last.fixed && at == demands.last.at - demands.span) ||
+      demands.pins.any? { |pin| (0...demands.together).any? { |member| pin - (demands.inner * member) == at } }
+  end
+
+  def rows(demands, heads, row)
+    return [row] if row.size == demands.heads
+
+    heads.select { |at| row.empty? || gap_allowed?(demands, at - row.last - demands.span) }
+         .flat_map { |at| rows(demands, heads, row + [at]) }
+  end
+
+  def gap_allowed?(demands, gap) = gap >= demands.least_gap && (demands.most_gap.nil? || gap <= demands.most_gap)
+
+  def holes(demands, row) = row.flat_map { |head| Array.new(demands.together) { |member| head + (demands.inner * member) } }
+
+  def meets?(demands, row)
+    holes = holes(demands, row)
+    return false if demands.first.fixed && holes.first != demands.first.at
+    return false if demands.last.fixed && holes.last != demands.last.at
+
+    (demands.pins - holes).empty? && holes.each_with_index.none? do |hole, index|
+      (index.zero? && demands.shut_first ? demands.shut_first : demands.shut).any? do |shut|
+        SolverTest.inside?(shut, hole.millimetres)
+      end
+    end
+  end
+
+  def cost(demands, row)
+    gaps = row.each_cons(2).map { |one, two| (two - one - demands.span).millimetres }
+    mean = gaps.empty? ? 0 : gaps.sum / gaps.size
+    holes = holes(demands, row)
+    ends = [[demands.first, holes.first], [demands.last, holes.last]].reject { |wished, _| wished.fixed }
+    gaps.sum { |gap| (gap - mean)**2 } + ends.sum { |wished, hole| END_WEIGHT * ((hole - wished.at).millimetres**2) } +
+      demands.wishes.sum { |wish| wish.weight * (holes.map { |hole| (hole - wish.at).abs }.min.millimetres**2) }
+  end
+
+  def assert_meets(demands, found)
+    assert_equal demands.count, found.places.size
+    assert_empty demands.pins - found.places
+    heads = found.places.each_slice(demands.together).map(&:first)
+
+    heads.each_cons(2) { |one, two| assert gap_allowed?(demands, two - one - demands.span) }
+    assert meets?(demands, heads), "no hole inside what is shut"
+  end
+
+  def assert_possible_without(demands, kept)
+    finder = Finder.new(demands, Finder::FIELDS.keys)
+
+    assert finder.send(:holds?, kept), kept.inspect
+  end
+
+  def shifted(demands, by)
+    shut = demands.shut.map { |item| item.with(from: item.from + by, to: item.to + by) }
+    pins = demands.pins.map { |pin| pin + by }
+    demands.with(from: demands.from + by, to: demands.to + by, first: demands.first.with(at: demands.first.at + by),
+                 last: demands.last.with(at: demands.last.at + by), pins: pins, shut: shut)
+  end
+
+  def turned(demands, about)
+    demands.with(from: about - demands.to, to: about - demands.from, first: demands.first.with(at: about - demands.last.at),
+                 last: demands.last.with(at: about - demands.first.at), pins: demands.pins.map { |pin| about - pin },
+                 shut: demands.shut.map { |shut| shut.with(from: about - shut.to, to: about - shut.from) })
+  end
+end
