@@ -15,7 +15,7 @@ module NimbleEyelet
       # A stash of twenty thousand buttons fits.
       LARGEST_FILE = 4 * 1024 * 1024
       # Where files come in, and as what.
-      FILES = { "/api/stash/import" => %r{\Atext/csv\s*(;|\z)}i }.freeze
+      FILES = { "/api/stash/import" => %r{\Atext/csv\s*(;|\z)}i, "/api/garments/import" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
 
       SAFE = %w[GET HEAD OPTIONS].freeze
 

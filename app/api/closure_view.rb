@@ -35,7 +35,9 @@ module NimbleEyelet
         rooms = Store::Document::ROOMS.transform_values do |fields|
           fields.transform_values { |path| say.field(document.fields[path]) }
         end
-        rooms["placket"].merge!(pins: document.pins.map { |pin| { at: say.length(pin.at), label: pin.label, weight: pin.weight.to_s } },
+        rooms["placket"].merge!(pins: document.pins.map do |pin|
+          { at: say.length(pin.at), label: pin.label, weight: pin.weight.to_s }
+        end,
                                 keep_outs: document.keep_outs.map { |item| keep_out(item, say) })
         rooms.merge("machine" => { id: document.machine_id })
       end

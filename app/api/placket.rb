@@ -15,7 +15,10 @@ module NimbleEyelet
         { holes: layout.holes.map { |hole| hole(hole, say) }, edge: edge(layout.edge, say),
           mean_gap: say.length(layout.mean_gap), smallest_gap: say.length(layout.smallest_gap),
           largest_gap: say.length(layout.largest_gap), evenness: say.length(layout.evenness),
-          binding: layout.binding.map { |demand| say.words(demand) }, unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
+          grid: say.length(layout.run.grid_ruler.step),
+          binding: layout.binding.map do |demand|
+            say.words(demand)
+          end, unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
           alternatives: layout.alternatives.map { |item| alternative(item, layout, say) },
           because: say.reasons(layout.because), cautions: say.cautions(layout.cautions) }
       end

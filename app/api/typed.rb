@@ -48,7 +48,7 @@ module NimbleEyelet
         pins = items.filter_map do |item|
           noting { Placket::Pin.new(at: length("placket.pins", item["at"]), weight: weight(item["weight"]), **label(item)) }
         end
-        pins.uniq(&:at).sort_by(&:at)
+        pins.sort_by(&:at)
       end
 
       def keep_outs(body)

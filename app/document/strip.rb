@@ -20,6 +20,10 @@ module NimbleEyelet
       # The paper's printable width: a wider strip begins nearer the centre line.
       WIDEST = 180.0
       CHECK_LINE = 50.0
+      TWO_INCHES = 50.8
+      # Half an arm of a cross where a button goes.
+      CROSS = 4.0
+      SIDES = { overlap: "overlap, with the holes", underlap: "underlap, with the buttons" }.freeze
       # Half a tack mark, across the hole.
       TACK = 2.5
 
@@ -29,7 +33,12 @@ module NimbleEyelet
       # @param sheet [Sheet] with a layout
       # @param say [Api::Say]
       # @param garment [String]
-      def initialize(sheet, say, garment:)
+      # @param date [String] of the plan, as a person writes it
+      # @param side [Symbol] :overlap with the holes, or :underlap with the crosses for the buttons
+      def initialize(sheet, say, garment:, date: "", side: :overlap)
+        @side = side
+        @date = date
+        @sheet = sheet
         @layout = sheet.layout
         @cut = sheet.cut
         @button = sheet.plan.button
@@ -49,8 +58,8 @@ module NimbleEyelet
       # @return [Array<String>] lines of heading
       def heading
         ["#{@garment}: #{@name}",
-         "#{@layout.holes.size} holes, slit #{text(@cut.length)}, overall #{text(@cut.overall)} with both ends",
-         "Print at 100 %. The check line is 50 mm: measure it first."]
+         "#{SIDES.fetch(@side)}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{", plan of #{@date}" unless @date.empty?}", says,
+         "Print at 100 %. The check lines are 50 mm and 2 in: measure them first."]
       end
 
       # @param pen [#line, #rectangle, #circle, #text]
@@ -58,31 +67,59 @@ module NimbleEyelet
       def draw(pen)
         draw_cloth(pen)
         @layout.run.keep_outs.each { |keep_out| draw_keep_out(pen, keep_out) }
-        @layout.holes.each { |hole| draw_hole(pen, hole) }
+        @layout.holes.each { |hole| @side == :overlap ? draw_hole(pen, hole) : draw_cross(pen, hole) }
       end
+
+      # The same strip for the other side.
+      # @return [Strip]
+      def underlap = Strip.new(@sheet, @say, garment: @garment, date: @date, side: :underlap)
 
       # @return [void]
       def draw_check_line(pen, x, y)
         pen.line(x, y, x + CHECK_LINE, y, :check)
         [x, x + CHECK_LINE].each { |end_x| pen.line(end_x, y - 2, end_x, y + 2, :check) }
         pen.text(x + CHECK_LINE + 2, y + 1, "50 mm", 3)
+        inches = x + CHECK_LINE + 22
+        pen.line(inches, y, inches + TWO_INCHES, y, :check)
+        [inches, inches + TWO_INCHES].each { |end_x| pen.line(end_x, y - 2, end_x, y + 2, :check) }
+        pen.text(inches + TWO_INCHES + 2, y + 1, "2 in", 3)
       end
 
       private
 
-      def inner = @inner ||= [INNER_LEAST, INNER - @layout.holes.map { |hole| hole.out_inner.to_f }.min].max
+      # The row of buttons on the far side is only drawn where it is marked.
+      def inner
+        far = @side == :underlap && @layout.run.double? ? @layout.run.offset.to_f + (@button.across.to_f / 2) : 0
+        @inner ||= [INNER_LEAST, INNER - @layout.holes.map { |hole| hole.out_inner.to_f }.min, far + 3].max
+      end
 
-      # Where the paper begins, from the finished edge.
-      def left = @left ||= [0, @extension + inner + FIGURES - WIDEST].max
+      # Where the paper begins, from the finished edge: never beyond the outermost mark.
+      def left
+        outermost = @layout.holes.map { |hole| hole.out_outer.to_f }.max + @cut.ends.near.to_f + (@button.across.to_f / 2) + 3
+        @left ||= (@extension + inner + FIGURES - WIDEST).clamp(0, [@extension - outermost, 0].max)
+      end
 
       def across(from_edge) = from_edge - left
       def centre = across(@extension)
 
       def text(length) = @say.words(length)
 
+      def says
+        return "#{@layout.holes.size} buttons, #{text(@button.across)} across" if @side == :underlap
+
+        "#{@layout.holes.size} holes, slit #{text(@cut.length)}, overall #{text(@cut.overall)} with both ends"
+      end
+
+      # Rows lie on the centre line, or two of them at one distance on either side of it.
+      def rows = @layout.run.double? ? [@layout.run.offset.to_f, -@layout.run.offset.to_f] : [0.0]
+
       def draw_cloth(pen)
+        pen.line(cloth_width - 6, @length * 0.35, cloth_width - 6, @length * 0.65, :check)
+        pen.text(cloth_width - 5, @length * 0.5, "grain", 2.4)
         pen.rectangle(0, 0, cloth_width, @length, left.zero? ? :edge : :ghost)
         pen.line(centre, 0, centre, @length, :centre)
+        pen.text(1, @length - 1, "fold or finished edge", 2.4)
+        pen.text(centre + 1, 5.5, "centre line", 2.4)
         pen.text(cloth_width + 2, 3, "datum: top finished edge", 2.6)
         pen.text(cloth_width + 2, @length - 1, "end of the run, #{text(@layout.run.length)}", 2.6)
       end
@@ -98,17 +135,35 @@ module NimbleEyelet
 
       def draw_hole(pen, hole)
         hole.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
-        pen.circle(centre, hole.button.to_f, @button.across.to_f / 2, :ghost)
+        pen.circle(across(@extension - rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost)
+        number(pen, hole)
+      end
+
+      # Where the button is sewn on, in each row.
+      def draw_cross(pen, hole)
+        y = hole.button.to_f
+        rows.each do |row|
+          x = across(@extension - row)
+          pen.line(x - CROSS, y, x + CROSS, y, :slit)
+          pen.line(x, y - CROSS, x, y + CROSS, :slit)
+          pen.circle(x, y, @button.across.to_f / 2, :ghost)
+        end
+        pen.text(cloth_width + 2, y + 1, hole.number.to_s, 4)
+        pen.text(cloth_width + 9, y + 1, text(hole.button), 3)
+      end
+
+      def number(pen, hole)
         pen.text(cloth_width + 2, hole.at.to_f + 1, hole.number.to_s, 4)
         pen.text(cloth_width + 9, hole.at.to_f + 1, [text(hole.at), hole.pinned].compact.reject(&:empty?).join(", "), 3)
       end
 
       def draw_vertical(pen, hole)
-        pen.line(centre, hole.open_from.to_f, centre, hole.open_to.to_f, :slit)
+        x = across(@extension - hole.out_outer.to_f)
+        pen.line(x, hole.open_from.to_f, x, hole.open_to.to_f, :slit)
         [hole.from, hole.open_from, hole.open_to, hole.to].each do |end_of|
-          pen.line(centre - TACK, end_of.to_f, centre + TACK, end_of.to_f, :tack)
+          pen.line(x - TACK, end_of.to_f, x + TACK, end_of.to_f, :tack)
         end
-        pen.line(centre + TACK + 1, hole.at.to_f, cloth_width, hole.at.to_f, :lead)
+        pen.line(x + TACK + 1, hole.at.to_f, cloth_width, hole.at.to_f, :lead)
       end
 
       def draw_horizontal(pen, hole)

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# StripPdf puts a strip on A4 pages, 1 to 1, each page overlapping the next by a centimetre.
+# StripPdf puts both sides of a strip on pages, 1 to 1, each page overlapping the next by a centimetre,
+# with crosses to lay them on each other by.
 #
 #   Document::StripPdf.new(strip).render   # => String, a PDF
 
@@ -12,69 +13,90 @@ module NimbleEyelet
     class StripPdf
       FONT = File.expand_path("fonts/DejaVuSans.ttf", __dir__)
       POINTS = 72 / 25.4
-      PAGE = [210.0, 297.0].freeze
+      PAPERS = { "a4" => [210.0, 297.0].freeze, "letter" => [215.9, 279.4].freeze }.freeze
       MARGIN = 12.0
       HEAD = 28.0
-      # Run on a page, and how much of it stands on the next page again.
-      TILE = PAGE[1] - (2 * MARGIN) - HEAD
+      # How much of a page stands on the next page again.
       OVERLAP = 10.0
+      # Half an arm of a register cross.
+      REGISTER = 3.0
 
-      # @param strip [Strip]
+      # @param strip [Strip] of the overlap
       # @param title [String]
-      def initialize(strip, title)
-        @strip = strip
+      # @param paper [String] key of PAPERS
+      def initialize(strip, title, paper: "a4")
+        @strips = [strip, strip.underlap]
         @title = title
+        @page = PAPERS.fetch(paper)
       end
 
-      # @return [Integer]
-      def pages = [((@strip.length - OVERLAP) / (TILE - OVERLAP)).ceil, 1].max
+      # @return [Integer] for one side
+      def pages = [((@strips.first.length - OVERLAP) / (tile - OVERLAP)).ceil, 1].max
+
+      # @return [Float] mm of the run on a page
+      def tile = @page[1] - (2 * MARGIN) - HEAD
 
       # @return [String] PDF, the same bytes for the same strip
       def render
-        pdf = Prawn::Document.new(page_size: PAGE.map { |side| side * POINTS }, margin: 0,
+        pdf = Prawn::Document.new(page_size: @page.map { |side| side * POINTS }, margin: 0,
                                   info: { Title: @title, Creator: "Nimble Eyelet" })
         pdf.font_families.update("Strip" => { normal: FONT })
         pdf.font("Strip")
-        pages.times do |number|
-          pdf.start_new_page unless number.zero?
-          draw_page(pdf, number)
+        @strips.product((0...pages).to_a).each_with_index do |(strip, number), index|
+          pdf.start_new_page unless index.zero?
+          draw_page(pdf, strip, number)
         end
         pdf.render
       end
 
       private
 
-      def draw_page(pdf, number)
-        from = number * (TILE - OVERLAP)
-        head = Pen.new(pdf, MARGIN, PAGE[1] - MARGIN)
-        draw_head(head, number)
-        tile = Pen.new(pdf, MARGIN, PAGE[1] - MARGIN - HEAD + from)
-        tall = [TILE, @strip.length - from].min
+      def draw_page(pdf, strip, number)
+        from = number * (tile - OVERLAP)
+        head = Pen.new(pdf, MARGIN, @page[1] - MARGIN)
+        draw_head(head, strip, number)
+        tile_pen = Pen.new(pdf, MARGIN, @page[1] - MARGIN - HEAD + from)
+        tall = [tile, strip.length - from].min
         pdf.save_graphics_state do
-          pdf.rectangle([0, (PAGE[1] - MARGIN - HEAD + 0.5) * POINTS], PAGE[0] * POINTS, (tall + 1) * POINTS)
+          pdf.rectangle([0, (@page[1] - MARGIN - HEAD + 0.5) * POINTS], @page[0] * POINTS, (tall + 1) * POINTS)
           pdf.add_content("W n")
-          @strip.draw(tile)
+          strip.draw(tile_pen)
         end
-        draw_joins(tile, from, number)
+        draw_joins(tile_pen, strip, from, number)
+        draw_registers(tile_pen, strip, from, number)
       end
 
-      def draw_head(pen, number)
-        lines = @strip.heading
+      def draw_head(pen, strip, number)
+        lines = strip.heading
         pen.text(0, 4, lines[0], 4.5)
         pen.text(0, 9, lines[1], 3)
-        pen.text(0, 13.5, "#{lines[2]}#{" Page #{number + 1} of #{pages}." if pages > 1}", 3)
-        @strip.draw_check_line(pen, 0, 20)
+        pen.text(0, 13, lines[2], 3)
+        pen.text(0, 17, "#{lines[3]}#{" Page #{number + 1} of #{pages}, top to bottom." if pages > 1}", 3)
+        strip.draw_check_line(pen, 0, 22)
       end
 
       # Where the next page is laid over this one.
-      def draw_joins(pen, from, number)
+      def draw_joins(pen, strip, from, number)
         joins = []
         joins << (from + OVERLAP) unless number.zero?
-        joins << (from + TILE - OVERLAP) unless number == pages - 1
+        joins << (from + tile - OVERLAP) unless number == pages - 1
         joins.each do |y|
-          pen.line(-6, y, @strip.cloth_width, y, :join)
-          pen.text(@strip.cloth_width + 34, y + 1, "join here", 2.6)
+          pen.line(-6, y, strip.cloth_width, y, :join)
+          pen.text(strip.cloth_width + 34, y + 1, "join here", 2.6)
         end
+      end
+
+      # In the middle of what two pages share, at the same place of the run on both.
+      def draw_registers(pen, strip, from, number)
+        places = [(from + (OVERLAP / 2) unless number.zero?), (from + tile - (OVERLAP / 2) unless number == pages - 1)].compact
+        places.product([-5.0, strip.cloth_width + 30]) { |y, x| draw_register(pen, x, y) }
+      end
+
+      # The crosses of two pages lie on each other when the pages lie true.
+      def draw_register(pen, x, y)
+        pen.line(x - REGISTER, y, x + REGISTER, y, :check)
+        pen.line(x, y - REGISTER, x, y + REGISTER, :check)
+        pen.circle(x, y, REGISTER * 0.6, :check)
       end
 
       # Draws in mm from an origin, y downward, clipped to what fits the page.

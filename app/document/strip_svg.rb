@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# StripSvg draws a strip in one piece, in real units: one unit of the picture is a millimetre.
+# StripSvg draws both sides of a strip beside each other, in one piece and in real units: one unit of
+# the picture is a millimetre.
 #
 #   Document::StripSvg.new(strip, "front placket").render   # => String, an SVG file
 
@@ -12,6 +13,7 @@ module NimbleEyelet
     class StripSvg
       MARGIN = 8
       HEAD = 26
+      WIDTH = 140.0
 
       # @param strip [Strip]
       # @param title [String]
@@ -19,14 +21,19 @@ module NimbleEyelet
         @strip = strip
         @title = title
         @parts = []
+        @right = 0
+        @offset = 0
       end
 
       # @return [String]
       def render
-        draw_head
-        @offset = HEAD
-        @strip.draw(self)
-        width = figure(@strip.width + (2 * MARGIN))
+        [@strip, @strip.underlap].each_with_index do |strip, index|
+          @right = index * (wide + MARGIN)
+          draw_head(strip)
+          @offset = HEAD
+          strip.draw(self)
+        end
+        width = figure((2 * wide) + (3 * MARGIN))
         height = figure(@strip.length + HEAD + (2 * MARGIN))
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
@@ -41,32 +48,36 @@ module NimbleEyelet
       end
 
       def line(from_x, from_y, to_x, to_y, kind)
-        add "<line x1=\"#{figure(from_x)}\" y1=\"#{down(from_y)}\" x2=\"#{figure(to_x)}\" y2=\"#{down(to_y)}\"#{style(kind)}/>"
+        add "<line x1=\"#{beside(from_x)}\" y1=\"#{down(from_y)}\" x2=\"#{beside(to_x)}\" y2=\"#{down(to_y)}\"#{style(kind)}/>"
       end
 
       def rectangle(x, y, width, height, kind)
-        add "<rect x=\"#{figure(x)}\" y=\"#{down(y)}\" width=\"#{figure(width)}\" height=\"#{figure(height)}\"#{style(kind)}/>"
+        add "<rect x=\"#{beside(x)}\" y=\"#{down(y)}\" width=\"#{figure(width)}\" height=\"#{figure(height)}\"#{style(kind)}/>"
       end
 
       def circle(x, y, radius, kind)
-        add "<circle cx=\"#{figure(x)}\" cy=\"#{down(y)}\" r=\"#{figure(radius)}\"#{style(kind)}/>"
+        add "<circle cx=\"#{beside(x)}\" cy=\"#{down(y)}\" r=\"#{figure(radius)}\"#{style(kind)}/>"
       end
 
       def text(x, y, words, size)
-        add "<text x=\"#{figure(x)}\" y=\"#{down(y)}\" font-size=\"#{size}\" font-family=\"sans-serif\" fill=\"black\" " \
+        add "<text x=\"#{beside(x)}\" y=\"#{down(y)}\" font-size=\"#{size}\" font-family=\"sans-serif\" fill=\"black\" " \
             "stroke=\"none\">#{CGI.escapeHTML(words)}</text>"
       end
 
       private
 
-      def draw_head
+      def draw_head(strip)
         @offset = 0
-        @strip.heading.each_with_index { |words, index| text(0, 4 + (index * 5), words, index.zero? ? 4.5 : 3) }
-        @strip.draw_check_line(self, 0, 20)
+        strip.heading.each_with_index { |words, index| text(0, 4 + (index * 4.4), words, index.zero? ? 4.5 : 3) }
+        strip.draw_check_line(self, 0, 22)
       end
+
+      # Heading and check lines want some width too.
+      def wide = [@strip.width, WIDTH].max
 
       def add(part) = @parts << part
       def figure(number) = number.to_f.round(4)
+      def beside(x) = figure(x + @right)
       def down(y) = figure(y + @offset)
 
       def style(kind)

@@ -70,7 +70,9 @@ module NimbleEyelet
 
       def document(row, lists)
         Document.new(fields: FIELDS.to_h { |path, field| [path, field.load(row[KEYS.fetch(path)])] }, machine_id: row[:machine_id],
-                     pins: lists[:pins].map { |pin| Placket::Pin.new(at: length(pin[:at_mm]), label: pin[:label], weight: pin[:weight]) },
+                     pins: lists[:pins].map do |pin|
+                       Placket::Pin.new(at: length(pin[:at_mm]), label: pin[:label], weight: pin[:weight])
+                     end,
                      keep_outs: lists[:keep_outs].map { |item| keep_out(item) },
                      swatches: lists[:swatches].map { |swatch| swatch(swatch) },
                      steps_done: lists[:steps_done].map { |step| step[:key] },

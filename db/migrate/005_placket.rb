@@ -33,7 +33,7 @@ Sequel.migration do
   end
 
   down do
-    from(:pins).where { weight > 0 }.delete
+    from(:pins).exclude(weight: 0).delete
     alter_table(:pins) { drop_column :weight }
     alter_table(:closures) do
       lengths.each_key { |name| drop_column :"placket_#{name}_mm" }

@@ -8,8 +8,8 @@ require_relative "../app_helper"
 class PrintTest < AppTest
   POINTS = 72 / 25.4
 
-  def strip(format, id: SMOCK)
-    body = call(:get, "/api/closures/#{id}/strip.#{format}")
+  def strip(format, id: SMOCK, paper: nil)
+    body = call(:get, "/api/closures/#{id}/strip.#{format}#{"?paper=#{paper}" if paper}")
 
     assert_status 200
     body
@@ -41,14 +41,22 @@ class PrintTest < AppTest
     found.pages
   end
 
-  def test_the_drawing_itself_is_true_to_a_tenth_of_a_millimetre
-    pages = lines(strip("pdf"))
+  def test_the_drawing_itself_is_true_to_a_tenth_of_a_millimetre_on_either_paper
+    { nil => [297, 3], "letter" => [279.4, 3] }.each do |paper, (tall, count)|
+      pages = lines(strip("pdf", paper: paper))
+
+      assert_equal count * 2, pages.size, "overlap and underlap"
+      assert_holes_true pages.first(count), tall - 24 - 28 - 10
+      assert_crosses_true pages.last(count), tall - 24 - 28 - 10
+      assert_joins_true pages.first(count), tall - 24 - 28
+    end
+  end
+
+  def assert_holes_true(pages, step)
     holes = closure["sheet"]["placket"]["holes"]
     top = 12 + 28
-    step = 297 - 24 - 28 - 10
-
-    assert_equal 3, pages.size
     pages.each_with_index do |found, number|
+      assert(found.any? { |x1, y1, x2, y2| (x2 - x1 - 50.8).abs < 0.01 && (y1 - y2).abs < 0.01 }, "two inches on page #{number + 1}")
       assert(found.any? { |x1, y1, x2, y2| (x2 - x1 - 50).abs < 0.01 && (y1 - y2).abs < 0.01 }, "check line on page #{number + 1}")
       holes.each do |hole|
         slit = [hole["open_from"], hole["open_to"]].map { |place| place["mm"] - (number * step) + top }
@@ -59,6 +67,33 @@ class PrintTest < AppTest
     end
   end
 
+  # A cross wherever a button is sewn on.
+  def assert_crosses_true(pages, step)
+    closure["sheet"]["placket"]["holes"].each do |hole|
+      y = hole["button"]["mm"] + 12 + 28
+      crossed = pages.each_with_index.any? do |found, number|
+        found.any? { |x1, y1, x2, y2| (y1 - y2).abs < 0.01 && (x2 - x1 - 8).abs < 0.01 && (y1 + (number * step) - y).abs < 0.1 }
+      end
+
+      assert crossed, "button #{hole['number']}"
+    end
+  end
+
+  # The register crosses of two neighbouring pages stand for the same place of the run.
+  def assert_joins_true(pages, tile)
+    places = pages.map do |found|
+      found.select do |x1, y1, x2, y2|
+        (y1 - y2).abs < 0.01 && (x2 - x1 - 6).abs < 0.01 && y1 > 40
+      end.map { |_, y, _, _| y - 40 }.uniq { |y| y.round(2) }
+    end
+    pages.each_index.to_a.each_cons(2) do |one, two|
+      lower = places[one].map { |y| y + (one * (tile - 10)) }
+      upper = places[two].map { |y| y + (two * (tile - 10)) }
+
+      assert(lower.any? { |y| upper.any? { |other| (y - other).abs < 0.1 } }, "pages #{one + 1} and #{two + 1} meet")
+    end
+  end
+
   def test_the_check_line_is_true_on_the_rasterised_page
     dots = 600
     Dir.mktmpdir do |folder|
@@ -66,10 +101,10 @@ class PrintTest < AppTest
       _, status = Open3.capture2e("pdftoppm", "-r", dots.to_s, "-gray", "-f", "1", "-l", "1", "#{folder}/strip.pdf", "#{folder}/page")
 
       assert_predicate status, :success?
-      longest = longest_run(Dir["#{folder}/page*.pgm"].first, rows: ((12 + 19)..(12 + 21)), dots: dots)
+      longest = longest_run(Dir["#{folder}/page*.pgm"].first, rows: ((12 + 21)..(12 + 23)), dots: dots)
 
-      # The line and the half width of the ticks at its ends.
-      assert_in_delta 50 + 0.3, longest * 25.4 / dots, 0.1
+      # The longer of the two lines and the half width of the ticks at its ends.
+      assert_in_delta 50.8 + 0.3, longest * 25.4 / dots, 0.1
     end
   end
 
@@ -97,10 +132,32 @@ class PrintTest < AppTest
     lines(strip("pdf", id: 5)).flatten(1).each { |x1, _, x2, _| assert_operator [x1, x2].max, :<=, 210 }
   end
 
+  def test_two_rows_lie_on_either_side_of_the_centre_line
+    save({ placket: { rows: "double", offset: "60", extension: "80" } })
+    found = closure["sheet"]["placket"]["holes"].first
+    svg = strip("svg")
+
+    assert_equal [60, 60], [found["out_outer"]["mm"], found["out_inner"]["mm"]]
+    slit = svg[/<line x1="([\d.]+)" y1="#{(found['open_from']['mm'] + 26).to_f}" [^>]*class="slit"/, 1].to_f
+    middles = svg.scan(/<circle cx="([\d.]+)" cy="#{(found['button']['mm'] + 26).to_f}"/).flatten.map(&:to_f)
+
+    assert_in_delta slit, middles[0], 0.01
+    assert_in_delta 120, middles[2] - middles[1], 0.01, "both rows of buttons on the underlap"
+  end
+
+  def test_the_marks_as_a_table
+    rows = CSV.parse(call(:get, "/api/closures/#{SMOCK}/marks.csv"), headers: true)
+    holes = closure["sheet"]["placket"]["holes"]
+
+    assert_equal(holes.map { |hole| hole["at"]["mm"] }, rows.map { |row| row["at_mm"].to_f })
+    assert_equal %w[hole at_mm gap_mm from_mm to_mm open_from_mm open_to_mm button_mm out_outer_mm out_inner_mm lies], rows.headers
+  end
+
   def test_the_text_names_garment_and_places
     text = PDF::Reader.new(StringIO.new(strip("pdf"))).pages.map(&:text).join(" ")
 
-    ["linen field smock", "front placket", "fullest point", "212 mm", "50 mm", "pocket edge", "Page 2 of 3"].each do |words|
+    ["linen field smock", "front placket", "fullest point", "212 mm", "50 mm", "pocket edge", "Page 2 of 3", "underlap", "grain",
+     "centre line", "right over left"].each do |words|
       assert_includes text, words
     end
   end

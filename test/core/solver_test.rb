@@ -56,7 +56,8 @@ class SolverTest < CoreTest
 
   def test_what_collides_is_said_in_words_with_the_least_change_that_frees_it
     pocket = Shut.new(from: mm(205), to: mm(268), label: "the pocket")
-    wrong = { SMOCK.with(pins: [mm(212)], shut: [pocket]) => [%i[pin shut], "lies within the keep-out of the pocket", "Move the pin to 205 mm."],
+    wrong = { SMOCK.with(pins: [mm(212)], shut: [pocket]) =>
+                [%i[pin shut], "lies within the keep-out of the pocket", "Move the pin to 205 mm."],
               SMOCK.with(count: 9, least_gap: mm(80), pins: [], shut: []) =>
                 [%i[count first last least_gap], "9 holes at least 80 mm apart need 640 mm; from first to last there are 636",
                  "Let gaps be as small as 79.5 mm."],

@@ -9,6 +9,15 @@ require_relative "browser"
 module NimbleEyelet
   module Support
     class Bench
+      # A long front: 12 holes on 720 mm, marks every half millimetre, 5 keep-outs, 2 pins.
+      FRONT = Placket::Demands.new(
+        count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(720), least_gap: Length.mm(30),
+        first: Placket::End.new(at: Length.mm(24), fixed: true), last: Placket::End.new(at: Length.mm(680), fixed: true),
+        pins: [Length.mm(212), Length.mm(455)],
+        shut: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
+              .map { |from, to| Placket::Shut.new(from: Length.mm(from), to: Length.mm(to)) }
+      )
+
       ROUNDS = 500
       WARM_UP = 60
       KEYS = 30
@@ -41,6 +50,9 @@ module NimbleEyelet
         World.open do |world|
           schools(world)
           import(world)
+          solver
+          growth
+          preview(world)
           sheet_over_http(world)
           script_size
           key_to_run(world)
@@ -64,13 +76,91 @@ module NimbleEyelet
       def schools(world)
         closure = Store::Closures.new(world.db, 1).find(1)
         plan = closure.plan
-        said = JSON.generate(Api::ClosureView.plan(closure.document, Api::Say.new(:mm)))
+        said = JSON.generate(Api::ClosureView.of(closure, Api::Say.new(:mm))[:plan])
         ends = Sheet.of(plan).recipe.ends
         ours, parse = each_of({ ours: -> { Opening::Cut.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
           JSON.parse(said)
         } })
         puts format("all schools for one button: %.3f ms, %.2f times parsing the %d bytes said about it as JSON",
                     ours * 1000, ours / parse, said.bytesize)
+      end
+
+      # Against a plain dynamic programme over all places and all places before, in whole steps of the grid.
+      def solver
+        best = nil
+        plain = clocked { best = plain_cost(FRONT) }
+        row = Placket::Solver.solve(FRONT)
+        raise "another optimum: #{row.cost.to_f} and #{best.to_f}" unless row.cost == best
+
+        ours = each_of({ ours: -> { Placket::Solver.solve(FRONT) } }, rounds: 40).first
+        puts format("solver: %.1f ms for 12 holes on 1,440 marks, the same optimum as a plain dynamic programme " \
+                    "in %.4f of its time (aim 0.02)",
+                    ours * 1000, ours / plain)
+      end
+
+      def plain_cost(front)
+        grid = front.grid
+        step = ->(length) { (length / grid).to_i }
+        places = (step.call(front.from)..step.call(front.to)).reject do |at|
+          front.shut.any? { |shut| at > step.call(shut.from) && at < step.call(shut.to) }
+        end
+        pins = front.pins.map(&step)
+        least = step.call(front.least_gap)
+        costs = { step.call(front.first.at) => 0 }
+        (front.count - 1).times do
+          costs = places.each_with_object({}) do |to, found|
+            costs.each do |from, cost|
+              gap = to - from
+              next if gap < least || pins.any? { |pin| pin > from && pin < to }
+
+              total = cost + (gap * gap)
+              found[to] = total if found[to].nil? || total < found[to]
+            end
+          end
+        end
+        span = step.call(front.last.at) - step.call(front.first.at)
+        (costs.fetch(step.call(front.last.at)) - Rational(span**2, front.count - 1)) * (grid.millimetres**2)
+      end
+
+      # How the time grows with holes and with the fineness of the marks, as times of the first.
+      def growth
+        base = nil
+        table = [2, 1, 0.5r, 0.25r].map do |grid|
+          [4, 8, 16, 32].map do |count|
+            demands = FRONT.with(grid: Length.mm(grid), count: count, least_gap: Length.mm(8))
+            spent = each_of({ ours: -> { Placket::Solver.solve(demands) } }, rounds: 12).first
+            base ||= spent
+            spent / base
+          end
+        end
+        puts "  growth, as times of the first (#{format('%.1f ms', base * 1000)}):  4 holes       8      16      32"
+        table.zip(["2 mm", "1 mm", "0.5 mm", "0.25 mm"]) { |row, grid| puts format("    %-38s%8.1f%8.1f%8.1f%8.1f", grid, *row) }
+      end
+
+      # What a drag asks for, in turns with the bare route: the slowest of twenty each time.
+      def preview(world)
+        bytes = Rack::MockRequest.new(world.app).get("/api/closures/1", "HTTP_HOST" => "127.0.0.1").body
+        bare = URI(serve(bare_route(world.db, ROWS, bytes)))
+        ours = URI(world.serve)
+        samples = { ours: [], bare: [] }
+        Net::HTTP.start(ours.host, ours.port) do |own|
+          Net::HTTP.start(bare.host, bare.port) do |other|
+            (ROUNDS / 2).times do |round|
+              samples[:ours] << clocked { dragged(own, round) }
+              samples[:bare] << clocked { other.get("/api/closures/1") }
+            end
+          end
+        end
+        slow = samples.transform_values { |list| list.drop(WARM_UP).sort.then { |sorted| sorted[sorted.size * 95 / 100] } }
+        puts format("preview while dragging: 95th percentile %.1f ms, %.1f times that of the bare route",
+                    slow[:ours] * 1000, slow[:ours] / slow[:bare])
+      end
+
+      def dragged(http, round)
+        body = { placket: { keep_outs: [{ from: "#{240 + (round % 90)}mm", to: "#{260 + (round % 90)}mm", label: "pocket edge" }] } }
+        answer = http.post("/api/closures/1/preview", JSON.generate(body), "Content-Type" => "application/json",
+"X-Nimble-Eyelet" => "1")
+        raise answer.body unless answer.code == "200"
       end
 
       # Five thousand buttons brought in over HTTP, and how far the server's memory grew meanwhile.

@@ -23,6 +23,7 @@ export type PlainAsked = paths['/api/plain-openings']['post']['requestBody']['co
 export type StashButton = Schemas['StashButton'];
 export type Caliper = Schemas['Caliper'];
 export type MachineProfile = Schemas['MachineProfile'];
+export type GarmentPage = Schemas['GarmentPage'];
 export type Habit = Schemas['Habit'];
 export type Readings = Schemas['Readings'];
 

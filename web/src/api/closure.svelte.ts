@@ -57,6 +57,8 @@ export class ClosureState {
   deeds = $state<Deed[]>([]);
   faults = $state<Record<string, string>>({});
   conflicts = $state<Conflict[]>([]);
+  /** What the closure would be like while something is dragged. */
+  preview = $state.raw<Closure>();
   away = $state(false);
   saving = $state(false);
   notice = $state('');
@@ -115,6 +117,41 @@ export class ClosureState {
     this.release(path);
   }
 
+  /** What is shown: the preview while something is dragged, else what is saved. */
+  get shown(): Closure | undefined {
+    return this.preview ?? this.closure;
+  }
+
+  private wanted: Record<string, unknown> | undefined;
+  private peeking = false;
+
+  /** Asks what a change of the placket would make of the closure. Only the newest wish is asked for; an
+   * answer that was overtaken is shown all the same, as long as something is dragged. */
+  async peek(placket: Record<string, unknown>): Promise<void> {
+    this.wanted = placket;
+    if (this.peeking) return;
+    this.peeking = true;
+    while (this.wanted) {
+      const body = { placket: this.wanted } as never;
+      this.wanted = undefined;
+      try {
+        const answer = await client.POST('/api/closures/{id}/preview', {
+          params: { path: { id: this.id } },
+          body,
+        });
+        if (answer.data && this.peeking) this.preview = answer.data;
+      } catch {
+        // Without a connection there is no preview; what is dropped is kept and saved later.
+      }
+    }
+    this.peeking = false;
+  }
+
+  /** The drag is over: nothing is asked for any more. What it showed stays until the save has come back. */
+  endPeek(): void {
+    this.wanted = undefined;
+  }
+
   /** Several fields at once, such as a button taken off the shelf. */
   typeAll(fields: Record<string, string | null>): void {
     for (const [path, text] of Object.entries(fields)) this.type(path, text);
@@ -132,6 +169,18 @@ export class ClosureState {
     delete this.typed[path];
     delete this.lists[path.replace('placket.', '')];
     this.release(path);
+  }
+
+  /** Drops all that the server refused, and shows what is saved. */
+  forgetRefused(): void {
+    for (const path of this.held) {
+      delete this.typed[path];
+      delete this.lists[path.replace('placket.', '')];
+    }
+    this.held = [];
+    this.faults = {};
+    this.keep();
+    this.saveSoon(0);
   }
 
   do(deed: Deed): void {
@@ -266,6 +315,7 @@ export class ClosureState {
   /** @returns whether there is something else to try at once */
   private refusedFields(answer: Answer, sent: string[]): boolean {
     const problem = answer.error as Problem;
+    this.preview = undefined;
     if (answer.response.status === 412) return this.merge(problem);
     if (answer.response.status === 404) {
       this.missing = true;
@@ -372,6 +422,7 @@ export class ClosureState {
 
   private take(closure: Closure): void {
     this.closure = closure;
+    this.preview = undefined;
   }
 
   /** Asks once; when the server cannot be reached, says so and tries again later. */

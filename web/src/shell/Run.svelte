@@ -3,9 +3,55 @@
   // buttons as ghosts, keep-outs hatched, pins as pins. Upright beside the station; on a narrow
   // screen it lies along the top.
   import type { Closure } from '../api/client';
+  import type { ClosureState } from '../api/closure.svelte';
+  import { Drag, type Grip } from './drag.svelte';
 
-  let { closure, picked, pick }: { closure: Closure; picked: number; pick: (hole: number) => void } =
-    $props();
+  let {
+    work,
+    closure,
+    picked,
+    pick,
+  }: { work: ClosureState; closure: Closure; picked: number; pick: (hole: number) => void } = $props();
+
+  const drag = new Drag(() => work);
+  let canvas = $state<SVGSVGElement>();
+  let trouble = $derived(
+    work.preview && !work.preview.sheet.placket ? work.preview.sheet.faults[0]?.allowed : '',
+  );
+  let note = $state('');
+  $effect(() => {
+    if (work.preview?.moved) note = work.preview.moved;
+  });
+
+  /** Millimetres from the datum under a pointer. */
+  function under(event: PointerEvent | MouseEvent): number {
+    const frame = canvas?.getBoundingClientRect();
+    if (!frame) return 0;
+    return ((lying ? event.clientX - frame.left : event.clientY - frame.top) - PAD) / scale;
+  }
+
+  let hold = 0;
+  function grip(event: PointerEvent, what: Grip, at: number): void {
+    if (event.button !== 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    (event.currentTarget as SVGElement).focus({ preventScroll: true });
+    canvas?.setPointerCapture(event.pointerId);
+    hold = under(event) - at;
+    drag.start(what, at);
+  }
+
+  function nudge(event: KeyboardEvent, what: Grip, at: number): void {
+    if (!drag.key(event, what, at)) return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  /** The grip of a hole: only the first and the last can be taken hold of. */
+  function gripOf(number: number): Grip | undefined {
+    if (number === 1) return { kind: 'first' };
+    return number === holes.length ? { kind: 'last' } : undefined;
+  }
 
   let box = $state({ width: 0, height: 0 });
   const id = $props.id();
@@ -19,7 +65,8 @@
 
   let lying = $derived(box.width > box.height);
   let plan = $derived(closure.plan.placket);
-  let holes = $derived(closure.sheet.placket?.holes ?? []);
+  // Where nothing fits, the holes stay where they are saved until something does.
+  let holes = $derived((closure.sheet.placket ?? work.closure?.sheet.placket)?.holes ?? []);
   let length = $derived(plan.run_length.mm);
   let edge = $derived(plan.extension.mm);
   let reach = $derived(
@@ -61,13 +108,14 @@
   }
 
   function slit(hole: (typeof holes)[number]): Line {
-    return plan.orientation === 'vertical'
-      ? line(hole.open_from.mm, edge, hole.open_to.mm, edge)
+    return hole.lies === 'vertical'
+      ? line(hole.open_from.mm, edge - hole.out_outer.mm, hole.open_to.mm, edge - hole.out_outer.mm)
       : line(hole.at.mm, edge - hole.out_outer.mm, hole.at.mm, edge - hole.out_inner.mm);
   }
 
   function whole(hole: (typeof holes)[number]): Line {
-    if (plan.orientation === 'vertical') return line(hole.from.mm, edge, hole.to.mm, edge);
+    if (hole.lies === 'vertical')
+      return line(hole.from.mm, edge - hole.out_outer.mm, hole.to.mm, edge - hole.out_outer.mm);
     const ends = closure.sheet.opening.ends;
     return line(
       hole.at.mm,
@@ -86,9 +134,29 @@
     <span>{plan.orientation === 'vertical' ? 'holes along the run' : 'holes across the run'}</span>
     <span>{plan.run_length.text}</span>
   </p>
+  <p
+    aria-live="polite"
+    class={[
+      'h-10 overflow-hidden px-3 text-sm leading-5 max-lg:absolute max-lg:h-auto max-lg:top-full max-lg:bg-base-200',
+      trouble && 'font-semibold text-warning',
+    ]}
+  >
+    {trouble || note}
+  </p>
   <div class="h-24 min-h-0 grow lg:h-auto" bind:clientWidth={box.width} bind:clientHeight={box.height}>
     {#if box.width > 0 && box.height > 0}
-      <svg width={box.width} height={box.height} role="group" aria-label="Holes on the run">
+      <svg
+        bind:this={canvas}
+        width={box.width}
+        height={box.height}
+        role="group"
+        aria-label="Holes on the run"
+        class="touch-none select-none"
+        onpointermove={(event) => drag.grip && event.buttons && drag.move(under(event) - hold)}
+        onpointerup={() => drag.drop()}
+        onpointercancel={() => drag.cancel()}
+        ondblclick={(event) => drag.addPin(under(event))}
+      >
         <defs>
           <pattern
             id="{id}-hatch"
@@ -125,11 +193,36 @@
             {/if}
           {/each}
         </g>
-        {#each plan.keep_outs as keepOut (keepOut.from.mm)}
+        {#each plan.keep_outs as keepOut, index (index)}
           {@const shape = area(keepOut.from.mm, keepOut.to.mm)}
-          <rect {...shape} fill="url(#{id}-hatch)" stroke="var(--color-secondary)" stroke-width="0.75">
+          {@const gripped = drag.grip?.kind === 'keep' && drag.grip.index === index}
+          <rect
+            {...shape}
+            fill="url(#{id}-hatch)"
+            stroke={gripped ? 'var(--color-primary)' : 'var(--color-secondary)'}
+            stroke-width={gripped ? 2 : 0.75}
+            role="slider"
+            tabindex="0"
+            aria-label="Keep clear: {keepOut.label || 'a stretch'}"
+            aria-valuenow={keepOut.from.mm}
+            aria-valuetext="{keepOut.from.text} to {keepOut.to.text}"
+            class="cursor-move outline-none focus-visible:stroke-3"
+            onpointerdown={(event) => grip(event, { kind: 'keep', index, end: 'both' }, keepOut.from.mm)}
+            onkeydown={(event) => nudge(event, { kind: 'keep', index, end: 'both' }, keepOut.from.mm)}
+            ondblclick={(event) => event.stopPropagation()}
+          >
             <title>{keepOut.label || 'keep-out'}: {keepOut.from.text} to {keepOut.to.text}</title>
           </rect>
+          {#each [['from', keepOut.from.mm], ['to', keepOut.to.mm]] as const as [end, mm] (end)}
+            <line
+              {...line(mm, 0, mm, clothWidth / scale)}
+              stroke="transparent"
+              stroke-width="7"
+              class={lying ? 'cursor-ew-resize' : 'cursor-ns-resize'}
+              role="presentation"
+              onpointerdown={(event) => grip(event, { kind: 'keep', index, end }, mm)}
+            />
+          {/each}
           {#if !lying}
             <text
               class="text-[11px]"
@@ -141,17 +234,22 @@
           {/if}
         {/each}
         {#each holes as hole (hole.number)}
-          {@const [x, y] = at(hole.button.mm, edge)}
+          {@const [x, y] = at(hole.button.mm, edge - (plan.rows === 'double' ? plan.offset.mm : 0))}
+          {@const end = gripOf(hole.number)}
           {@const [labelX, labelY] = at(hole.at.mm, reach)}
-          {@const trouble = hole.cautions.length > 0}
+          {@const caution = hole.cautions.length > 0}
           <g
             role="button"
             tabindex="0"
             aria-pressed={picked === hole.number}
-            aria-label="Hole {hole.number} at {hole.at.text}{trouble ? ', see the caution' : ''}"
-            class="group cursor-pointer outline-none"
+            aria-label="Hole {hole.number} at {hole.at.text}{caution ? ', see the caution' : ''}"
+            class={['group outline-none', end ? 'cursor-move' : 'cursor-pointer']}
+            onpointerdown={(event) => end && grip(event, end, hole.at.mm)}
+            ondblclick={(event) => event.stopPropagation()}
             onclick={() => pick(hole.number)}
             onkeydown={(event) => {
+              if (end) nudge(event, end, hole.at.mm);
+              if (event.key === 'p') drag.addPin(hole.at.mm);
               if (event.key !== 'Enter' && event.key !== ' ') return;
               event.preventDefault();
               pick(hole.number);
@@ -164,14 +262,14 @@
               fill={picked === hole.number ? 'var(--color-primary)' : 'transparent'}
               fill-opacity="0.16"
               class="group-focus-visible:stroke-3"
-              stroke={trouble ? 'var(--color-warning)' : 'var(--horn)'}
+              stroke={caution ? 'var(--color-warning)' : 'var(--horn)'}
               stroke-width={picked === hole.number ? 2 : 1.2}
               stroke-dasharray={picked === hole.number ? undefined : '4 3'}
             />
             <line {...whole(hole)} stroke="var(--color-primary)" stroke-opacity="0.4" stroke-width="5" />
             <line
               {...slit(hole)}
-              stroke={trouble ? 'var(--color-warning)' : 'var(--color-primary)'}
+              stroke={caution ? 'var(--color-warning)' : 'var(--color-primary)'}
               stroke-width="2.5"
             />
             {#if !lying}
@@ -184,9 +282,19 @@
             {/if}
           </g>
         {/each}
-        {#each plan.pins as pin (pin.at.mm)}
+        {#each plan.pins as pin, index (index)}
           {@const [x, y] = at(pin.at.mm, 0)}
-          <g>
+          <g
+            role="slider"
+            tabindex="0"
+            aria-label="Pin: {pin.label || 'pinned'}{pin.weight === '0' ? '' : ', a wish'}"
+            aria-valuenow={pin.at.mm}
+            aria-valuetext={pin.at.text}
+            class="group cursor-move outline-none"
+            onpointerdown={(event) => grip(event, { kind: 'pin', index }, pin.at.mm)}
+            onkeydown={(event) => nudge(event, { kind: 'pin', index }, pin.at.mm)}
+            ondblclick={(event) => event.stopPropagation()}
+          >
             <title>Pin: {pin.label || 'pinned'} at {pin.at.text}</title>
             {#if lying}
               <path
@@ -194,14 +302,40 @@
                 stroke="var(--color-base-content)"
                 stroke-width="1.5"
               />
-              <circle cx={x} cy={y - 4} r="4" fill="var(--color-accent)" stroke="var(--color-base-100)" />
+              <circle
+                cx={x}
+                cy={y - 4}
+                r="11"
+                fill="transparent"
+                class="group-focus-visible:stroke-primary group-focus-visible:stroke-2"
+              />
+              <circle
+                cx={x}
+                cy={y - 4}
+                r="4"
+                fill={pin.weight === '0' ? 'var(--color-accent)' : 'var(--color-base-100)'}
+                stroke="var(--color-accent)"
+              />
             {:else}
               <path
                 d="M{x - 6} {y}H{x + edge * scale * 0.7}"
                 stroke="var(--color-base-content)"
                 stroke-width="1.5"
               />
-              <circle cx={x - 6} cy={y} r="5" fill="var(--color-accent)" stroke="var(--color-base-100)" />
+              <circle
+                cx={x - 6}
+                cy={y}
+                r="11"
+                fill="transparent"
+                class="group-focus-visible:stroke-primary group-focus-visible:stroke-2"
+              />
+              <circle
+                cx={x - 6}
+                cy={y}
+                r="5"
+                fill={pin.weight === '0' ? 'var(--color-accent)' : 'var(--color-base-100)'}
+                stroke="var(--color-accent)"
+              />
             {/if}
           </g>
         {/each}

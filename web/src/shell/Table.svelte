@@ -29,7 +29,7 @@
     return () => opened.leave();
   });
 
-  let sheet = $derived(work.closure?.sheet);
+  let sheet = $derived(work.shown?.sheet);
   let stage = $derived(sheet?.stages.find((other) => other.word === word));
   let Station = $derived(STATIONS[word]);
 
@@ -92,7 +92,8 @@
     <Thread stages={sheet.stages} current={word} {id} {go} />
     <div class="grid min-h-0 grow grid-cols-1 lg:grid-cols-[17rem_minmax(0,1fr)_15rem]">
       <Run
-        closure={work.closure}
+        {work}
+        closure={work.shown ?? work.closure}
         {picked}
         pick={(hole) => {
           pick(hole);
@@ -120,7 +121,9 @@
             Settled earlier, but something it was worked out from has changed. Look again, then tie it again.
           </p>
         {/if}
-        <div class="mt-4"><Station {work} {sheet} closure={work.closure} {picked} {pick} {go} /></div>
+        <div class="mt-4">
+          <Station {work} {sheet} closure={work.shown ?? work.closure} {picked} {pick} {go} />
+        </div>
       </main>
       <Ledger {sheet} go={() => go('sewing')} />
     </div>

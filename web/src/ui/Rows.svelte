@@ -16,7 +16,7 @@
     work: ClosureState;
     name: 'pins' | 'keep_outs';
     title: string;
-    columns: { key: string; label: string; text?: boolean }[];
+    columns: { key: string; label: string; text?: boolean; choices?: { key: string; name: string }[] }[];
     saved: Row[];
     add: string;
   } = $props();
@@ -26,7 +26,7 @@
   let conflict = $derived(work.conflicts.find((other) => other.path === `placket.${name}`));
   let fault = $derived(work.faults[`placket.${name}`]);
   let draft = $state<Row>({});
-  let ready = $derived(columns.every((column) => column.text || draft[column.key]?.trim()));
+  let ready = $derived(columns.every((column) => column.text || column.choices || draft[column.key]?.trim()));
 
   function change(index: number, key: string, text: string): void {
     work.typeList(
@@ -55,14 +55,29 @@
     {#each rows as row, index (index)}
       <li class="flex flex-wrap items-center gap-2">
         {#each columns as column (column.key)}
-          <Entry
-            class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-32']}
-            aria-label="{column.label}, row {index + 1}"
-            aria-invalid={fault ? 'true' : undefined}
-            value={row[column.key] ?? ''}
-            type={(text) => change(index, column.key, text)}
-            done={() => work.saveSoon(0)}
-          />
+          {#if column.choices}
+            <select
+              class="select w-32 bg-base-100 pr-7 pl-2 select-sm"
+              aria-label="{column.label}, row {index + 1}"
+              value={row[column.key] ?? '0'}
+              onchange={(event) => {
+                change(index, column.key, event.currentTarget.value);
+                work.saveSoon(0);
+              }}
+            >
+              {#each column.choices as choice (choice.key)}<option value={choice.key}>{choice.name}</option
+                >{/each}
+            </select>
+          {:else}
+            <Entry
+              class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-32']}
+              aria-label="{column.label}, row {index + 1}"
+              aria-invalid={fault ? 'true' : undefined}
+              value={row[column.key] ?? ''}
+              type={(text) => change(index, column.key, text)}
+              done={() => work.saveSoon(0)}
+            />
+          {/if}
         {/each}
         <button
           class="btn btn-square btn-ghost btn-sm"
@@ -74,11 +89,11 @@
   </ul>
   {#if fault}
     <p role="alert" class="text-sm font-semibold text-error">{fault}</p>
-    <button class="btn btn-xs" onclick={() => work.forget(`placket.${name}`)}>Back to what is saved</button>
+    <button class="btn btn-xs" onclick={() => work.forgetRefused()}>Back to what is saved</button>
   {/if}
   {#if conflict}<Clash {work} {conflict} />{/if}
   <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={append}>
-    {#each columns as column (column.key)}
+    {#each columns.filter((column) => !column.choices) as column (column.key)}
       <input
         class={['input input-sm bg-base-100 px-2 text-base', column.text ? 'w-40' : 'w-32']}
         aria-label="{column.label}, new"

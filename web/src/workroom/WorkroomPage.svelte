@@ -8,6 +8,7 @@
   let garment = $state('');
   let name = $state('');
   let like = $state('');
+  let mirror = $state(false);
   let faults = $state<Record<string, string>>({});
   let failed = $state('');
   let removing = $state<{ id: number; name: string }>();
@@ -21,7 +22,7 @@
     faults = {};
     failed = '';
     try {
-      const body = { garment, name, ...(like ? { like: Number(like) } : {}) };
+      const body = { garment, name, ...(like ? { like: Number(like), mirror } : {}) };
       const answer = await client.POST('/api/closures', { body });
       if (answer.data) {
         void room.load();
@@ -34,6 +35,22 @@
       if (!answer.error?.faults?.length) failed = answer.error?.detail ?? '';
     } catch {
       failed = 'The server does not answer. What you typed is still here; try again in a moment.';
+    }
+  }
+
+  let unread = $state('');
+
+  async function takeIn(file: File): Promise<void> {
+    unread = '';
+    try {
+      const answer = await client.POST('/api/garments/import', {
+        body: (await file.text()) as never,
+        bodySerializer: (text) => text as unknown as string,
+      });
+      if (answer.data) await navigate('/garments/:id', { params: { id: String(answer.data.id) } });
+      else unread = answer.error?.detail ?? '';
+    } catch {
+      unread = 'The server does not answer. Try again in a moment.';
     }
   }
 
@@ -62,7 +79,9 @@
       {/if}
       {#each room.workroom?.garments ?? [] as item (item.id)}
         {#if item.closures.length > 0}
-          <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">{item.name}</h2>
+          <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">
+            <a class="hover:underline" href="/garments/{item.id}">{item.name}</a>
+          </h2>
           <ul>
             {#each item.closures as closure (closure.id)}
               <li class="flex items-center gap-2 border-b border-dashed border-base-300">
@@ -144,8 +163,28 @@
           {/each}
         </select>
       </label>
+      {#if like}
+        <label class="mt-2 flex cursor-pointer gap-2"
+          ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={mirror} />its mirror image, for
+          the other side</label
+        >
+      {/if}
       {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
       <button class="btn mt-4 btn-primary">Begin</button>
+      <label class="mt-6 flex flex-col text-sm text-secondary"
+        >Or take in a garment from its file
+        <input
+          type="file"
+          accept=".json,application/json"
+          class="file-input mt-1 w-full bg-base-100"
+          onchange={(event) => {
+            const file = event.currentTarget.files?.[0];
+            if (file) void takeIn(file);
+            event.currentTarget.value = '';
+          }}
+        />
+      </label>
+      {#if unread}<p role="alert" class="mt-2 font-semibold text-error">{unread}</p>{/if}
     </form>
   </main>
 </div>

@@ -6,6 +6,7 @@
   import Pick from '../../ui/Pick.svelte';
   import Rows from '../../ui/Rows.svelte';
   import type { StationProps } from '../stations';
+  import SmallRun from './SmallRun.svelte';
 
   let { work, closure, sheet, picked, pick }: StationProps = $props();
 
@@ -20,9 +21,16 @@
         : `${layout.smallest_gap.text} to ${layout.largest_gap.text} apart`,
   );
 
-  function choose(count: number): void {
-    work.type('placket.count', String(count));
-    work.saveSoon(0);
+  const WEIGHTS = [
+    { key: '0', name: 'exactly there' },
+    ...['1', '3', '9'].map((key, index) => ({
+      key,
+      name: ['near, a little', 'near', 'near, strongly'][index] ?? '',
+    })),
+  ];
+
+  function choose(count: number, pattern: string): void {
+    work.typeAll({ 'placket.count': String(count), 'placket.count_most': '', 'placket.pattern': pattern });
   }
 
   $effect(() => {
@@ -68,11 +76,30 @@
     placeholder={String(layout?.holes.length ?? '')}
     hint="empty: by the gap"
   />
+  {#if plan.count}<Field
+      {work}
+      path="placket.count_most"
+      label="or up to"
+      hint="the best of the range"
+    />{/if}
   <Field {work} path="placket.wished_gap" label="Wished gap" hint="empty: usual for its kind" />
+  <Field {work} path="placket.least_gap" label="No gap below" hint="empty: as close as they fit" />
+  <Field {work} path="placket.most_gap" label="No gap above" />
   <Field {work} path="placket.extension" label="Extension" hint="centre line to edge" />
 </div>
 <div class="mt-4 flex flex-wrap gap-x-6 gap-y-3">
   <Pick {work} path="placket.orientation" label="Holes lie" choices={room.catalogue?.orientations ?? []} />
+  {#if upright}<Pick
+      {work}
+      path="placket.first_lies"
+      label="The first hole lies"
+      choices={room.catalogue?.first_lies ?? []}
+    />{/if}
+  <Pick {work} path="placket.pattern" label="They follow" choices={room.catalogue?.gap_patterns ?? []} />
+  {#if plan.pattern === 'clusters'}
+    <Field {work} path="placket.together" label="In one cluster" />
+    <Field {work} path="placket.inner_gap" label="Gap within it" hint="empty: as close as they fit" />
+  {/if}
   {#if upright}<Pick
       {work}
       path="placket.seat"
@@ -85,12 +112,13 @@
   <Rows
     {work}
     name="pins"
-    title="Points that must have a hole"
+    title="Points that want a hole"
     columns={[
       { key: 'at', label: 'From the top' },
       { key: 'label', label: 'Which point', text: true },
+      { key: 'weight', label: 'How firmly', choices: WEIGHTS },
     ]}
-    saved={plan.pins.map((pin) => ({ at: pin.at.text, label: pin.label }))}
+    saved={plan.pins.map((pin) => ({ at: pin.at.text, label: pin.label, weight: pin.weight }))}
     add="Pin"
   />
   <Rows
@@ -146,36 +174,55 @@
   {#if layout.mean_gap}
     <p class="mt-1 max-w-prose text-sm text-secondary">
       As a check, an expanding gauge opens to {layout.mean_gap.text}; a hole within {layout.unseen.text} of it is
-      not seen. Mark with {layout.marking}.
+      not seen. Try the garment on before marking. Mark with {layout.marking}.
     </p>
   {/if}
 
-  <h2 class="mt-5 text-lg font-semibold">One more or one fewer</h2>
+  <h2 class="mt-5 text-lg font-semibold">One more, one fewer, or otherwise</h2>
   <ul class="mt-1 flex flex-wrap gap-2">
-    {#each layout.alternatives as item (item.count)}
+    {#each layout.alternatives as item (`${item.count}-${item.pattern}`)}
       <li>
         <button
-          class={['btn h-auto flex-col items-start gap-0 py-1.5', item.chosen && 'btn-primary']}
+          class={['btn h-auto gap-3 py-1.5', item.chosen && 'btn-primary']}
           aria-pressed={item.chosen}
           disabled={!item.fits}
-          onclick={() => choose(item.count)}
+          onclick={() => choose(item.count, item.pattern)}
         >
-          <span class="text-lg">{item.count} {item.count === 1 ? 'hole' : 'holes'}</span>
-          <span class="text-xs font-normal"
-            >{item.fits
-              ? item.smallest && item.largest
-                ? `gaps ${item.smallest.text} to ${item.largest.text}`
-                : 'alone'
-              : 'does not fit'}</span
-          >
+          <SmallRun places={item.places} length={plan.run_length.mm} />
+          <span class="flex flex-col items-start">
+            <span class="text-lg"
+              >{item.count}
+              {item.count === 1 ? 'hole' : 'holes'}{item.pattern === plan.pattern
+                ? ''
+                : item.pattern === 'clusters'
+                  ? ' in clusters'
+                  : ', evenly'}</span
+            >
+            <span class="text-xs font-normal"
+              >{item.fits
+                ? item.smallest && item.largest
+                  ? `gaps ${item.smallest.text} to ${item.largest.text}`
+                  : 'alone'
+                : 'does not fit'}</span
+            >
+          </span>
         </button>
       </li>
     {/each}
   </ul>
 
   <div class="mt-5 grid gap-6 xl:grid-cols-2">
-    <Because reasons={layout.because} />
+    <div>
+      <Because reasons={layout.because} />
+      {#if layout.binding.length > 0}
+        <p class="mt-2 max-w-prose text-[0.95rem]">
+          What holds them where they are: {layout.binding.join('; ')}.
+        </p>
+      {/if}
+    </div>
     <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 self-start">
+      <dt class="text-secondary">The gaps differ by</dt>
+      <dd class="font-semibold">{layout.evenness.text}</dd>
       <dt class="text-secondary">Extension wanted</dt>
       <dd class="font-semibold">{layout.edge.extension_needed.text}, yours is {plan.extension.text}</dd>
       <dt class="text-secondary">Outer end to edge</dt>
@@ -186,7 +233,7 @@
 
 <details class="mt-5">
   <summary class="cursor-pointer underline decoration-dotted"
-    >Habits: kind of garment, edge distance, marking grid</summary
+    >Kind of closure, overlap, rows, edge distance, marking grid</summary
   >
   <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
     <Pick {work} path="placket.use" label="Kind of closure" choices={room.catalogue?.uses ?? []} listed />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { FileText, Image } from '@lucide/svelte';
+  import { FileText, Image, Table } from '@lucide/svelte';
   import Figure from '../../ui/Figure.svelte';
   import type { StationProps } from '../stations';
 
@@ -7,7 +7,7 @@
 
   let address = $derived(`/api/closures/${closure.id}/strip`);
   // A new picture for every saved change.
-  let version = $derived(`?${closure.revision}-${closure.unit}`);
+  let version = $derived(`?v=${closure.revision}-${closure.unit}`);
 </script>
 
 {#if sheet.placket}
@@ -15,16 +15,22 @@
     <div>
       <p class="answer" data-answer>1 : 1</p>
       <p class="mt-1 max-w-prose text-secondary">
-        The marking strip: the run, every mark from the top edge, holes at their true length, buttons, and a
-        check line of 50 mm. Print at 100 %, without “fit to page”, and measure the check line before you pin
-        it on.
+        The marking strip: the run, every mark from the top edge, holes at their true length, and for the
+        other side a cross wherever a button goes. Pages are laid on each other by their crosses. Print at 100
+        %, without “fit to page”, and measure the check lines before you pin it on.
       </p>
       <div class="mt-4 flex flex-wrap gap-2">
         <a class="btn btn-primary" href="{address}.pdf{version}" target="_blank" rel="noopener"
           ><FileText size={18} aria-hidden="true" />Strip as PDF, A4</a
         >
+        <a class="btn" href="{address}.pdf{version}&paper=letter" target="_blank" rel="noopener"
+          ><FileText size={18} aria-hidden="true" />Strip as PDF, Letter</a
+        >
         <a class="btn" href="{address}.svg{version}" target="_blank" rel="noopener"
           ><Image size={18} aria-hidden="true" />Strip as SVG</a
+        >
+        <a class="btn" href="/api/closures/{closure.id}/marks.csv"
+          ><Table size={18} aria-hidden="true" />Marks as a table</a
         >
       </div>
       <dl class="mt-5 flex flex-wrap gap-x-8 gap-y-2">

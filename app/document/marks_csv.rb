@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+# MarksCsv is the table of marks for a spreadsheet: one row a hole, every figure in millimetres from
+# the datum. Its columns are named in the first row; docs/marks-csv.md describes them.
+#
+#   Document::MarksCsv.of(layout)   # => "hole,at_mm,…\r\n1,24,…"
+
+require "csv"
+require_relative "../store/field"
+
+module NimbleEyelet
+  module Document
+    module MarksCsv
+      COLUMNS = %i[at gap from to open_from open_to button out_outer out_inner].freeze
+
+      # @param layout [Placket::Layout]
+      # @return [String]
+      def self.of(layout)
+        CSV.generate(row_sep: "\r\n") do |csv|
+          csv << ["hole", *COLUMNS.map { |column| "#{column}_mm" }, "lies"]
+          layout.holes.each do |hole|
+            csv << [hole.number, *COLUMNS.map { |column| hole[column] && Store::Field.decimal(hole[column]) }, hole.lies]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,144 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+
+# A garment with all its closures, its mirror images, and the way out to a file and back.
+class GarmentTest < AppTest
+  def garments = call(:get, "/api/workroom")["garments"].to_h { |garment| [garment["name"], garment["id"]] }
+  def file(id) = call(:get, "/api/garments/#{id}/file").then { last_response.body }
+
+  def take_in(text, type: "application/json")
+    custom_request("POST", "/api/garments/import", {}, HEADERS.merge("CONTENT_TYPE" => type, input: text))
+    JSON.parse(last_response.body)
+  end
+
+  # The smock with something of everything.
+  def worked
+    save({ "placket" => { "pins" => [{ "at" => "212", "label" => "fullest" }, { "at" => "8 1/2in", "label" => "", "weight" => "3" }],
+                          "least_gap" => "60", "first_lies" => "across" } })
+    act(:post, "swatches", { passes: "tight", measured: "22.1", symptoms: ["gappy"], note: "ok" })
+    act(:put, "knots/button")
+    act(:put, "steps/stabilise")
+  end
+
+  def test_a_garment_shows_what_is_left_of_every_closure
+    act(:put, "knots/button")
+    garment = call(:get, "/api/garments/#{garments['linen field smock']}")
+
+    assert_equal(["front placket", "left cuff"], garment["closures"].map { |closure| closure["name"] })
+    front = garment["closures"].first
+
+    assert_equal [7, "right over left", "Workroom", 0], front.values_at("holes", "overlap", "machine", "done")
+    assert_equal(%w[tied loose], front["stages"].first(2).map { |stage| stage["state"] })
+    save({ "placket" => { "most_gap" => "70" } })
+
+    assert_nil call(:get, "/api/garments/#{garments['linen field smock']}")["closures"].first["trouble"]
+    call(:get, "/api/garments/99")
+
+    assert_status 404
+  end
+
+  def test_a_mirror_image_lies_the_other_way_round_and_at_the_same_places
+    made = call(:post, "/api/closures", { garment: "linen field smock", name: "right cuff", like: 2, mirror: true })
+    left = closure(2)
+
+    assert_equal %w[right left], [left["plan"]["placket"]["overlap"], made["plan"]["placket"]["overlap"]]
+    places = ->(of) { of["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] } }
+
+    assert_equal places.call(left), places.call(made)
+  end
+
+  def test_out_and_in_again_is_the_same
+    worked
+    garments.each_value do |id|
+      before = file(id)
+      taken = take_in(before)
+
+      assert_status 201
+      assert_equal JSON.parse(before).except("name"), JSON.parse(file(taken["id"])).except("name")
+    end
+
+    assert_includes garments.keys, "linen field smock (2)"
+    # Into a workroom that knows none of its machines.
+    before = file(1)
+    db[:garments].delete
+    db[:machines].delete
+
+    assert_equal before, file(take_in(before)["id"])
+  end
+
+  def test_a_file_follows_its_schema
+    schema = JSON.parse(File.read(File.expand_path("../../docs/garment.schema.json", __dir__)))
+    content = JSON.parse(file(1))
+
+    assert_equal schema["required"].sort, content.keys.sort
+    assert_equal schema["properties"]["version"]["const"], content["version"]
+    closure = schema["properties"]["closures"]["items"]
+
+    assert_equal closure["required"].sort, content["closures"].first.keys.sort
+    assert_equal Store::FIELDS.keys.sort, closure["properties"]["fields"]["properties"].keys.sort
+    machine = schema["properties"]["machines"]["items"]
+
+    assert_equal machine["required"].sort, content["machines"].first.keys.sort
+  end
+
+  def test_a_newer_or_broken_file_changes_nothing
+    good = JSON.parse(file(1))
+    broken = ->(&change) { JSON.generate(JSON.parse(JSON.generate(good)).tap(&change)) }
+    { "{" => "not as the interface", "[]" => "not as the interface", "{}" => "no garment file", broken.call do |f|
+      f["version"] = 2
+    end => "version 2; this application reads up to version 1",
+      broken.call { |f| f["version"] = "?" } => "no version", broken.call { |f| f["closures"] = 7 } => "closures is no list",
+      broken.call { |f| f["closures"][0]["fields"]["button.diameter"] = "wide" } => "button.diameter holds wide",
+      broken.call { |f| f["closures"][0]["fields"]["button.diameter"] = "-3" } => "button.diameter",
+      broken.call { |f| f["closures"][0]["machine"] = "none" } => "damaged", broken.call do |f|
+                                                                               f["closures"][0].delete("pins")
+                                                                             end => "damaged",
+      broken.call { |f| f["machines"][0]["max_width"] = "400" } => "machine.max_width", broken.call do |f|
+                                                                                          f["name"] = ""
+                                                                                        end => "no name",
+      broken.call { |f| f["closures"][0]["swatches"] = [{ "number" => 1 }] } => "damaged",
+      broken.call { |f| f["closures"] *= 61 } => "At most 60" }.each do |text, why|
+      problem = take_in(text)
+
+      assert_includes [400, 422], last_response.status
+      assert_includes problem["detail"], why
+      assert_equal 6, garments.size, why
+    end
+  end
+
+  def test_a_preview_keeps_nothing_and_says_what_moved
+    before = db[:revisions].count
+    moved = call(:post, "/api/closures/1/preview",
+                 { "placket" => { "keep_outs" => [{ "from" => "300", "to" => "320", "label" => "pocket" }] } })
+
+    assert_status 200
+    assert_match(/\AHoles? \d.* moved .*mm\.\z/, moved["moved"])
+    moved["sheet"]["placket"]["holes"].each { |hole| refute_includes 285..335, hole["at"]["mm"].to_i }
+    assert_equal before, db[:revisions].count
+    stuck = call(:post, "/api/closures/1/preview", { "placket" => { "keep_outs" => [{ "from" => "200", "to" => "230" }] } })
+
+    assert_nil stuck["sheet"]["placket"]
+    assert_includes stuck["sheet"]["faults"].first["allowed"], "The pin at 212 mm lies within the keep-out"
+    call(:post, "/api/closures/1/preview", { "placket" => { "keep_outs" => [{ "from" => "x", "to" => "1" }] } })
+
+    assert_status 422
+  end
+
+  def test_bad_rows_get_clear_answers_in_bounded_time
+    { { "count" => "0" } => "placket.count", { "count" => "500" } => "placket.count", { "run_length" => "5m" } => "placket.run_length",
+      { "keep_outs" => Array.new(300) { |at| { "from" => at.to_s, "to" => (at + 1).to_s } } } => "placket.keep_outs",
+      { "keep_outs" => [{ "from" => "300", "to" => "290" }] } => "placket.keep_outs", { "together" => "9" } => "placket.together",
+      { "pins" => [{ "at" => "212" }, { "at" => "212.0", "weight" => "4" }] } => "placket.pins",
+      { "grid" => "0.05" } => "placket.grid",
+      { "pins" => [{ "at" => "212", "weight" => "lots" }] } => "placket.pins",
+      { "least_gap" => "90", "most_gap" => "80" } => "placket.most_gap",
+      { "count_most" => "9" } => "placket.count_most", { "pattern" => "spiral" } => "placket.pattern",
+      { "most_gap" => "40", "count" => "3", "first" => "24", "last" => "540" } => "placket.pins" }.each do |typed, field|
+      assert_refused field, { "placket" => typed }
+    end
+    save({ "placket" => { "keep_outs" => [{ "from" => "300", "to" => "320" }, { "from" => "310", "to" => "340" }] } })
+
+    assert_status 200
+  end
+end

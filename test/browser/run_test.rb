@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+
+# The run as something to take hold of: dragging, nudging, adding, and what the plan answers meanwhile.
+class RunTest < BrowserTest
+  def handle(name) = find("[role=slider][aria-label^='#{name}']")
+
+  # The pixels of a millimetre of the run, from two marks.
+  def pixels
+    page.evaluate_script(<<~JS)
+      (() => { const [first, last] = [...document.querySelectorAll("g[role=button][aria-label^='Hole']")]
+        .map((hole) => [parseFloat(hole.getAttribute('aria-label').split(' at ')[1]), hole.querySelector('circle').getBoundingClientRect()])
+        .filter((_, index, all) => index === 0 || index === all.length - 1)
+        return (last[1].y - first[1].y) / (last[0] - first[0]) })()
+    JS
+  end
+
+  def drag(element, millimetres, drop: true)
+    page.driver.browser.action.move_to(element.native).pointer_down
+        .move_by(0, (millimetres * pixels / 2).round).move_by(0, (millimetres * pixels / 2).round).perform
+    yield if block_given?
+    page.driver.browser.action.pointer_up.perform if drop
+  end
+
+  def places = all("g[role=button][aria-label^='Hole']").map { |hole| hole["aria-label"][/at ([\d.]+)/, 1].to_f }
+
+  def test_the_pocket_dragged_over_a_hole_moves_the_holes_out_of_its_way_while_the_finger_moves
+    open_station "placket"
+    before = places
+    drag(handle("Keep clear: pocket edge"), 26) do
+      assert_selector "[aria-live]", text: /Holes? \d.* moved .* mm/
+      refute_equal before, places, "while it is held"
+    end
+
+    assert_saved
+    from = handle("Keep clear: pocket edge")["aria-valuenow"].to_f
+
+    assert_includes 285..302, from
+    places.each { |place| refute_includes ((from - 15)..(from + 23)), place }
+    assert_includes places, 212, "the pin stays hit"
+    find("body").send_keys [:control, "z"]
+
+    assert_selector "g[aria-label^='Hole 4 at 294']"
+  end
+
+  def test_a_pin_is_nudged_by_keys_added_by_a_double_click_and_taken_out
+    open_station "placket"
+    handle("Pin: fullest point").native.send_keys(:arrow_down, :arrow_down)
+
+    assert_selector "[role=slider][aria-label^='Pin: fullest point'][aria-valuetext='214 mm']"
+    page.driver.browser.action.send_keys(:arrow_up).perform
+
+    assert_selector "[role=slider][aria-valuetext='213 mm']"
+    assert_saved
+    handle("Pin: fullest point").native.send_keys(:delete)
+
+    assert_no_selector "[role=slider][aria-label^='Pin']"
+    hole = find("g[role=button][aria-label^='Hole 3']")
+    hole.native.send_keys("p")
+
+    assert_selector "[role=slider][aria-label^='Pin']", count: 1
+    canvas = find("svg[aria-label='Holes on the run']")
+    page.driver.browser.action.move_to(canvas.native, 60, 150).double_click.perform
+
+    assert_selector "[role=slider][aria-label^='Pin']", count: 2
+  end
+
+  def test_what_cannot_be_is_said_while_it_is_dragged_and_nothing_is_lost
+    open_station "placket"
+    drag(handle("Keep clear: pocket edge"), -60) do
+      assert_selector "[aria-live]", text: "The pin at 212 mm lies within the keep-out of pocket edge"
+      assert_selector "g[role=button][aria-label^='Hole']", count: 7
+    end
+
+    assert_selector "[role=alert]", text: "The pin at 212 mm lies within"
+    click_button "Back to what is saved"
+
+    assert_selector "g[aria-label^='Hole 4 at 294']"
+    assert_saved
+  end
+
+  def test_first_and_last_holes_are_dragged_and_an_alternative_is_picked
+    open_station "placket"
+    last = find("g[role=button][aria-label^='Hole 7']")
+    drag(last.find("circle"), 20)
+
+    assert_saved
+    assert_in_delta 560, find("input[data-path='placket.last']").value.to_f, 3
+    find("button[aria-pressed]", text: "8 holes\ngaps", match: :first).click
+
+    assert_answer "8 holes"
+    assert_text "7 would lie more evenly"
+    find("button[aria-pressed]", text: "in clusters").click
+
+    assert_selector "input[data-path='placket.together']"
+    assert_answer "8 holes"
+    assert_violates_nothing
+  end
+
+  def test_a_garment_with_its_closures_and_a_mirror_image
+    visit "/"
+    click_link "linen field smock"
+
+    assert_selector "li", text: "7 holes of 22.5 mm, right over left"
+    assert_violates_nothing
+    within("li", text: "left cuff") { click_button "Its mirror image" }
+
+    assert_text "right cuff"
+    open_station "print", id: 1
+
+    assert_link "Strip as PDF, Letter"
+    assert_link "Marks as a table"
+  end
+end
