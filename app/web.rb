@@ -16,6 +16,7 @@ require_relative "api/closures"
 require_relative "api/measure"
 require_relative "api/print"
 require_relative "api/machine"
+require_relative "api/stitch"
 require_relative "api/garment"
 require_relative "api/stash"
 require_relative "api/caliper"
@@ -44,6 +45,7 @@ module NimbleEyelet
       register Api::ClosureRoutes
       register Api::PrintRoutes
       register Api::MachineRoutes
+      register Api::StitchRoutes
       register Api::GarmentRoutes
       register Api::StashRoutes
       register Api::CaliperRoutes

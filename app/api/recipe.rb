@@ -32,7 +32,34 @@ module NimbleEyelet
           coverage_least: Stitches::COVERAGE_LEAST, coverage_most: Stitches::COVERAGE_MOST,
           satin: recipe.style.value.stitched == :satin,
           thread_diameter: say.length(sheet.plan.thread.diameter), stack: say.length(sheet.plan.cloth.stack),
-          corded: recipe.cord.value, cautions: say.cautions(recipe.cautions) }
+          corded: recipe.cord.value, cord: cord(sheet, say), standings: standings(recipe), stack_parts: stack(sheet.plan.cloth, say),
+          thread_in: Stitches::LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
+          pressure: PRESSURE.fetch(sheet.plan.cloth.kind, "usual foot pressure"), cautions: say.cautions(recipe.cautions) }
+      end
+
+      # Cloth that is pushed along by the foot wants less of it.
+      PRESSURE = { "knit" => "foot pressure one step lighter", "pile" => "foot pressure one step lighter",
+                   "quilted" => "foot pressure one step lighter" }.freeze
+
+      def self.cord(sheet, say)
+        return unless sheet.recipe.cord.value
+
+        cord = Recipes::Cord.of(sheet.plan.thread, overall: sheet.cut.overall)
+        { strands: cord.strands, diameter: say.length(cord.diameter), length: say.length(cord.length) }
+      end
+
+      def self.standings(recipe)
+        recipe.standings.map do |standing|
+          { key: standing.style.key, name: standing.style.name, points: standing.points, possible: standing.possible,
+            chosen: standing.style == recipe.style.value, speaks_for: standing.speaks_for.map(&:says), against: standing.against.map(&:says) }
+        end
+      end
+
+      # The stack from the top, to be drawn to scale.
+      def self.stack(cloth, say)
+        layers = Array.new(cloth.layers) { ["cloth", cloth.thickness] } + Array.new(cloth.seams) { ["seam layer", cloth.thickness] }
+        layers.insert(1, ["interfacing", cloth.interfacing]) unless cloth.interfacing.zero?
+        layers.map { |name, thickness| { name: name, thickness: say.length(thickness) } }
       end
 
       # @return [String] for the knot
@@ -61,7 +88,7 @@ module NimbleEyelet
         else say.words(value)
         end
       end
-      private_class_method :setting, :label, :text
+      private_class_method :setting, :label, :text, :cord, :standings, :stack
     end
   end
 end

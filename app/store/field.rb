@@ -10,7 +10,7 @@ require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Store
-    # kind - Symbol: :length, :choice, :whole, :decimal, :outline, :flag or :text
+    # kind - Symbol: :length, :choice, :whole, :decimal, :outline, :tex, :flag or :text
     # table - Symbol, :closures or :recipes; optional - Boolean, may be left empty for the rules to decide
     Field = Value.define(:path, :kind, :column, :table, :optional, :choices, choices: nil) do
       # @param typed [String, nil] as typed; empty counts as nothing
@@ -39,7 +39,7 @@ module NimbleEyelet
 
         case kind
         when :length then Length.new(kept.to_r)
-        when :decimal then kept.to_r
+        when :decimal, :tex then kept.to_r
         when :outline then Outline.load(kept)
         else kept
         end
@@ -72,6 +72,7 @@ module NimbleEyelet
 
         Rational(text.tr(",", "."))
       end,
+      tex: ->(field, text, _) { Stitches::LinearDensity.read(text, field: field.path) },
       flag: ->(_, text, _) { text == "yes" },
       choice: lambda do |field, text, _|
         field.choices.include?(text) ? text : raise(Refused.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
@@ -109,8 +110,10 @@ module NimbleEyelet
         length("button.width", optional: true), field("button.outline", :outline, optional: true),
         text("cloth.name"), choice("cloth.kind", CLOTH_KINDS), whole("cloth.weight", column: "cloth_weight_g_m2"),
         length("cloth.thickness"), whole("cloth.layers"), length("cloth.interfacing"),
-        whole("cloth.stretch", column: "cloth_stretch_percent"),
-        text("thread.name"), choice("thread.fibre", Stitches::DENSITIES), field("thread.tex", :decimal),
+        whole("cloth.stretch", column: "cloth_stretch_percent"), whole("cloth.seams"),
+        choice("cloth.frays", Cloth::ANSWERS, optional: true), choice("cloth.iron", Cloth::ANSWERS, optional: true),
+        choice("cloth.washed", Cloth::ANSWERS, optional: true),
+        text("thread.name"), choice("thread.fibre", Stitches::DENSITIES), field("thread.tex", :tex), text("thread.bobbin"),
         habit("opening.school", Opening::SCHOOLS), length("opening.allowance"), length("opening.correction"),
         length("opening.ease", optional: true), habit("opening.ruler", Measure::RULERS), whole("opening.clicks"),
         length("opening.wrapped", optional: true),

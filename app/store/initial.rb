@@ -10,7 +10,7 @@ module NimbleEyelet
       "button.shape" => "flat", "button.attachment" => "four_holes", "button.diameter" => "15", "button.thickness" => "3",
       "button.hole_spacing" => "3", "button.hole_diameter" => "1.8",
       "cloth.kind" => "light_woven", "cloth.weight" => "120", "cloth.thickness" => "0.25", "cloth.layers" => "2",
-      "cloth.interfacing" => "0.2", "cloth.stretch" => "0",
+      "cloth.interfacing" => "0.2", "cloth.stretch" => "0", "cloth.seams" => "0",
       "thread.fibre" => "polyester", "thread.tex" => "27",
       "opening.allowance" => "3", "opening.correction" => "0",
       "opening.clicks" => "1",

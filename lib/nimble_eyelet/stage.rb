@@ -42,8 +42,8 @@ module NimbleEyelet
     end
   end
 
-  # What a thing is called changes nothing that was worked out from it.
-  Stage::NAMES = %i[id name nickname label].freeze
+  # What a thing is called changes nothing that was worked out from it; nor does what is left on the bobbin.
+  Stage::NAMES = %i[id name nickname label bobbin washed].freeze
 
   STAGES = [
     Stage.new(word: "button", title: "Button", question: "What is this button, and how does it pass through a slit?",

@@ -66,20 +66,19 @@ class EdgesTest < AppTest
     assert_status 413
   end
 
-  def test_pins_on_one_spot_count_once_and_keep_outs_may_overlap
-    found = save({ placket: { pins: [{ at: "212" }, { at: "21.2cm", label: "again" }],
-                              keep_outs: [{ from: "100", to: "130" }, { from: "120", to: "140", label: "dart" }] } })
+  def test_keep_outs_may_overlap
+    found = save({ placket: { keep_outs: [{ from: "100", to: "130" }, { from: "120", to: "140", label: "dart" }] } })
 
-    assert_equal(["212 mm"], found["plan"]["placket"]["pins"].map { |pin| pin["at"]["text"] })
     assert_equal 2, found["plan"]["placket"]["keep_outs"].size
-    assert_includes found["sheet"]["placket"]["cautions"].map { |caution| caution["rule"] }, "keep-out"
+    found["sheet"]["placket"]["holes"].each { |hole| refute_includes 86..154, hole["at"]["mm"] }
+    assert_includes found["sheet"]["placket"]["cautions"].map { |caution| caution["rule"] }, "runway"
   end
 
   def test_a_single_hole_needs_no_gaps
     found = save({ placket: { count: "1", pins: [] } })["sheet"]["placket"]
 
     assert_equal [1, nil, nil], [found["holes"].size, found["mean_gap"], found["holes"][0]["gap"]]
-    assert_equal([[1, true], [2, true]], found["alternatives"].map { |item| item.values_at("count", "fits") })
+    assert_equal([[1, true], [2, true], [2, true]], found["alternatives"].map { |item| item.values_at("count", "fits") })
     assert_equal "%PDF", call(:get, "/api/closures/1/strip.pdf")[0, 4]
   end
 

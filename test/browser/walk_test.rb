@@ -160,7 +160,7 @@ class WalkTest < BrowserTest
 
   def test_pins_and_keep_outs_are_added_and_removed
     open_station "placket"
-    within("section", text: "Points that must have a hole", match: :first) do
+    within("section", text: "Points that want a hole", match: :first) do
       fill_in "From the top, new", with: "300"
       fill_in "Which point, new", with: "waist"
       click_on "Pin"

@@ -24,7 +24,7 @@ class RecipeTest < CoreTest
     # A stepped machine has no stretch programme: the nearest it can do, and it says so.
     nearest = recipe(kind: "stepped", cloth: cloth(kind: "knit"))
 
-    assert_equal "two_tacks", nearest.style.value.key
+    assert_equal "corded", nearest.style.value.key
     assert_equal ["machine"], nearest.style.cautions.map(&:rule)
   end
 

@@ -96,7 +96,10 @@ module NimbleEyelet
       # more than all of it lie within a known distance of where they are wished.
       def sweep
         visit(span_wished) or return
-        away = Math.sqrt(2.0 * @cost / END_WEIGHT).ceil
+        # A row's span is a whole number: when less than one away, it is the span wished for.
+        away = Math.sqrt(2.0 * @cost / END_WEIGHT * 1.000001).floor
+        return if away.zero?
+
         low = visit(span_wished - Rational(away, @gaps))
         high = visit(span_wished + Rational(away, @gaps))
         between(low, high)

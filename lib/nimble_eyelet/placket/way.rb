@@ -14,7 +14,9 @@ module NimbleEyelet
     class Way
       # The first band, in steps of the grid to each side; what the cost assumed grows by when there is no row in it.
       BAND = 3
-      WIDER = 36
+      WIDER = 9
+      # Beyond this many times the first cost without a row, it is asked whether there is one at all.
+      SUSPECT = 900
 
       # @param lattice [Lattice]
       # @param mean [Rational] μ, the gap aimed at, in the lattice's unit
@@ -38,8 +40,7 @@ module NimbleEyelet
         assumed = wide
         found = through(assumed)
         until found
-          # Two bands without a row: perhaps there is none at all.
-          return if assumed > worst || (assumed > wide && !possible?)
+          return if assumed > worst || (assumed > SUSPECT * wide && !possible?)
 
           assumed *= WIDER
           found = through(assumed)

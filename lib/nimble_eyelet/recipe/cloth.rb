@@ -17,7 +17,9 @@ module NimbleEyelet
   # weight - Integer g/m²; thickness - Length of one layer; stretch - Integer percent
   # nap - Boolean, pile or fluff; heat - Boolean, takes a hot iron; fray - Boolean
   # marking - String, what to mark it with; example - String
-  ClothKind = Value.define(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example)
+  # perforates - Boolean, needle holes stay and tear; washed - Boolean, as a rule
+  ClothKind = Value.define(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example, :perforates, :washed,
+                           perforates: false, washed: true)
 
   CLOTH_KINDS = [
     ClothKind.new(key: "light_woven", name: "light woven", weight: 120, thickness: Length.mm(0.25), stretch: 0,
@@ -31,21 +33,33 @@ module NimbleEyelet
     ClothKind.new(key: "sheer", name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "thread tacks",
                   example: "voile, organza, chiffon"),
-    ClothKind.new(key: "leather", name: "leather, vinyl or coated", weight: 500, thickness: Length.mm(1), stretch: 0,
+    ClothKind.new(key: "leather", name: "leather or vinyl", weight: 500, thickness: Length.mm(1), stretch: 0,
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
-                  example: "garment leather, vinyl, waxed or coated cotton"),
+                  example: "garment leather, suede, vinyl", perforates: true, washed: false),
+    ClothKind.new(key: "coated", name: "coated or waxed", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
+                  nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
+                  example: "waxed cotton, oilcloth, laminated cloth", perforates: true, washed: false),
+    ClothKind.new(key: "quilted", name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
+                  nap: false, heat: true, fray: true, marking: "chalk, or thread tacks", example: "quilted cotton, padded lining"),
     ClothKind.new(key: "pile", name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
                   nap: true, heat: false, fray: false, marking: "thread tacks",
                   example: "corduroy, velvet, towelling, fleece, felted wool")
   ].to_h { |kind| [kind.key, kind] }.freeze
 
   # weight - Integer g/m²; stretch - Integer percent; layers - Integer of cloth at the hole
-  Cloth = Value.define(:name, :kind, :weight, :thickness, :layers, :interfacing, :stretch, name: "") do
+  # seams - Integer, further layers of seams and facings at the hole
+  # frays, iron, washed - "yes", "no", or nil to go by the kind
+  Cloth = Value.define(:name, :kind, :weight, :thickness, :layers, :interfacing, :stretch, :seams, :frays, :iron, :washed,
+                       name: "", seams: 0, frays: nil, iron: nil, washed: nil) do
     # @return [ClothKind]
     def type = CLOTH_KINDS.fetch(kind)
 
     # @return [Length] thickness of all layers and the interfacing at the hole
-    def stack = (thickness * layers) + interfacing
+    def stack = (thickness * (layers + seams)) + interfacing
+
+    def frays? = said(frays, type.fray)
+    def iron? = said(iron, type.heat)
+    def washed? = said(washed, type.washed)
 
     # What the cloth's own fold takes from the opening: half the stack.
     # @return [Length]
@@ -68,10 +82,17 @@ module NimbleEyelet
       end
       self
     end
+
+    private
+
+    def said(answer, usual) = answer.nil? || answer.empty? ? usual : answer == "yes"
   end
+
+  # Answers to what a person may know better than the kind.
+  Cloth::ANSWERS = { "yes" => "yes", "no" => "no" }.freeze
 
   # Share of the cloth's stretch that a slit takes part in.
   Cloth::STRETCH_SHARE = 3r / 10
 
-  Cloth::COUNTS = { weight: 10..1500, layers: 1..12, stretch: 0..200 }.freeze
+  Cloth::COUNTS = { weight: 10..1500, layers: 1..12, stretch: 0..200, seams: 0..12 }.freeze
 end

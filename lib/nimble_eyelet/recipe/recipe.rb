@@ -52,7 +52,8 @@ module NimbleEyelet
 
     # Every part is a Choice. manual_width is nil unless the hole is made by hand with zigzag.
     # coverage - Float, index at the stitch length set
-    Recipe = Value.define(:style, :foot, :needle, :stabiliser, :stitch_width, :manual_width, :bead, :space,
+    # standings - Array<Standing>, every style with what speaks for and against it
+    Recipe = Value.define(:standings, :style, :foot, :needle, :stabiliser, :stitch_width, :manual_width, :bead, :space,
                           :stitch_length, :coverage, :tension, :cord) do
       # @return [Opening::Ends]
       def ends = style.value.ends(width: stitch_width.value)
@@ -81,7 +82,7 @@ module NimbleEyelet
       def recipe
         width = stitch_width
         length = stitch_length
-        Recipe.new(style: style, foot: foot, needle: needle, stabiliser: stabiliser, stitch_width: width,
+        Recipe.new(standings: standings, style: style, foot: foot, needle: needle, stabiliser: stabiliser, stitch_width: width,
                    manual_width: manual_width(width.value), bead: bead, space: space, stitch_length: length,
                    coverage: @thread.coverage(length.value), tension: tension, cord: cord)
       end
@@ -94,19 +95,38 @@ module NimbleEyelet
 
       def own_style
         wanted = Style.fetch(@overrides.style)
-        possible = nearest(wanted.key)
-        choice = Choice.of(Style.fetch(possible), "your choice", "You chose it.", source: YOURS)
-        possible == wanted.key ? choice : choice.with(cautions: [lacking(wanted)])
+        choice = Choice.of(wanted, "your choice", "You chose it.", source: YOURS)
+        standing = standings.find { |other| other.style == wanted }
+        return choice.with(cautions: against(standing)) if standing.possible
+
+        best = best_standing
+        choice.with(value: best.style, cautions: [lacking(wanted)] + against(best))
       end
 
       def ruled_style
-        rule = STYLE_RULES.find { |candidate| candidate.applies.call(@situation) }
-        possible = nearest(rule.gives)
-        Choice.of(Style.fetch(possible), rule.name, rule.says,
-                  cautions: possible == rule.gives ? [] : [lacking(Style.fetch(rule.gives))])
+        best = best_standing
+        wanted = standings.first
+        reasons = best.speaks_for.sort_by { |rule| -rule.votes.fetch(best.style.key) }
+                      .map { |rule| Reason.new(rule: rule.name, says: rule.says) }
+        reasons = [Reason.new(rule: "what is left", says: "The best of what #{@machine.name} can sew.")] if reasons.empty?
+        Choice.new(value: best.style, because: reasons,
+                   cautions: (wanted.possible ? [] : [lacking(wanted.style)]) + conflicts(best))
       end
 
-      def nearest(key) = NEAREST.fetch(key).find { |candidate| @situation.programme?(candidate) }
+      def standings = @standings ||= Recipes.ranked(@situation)
+      def best_standing = standings.find(&:possible)
+
+      # What speaks against a style that was chosen all the same.
+      def against(standing)
+        instead = best_standing.style == standing.style ? nil : "The rules would take: #{best_standing.style.name}."
+        standing.against.map { |rule| Caution.new(rule: rule.name, says: rule.says, instead: instead) }
+      end
+
+      def conflicts(standing)
+        Recipes.conflicts(standing).map do |one, other|
+          Caution.new(rule: "conflict", says: "Two rules disagree here. #{one.says} But: #{other.says}", instead: "Let a test hole decide.")
+        end
+      end
 
       def lacking(wanted)
         Caution.new(rule: "machine", says: "#{@machine.name} has no programme for: #{wanted.name}.",

@@ -15,40 +15,109 @@ module NimbleEyelet
   module Recipes
     # What a recipe is made for.
     Situation = Value.define(:button, :cloth, :thread, :machine) do
-      def programme?(style) = HAND_MADE.include?(style) || machine.styles.include?(style)
+      # @param style [String] key of STYLES
+      # @return [Boolean] whether this machine can sew it
+      def programme?(style)
+        return true if style == "straight_box"
+        return machine.zigzag? if HAND_MADE.include?(style)
+
+        machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style))
+      end
+
+      def stretchy? = cloth.kind == "knit" || cloth.stretch >= STRETCHY
+      def heavy? = HEAVY_KINDS.include?(cloth.kind) || (cloth.kind != "knit" && cloth.weight >= HEAVY)
+      def fine? = cloth.kind == "sheer" || cloth.weight < FINE
       def thick_button? = button.shank? || button.height >= THICK_BUTTON
     end
 
-    # Styles any machine can do: one of them needs straight stitch only, one plain zigzag.
-    HAND_MADE = %w[straight_box manual_zigzag].freeze
+    # Styles any machine that swings its needle can do; a straight-stitch box needs not even that.
+    HAND_MADE = %w[manual_zigzag eyelet].freeze
+    # Styles that are another programme with something laid under it.
+    NEEDS = { "corded" => "two_tacks" }.freeze
+    # Percent from which a cloth counts as stretchy; g/m² from which as heavy, and below which as fine.
+    STRETCHY = 15
+    HEAVY = 280
+    HEAVY_KINDS = %w[heavy_woven pile quilted].freeze
+    FINE = 70
     # From this height a button wants room for its shank.
     THICK_BUTTON = Length.mm(5)
 
-    # name - String; applies - Proc(Situation) -> Boolean; gives - Object; says - String
+    # name, field - String; applies - Proc(Situation) -> Boolean; gives - Object; says - String
     Rule = Value.define(:name, :applies, :gives, :says)
 
+    # A rule speaks for some styles and against others. It never decides alone: points are added up, and
+    # what was said for and against stays readable.
+    #
+    # name, asks, says - String; asks is when it speaks, in words; votes - Hash of style key to points
+    StyleRule = Value.define(:name, :asks, :applies, :votes, :says)
+
+    # Points from which a rule has a style as good as chosen or as good as ruled out.
+    STRONG = 5
+
     STYLE_RULES = [
-      Rule.new(name: "perforation", gives: "straight_box", applies: ->(s) { s.cloth.kind == "leather" },
-               says: "Satin would perforate this cloth and it does not fray: two rounds of straight stitch hold."),
-      Rule.new(name: "no programme", gives: "manual_zigzag", applies: ->(s) { s.machine.kind == "plain" },
-               says: "This machine has no buttonhole programme: narrow beads and wide tacks by hand."),
-      Rule.new(name: "stretch", gives: "stretch", applies: ->(s) { s.cloth.kind == "knit" || s.cloth.stretch >= 15 },
-               says: "Knits stretch: an open zigzag gives with them, and a cord keeps the length."),
-      Rule.new(name: "shank room", gives: "keyhole",
-               applies: ->(s) { s.thick_button? && %w[heavy_woven pile].include?(s.cloth.kind) },
-               says: "A thick or shanked button in heavy cloth: the eyelet seats the shank."),
-      Rule.new(name: "fine cloth", gives: "round_end", applies: ->(s) { s.cloth.kind == "sheer" },
-               says: "Light cloth: a round end has less bulk."),
-      Rule.new(name: "most wovens", gives: "two_tacks", applies: ->(_) { true },
-               says: "Two bar tacks hold best; the usual hole for most cloth.")
+      StyleRule.new(name: "most wovens", asks: "always", applies: ->(_) { true }, votes: { "two_tacks" => 2, "round_end" => 1 },
+                    says: "Two bar tacks hold best; the usual hole for most cloth."),
+      StyleRule.new(name: "perforation", asks: "the cloth keeps needle holes", applies: ->(s) { s.cloth.type.perforates },
+                    votes: { "straight_box" => 9, "two_tacks" => -6, "round_end" => -6, "two_round" => -6, "keyhole" => -6,
+                             "stretch" => -6, "corded" => -6, "manual_zigzag" => -6 },
+                    says: "Satin would perforate this cloth and it does not fray: two rounds of straight stitch hold."),
+      StyleRule.new(name: "fraying", asks: "the cloth frays", applies: ->(s) { s.cloth.frays? }, votes: { "straight_box" => -6 },
+                    says: "Cloth that frays wants its cut edge covered: straight stitch alone does not."),
+      StyleRule.new(name: "uncovered edge", asks: "needle holes close again", applies: ->(s) { !s.cloth.type.perforates },
+                    votes: { "straight_box" => -2 }, says: "A covered edge wears better wherever satin does no harm."),
+      StyleRule.new(name: "stretch", asks: "a knit, or it stretches by 15 % or more", applies: ->(s) { s.stretchy? },
+                    votes: { "stretch" => 6, "corded" => 4, "keyhole" => -2 },
+                    says: "Knits stretch: an open zigzag gives with them, and a cord keeps the length."),
+      StyleRule.new(name: "firm cloth", asks: "it does not stretch", applies: ->(s) { !s.stretchy? }, votes: { "stretch" => -4 },
+                    says: "An open zigzag leaves the edge of firm cloth bare."),
+      StyleRule.new(name: "shank room", asks: "a thick or shanked button in heavy cloth", applies: ->(s) { s.thick_button? && s.heavy? },
+                    votes: { "keyhole" => 5, "round_end" => 1 },
+                    says: "A thick or shanked button in heavy cloth: the eyelet seats the shank."),
+      StyleRule.new(name: "flat button", asks: "a thin button without a shank", applies: ->(s) { !s.thick_button? },
+                    votes: { "keyhole" => -2 }, says: "An eyelet has nothing to seat."),
+      StyleRule.new(name: "fine cloth", asks: "sheer, or lighter than 70 g/m²", applies: ->(s) { s.fine? },
+                    votes: { "round_end" => 4, "two_round" => 3, "keyhole" => -4, "corded" => -3 },
+                    says: "Light cloth: a round end has less bulk."),
+      StyleRule.new(name: "loose weave", asks: "heavy, and it frays", applies: ->(s) { s.heavy? && s.cloth.frays? },
+                    votes: { "corded" => 1 }, says: "A cord under the beads firms a heavy or loosely woven edge."),
+      StyleRule.new(name: "programme", asks: "the machine has a programme", applies: ->(s) { s.machine.kind != "plain" },
+                    votes: { "manual_zigzag" => -3 }, says: "A programme sews every hole alike; by hand each one is a little different."),
+      StyleRule.new(name: "no programme", asks: "the machine has no programme", applies: ->(s) { s.machine.kind == "plain" },
+                    votes: { "manual_zigzag" => 4 },
+                    says: "This machine has no buttonhole programme: narrow beads and wide tacks by hand."),
+      StyleRule.new(name: "not for buttons", asks: "always", applies: ->(_) { true }, votes: { "eyelet" => -9 },
+                    says: "An eyelet is for cords and removable shanks, not for a button to pass.")
     ].freeze
 
-    # When the machine lacks the style that was wanted.
-    NEAREST = {
-      "stretch" => %w[stretch two_tacks manual_zigzag], "keyhole" => %w[keyhole two_tacks manual_zigzag],
-      "round_end" => %w[round_end two_tacks manual_zigzag], "two_tacks" => %w[two_tacks manual_zigzag],
-      "straight_box" => %w[straight_box], "manual_zigzag" => %w[manual_zigzag]
-    }.freeze
+    # What a style gets, and why.
+    #
+    # speaks_for, against - Array<StyleRule>; possible - Boolean, this machine can sew it
+    Standing = Value.define(:style, :points, :speaks_for, :against, :possible)
+
+    # @param situation [Situation]
+    # @return [Array<Standing>] every style, the best first
+    def self.ranked(situation)
+      speaking = STYLE_RULES.select { |rule| rule.applies.call(situation) }
+      standings = STYLES.each_value.map { |style| standing(style, speaking, situation) }
+      order = STYLES.keys
+      standings.sort_by { |standing| [-standing.points, order.index(standing.style.key)] }
+    end
+
+    def self.standing(style, speaking, situation)
+      votes = speaking.select { |rule| rule.votes.key?(style.key) }
+      up, down = votes.partition { |rule| rule.votes[style.key].positive? }
+      Standing.new(style: style, points: votes.sum { |rule| rule.votes[style.key] }, speaks_for: up, against: down,
+                   possible: situation.programme?(style.key))
+    end
+    private_class_method :standing
+
+    # Rules that pull one style strongly both ways; what they disagree about is shown, not hidden.
+    #
+    # @return [Array<Array(StyleRule, StyleRule)>]
+    def self.conflicts(standing)
+      strong = ->(rule) { rule.votes[standing.style.key].abs >= STRONG }
+      standing.speaks_for.select(&strong).product(standing.against.select(&strong))
+    end
 
     FOOT_RULES = [
       Rule.new(name: "straight stitch", gives: "general_zigzag_foot",
@@ -78,8 +147,14 @@ module NimbleEyelet
       # @return [Length]
       def diameter = Length.mm(Rational(size, 100))
 
-      def to_s = "#{point} #{size}"
+      # @return [Integer, nil] the older number for the same size
+      def number = NEEDLE_NUMBERS[size]
+
+      def to_s = "#{point} #{[size, number].compact.join('/')}"
     end
+
+    # The older numbers for the same sizes.
+    NEEDLE_NUMBERS = { 60 => 8, 65 => 9, 70 => 10, 75 => 11, 80 => 12, 85 => 13, 90 => 14, 100 => 16, 110 => 18, 120 => 19 }.freeze
 
     NEEDLES = {
       "light_woven" => [Needle.new(size: 75, point: "universal"), "Light wovens: a fine universal point."],
@@ -87,7 +162,9 @@ module NimbleEyelet
       "knit" => [Needle.new(size: 80, point: "ballpoint"), "Knits: a ballpoint parts the loops instead of cutting them."],
       "sheer" => [Needle.new(size: 70, point: "fine sharp"), "Sheers: a fine sharp point leaves no pulled threads."],
       "leather" => [Needle.new(size: 90, point: "sharp"),
-                    "Coated cloth and vinyl: a sharp point, few holes. Real leather only: a leather point."],
+                    "Vinyl: a sharp point, few holes. Real leather only: a leather point."],
+      "coated" => [Needle.new(size: 80, point: "sharp"), "Coated cloth: a fine sharp point leaves few and small holes."],
+      "quilted" => [Needle.new(size: 90, point: "universal"), "Quilted cloth: stout enough for all its layers."],
       "pile" => [Needle.new(size: 90, point: "universal"), "Pile and felt: stout enough for the thickness."]
     }.freeze
 
@@ -102,6 +179,8 @@ module NimbleEyelet
       "knit" => ["fusible knit interfacing along the run, and a cord",
                  "It stays the direction that must not grow; the cord keeps the length of the hole."],
       "sheer" => ["wash-away under the hole", "Nothing may show afterwards, and sheer cloth puckers by itself."],
+      "coated" => ["tear-away or paper under the hole", "No iron and no pins near it: marks stay. Hold with clips."],
+      "quilted" => ["tear-away under the hole", "The padding feeds unevenly by itself; a firm sheet under it does not."],
       "leather" => ["tear-away or paper under the hole", "No iron and no pins near it: marks stay. Hold with clips."],
       "pile" => ["tear-away under, wash-away film on top", "The film keeps stitches from sinking into the pile; no hot iron."]
     }.freeze

@@ -16,7 +16,7 @@ module NimbleEyelet
     # A straight-stitch box stays this far outside the slit at each end.
     BOX_END = Length.mm(1)
 
-    # near, far - Symbol, how an end is finished: :tack, :round, :eyelet or :box
+    # near, far - Symbol, how an end is finished: :tack, :round, :eyelet, :ring or :box
     # stitched - Symbol, :satin, :open or :straight
     Style = Value.define(:key, :name, :for_what, :near, :far, :stitched, :corded) do
       # @param width [Length] total stitch width, which a round end follows
@@ -32,25 +32,31 @@ module NimbleEyelet
       private
 
       def end_length(finish, width)
-        { tack: Opening::TACK, round: width / 2, eyelet: EYELET, box: BOX_END }.fetch(finish)
+        { tack: Opening::TACK, round: width / 2, eyelet: EYELET, box: BOX_END, ring: width / 4 }.fetch(finish)
       end
     end
 
-    END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eyelet", box: "end of the box" }.freeze
+    END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eyelet", box: "end of the box", ring: "ring" }.freeze
 
     STYLES = [
       Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",
                 near: :tack, far: :tack, stitched: :satin, corded: false),
       Style.new(key: "round_end", name: "one round end and a tack", for_what: "fine blouses, light cloth",
                 near: :round, far: :tack, stitched: :satin, corded: false),
+      Style.new(key: "two_round", name: "two round ends", for_what: "lacy cloth, holes across fine cloth",
+                near: :round, far: :round, stitched: :satin, corded: false),
       Style.new(key: "keyhole", name: "keyhole", for_what: "coats, shanks and thick buttons",
                 near: :eyelet, far: :tack, stitched: :satin, corded: false),
       Style.new(key: "stretch", name: "stretch, open zigzag", for_what: "knits",
                 near: :tack, far: :tack, stitched: :open, corded: true),
+      Style.new(key: "corded", name: "corded, two bar tacks", for_what: "heavy, loosely woven cloth, and knits",
+                near: :tack, far: :tack, stitched: :satin, corded: true),
       Style.new(key: "straight_box", name: "straight-stitch box, twice round", for_what: "leather, vinyl, coated cloth",
                 near: :box, far: :box, stitched: :straight, corded: false),
       Style.new(key: "manual_zigzag", name: "by hand with zigzag", for_what: "machines without a buttonhole programme",
-                near: :tack, far: :tack, stitched: :satin, corded: false)
+                near: :tack, far: :tack, stitched: :satin, corded: false),
+      Style.new(key: "eyelet", name: "eyelet, twice round", for_what: "cords, drawstrings, removable shanks",
+                near: :ring, far: :ring, stitched: :satin, corded: false)
     ].to_h { |style| [style.key, style] }.freeze
   end
 end

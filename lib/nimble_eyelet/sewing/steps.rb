@@ -63,7 +63,7 @@ module NimbleEyelet
         [Step.new(key: "stabilise", part: part, does: "Stabilise: #{@recipe.stabiliser.value}.",
                   how: @recipe.stabiliser.because.first.says,
                   symptom: "Left out, the row tunnels and the holes grow.",
-                  caution: (@job.cloth.type.heat ? nil : "No hot iron on this cloth.")),
+                  caution: (@job.cloth.iron? ? nil : "No hot iron on this cloth.")),
          Step.new(key: "try-on", part: part, does: "Try the garment on, and check the pinned points.",
                   how: "Before anything is marked."),
          mark_step(part)]
@@ -202,7 +202,7 @@ module NimbleEyelet
                    symptom: hole.number == 1 ? "Untried, a hole that is too short is found out after the whole row." : nil,
                    caution: hole.number == 1 ? "Ripper away from the holding hand, on a mat." : nil)
         end
-        (@job.cloth.type.fray ? [seal] : []) + openings
+        (@job.cloth.frays? ? [seal] : []) + openings
       end
 
       def buttons

@@ -12,6 +12,7 @@
 
 require_relative "../refused"
 require_relative "../measure"
+require_relative "bobbin"
 
 module NimbleEyelet
   module Stitches
@@ -31,7 +32,8 @@ module NimbleEyelet
   end
 
   # tex - Numeric, grams a kilometre; fibre - String, a key of Stitches::DENSITIES
-  SewingThread = Value.define(:name, :fibre, :tex, name: "") do
+  # bobbin - String, what is left on it as the person says it, or empty
+  SewingThread = Value.define(:name, :fibre, :tex, :bobbin, name: "", bobbin: "") do
     # @return [Length] to the micrometre
     def diameter
       density = Stitches::DENSITIES.fetch(fibre)
@@ -53,9 +55,18 @@ module NimbleEyelet
     def sound!
       Refused.unless_sound do |check|
         range = Stitches::TEX_RANGE
-        check.that("thread.tex", tex, range.cover?(tex), "Sewing thread is between tex #{range.min} and tex #{range.max}.")
+        sound = check.that("thread.tex", tex.to_f, range.cover?(tex), "Sewing thread is between tex #{range.min} and tex #{range.max}.")
+        check_bobbin(check) if sound && !bobbin.empty?
       end
       self
+    end
+
+    private
+
+    def check_bobbin(check)
+      Stitches::Bobbin.left(bobbin, self)
+    rescue Refused => e
+      e.faults.each { |fault| check.that(fault.field, fault.given, false, fault.allowed) }
     end
   end
 end

@@ -30,7 +30,7 @@
   // Those that need a programme; the others any machine can do.
   let styles = $derived(
     (catalogue?.styles ?? []).filter((style) =>
-      ['two_tacks', 'round_end', 'keyhole', 'stretch'].includes(style.key),
+      ['two_tacks', 'round_end', 'two_round', 'keyhole', 'stretch'].includes(style.key),
     ),
   );
   const changed = () => profile.changed();

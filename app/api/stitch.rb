@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+# stitch: the hole sewn before it is sewn, with the recipe as it stands or with dials turned for a try;
+# the same as SVG and CSV; and the card for the machine.
+
+require_relative "say"
+require_relative "../document/stitches"
+require_relative "../document/card_pdf"
+
+module NimbleEyelet
+  module Api
+    module StitchView
+      # @param simulation [Stitches::Simulation]
+      # @param say [Say]
+      # @return [Hash] points in whole micrometres, x and y in turn, in sewing order
+      def self.of(simulation, say)
+        path = simulation.path
+        shape = path.shape
+        { parts: parts(path), points: path.points.flatten.map { |figure| (figure * 1000).round },
+          cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
+          style: shape.style, width: shape.width.round(4), overall: shape.overall.round(4), slit: shape.slit.map { |end_of| end_of.round(4) },
+          stitch_length: shape.length.round(4), thread: simulation.thread.to_f, **comes_to(simulation.reckoning, say),
+          row: row(simulation.row, say) }
+      end
+
+      def self.parts(path)
+        from = 0
+        path.parts.map do |part|
+          { name: part.name, kind: part.kind, from: from, to: from += part.points.size }
+        end
+      end
+
+      def self.comes_to(reckoning, say)
+        { top: say.length(reckoning.top), bobbin: say.length(reckoning.bobbin), seconds: reckoning.seconds.round(1),
+          cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: words(index) } },
+          hits: reckoning.hits.round(2), bulk: say.length(reckoning.bulk), cautions: say.cautions(reckoning.cautions) }
+      end
+
+      def self.words(index)
+        return "gappy" if index < Stitches::COVERAGE_LEAST
+
+        index > Stitches::COVERAGE_MOST ? "piled up" : "full"
+      end
+
+      def self.row(row, say)
+        row && { holes: row.holes, left: say.length(row.left), needed: say.length(row.needed), enough_for: row.enough_for, says: row.says }
+      end
+      private_class_method :parts, :comes_to, :words, :row
+    end
+
+    module StitchRoutes
+      def self.registered(app)
+        app.helpers Helpers
+        app.post("/api/closures/:id/stitches") do
+          json(StitchView.of(Stitches::Simulation.of(sheet_of(params["id"]), trial), say))
+        end
+        app.get(%r{/api/closures/(\d+)/stitches\.(svg|csv)}) do |id, format|
+          sheet = sheet_of(id)
+          simulation = Stitches::Simulation.of(sheet)
+          content_type format == "svg" ? "image/svg+xml" : "text/csv", charset: "utf-8"
+          response["content-disposition"] = "attachment; filename=\"stitches-#{id}.#{format}\""
+          format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
+        end
+        app.get(%r{/api/closures/(\d+)/card\.pdf}) do |id|
+          closure = closures.find(number(id))
+          content_type "application/pdf"
+          response["content-disposition"] = "inline; filename=\"card-#{id}.pdf\""
+          Document::CardPdf.new(Sheet.of(closure.plan), say, title: "#{closure.garment_name}: #{closure.plan.name}").render
+        end
+        app.post("/api/feel") { json(feel(body_hash)) }
+      end
+
+      module Helpers
+        def sheet_of(id) = Sheet.of(closures.find(number(id)).plan)
+
+        # Dials as typed.
+        def trial
+          read = lambda do |name|
+            text = body_hash[name].to_s.strip
+            text.empty? ? nil : Store::Field.fetch("recipe.#{name}").read(text, unit: workroom.unit)
+          end
+          Stitches::Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
+                              tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).sound!
+        end
+
+        # What a cloth is like, from a square on the scales, a folded stack, or two marks pulled apart.
+        def feel(typed)
+          length = ->(name) { Measure::Notation.read(typed[name].to_s, unit: say.unit, field: "feel.#{name}") }
+          case typed.fetch("test")
+          when "weigh" then { weight: Recipes::Feel.weight(grams: figure(typed["grams"], "feel.grams"), side: length.call("side")).to_s }
+          when "fold"
+            { thickness: say.words(Recipes::Feel.thickness(folded: length.call("folded"), layers: figure(typed["layers"], "feel.layers").to_i)) }
+          else { stretch: Recipes::Feel.stretch(marked: length.call("marked"), pulled: length.call("pulled")).to_s }
+          end
+        end
+
+        def figure(text, field)
+          raise Refused.field(field, text, "Write a number, such as 1.2.") unless text.to_s.match?(/\A\s*\d{1,4}([.,]\d{1,3})?\s*\z/)
+
+          Rational(text.strip.tr(",", "."))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+# CardPdf is the card that lies beside the machine: what to fit and set, in the marks its owner's dials
+# have, how the foot is set, and what to put back when the row is done.
+#
+#   Document::CardPdf.new(sheet, say, title: "linen field smock: front placket").render   # => String
+
+require "prawn"
+require_relative "strip_pdf"
+require_relative "../api/recipe"
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module Document
+    class CardPdf
+      MARGIN = 40
+
+      # @param sheet [Sheet]
+      # @param say [Api::Say]
+      # @param title [String]
+      def initialize(sheet, say, title:)
+        @sheet = sheet
+        @say = say
+        @title = title
+      end
+
+      # @return [String] PDF of one page
+      def render
+        pdf = Prawn::Document.new(page_size: "A5", margin: MARGIN, info: { Title: @title, Creator: "Nimble Eyelet" })
+        pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
+        pdf.font("Strip")
+        pdf.text @title, size: 15
+        pdf.text "#{@sheet.plan.machine.name}, #{@sheet.plan.machine.type.name}", size: 9
+        section(pdf, "Set", settings)
+        section(pdf, "Length", [@say.words(setting.says)] + setting.cautions.map { |caution| @say.words(caution.says) })
+        section(pdf, "Between two holes", [@sheet.plan.machine.reset_words&.capitalize || "Nothing to reset."])
+        section(pdf, "Put back", back)
+        pdf.render
+      end
+
+      private
+
+      def setting = @sheet.settings.fetch(@sheet.cut.chosen.school.key)
+
+      def settings
+        Api::RecipeView.of(@sheet, @say)[:settings].map { |item| "#{item[:label]}: #{item[:text]}" } +
+          ["Opening #{@say.words(@sheet.cut.length)}, overall #{@say.words(@sheet.cut.overall)} with both ends"]
+      end
+
+      # Everything that some step moves away from neutral.
+      def back
+        moved = (@sheet.progress&.steps || []).flat_map { |step| step.changes.keys }.uniq
+        Sewing::PARTS.values.select { |part| moved.include?(part.key) }.map { |part| "#{part.name.capitalize}: #{part.back}" }
+      end
+
+      def section(pdf, title, lines)
+        pdf.move_down 9
+        pdf.text title, size: 12
+        pdf.stroke_horizontal_rule
+        pdf.move_down 3
+        lines.each { |line| pdf.text line, size: 10, leading: 2 }
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+# Path is a hole as it is sewn: every penetration of the needle in order, in the parts the machine
+# sews it in, and the cord under it.
+#
+#   path = Stitches::Path.sew(shape, machine)
+#   path.parts.map(&:name)   # ["near tack", "left bead", "far tack", "right bead", "lock"]
+#   path.points.size         # 141
+
+require_relative "hole_shape"
+require_relative "sewer"
+require_relative "../sewing/machine"
+
+module NimbleEyelet
+  module Stitches
+    # name - String; kind - Symbol: :bead, :tack, :round, :eyelet, :straight or :lock; points - Array of [x, y] mm
+    Part = Value.define(:name, :kind, :points)
+
+    # parts - Array<Part>; cords - Array of lines, each an Array of [x, y] mm
+    Path = Value.define(:shape, :parts, :cords) do
+      # @return [Array<Array(Float, Float)>] every penetration, in sewing order
+      def points = parts.flat_map(&:points)
+
+      # @return [Hash{String => Integer}] penetrations by part
+      def counts = parts.group_by(&:name).transform_values { |parts| parts.sum { |part| part.points.size } }
+
+      # @return [Array(Float, Float)] width and length of what is sewn, mm
+      def footprint
+        xs, ys = points.transpose
+        [xs.max - xs.min, ys.max - ys.min]
+      end
+
+      # @return [Float] thread on top of the cloth, mm: the way from each penetration to the next
+      def way = points.each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+
+      # The hole as this machine sews it: which bead first, which way, a straight run before or not.
+      #
+      # @param shape [HoleShape]
+      # @param machine [Machine]
+      # @return [Path]
+      def self.sew(shape, machine)
+        toward = machine.first_direction == "toward" && Path.turnable?(shape)
+        sewer = Sewer.new(toward ? shape.turned : shape, machine.kind, machine.straight_first)
+        path = new(shape: shape, parts: sewer.parts, cords: sewer.cords)
+        path = path.flipped_ends(shape.overall) if toward
+        machine.first_side == "right" ? path.mirrored : path
+      end
+
+      # A keyhole or a round end lies where it lies; only alike ends can be sewn from either.
+      def self.turnable?(shape) = %w[two_tacks stretch corded manual_zigzag straight_box].include?(shape.style)
+
+      # @return [Path] left and right changed
+      def mirrored
+        changed({ "left" => "right", "right" => "left" }) { |x, y| [-x, y] }
+      end
+
+      # @return [Path] near and far changed
+      def flipped_ends(overall)
+        changed({ "near" => "far", "far" => "near" }) { |x, y| [x, overall - y] }
+      end
+
+      private
+
+      def changed(names, &place)
+        renamed = parts.map do |part|
+          part.with(name: part.name.sub(/\A\w+/) { |word| names.fetch(word, word) }, points: part.points.map(&place))
+        end
+        with(parts: renamed, cords: cords.map { |line| line.map(&place) })
+      end
+    end
+  end
+end

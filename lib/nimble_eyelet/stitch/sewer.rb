@@ -1,0 +1,171 @@
+# frozen_string_literal: true
+
+# Sewer lays down the stitches of a hole part by part, as a machine that begins at the near end and
+# sews the left bead first. Everything else is this, seen in a mirror.
+#
+#   Stitches::Sewer.new(shape, "sensing", false).parts
+
+require_relative "hole_shape"
+
+module NimbleEyelet
+  module Stitches
+    # Stitches in one bar tack, and stitches that lock the thread.
+    TACK_STITCHES = 6
+    LOCK_STITCHES = 3
+    # Feed of a stitch that locks.
+    LOCK_FEED = 0.25
+    # Feed of the straight run some machines sew first.
+    RUN_FEED = 2.0
+    # Radius of the eye of a keyhole.
+    EYE_RADIUS = 1.0
+    # Corners of the straight-stitch box are sewn round twice.
+    ROUNDS = 2
+
+    class Sewer
+      # @param shape [HoleShape]
+      # @param kind [String] key of MACHINE_KINDS
+      # @param straight_first [Boolean]
+      def initialize(shape, kind, straight_first)
+        @shape = shape
+        @kind = kind
+        @straight_first = straight_first
+      end
+
+      # @return [Array<Part>]
+      def parts
+        found = { "straight_box" => :box, "eyelet" => :ring, "bar_tack" => :bar }.fetch(@shape.style) { satin_order }
+        (found.is_a?(Symbol) ? send(found) : found.map { |part| send(*part) }.then { |sewn| locked(sewn) }).reject { |part| part.points.empty? }
+      end
+
+      # A cord lies under both beads, with its loop at the near end, away from the strain.
+      # @return [Array<Array>]
+      def cords
+        return [] unless %w[corded stretch].include?(@shape.style)
+
+        middle = (@shape.inner + @shape.outer) / 2
+        [[[-middle, @shape.overall], [-middle, @shape.near * 0.6], [0.0, 0.0], [middle, @shape.near * 0.6], [middle, @shape.overall]]]
+      end
+
+      private
+
+      # In which order this kind sews the parts: which part, and for beads whether away from the chair.
+      def satin_order
+        return round_order unless %w[two_tacks stretch corded manual_zigzag].include?(@shape.style)
+        return [[:run, -1, true], [:bead, -1, false], [:tack, :near], [:bead, 1, true], [:tack, :far]] if @straight_first && @kind != "plain"
+
+        { "sensing" => [[:tack, :near], [:bead, -1, true], [:tack, :far], [:bead, 1, false]],
+          "memory" => [[:bead, -1, true], [:tack, :far], [:bead, 1, false], [:tack, :near]],
+          "stepped" => [[:bead, -1, true], [:tack, :far], [:bead, 1, false], [:tack, :near]],
+          "plain" => [[:tack, :near], [:bead, -1, true], [:tack, :far], [:bead, 1, false]] }.fetch(@kind)
+      end
+
+      # Down the one side, round the near end, back up the other, and the far end last.
+      def round_order
+        near = @shape.style == "keyhole" ? [:eye] : [:round, :near]
+        far = @shape.style == "two_round" ? [:round, :far] : [:tack, :far]
+        [[:bead, -1, false], near, [:bead, 1, true], far]
+      end
+
+      # Small stitches where the thread begins and ends, inside what covers them.
+      def locked(sewn)
+        first = sewn.first.points.first or return sewn
+        start = lock(first)
+        stop = lock(sewn.last.points.last)
+        [Part.new(name: "start", kind: :lock, points: start), *sewn, Part.new(name: "lock", kind: :lock, points: stop)]
+      end
+
+      # In the tack where there is one: the thread must not show in the cut.
+      def lock((x, y))
+        inside = LOCK_FEED
+        y = y > @shape.overall / 2 ? @shape.overall - [@shape.far * 0.4, inside].max : [@shape.near * 0.4, inside].max
+        x = x.clamp(-@shape.outer * 0.7, @shape.outer * 0.7)
+        Array.new(LOCK_STITCHES) { |number| [x, y + (number.odd? ? LOCK_FEED / 2 : -LOCK_FEED / 2)] }
+      end
+
+      # @param side [Integer] -1 left, 1 right
+      def bead(side, away)
+        from, to = @shape.slit
+        feed = @shape.feed(away)
+        # Balance moves the feed, not the end: the hole is as long as it is stopped.
+        count = [((to - from) / feed).round, 1].max
+        points = (0..count).map do |number|
+          y = from + ((to - from) * number / count)
+          [side * (number.even? ? @shape.outer : @shape.inner), away ? y : from + to - y]
+        end
+        Part.new(name: "#{side.negative? ? 'left' : 'right'} bead", kind: :bead, points: points)
+      end
+
+      def tack(at)
+        from, to = at == :near ? [0.0, @shape.near] : [@shape.overall, @shape.overall - @shape.far]
+        points = (0...TACK_STITCHES).map do |number|
+          [number.even? ? -@shape.outer : @shape.outer, from + ((to - from) * number / (TACK_STITCHES - 1))]
+        end
+        Part.new(name: "#{at} tack", kind: :tack, points: points)
+      end
+
+      def run(side, away)
+        from, to = @shape.slit
+        count = [((to - from) / RUN_FEED).ceil, 1].max
+        x = side * (@shape.inner + @shape.outer) / 2
+        points = (0..count).map { |number| [x, from + ((to - from) * (away ? number : count - number) / count)] }
+        Part.new(name: "straight run", kind: :straight, points: points)
+      end
+
+      # Half a ring round an end, its stitches evenly spaced on the outer edge.
+      def round(at)
+        middle = at == :near ? @shape.near : @shape.overall - @shape.far
+        from, to = at == :near ? [Math::PI, 2 * Math::PI] : [0.0, Math::PI]
+        Part.new(name: "#{at} round", kind: :round, points: fan([0.0, middle], @shape.inner, @shape.outer, from, to))
+      end
+
+      # The eye of a keyhole: a ring as wide as the hole, open toward the slit.
+      def eye
+        outer = @shape.outer
+        inner = [EYE_RADIUS, outer * 0.8].min
+        gap = Math.asin([@shape.space / 2 / inner, 1].min)
+        Part.new(name: "eye", kind: :eyelet,
+                 points: fan([0.0, outer], inner, outer, (Math::PI / 2) + gap, (Math::PI / 2) - gap + (2 * Math::PI)))
+      end
+
+      def fan((x, y), inner, outer, from, to)
+        count = [(outer * (to - from).abs / @shape.length).round, 2].max
+        (0..count).map do |number|
+          angle = from + ((to - from) * number / count)
+          radius = number.even? ? outer : inner
+          [x + (radius * Math.cos(angle)), y + (radius * Math.sin(angle))]
+        end
+      end
+
+      # An eyelet alone is sewn round twice.
+      def ring
+        middle = [0.0, @shape.overall / 2]
+        points = fan(middle, @shape.opening / 2, (@shape.opening / 2) + @shape.bead, 0.0, 2 * Math::PI * ROUNDS)
+        locked([Part.new(name: "eyelet", kind: :eyelet, points: points)])
+      end
+
+      # Straight stitches the long way, then zigzag over them.
+      def bar
+        long = @shape.overall
+        under = [0, 1, 0.2, 0.8].map { |share| [0.0, long * share] }
+        count = [(long / @shape.length).round, 2].max
+        over = (0..count).map { |number| [number.even? ? -@shape.outer : @shape.outer, long * number / count] }
+        [Part.new(name: "under the bar", kind: :straight, points: under), Part.new(name: "bar", kind: :tack, points: over),
+         Part.new(name: "lock", kind: :lock, points: lock(over.last))]
+      end
+
+      # A rectangle of straight stitches, the second time round in the same holes.
+      def box
+        x = @shape.outer
+        corners = [[-x, 0.0], [-x, @shape.overall], [x, @shape.overall], [x, 0.0], [-x, 0.0]]
+        round = corners.each_cons(2).flat_map { |from, to| straight(from, to) } << corners.last
+        (1..ROUNDS).map { |number| Part.new(name: "round #{number}", kind: :straight, points: number == 1 ? round : round.drop(1)) }
+      end
+
+      # Equal stitches from corner to corner, the last corner left out.
+      def straight((x1, y1), (x2, y2))
+        count = [(Math.hypot(x2 - x1, y2 - y1) / @shape.length).round, 1].max
+        (0...count).map { |number| [x1 + ((x2 - x1) * number / count), y1 + ((y2 - y1) * number / count)] }
+      end
+    end
+  end
+end
