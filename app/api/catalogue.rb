@@ -19,7 +19,8 @@ module NimbleEyelet
           passes: plain(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
           plain: noted(Opening::PLAIN, &:measured), patterns: noted(Attach::PATTERNS, &:how),
           gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES), overlaps: plain(Placket::OVERLAPS),
-          rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS), arrangements: plain(Opening::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
+          rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
+          arrangements: plain(Opening::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS) }

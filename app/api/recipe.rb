@@ -51,7 +51,8 @@ module NimbleEyelet
       def self.standings(recipe)
         recipe.standings.map do |standing|
           { key: standing.style.key, name: standing.style.name, points: standing.points, possible: standing.possible,
-            chosen: standing.style == recipe.style.value, speaks_for: standing.speaks_for.map(&:says), against: standing.against.map(&:says) }
+            chosen: standing.style == recipe.style.value,
+            speaks_for: standing.speaks_for.map(&:says), against: standing.against.map(&:says) }
         end
       end
 

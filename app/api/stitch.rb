@@ -18,7 +18,8 @@ module NimbleEyelet
         shape = path.shape
         { parts: parts(path), points: path.points.flatten.map { |figure| (figure * 1000).round },
           cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
-          style: shape.style, width: shape.width.round(4), overall: shape.overall.round(4), slit: shape.slit.map { |end_of| end_of.round(4) },
+          style: shape.style, width: shape.width.round(4), overall: shape.overall.round(4),
+          slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
           stitch_length: shape.length.round(4), thread: simulation.thread.to_f, **comes_to(simulation.reckoning, say),
           row: row(simulation.row, say) }
       end
@@ -31,10 +32,13 @@ module NimbleEyelet
       end
 
       def self.comes_to(reckoning, say)
-        { top: say.length(reckoning.top), bobbin: say.length(reckoning.bobbin), seconds: reckoning.seconds.round(1),
+        { top: say.length(whole(reckoning.top)), bobbin: say.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
           cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: words(index) } },
           hits: reckoning.hits.round(2), bulk: say.length(reckoning.bulk), cautions: say.cautions(reckoning.cautions) }
       end
+
+      # Thread is not measured finer than this.
+      def self.whole(length) = length.round_to(Length.mm(1))
 
       def self.words(index)
         return "gappy" if index < Stitches::COVERAGE_LEAST
@@ -43,9 +47,10 @@ module NimbleEyelet
       end
 
       def self.row(row, say)
-        row && { holes: row.holes, left: say.length(row.left), needed: say.length(row.needed), enough_for: row.enough_for, says: row.says }
+        row && { holes: row.holes, left: say.length(row.left), needed: say.length(row.needed), enough_for: row.enough_for,
+says: row.says }
       end
-      private_class_method :parts, :comes_to, :words, :row
+      private_class_method :parts, :comes_to, :whole, :words, :row
     end
 
     module StitchRoutes

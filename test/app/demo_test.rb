@@ -92,6 +92,24 @@ class DemoTest < AppTest
     end
   end
 
+  # Every demo closure on every demo machine: a recipe with reasons, and nothing its dials cannot do.
+  def test_every_closure_on_every_machine
+    pairs = db[:closures].select_map(:id).product(db[:machines].select_map(:id))
+
+    assert_equal 28, pairs.size
+    pairs.each do |id, machine_id|
+      found = save({ machine: { id: machine_id } }, id: id)
+      machine = Store::MachineReader.for(db).read(1, machine_id)
+      settings = found["sheet"]["recipe"]["settings"].to_h { |setting| [setting["key"], setting] }
+
+      settings.each_value { |setting| refute_empty setting["because"], setting["key"] }
+      hole = act(:post, "stitches", {}, id: id)
+
+      assert_operator hole["points"].size, :>, 40
+      assert_settable machine, found, hole
+    end
+  end
+
   private
 
   # Every length anywhere in an answer.
@@ -101,5 +119,16 @@ class DemoTest < AppTest
     when Array then value.flat_map { |item| lengths(item) }
     else []
     end
+  end
+
+  def assert_settable(machine, found, hole)
+    on_dial = ->(figure, step) { ((figure / step) - (figure / step).round).abs < 1e-6 }
+
+    assert on_dial.call(hole["stitch_length"], machine.length_step.to_f), found["name"]
+    return if hole["style"] == "straight_box"
+
+    assert on_dial.call(hole["width"], machine.width_step.to_f), found["name"]
+    assert_operator hole["width"], :<=, machine.max_width.to_f
+    assert_includes machine.styles + %w[manual_zigzag corded], hole["style"]
   end
 end

@@ -86,4 +86,67 @@ class RecipeTest < CoreTest
     assert_equal 100, thick.needle.value.size
     assert_operator thick.stitch_length.value, :>, recipe.stitch_length.value
   end
+
+  def test_styles_are_ranked_with_what_speaks_for_and_against
+    standings = recipe.standings
+
+    assert_equal Recipes::STYLES.keys.sort, standings.map { |standing| standing.style.key }.sort
+    assert_equal standings.map(&:points), standings.map(&:points).sort.reverse
+    standings.each do |standing|
+      assert_equal(standing.points, (standing.speaks_for + standing.against).sum do |rule|
+        rule.votes[standing.style.key]
+      end)
+    end
+    keyhole = standings.find { |standing| standing.style.key == "keyhole" }
+
+    assert_equal ["An eyelet has nothing to seat."], keyhole.against.map(&:says)
+    own = recipe(overrides: { style: "keyhole" })
+
+    assert_equal ["keyhole", ["flat button"]], [own.style.value.key, own.style.cautions.map(&:rule)]
+    assert_includes own.style.cautions.first.instead, "rectangular"
+  end
+
+  def test_rules_that_disagree_strongly_are_shown
+    stiff = Recipes::Standing.new(style: Recipes::Style.fetch("straight_box"), points: 3, possible: true,
+                                  speaks_for: Recipes::STYLE_RULES.select { |rule| rule.name == "perforation" },
+                                  against: Recipes::STYLE_RULES.select { |rule| rule.name == "fraying" })
+
+    assert_equal([%w[perforation fraying]], Recipes.conflicts(stiff).map { |pair| pair.map(&:name) })
+    conflict = recipe(cloth: cloth(kind: "coated", frays: "yes"))
+
+    assert_equal "straight_box", conflict.style.value.key
+    assert_includes conflict.style.cautions.map(&:rule), "conflict"
+  end
+
+  def test_a_machine_without_a_swing_sews_the_box_and_nothing_unsettable
+    straight = machine("plain", max_width: mm(0))
+    found = recipe(machine: straight)
+
+    assert_equal "straight_box", found.style.value.key
+    assert_equal [true, false], [straight.sound!.equal?(straight), straight.zigzag?]
+  end
+
+  def test_a_cord_is_as_thick_as_its_strands_and_long_enough_to_hook
+    cord = Recipes::Cord.of(thread, overall: mm(25))
+
+    assert_operator cord.diameter, :>=, Recipes::CORD
+    assert_in_delta thread.diameter.to_f * Math.sqrt(cord.strands / 0.75), cord.diameter.to_f, 0.001
+    assert_equal mm(190), cord.length
+    assert_operator Recipes::Cord.of(thread(tex: 10), overall: mm(25)).strands, :>, cord.strands
+  end
+
+  def test_thicker_thread_lengthens_the_stitch_and_says_so
+    thin, thick = [27, 70].map { |tex| recipe(thread: thread(tex: tex)) }
+
+    assert_operator thick.stitch_length.value, :>, thin.stitch_length.value
+    assert_includes thick.stitch_length.because.first.says.to_s, "Tex 70"
+    assert_equal "thick thread", thick.needle.because.first.rule
+    assert_equal "universal 100/16", thick.needle.value.to_s
+  end
+
+  def test_the_page_of_rules_is_written_from_them
+    require_relative "../support/rules_page"
+
+    assert_equal Support::RulesPage.text, File.read(File.expand_path("../../docs/rules.md", __dir__)), "run bin/rules"
+  end
 end

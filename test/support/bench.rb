@@ -53,7 +53,9 @@ module NimbleEyelet
           solver
           growth
           preview(world)
+          paths(world)
           sheet_over_http(world)
+          frames(world)
           script_size
           key_to_run(world)
         end
@@ -201,6 +203,56 @@ module NimbleEyelet
           works.each { |name, work| clocked(&work).then { |spent| samples[name] << spent if round >= WARM_UP } }
         end
         samples.values.map { |list| list.sort[list.size / 2] }
+      end
+
+      # A corded hole of 40 mm at 0.3 mm, against writing as many points as JSON; a whole recipe against it;
+      # and the hole over HTTP against the bare route.
+      def paths(world)
+        plan = Store::Closures.new(world.db, 1).find(5).plan
+        shape = Stitches::HoleShape.new(style: "keyhole", opening: 40.0, near: 4.0, far: 1.25, width: 6.4, space: 0.9, length: 0.3)
+        points = Stitches::Path.sew(shape, plan.machine).points
+        situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine)
+        path, json, recipe = each_of({ path: -> { Stitches::Path.sew(shape, plan.machine) }, json: -> { JSON.generate(points) },
+                                       recipe: -> { Recipes::Recipe.of(situation, plan.overrides) } })
+        puts format("path of %d stitches: %.3f ms, %.2f times writing its points as JSON; a recipe takes %.2f times the path",
+                    points.size, path * 1000, path / json, recipe / path)
+        over_http(world)
+      end
+
+      def over_http(world)
+        bytes = Rack::MockRequest.new(world.app).get("/api/closures/1", "HTTP_HOST" => "127.0.0.1").body
+        ours, bare = [URI(world.serve), URI(serve(bare_route(world.db, ROWS, bytes)))].map { |uri| Net::HTTP.start(uri.host, uri.port) }
+        hole, plain = each_of({ hole: lambda {
+          ours.post("/api/closures/1/stitches", "{}", "Content-Type" => "application/json", "X-Nimble-Eyelet" => "1")
+        },
+                                plain: -> { bare.get("/api/closures/1") } }, rounds: 200)
+        puts format("a hole sewn over HTTP: %.2f ms, %.2f times the bare route", hole * 1000, hole / plain)
+      end
+
+      # Three thousand stitches played on a processor slowed to a quarter.
+      def frames(world)
+        db = world.db
+        db[:closures].where(id: 1).update(button_diameter_mm: 150, placket_run_length_mm: 600, placket_count: 1,
+                                          placket_orientation: "horizontal")
+        db[:recipes].where(closure_id: 1).update(stitch_length_mm: 0.1)
+        Capybara.register_driver(:frames) { |app| Browser.driver(app) }
+        session = Capybara::Session.new(:frames)
+        session.visit("#{world.serve}/closures/1/recipe")
+        session.find("[data-stitch]", wait: 10)
+        session.driver.browser.execute_cdp("Emulation.setCPUThrottlingRate", rate: 4)
+        session.execute_script("window.gaps = []; let last = 0; " \
+                               "(function go(now) { if (last) gaps.push(now - last); last = now; requestAnimationFrame(go) })()")
+        session.find("select[aria-label=Speed]").select("16 times")
+        session.find("button[aria-label='To the start']").click
+        session.execute_script("gaps.length = 0")
+        session.find("button[aria-label=Play]").click
+        session.find("button[aria-label=Play]", wait: 60)
+        gaps = session.evaluate_script("gaps").sort
+        puts format("playing %d stitches at 16 times their speed, processor slowed 4 times: median frame %.0f ms, " \
+                    "99th percentile %.0f, longest %.0f (aim 50)", session.find("[data-stitch]").text[/of (\d+)/, 1].to_i,
+                    gaps[gaps.size / 2], gaps[gaps.size * 99 / 100], gaps.last)
+        session.quit
+        world.reset
       end
 
       # How many statements one request sends, and what it answers.

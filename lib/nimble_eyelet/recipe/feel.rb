@@ -19,7 +19,8 @@ module NimbleEyelet
       # @raise [Refused]
       def self.weight(grams:, side:)
         sound("feel.grams", grams.to_s, grams.positive? && grams <= 500, "Some grams, at most 500.")
-        sound("feel.side", side, side >= Length.mm(20) && side <= Length.mm(1000), Said["From %s to %s.", Length.mm(20), Length.mm(1000)])
+        sound("feel.side", side, side.between?(Length.mm(20), Length.mm(1000)),
+              Said["From %s to %s.", Length.mm(20), Length.mm(1000)])
         (grams * 1_000_000 / (side.millimetres**2)).round
       end
 
@@ -29,7 +30,8 @@ module NimbleEyelet
       # @raise [Refused]
       def self.thickness(folded:, layers:)
         sound("feel.layers", layers, (2..64).cover?(layers), "Fold it to 2 to 64 layers.")
-        sound("feel.folded", folded, folded.positive? && folded <= Length.mm(200), Said["More than nothing, at most %s.", Length.mm(200)])
+        sound("feel.folded", folded, folded.positive? && folded <= Length.mm(200),
+              Said["More than nothing, at most %s.", Length.mm(200)])
         (folded / layers).round_to(Length.mm(1r / 100))
       end
 
@@ -39,8 +41,8 @@ module NimbleEyelet
       # @raise [Refused]
       def self.stretch(marked:, pulled:)
         sound("feel.marked", marked, marked >= Length.mm(20), Said["At least %s apart.", Length.mm(20)])
-        sound("feel.pulled", pulled, pulled >= marked && pulled <= marked * 3, "From where it was to three times that.")
-        ((pulled / marked - 1) * 100).round
+        sound("feel.pulled", pulled, pulled.between?(marked, marked * 3), "From where it was to three times that.")
+        (((pulled / marked) - 1) * 100).round
       end
 
       def self.sound(field, given, holds, allowed)

@@ -124,7 +124,8 @@ module NimbleEyelet
 
       def conflicts(standing)
         Recipes.conflicts(standing).map do |one, other|
-          Caution.new(rule: "conflict", says: "Two rules disagree here. #{one.says} But: #{other.says}", instead: "Let a test hole decide.")
+          Caution.new(rule: "conflict", says: "Two rules disagree here. #{one.says} But: #{other.says}",
+                      instead: "Let a test hole decide.")
         end
       end
 

@@ -70,7 +70,9 @@ module NimbleEyelet
                     says: "Knits stretch: an open zigzag gives with them, and a cord keeps the length."),
       StyleRule.new(name: "firm cloth", asks: "it does not stretch", applies: ->(s) { !s.stretchy? }, votes: { "stretch" => -4 },
                     says: "An open zigzag leaves the edge of firm cloth bare."),
-      StyleRule.new(name: "shank room", asks: "a thick or shanked button in heavy cloth", applies: ->(s) { s.thick_button? && s.heavy? },
+      StyleRule.new(name: "shank room", asks: "a thick or shanked button in heavy cloth", applies: lambda { |s|
+        s.thick_button? && s.heavy?
+      },
                     votes: { "keyhole" => 5, "round_end" => 1 },
                     says: "A thick or shanked button in heavy cloth: the eyelet seats the shank."),
       StyleRule.new(name: "flat button", asks: "a thin button without a shank", applies: ->(s) { !s.thick_button? },
@@ -81,7 +83,8 @@ module NimbleEyelet
       StyleRule.new(name: "loose weave", asks: "heavy, and it frays", applies: ->(s) { s.heavy? && s.cloth.frays? },
                     votes: { "corded" => 1 }, says: "A cord under the beads firms a heavy or loosely woven edge."),
       StyleRule.new(name: "programme", asks: "the machine has a programme", applies: ->(s) { s.machine.kind != "plain" },
-                    votes: { "manual_zigzag" => -3 }, says: "A programme sews every hole alike; by hand each one is a little different."),
+                    votes: { "manual_zigzag" => -3 },
+                    says: "A programme sews every hole alike; by hand each one is a little different."),
       StyleRule.new(name: "no programme", asks: "the machine has no programme", applies: ->(s) { s.machine.kind == "plain" },
                     votes: { "manual_zigzag" => 4 },
                     says: "This machine has no buttonhole programme: narrow beads and wide tacks by hand."),

@@ -171,8 +171,15 @@ module NimbleEyelet
         how = Said["%s %s", how, "Stop it yourself when the second bead meets the tack."] if
           @machine.stops == "operator" && @machine.kind == "sensing" && !straight?
         stored = hole.number == 1 && @machine.kind == "memory" && !straight?
-        Step.new(key: "sew-#{hole.number}", part: part, does: does, how: how,
+        Step.new(key: "sew-#{hole.number}", part: part, does: does, how: how, symptom: interrupted(hole),
                  changes: stored ? { "memory" => Said["%s", @job.cut.length] } : {})
+      end
+
+      # Said once, at the first hole.
+      def interrupted(hole)
+        return unless hole.number == 1 && @machine.lift_resets && !by_hand?
+
+        "Lifting the foot half way loses the place: unpick, reset, and sew this hole again from its start."
       end
 
       def figure(piece)

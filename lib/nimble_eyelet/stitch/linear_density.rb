@@ -40,7 +40,7 @@ module NimbleEyelet
       # @return [Hash{String => Rational}] by system, rounded as spools are
       def self.in_all(tex)
         { "dtex" => tex * 10, "den" => tex * 9, "Nm" => 1000 / tex, "Ne" => INVERSE.fetch("ne") / tex, "No." => 3000 / tex }
-          .transform_values { |number| number.round }
+          .transform_values(&:round)
       end
     end
   end

@@ -57,7 +57,11 @@ module NimbleEyelet
         lines = path.parts.reject { |part| part.kind == :lock }.flat_map do |part|
           part.points.group_by { |x, _| x.round(2) }.values.reject { |points| points.size < 3 }
         end
-        lines.map { |points| points.map { |_, y| y.round(2) }.uniq.then { |ys| (ys.size - 1) / [ys.max - ys.min, 0.1].max } }.max || 0.0
+        lines.map do |points|
+          points.map do |_, y|
+            y.round(2)
+          end.uniq.then { |ys| (ys.size - 1) / [ys.max - ys.min, 0.1].max }
+        end.max || 0.0
       end
 
       # The stack, and thread twice over and twice under it.
@@ -69,7 +73,8 @@ module NimbleEyelet
       def self.perforation(hits, cloth)
         return if hits <= HITS_BORNE || !cloth.type.perforates
 
-        Caution.new(rule: "perforation", says: "The needle makes #{hits.round(1)} holes a millimetre here: this cloth tears along them.",
+        Caution.new(rule: "perforation",
+                    says: "The needle makes #{hits.round(1)} holes a millimetre here: this cloth tears along them.",
                     instead: "Sew the straight-stitch box, or a longer stitch.")
       end
 

@@ -34,7 +34,13 @@ module NimbleEyelet
       # @return [Array<Part>]
       def parts
         found = { "straight_box" => :box, "eyelet" => :ring, "bar_tack" => :bar }.fetch(@shape.style) { satin_order }
-        (found.is_a?(Symbol) ? send(found) : found.map { |part| send(*part) }.then { |sewn| locked(sewn) }).reject { |part| part.points.empty? }
+        (if found.is_a?(Symbol)
+           send(found)
+         else
+           found.map do |part|
+             send(*part)
+           end.then { |sewn| locked(sewn) }
+         end).reject { |part| part.points.empty? }
       end
 
       # A cord lies under both beads, with its loop at the near end, away from the strain.
@@ -51,18 +57,21 @@ module NimbleEyelet
       # In which order this kind sews the parts: which part, and for beads whether away from the chair.
       def satin_order
         return round_order unless %w[two_tacks stretch corded manual_zigzag].include?(@shape.style)
-        return [[:run, -1, true], [:bead, -1, false], [:tack, :near], [:bead, 1, true], [:tack, :far]] if @straight_first && @kind != "plain"
+        if @straight_first && @kind != "plain"
+          return [[:run, -1, true], [:bead, -1, false], %i[tack near], [:bead, 1, true],
+                  %i[tack far]]
+        end
 
-        { "sensing" => [[:tack, :near], [:bead, -1, true], [:tack, :far], [:bead, 1, false]],
-          "memory" => [[:bead, -1, true], [:tack, :far], [:bead, 1, false], [:tack, :near]],
-          "stepped" => [[:bead, -1, true], [:tack, :far], [:bead, 1, false], [:tack, :near]],
-          "plain" => [[:tack, :near], [:bead, -1, true], [:tack, :far], [:bead, 1, false]] }.fetch(@kind)
+        { "sensing" => [%i[tack near], [:bead, -1, true], %i[tack far], [:bead, 1, false]],
+          "memory" => [[:bead, -1, true], %i[tack far], [:bead, 1, false], %i[tack near]],
+          "stepped" => [[:bead, -1, true], %i[tack far], [:bead, 1, false], %i[tack near]],
+          "plain" => [%i[tack near], [:bead, -1, true], %i[tack far], [:bead, 1, false]] }.fetch(@kind)
       end
 
       # Down the one side, round the near end, back up the other, and the far end last.
       def round_order
-        near = @shape.style == "keyhole" ? [:eye] : [:round, :near]
-        far = @shape.style == "two_round" ? [:round, :far] : [:tack, :far]
+        near = @shape.style == "keyhole" ? [:eye] : %i[round near]
+        far = @shape.style == "two_round" ? %i[round far] : %i[tack far]
         [[:bead, -1, false], near, [:bead, 1, true], far]
       end
 

@@ -54,7 +54,8 @@ module NimbleEyelet
         recipe = sheet.recipe
         machine = sheet.plan.machine
         style = recipe.style.value
-        width = trial.stitch_width && style.stitched != :straight ? machine.width_settable(trial.stitch_width) : recipe.stitch_width.value
+        turned = trial.stitch_width && style.stitched != :straight
+        width = turned ? machine.width_settable(trial.stitch_width) : recipe.stitch_width.value
         length = trial.stitch_length ? machine.length_settable(trial.stitch_length) : recipe.stitch_length.value
         ends = style.ends(width: width)
         HoleShape.new(style: style.key, opening: sheet.cut.length.to_f, near: ends.near.to_f, far: ends.far.to_f, width: width.to_f,
@@ -69,7 +70,8 @@ module NimbleEyelet
 
         left = Bobbin.left(thread.bobbin, thread)
         enough = reckoning.holes_from(left, holes)
-        Row.new(holes: holes, left: left, needed: reckoning.bobbin * holes, enough_for: enough, says: Simulation.row_says(enough, holes))
+        Row.new(holes: holes, left: left, needed: reckoning.bobbin * holes, enough_for: enough,
+                says: Simulation.row_says(enough, holes))
       end
 
       def self.row_says(enough, holes)

@@ -55,7 +55,8 @@ module NimbleEyelet
     def sound!
       Refused.unless_sound do |check|
         range = Stitches::TEX_RANGE
-        sound = check.that("thread.tex", tex.to_f, range.cover?(tex), "Sewing thread is between tex #{range.min} and tex #{range.max}.")
+        sound = check.that("thread.tex", tex.to_f, range.cover?(tex),
+                           "Sewing thread is between tex #{range.min} and tex #{range.max}.")
         check_bobbin(check) if sound && !bobbin.empty?
       end
       self

@@ -24,6 +24,7 @@ export type StashButton = Schemas['StashButton'];
 export type Caliper = Schemas['Caliper'];
 export type MachineProfile = Schemas['MachineProfile'];
 export type GarmentPage = Schemas['GarmentPage'];
+export type Stitches = Schemas['Stitches'];
 export type Habit = Schemas['Habit'];
 export type Readings = Schemas['Readings'];
 

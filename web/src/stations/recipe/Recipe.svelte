@@ -5,6 +5,10 @@
   import Pick from '../../ui/Pick.svelte';
   import Shelf from '../../ui/Shelf.svelte';
   import type { StationProps } from '../stations';
+  import Feel from './Feel.svelte';
+  import Simulator from './Simulator.svelte';
+  import StackPicture from './StackPicture.svelte';
+  import Standings from './Standings.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
@@ -96,8 +100,37 @@
     <Field {work} path="cloth.weight" label="Weight, g/m²" />
     <Field {work} path="cloth.stretch" label="Stretch, %" />
     <Pick {work} path="thread.fibre" label="Thread fibre" choices={room.catalogue?.fibres ?? []} listed />
-    <Field {work} path="thread.tex" label="Thread, tex" />
+    <Field {work} path="thread.tex" label="Thread, tex" hint="or 270 dtex, Nm 80/2, Ne 40/2, No. 120" />
+    <Field {work} path="thread.bobbin" label="Left on the bobbin" hint="20 m, 1.2 g, half, about a third" />
+    <Field {work} path="cloth.seams" label="Seam layers" hint="further ones at the hole" />
+    <Pick
+      {work}
+      path="cloth.frays"
+      label="Frays"
+      listed
+      empty="as its kind does"
+      choices={room.catalogue?.answers ?? []}
+    />
+    <Pick
+      {work}
+      path="cloth.iron"
+      label="Takes an iron"
+      listed
+      empty="as its kind does"
+      choices={room.catalogue?.answers ?? []}
+    />
+    <Pick
+      {work}
+      path="cloth.washed"
+      label="Gets washed"
+      listed
+      empty="as its kind does"
+      choices={room.catalogue?.answers ?? []}
+    />
   </div>
+  <div class="mt-3"><StackPicture {recipe} /></div>
+  <p class="text-sm text-secondary">This thread is also {recipe.thread_in.join(', ')}.</p>
+  <Feel {work} />
 </details>
 
 <h2 class="mt-6 text-lg font-semibold">What to set and fit, and why</h2>
@@ -150,3 +183,13 @@
     </div>
   {/each}
 </dl>
+{#if recipe.cord}
+  <p class="mt-3 max-w-prose">
+    Cord of {recipe.cord.strands} strands of this thread, {recipe.cord.diameter.text} thick, {recipe.cord
+      .length.text}
+    a hole. Close the loop under the tack, take the tails to the back, knot, trim.
+  </p>
+{/if}
+<p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
+<Standings standings={recipe.standings} />
+<Simulator {closure} />

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "pdf-reader"
+require_relative "../app_helper"
+
+# The simulator over HTTP, its files, the card, and the tests by feel.
+class StitchTest < AppTest
+  def stitches(trial = {}, id: SMOCK) = act(:post, "stitches", trial, id: id)
+
+  def test_dials_turned_for_a_try_change_the_hole_and_nothing_that_is_kept
+    before = db[:revisions].count
+    hole = stitches
+
+    assert_equal(%w[full full], hole["cover"].map { |bead| bead["words"] })
+    assert_equal hole["points"].size, hole["parts"].last["to"] * 2
+    gappy = stitches({ "stitch_length" => "0.6" })
+
+    assert_equal(%w[gappy gappy], gappy["cover"].map { |bead| bead["words"] })
+    piled = stitches({ "stitch_length" => "0.25" })
+
+    assert_equal(["piled up", "piled up"], piled["cover"].map { |bead| bead["words"] })
+    off = stitches({ "balance" => 25 })["cover"].map { |bead| bead["index"] }
+
+    assert_operator off[0], :<, off[1]
+    assert_equal 7, stitches({ "stitch_width" => "9" })["width"], "no wider than the machine goes"
+    assert_operator stitches({ "tension" => "1" })["top"]["mm"], :>, hole["top"]["mm"]
+    assert_equal before, db[:revisions].count
+  end
+
+  def test_dials_that_cannot_be_turned_so_far
+    { "stitch_length" => "40", "stitch_width" => "x", "tension" => "99" }.each do |dial, typed|
+      problem = stitches({ dial => typed })
+
+      assert_status 422
+      assert_equal(["recipe.#{dial}"], problem["faults"].map { |fault| fault["field"] })
+    end
+    assert_equal(["recipe.balance"], stitches({ "balance" => 90 })["faults"].map { |fault| fault["field"] })
+    stitches({ "turbo" => "1" })
+
+    assert_status 400
+  end
+
+  def test_the_stitches_as_svg_and_as_a_table_are_the_same_in_real_units
+    hole = stitches
+    rows = CSV.parse(call(:get, "/api/closures/1/stitches.csv"), headers: true)
+
+    assert_equal hole["points"].size / 2, rows.size
+    rows.each_with_index do |row, index|
+      assert_in_delta hole["points"][index * 2] / 1000.0, row["x_mm"].to_f, 0.001
+      assert_equal (index + 1).to_s, row["index"]
+    end
+    svg = call(:get, "/api/closures/1/stitches.svg")
+
+    assert_includes svg, "width=\"12.5mm\" height=\"33.0mm\""
+    assert_equal hole["parts"].size, svg.scan(/<path class="(?:bead|tack|lock)"/).size
+    assert_includes svg, "L-0.33 1.652"
+  end
+
+  def test_the_card_says_what_to_set_in_the_machines_own_marks_and_what_to_put_back
+    text = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").squeeze(" \n")
+
+    ["linen field smock: front placket", "Workroom", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm", "Clamp the foot on 18 mm", "Put back",
+     "Push the sensing lever back", "Presser foot"].each do |words|
+      assert_includes text, words
+    end
+  end
+
+  def test_the_bobbin_against_the_row
+    found = save({ "thread" => { "bobbin" => "about a quarter", "tex" => "No. 120" } })
+
+    assert_equal "25", found["plan"]["thread"]["tex"]
+    assert_includes stitches["row"]["says"], "whole row"
+    save({ "thread" => { "bobbin" => "1 m" } })
+
+    assert_includes stitches["row"]["says"], "change the bobbin before hole 2"
+    assert_refused "thread.bobbin", { "thread" => { "bobbin" => "a little" } }
+    assert_refused "thread.tex", { "thread" => { "tex" => "0" } }
+    assert_refused "cloth.layers", { "cloth" => { "layers" => "1000" } }
+    assert_refused "cloth.frays", { "cloth" => { "frays" => "maybe" } }
+  end
+
+  def test_a_cloth_by_feel
+    feel = ->(test, **typed) { call(:post, "/api/feel", { test: test }.merge(typed)) }
+
+    assert_equal({ "weight" => "120" }, feel.call("weigh", grams: "1,2", side: "10cm"))
+    assert_equal({ "thickness" => "0.5 mm" }, feel.call("fold", folded: "4", layers: "8"))
+    assert_equal({ "stretch" => "25" }, feel.call("pull", marked: "100", pulled: "125"))
+    assert_equal(["feel.grams"], feel.call("weigh", grams: "heavy", side: "10cm")["faults"].map { |fault| fault["field"] })
+    assert_equal(["feel.pulled"], feel.call("pull", marked: "100", pulled: "50")["faults"].map { |fault| fault["field"] })
+  end
+end

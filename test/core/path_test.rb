@@ -1,0 +1,194 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# The stitches one by one, what they come to, and the bobbin against the row.
+class PathTest < CoreTest
+  include Stitches
+
+  SATIN = %w[two_tacks round_end two_round keyhole stretch corded manual_zigzag].freeze
+
+  def shape(style = "two_tacks", **changes)
+    near = { "keyhole" => 4.0, "round_end" => 2.25, "two_round" => 2.25 }.fetch(style, 1.25)
+    far = style == "two_round" ? 2.25 : 1.25
+    HoleShape.new(style: style, opening: 22.5, near: near, far: far, width: 4.5, space: 0.6, length: 0.4, **changes)
+  end
+
+  def path(style = "two_tacks", kind: "sensing", on: {}, **changes) = Path.sew(shape(style, **changes), machine(kind, **on))
+
+  def each_way
+    MACHINE_KINDS.each_key do |kind|
+      [true, false].each do |straight|
+        %w[away toward].each { |way| yield kind, { straight_first: straight, first_direction: way } }
+      end
+    end
+  end
+
+  def beads(found) = found.parts.select { |part| part.kind == :bead }
+
+  def test_the_parts_follow_the_order_of_the_machine
+    { "sensing" => ["start", "near tack", "left bead", "far tack", "right bead", "lock"],
+      "memory" => ["start", "left bead", "far tack", "right bead", "near tack", "lock"],
+      "plain" => ["start", "near tack", "left bead", "far tack", "right bead", "lock"] }.each do |kind, names|
+      assert_equal names, path(kind: kind).parts.map(&:name)
+    end
+    assert_equal "straight run", path(kind: "memory", on: { straight_first: true }).parts[1].name
+    assert_equal "right bead", path(kind: "memory", on: { first_side: "right" }).parts[1].name
+    assert_equal "far tack", path(kind: "sensing", on: { first_direction: "toward" }).parts[1].name
+  end
+
+  def test_every_path_begins_and_ends_inside_what_covers_it_and_stays_within_its_width
+    SATIN.each do |style|
+      each_way do |kind, on|
+        found = path(style, kind: kind, on: on)
+        slit = found.shape.slit
+        [found.points.first, found.points.last].each do |x, y|
+          assert y < slit[0] || y > slit[1], "#{style} on #{kind} #{on}: #{y}"
+          assert_operator x.abs, :<=, 2.25
+        end
+
+        assert_operator found.footprint[0], :<=, 4.5 + 1e-9
+        assert_operator found.footprint[1], :<=, found.shape.overall + 1e-9
+      end
+    end
+  end
+
+  def test_beads_are_parallel_and_the_space_to_cut_is_free_of_needle_holes
+    SATIN.each do |style|
+      each_way do |kind, on|
+        found = path(style, kind: kind, on: on)
+        xs = beads(found).to_h { |part| [part.name, part.points.map { |x, _| x.round(6) }.uniq.sort] }
+
+        assert_equal xs.fetch("left bead"), xs.fetch("right bead").map(&:-@).sort, style
+        from, to = found.shape.slit
+
+        found.points.each { |x, y| refute y > from + 0.01 && y < to - 0.01 && x.abs < 0.3 - 1e-9, "#{style}: #{[x, y]}" }
+      end
+    end
+  end
+
+  def test_halving_the_stitch_doubles_the_stitches_of_a_bead_within_one
+    [0.2, 0.3, 0.45, 0.6, 1.1].each do |length|
+      whole, half = [length, length / 2].map { |feed| path(length: feed).counts.fetch("left bead") - 1 }
+
+      assert_in_delta whole * 2, half, 1
+    end
+  end
+
+  def test_a_mirrored_machine_sews_the_mirrored_path_and_the_same_hole
+    SATIN.each do |style|
+      left = path(style)
+      right = path(style, on: { first_side: "right" })
+
+      assert_equal left.points.map { |x, y| [-x, y] }, right.points
+      assert_equal round(left.points), round(right.points.map { |x, y| [-x, y] })
+      assert_equal finished(left), finished(right), style
+    end
+    assert_equal finished(path), finished(path(on: { first_direction: "toward" }))
+  end
+
+  def test_balance_makes_the_beads_differ_as_they_would_on_cloth
+    even, off = [0.0, 0.25].map { |balance| Reckoning.cover(path(balance: balance), thread).map(&:last) }
+
+    assert_in_delta even[0], even[1], 0.001
+    assert_operator off[0], :<, COVERAGE_LEAST, "fed too far forward the first bead is gappy"
+    assert_operator off[1], :>, even[1]
+    turned = Reckoning.cover(path(balance: 0.25, on: { first_direction: "toward" }), thread)
+
+    assert_operator turned[0].last, :>, turned[1].last, "sewn the other way, the other bead is gappy"
+  end
+
+  def test_the_eye_has_its_stitches_evenly_spaced_on_the_outer_edge
+    eye = path("keyhole").parts.find { |part| part.name == "eye" }
+    outer = eye.points.select { |x, y| (Math.hypot(x, y - 2.25) - 2.25).abs < 1e-6 }
+    gaps = outer.each_cons(2).map { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+
+    assert_operator outer.size, :>, 10
+    assert_in_delta gaps.min, gaps.max, 1e-6
+  end
+
+  def test_other_holes
+    box = path("straight_box", near: 1.0, far: 1.0, width: 3.0, length: 2.5)
+
+    assert_equal ["round 1", "round 2"], box.parts.map(&:name)
+    assert_equal box.parts[0].points.uniq.sort, box.parts[1].points.uniq.sort, "the second time in the same holes"
+    assert_equal [3.0, 24.5], box.footprint
+    ring = path("eyelet", opening: 6.0, near: 1.0, far: 1.0)
+
+    assert_equal %w[start eyelet lock], ring.parts.map(&:name)
+    ring.points.each { |x, y| assert_operator Math.hypot(x, y - 4), :>=, 2.7 }
+    bar = path("bar_tack", opening: 8.0, near: 0.0, far: 0.0, width: 2.0)
+
+    assert_equal([2.0, 8.0], bar.footprint.map { |side| side.round(1) })
+    assert_equal [1, 0], [path("corded").cords.size, path.cords.size]
+  end
+
+  def test_thread_is_the_sum_of_its_parts_and_shifts_with_the_tension
+    found = path
+    reckon = ->(tension) { Reckoning.of(found, thread: thread, cloth: cloth, machine: machine, tension: tension) }
+    neutral = reckon.call(4r)
+    steps = found.points.each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+
+    assert_in_delta steps + (found.points.size * 2 * cloth.stack.to_f / 2), neutral.sewn_in[0].to_f, 0.01
+    assert_equal neutral.sewn_in[0], neutral.sewn_in[1]
+    assert_in_delta (neutral.sewn_in[0].to_f * 1.15) + 200, neutral.top.to_f, 0.01
+    loose = reckon.call(3r)
+
+    assert_operator loose.top, :>, neutral.top
+    assert_in_delta neutral.sewn_in.sum(&:to_f), loose.sewn_in.sum(&:to_f), 0.01
+  end
+
+  def test_satin_on_coated_cloth_is_warned_of_and_the_box_is_not
+    coated = { thread: thread, cloth: cloth(kind: "coated"), machine: machine, tension: 4r }
+
+    assert_equal(["perforation"], Reckoning.of(path, **coated).cautions.map(&:rule))
+    assert_empty Reckoning.of(path("straight_box", near: 1.0, far: 1.0, width: 3.0, length: 2.5), **coated).cautions
+  end
+
+  def test_what_is_left_on_the_bobbin_as_people_say_it
+    { "20 m" => 20_000, "0,54 g" => 20_000, "about a third" => 11_667, "Half" => 17_500, "full" => 35_000,
+"empty" => 0 }.each do |said, left|
+      assert_in_delta left, Bobbin.left(said, thread).to_f, 1, said
+    end
+    assert_equal ["thread.bobbin"], refused { thread(bobbin: "some").sound! }.keys
+    row = Simulation.of(sheet(thread: thread(bobbin: "4 m"))).row
+
+    assert_includes row.says, "It lasts for #{row.enough_for} of 7 holes: change the bobbin before hole #{row.enough_for + 1}"
+    assert_includes 1..6, row.enough_for
+    assert_includes Simulation.of(sheet(thread: thread(bobbin: "full"))).row.says, "whole row"
+    assert_nil Simulation.of(sheet).row
+  end
+
+  # Textbook: 590.5 divided by the cotton count, 1000 by the metric one, a ninth of the deniers.
+  def test_threads_by_every_system
+    { "27" => 27, "270 dtex" => 27, "243 den" => 27, "Nm 40" => 25, "Nm 80/2" => 25, "Ne 40/2" => 29.527, "No. 120" => 25,
+      "ticket 100" => 30,
+      "tex 27,5" => 27.5 }.each do |said, tex|
+      assert_in_delta tex, LinearDensity.read(said).to_f, 0.001, said
+    end
+    ["", "0", "thick", "27 kg", "No. 120/2", "tex 27 den", "-3"].each do |said|
+      assert_equal ["thread.tex"], refused { LinearDensity.read(said) }.keys, said
+    end
+    assert_equal({ "dtex" => 250, "den" => 225, "Nm" => 40, "Ne" => 24, "No." => 120 }, LinearDensity.in_all(25r))
+  end
+
+  def test_a_cloth_by_feel
+    assert_equal 120, Recipes::Feel.weight(grams: 1.2r, side: mm(100))
+    assert_equal mm(0.5r), Recipes::Feel.thickness(folded: mm(4), layers: 8)
+    assert_equal 25, Recipes::Feel.stretch(marked: mm(100), pulled: mm(125))
+    [-> { Recipes::Feel.weight(grams: 0r, side: mm(100)) }, -> { Recipes::Feel.weight(grams: 1r, side: mm(1)) },
+     -> { Recipes::Feel.thickness(folded: mm(4), layers: 1000) }, -> { Recipes::Feel.thickness(folded: mm(0), layers: 8) },
+     -> { Recipes::Feel.stretch(marked: mm(100), pulled: mm(90)) }].each { |wrong| assert_equal 1, refused(&wrong).size }
+  end
+
+  private
+
+  def round(points) = points.map { |point| point.map { |figure| figure.round(6) } }
+
+  # The finished hole: where its bead holes are, whoever sewed it in whichever order.
+  def finished(found)
+    beads(found).flat_map { |part| part.points.map { |x, y| [x.abs.round(3), y.round(2)] } }.sort.then do |points|
+      [points.map(&:first).uniq, points.map(&:last).minmax, beads(found).map { |part| part.points.size }.sort]
+    end
+  end
+end

@@ -1,0 +1,87 @@
+<script lang="ts">
+  // For those who know none of the figures: three small tests at the table.
+  import { client } from '../../api/client';
+  import type { ClosureState } from '../../api/closure.svelte';
+  import Plain from '../../ui/Plain.svelte';
+
+  let { work }: { work: ClosureState } = $props();
+
+  const TESTS = [
+    {
+      test: 'weigh',
+      title: 'Weigh a square',
+      how: 'Cut a square of a scrap and put it on letter or kitchen scales.',
+      fields: { grams: 'Grams', side: 'Side of the square' },
+      path: 'cloth.weight',
+    },
+    {
+      test: 'fold',
+      title: 'Fold it',
+      how: 'Fold the cloth three times: eight layers. Press it flat under a ruler and measure the stack.',
+      fields: { folded: 'Height of the stack', layers: 'Layers in it' },
+      path: 'cloth.thickness',
+    },
+    {
+      test: 'pull',
+      title: 'Pull it',
+      how: 'Mark two points across the cloth, pull as far as it goes without force, measure again.',
+      fields: { marked: 'Marks apart', pulled: 'Pulled to' },
+      path: 'cloth.stretch',
+    },
+  ] as const;
+
+  let typed = $state<Record<string, string>>({ layers: '8', marked: '100mm' });
+  let found = $state<Record<string, string>>({});
+  let faults = $state<Record<string, string>>({});
+
+  async function look(test: (typeof TESTS)[number]): Promise<void> {
+    const names = Object.keys(test.fields);
+    delete found[test.test];
+    for (const name of names) delete faults[`feel.${name}`];
+    if (names.some((name) => !typed[name]?.trim())) return;
+    try {
+      const answer = await client.POST('/api/feel', { body: { ...$state.snapshot(typed), test: test.test } });
+      for (const fault of answer.error?.faults ?? []) faults[fault.field] = fault.allowed;
+      const value = answer.data && Object.values(answer.data)[0];
+      if (value) found[test.test] = value;
+    } catch {
+      faults[`feel.${names[0]}`] = 'The server does not answer.';
+    }
+  }
+</script>
+
+<details class="mt-3">
+  <summary class="cursor-pointer underline decoration-dotted">I know none of these figures</summary>
+  <div class="mt-2 grid gap-x-8 gap-y-4 xl:grid-cols-3">
+    {#each TESTS as test (test.test)}
+      <div class="border-l-4 border-base-300 pl-3">
+        <h3 class="text-base font-semibold">{test.title}</h3>
+        <p class="text-sm">{test.how}</p>
+        <div class="mt-1 flex flex-wrap gap-3">
+          {#each Object.entries(test.fields) as [name, label] (name)}
+            <Plain
+              {label}
+              bind:value={typed[name]}
+              fault={faults[`feel.${name}`]}
+              changed={() => look(test)}
+            />
+          {/each}
+        </div>
+        {#if found[test.test]}
+          <button
+            class="btn mt-2 btn-sm"
+            onclick={() => {
+              work.type(test.path, found[test.test] ?? '');
+              work.saveSoon(0);
+            }}
+            >Use {found[test.test]}{test.test === 'weigh'
+              ? ' g/m²'
+              : test.test === 'pull'
+                ? ' %'
+                : ''}</button
+          >
+        {/if}
+      </div>
+    {/each}
+  </div>
+</details>
