@@ -59,8 +59,8 @@ class StitchTest < AppTest
   def test_the_card_says_what_to_set_in_the_machines_own_marks_and_what_to_put_back
     text = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").squeeze(" \n")
 
-    ["linen field smock: front placket", "Workroom", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm", "Clamp the foot on 18 mm", "Put back",
-     "Push the sensing lever back", "Presser foot"].each do |words|
+    ["linen field smock: front placket", "Workroom", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm", "Clamp the foot on 18 mm",
+     "Put back", "Push the sensing lever back", "Presser foot"].each do |words|
       assert_includes text, words
     end
   end

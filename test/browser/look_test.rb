@@ -6,6 +6,9 @@ require_relative "../browser_helper"
 # edge, everything by keyboard.
 class LookTest < BrowserTest
   STATIONS = NimbleEyelet::STAGES.keys.freeze
+  # The pages that are not about one closure, and what each is known by.
+  PAGES = { "/stash" => "main li", "/habits" => "fieldset", "/machines/4" => "li[aria-label='Foot 1']", "/machines/new" => "fieldset",
+            "/garments/1" => "main li" }.freeze
 
   def setup
     super
@@ -29,6 +32,12 @@ class LookTest < BrowserTest
 
         assert_violates_nothing
       end
+      PAGES.each do |path, known|
+        visit path
+
+        assert_selector known
+        assert_violates_nothing
+      end
     end
     narrow
     open_station "placket"
@@ -39,6 +48,9 @@ class LookTest < BrowserTest
   def test_nothing_hangs_over_the_edge_of_a_phone_even_with_long_names
     save({ closure: { name: "inner placket from collar stand to lower hem facing, left side, first try" },
            button: { name: "W" * 80 } })
+    db[:buttons].where(id: 1).update(name: "W" * 80, note: "M" * 80)
+    db[:machines].where(id: 4).update(name: "W" * 80)
+    db[:garments].where(id: 1).update(name: "W" * 80)
     narrow
     visit "/"
 
@@ -47,6 +59,12 @@ class LookTest < BrowserTest
     STATIONS.each do |word|
       open_station word
 
+      assert_no_overflow
+    end
+    PAGES.each do |path, known|
+      visit path
+
+      assert_selector known
       assert_no_overflow
     end
   end

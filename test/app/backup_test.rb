@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+require_relative "../app_helper"
+require_relative "../../app/backup"
+
+class BackupTest < AppTest
+  def backup = @backup ||= App::Backup.new(world.cluster.url("nimble_eyelet_test"))
+
+  def in_folder
+    Dir.mktmpdir { |folder| yield File.join(folder, "marsh walk.backup") }
+  end
+
+  def everything
+    %i[closures buttons machines pins revisions workrooms].to_h { |table| [table, db[table].order_by(1).all.map(&:to_a)] }
+  end
+
+  def test_what_was_written_is_put_back_whole
+    in_folder do |file|
+      save({ "button" => { "diameter" => "19" } })
+      before = everything
+      backup.write(file)
+      save({ "button" => { "diameter" => "21" } })
+      db[:closures].where(id: 3).delete
+      db[:buttons].delete
+      db.disconnect
+      backup.read(file)
+
+      assert_equal before, everything
+      assert_equal "19 mm", closure["plan"]["button"]["diameter"]["text"]
+      assert_equal ["marsh walk.backup"], Dir.children(File.dirname(file)), "nothing unfinished stays behind"
+    end
+  end
+
+  def test_what_is_no_backup_changes_nothing
+    in_folder do |file|
+      before = everything
+
+      assert_includes assert_raises(App::Backup::Failed) { backup.read(file) }.message, "no file"
+      File.write(file, "something else")
+
+      assert_includes assert_raises(App::Backup::Failed) { backup.read(file) }.message, "no backup"
+      backup.write(file)
+      File.truncate(file, File.size(file) / 2)
+      db.disconnect
+
+      assert_raises(App::Backup::Failed) { backup.read(file) }
+      assert_equal before, everything
+    end
+  end
+
+  def test_the_commands_say_what_they_need_and_what_they_did
+    in_folder do |file|
+      env = { "DATABASE_URL" => world.cluster.url("nimble_eyelet_test") }
+      root = File.expand_path("../..", __dir__)
+      said, status = Open3.capture2e(env, "#{root}/bin/backup", file)
+
+      assert_predicate status, :success?
+      assert_includes said, "Written: #{file}"
+      said, status = Open3.capture2e(env, "#{root}/bin/restore")
+
+      refute_predicate status, :success?
+      assert_includes said, "Say which file: bin/restore FILE"
+    end
+  end
+end

@@ -1,0 +1,173 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# What a person can ask of a row beside a count, and what the plan says about its answer.
+class LayoutTest < CoreTest
+  POCKET = Placket::KeepOut.new(from: Length.mm(268), to: Length.mm(276), label: "pocket edge")
+
+  def layout(**changes) = sheet(run: run_of(**changes)).layout
+  def places(**changes) = layout(**changes).holes.map { |hole| hole.at.to_f }
+  def pin(at, **more) = Placket::Pin.new(at: mm(at), **more)
+  def gaps(places) = places.each_cons(2).map { |upper, lower| (lower - upper).round(4) }
+
+  def test_clusters_have_one_inner_gap_and_even_gaps_between
+    found = places(pattern: "clusters", together: 2, inner_gap: mm(30), count: 8, first: mm(30), last: mm(540))
+
+    assert_equal([30] * 4, found.each_slice(2).map { |one, two| two - one })
+    outer = found.each_slice(2).each_cons(2).map { |upper, lower| lower[0] - upper[1] }
+
+    assert_operator outer.max - outer.min, :<=, 1
+    assert_equal 9, places(pattern: "clusters", together: 3, count: 8).size, "eight are no threes: one more"
+    assert_includes layout(pattern: "clusters").because.map(&:rule), "pattern"
+  end
+
+  def test_a_cluster_may_hit_a_pin_with_any_of_its_holes
+    [300, 328, 310].each do |at|
+      assert_includes places(pattern: "clusters", together: 2, inner_gap: mm(28), count: 6, pins: [pin(at)]), at
+    end
+  end
+
+  def test_a_ribbon_row_has_one_pitch_and_an_even_number
+    found = places(pattern: "ribbon", count: 7, first: mm(30))
+
+    assert_equal 8, found.size
+    assert_equal 1, gaps(found).uniq.size
+  end
+
+  def test_a_range_of_counts_takes_what_comes_nearest_to_the_gap_wished_for
+    assert_equal 7, places(count: 6, count_most: 9).size
+    assert_equal 9, places(count: 6, count_most: 9, wished_gap: mm(50)).size
+    assert_equal 6, places(count: 6, count_most: 9, wished_gap: mm(200)).size
+    assert_equal ["placket.count_most"], refused { run_of(count: 6, count_most: 4).sound! }.keys
+    assert_equal ["placket.count_most"], refused { run_of(count_most: 4).sound! }.keys
+  end
+
+  def test_where_no_count_is_asked_one_that_fits_is_found
+    # Seven do not fit beside these keep-outs with gaps up to 90; some other number does.
+    tight = { most_gap: mm(80), keep_outs: [POCKET, Placket::KeepOut.new(from: mm(330), to: mm(350))] }
+
+    assert_operator gaps(places(**tight)).max, :<=, 80
+  end
+
+  def test_bounds_of_gaps_hold_and_are_named_when_they_bind
+    found = layout(pins: [pin(212)], most_gap: mm(90))
+
+    assert_operator found.largest_gap, :<=, mm(90)
+    assert_includes layout(first: mm(24), last: mm(540), count: 7, pins: [pin(212)], most_gap: mm(94)).binding.join,
+                    "gaps of at most 94 mm"
+    assert_equal ["placket.most_gap"], refused { run_of(least_gap: mm(90), most_gap: mm(80)).sound! }.keys
+  end
+
+  def test_wishes_are_weighed_and_pins_are_hit
+    wished = ->(weight) { places(count: 6, pins: [pin(250, weight: weight)]).map { |place| (place - 250).abs }.min }
+
+    assert_equal 0, places(count: 6, pins: [pin(250)]).map { |place| (place - 250).abs }.min
+    assert_operator wished.call(9), :<=, wished.call(1)
+    assert_equal ["placket.pins"], refused { run_of(pins: [pin(100), pin(100, weight: 3)]).sound! }.keys
+  end
+
+  def test_a_collar_stand_hole_lies_across_and_needs_less_room
+    found = layout(first_lies: "across")
+
+    assert_equal %w[horizontal vertical], found.holes.first(2).map(&:lies)
+    assert_equal "3 mm", found.holes.first.out_outer.to_s
+    assert_operator found.holes.first.at, :<, layout.holes.first.at, "the button sits on its line, not above it"
+    assert_operator found.holes.first.button, :>=, mm(15)
+  end
+
+  def test_two_rows_stand_off_the_centre_line_and_need_a_wider_extension
+    found = layout(rows: "double", offset: mm(60), extension: mm(60))
+
+    assert_equal [mm(60), mm(60)], [found.holes.first.out_outer, found.holes.first.out_inner]
+    assert_equal ["extension", "edge distance"], found.edge.cautions.map(&:rule)
+    assert_empty layout(rows: "double", offset: mm(60), extension: mm(80)).edge.cautions
+    assert_equal layout.holes.map(&:at), found.holes.map(&:at)
+  end
+
+  def test_the_foot_has_its_runway_or_says_how_to_get_it
+    ahead = layout(count: 6, first: mm(24), last: mm(540), keep_outs: [Placket::KeepOut.new(from: mm(560), to: mm(570), label: "hem")])
+    caution = ahead.holes.last.cautions.first
+
+    assert_match(/Hem lies 7.5 mm from hole 6, where the carriage foot wants flat cloth/, caution.says.to_s)
+    assert_includes caution.instead, "folded scrap"
+    # 25 above: too near for the 30 behind, far enough for the 20 in front when the work is turned.
+    above = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))])
+
+    assert_includes above.holes.last.cautions.first.instead, "Turn the garment"
+    far = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(340), to: mm(350))])
+
+    assert_empty far.holes.last.cautions
+    RUNWAY_FEET.each { |foot| assert_operator Placket::Runway.of(foot).behind, :>, Length.zero }
+  end
+  RUNWAY_FEET = FOOT_KINDS.keys
+
+  def test_what_keeps_holes_from_lying_evenly_is_named
+    found = layout(count: 7, first: mm(24), last: mm(540), pins: [pin(212)],
+                   keep_outs: [Placket::KeepOut.new(from: mm(380), to: mm(400), label: "dart")])
+
+    assert_includes found.binding.map(&:to_s), "the pin at 212 mm"
+    assert_match(/dart, which hole \d stands next to/, found.binding.join("; ")) if found.holes.any? do |hole|
+      [364.5, 415.5].include?(hole.at.to_f)
+    end
+
+    assert_equal found.largest_gap - found.smallest_gap, found.evenness
+  end
+
+  def test_with_the_fullest_point_pinned_it_says_which_count_lies_more_evenly
+    because = layout(count: 8, pins: [pin(212)]).because.to_h { |reason| [reason.rule, reason.says.to_s] }
+
+    assert_equal "7 would lie more evenly: gaps from 82 mm to 94 mm instead of 62 mm to 82 mm.", because["evenness"]
+    assert_match(/No count near it lies more evenly/, layout(pins: [pin(212)]).because.map { |reason| reason.says.to_s }.join)
+  end
+
+  def test_what_moved_is_told_in_a_sentence
+    before = layout(pins: [pin(212)])
+
+    assert_nil before.moved_since(before)
+    assert_equal "8 holes instead of 7.", layout(count: 8, pins: [pin(212)]).moved_since(before).to_s
+    after = layout(pins: [pin(214)])
+
+    assert_match(/\AHoles? 2( to |, )\d.* moved.* by [\d.]+ mm.*\.\z/, after.moved_since(before).to_s)
+    assert_equal "in", after.moved_since(before).in(:in)[/(in)\.\z/, 1]
+  end
+
+  def test_the_alternatives_are_rows_of_their_own
+    layout(pins: [pin(212)]).alternatives.each do |item|
+      assert_equal item.count, item.places.size
+      assert_includes item.places, mm(212)
+      assert_equal item.places.each_cons(2).map { |upper, lower| lower - upper }.minmax, [item.smallest, item.largest]
+    end
+  end
+
+  # Whatever is asked: what is answered holds all of it, and what is refused says why and what would free it.
+  def test_every_answer_holds_all_that_was_asked
+    120.times do
+      asked = { count: random.rand(2..9), pins: [pin(random.rand(60..480))], least_gap: [nil, mm(random.rand(30..60))].sample(random: random),
+                most_gap: [nil, mm(random.rand(70..200))].sample(random: random),
+                keep_outs: Array.new(random.rand(0..2)) { random.rand(50..500).then { |at| Placket::KeepOut.new(from: mm(at), to: mm(at + 12)) } } }
+      found = sheet(run: run_of(**asked))
+      found.layout ? assert_holds(asked, found.layout) : assert_explained(found.faults)
+    end
+  end
+
+  private
+
+  def assert_holds(asked, found)
+    assert_includes found.holes.map(&:at), asked[:pins].first.at
+    assert_equal asked[:count], found.holes.size
+    assert_operator found.smallest_gap, :>=, asked[:least_gap] if asked[:least_gap]
+    assert_operator found.largest_gap, :<=, asked[:most_gap] if asked[:most_gap]
+
+    found.holes.product(asked[:keep_outs]).each do |hole, item|
+      assert hole.to + Placket::KEEP_CLEAR <= item.from || hole.from - Placket::KEEP_CLEAR >= item.to,
+             "hole #{hole.number} keeps clear"
+    end
+  end
+
+  def assert_explained(faults)
+    assert_equal 1, faults.size
+    assert_match(/\Aplacket\./, faults.first.field)
+    assert_operator faults.first.allowed.to_s.length, :>, 30
+  end
+end
