@@ -143,7 +143,8 @@ class LayoutTest < CoreTest
   # Whatever is asked: what is answered holds all of it, and what is refused says why and what would free it.
   def test_every_answer_holds_all_that_was_asked
     120.times do
-      asked = { count: random.rand(2..9), pins: [pin(random.rand(60..480))], least_gap: [nil, mm(random.rand(30..60))].sample(random: random),
+      asked = { count: random.rand(2..9), pins: [pin(random.rand(60..480))],
+                least_gap: [nil, mm(random.rand(30..60))].sample(random: random),
                 most_gap: [nil, mm(random.rand(70..200))].sample(random: random),
                 keep_outs: Array.new(random.rand(0..2)) { random.rand(50..500).then { |at| Placket::KeepOut.new(from: mm(at), to: mm(at + 12)) } } }
       found = sheet(run: run_of(**asked))
