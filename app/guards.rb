@@ -96,6 +96,27 @@ module NimbleEyelet
         def too_large(most) = Api::Problem.new(413, "That is more than #{most / 1024} kB: too much at once.").render
       end
 
+      # An address that is no text names nothing.
+      class Addresses
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          return @app.call(env) if [env["PATH_INFO"], env["QUERY_STRING"]].all? { |part| text?(part.to_s) }
+
+          Api::Problem.new(400, "The address holds something that is no text.").render
+        end
+
+        private
+
+        def text?(part)
+          Rack::Utils.unescape(part).valid_encoding?
+        rescue ArgumentError
+          false
+        end
+      end
+
       # Writes come from our own pages: they carry a header that no other site can add, and JSON.
       class Writes
         HEADER = "HTTP_X_NIMBLE_EYELET"

@@ -72,6 +72,7 @@ module NimbleEyelet
           use Guards::Log, log
           use Guards::Headers
           use Guards::Failures, log
+          use Guards::Addresses
           use Guards::BodyLimit
           use Guards::Writes
           use Committee::Middleware::RequestValidation, schema: SCHEMA, error_class: Guards::NotInTheDescription,

@@ -167,7 +167,7 @@ class StationsTest < BrowserTest
     type "cloth.layers", "3"
 
     assert_saved
-    select "coated canvas, leather, vinyl or coated, 380 g/m²"
+    select "coated canvas, coated or waxed, 380 g/m²"
 
     assert_selector "[data-setting=stabiliser]", text: "tear-away or paper"
   end
@@ -201,13 +201,13 @@ class StationsTest < BrowserTest
     click_on "Back one step"
 
     assert_answer "Stabilise"
-    check "Fit the needle: universal 75."
+    check "Fit the needle: universal 75/11."
 
     assert_text "Passed over: Stabilise"
     assert_saved
     visit current_path
 
-    assert_checked_field "Fit the needle: universal 75."
+    assert_checked_field "Fit the needle: universal 75/11."
     assert_text "Passed over"
   end
 

@@ -42,8 +42,8 @@ class MachineTest < CoreTest
       Recipes::Recipe.of(situation, Recipes::Overrides.none).style.value.key
     end
 
-    assert_equal Recipes::STYLES.keys.sort, chosen.uniq.sort
-    assert_equal Recipes::STYLES.keys.sort, Recipes::NEAREST.keys.sort
+    # Two round ends are a matter of taste, and an eyelet is for no button: those are asked for.
+    assert_equal Recipes::STYLES.keys - %w[two_round eyelet], Recipes::STYLES.keys & chosen
     assert_equal CLOTH_KINDS.keys, Recipes::NEEDLES.keys
     assert_equal CLOTH_KINDS.keys, Recipes::STABILISERS.keys
   end

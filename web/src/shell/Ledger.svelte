@@ -12,7 +12,7 @@
 
 <aside
   aria-label="Machine ledger"
-  class="no-print border-base-300 bg-base-200 px-4 py-4 max-lg:border-t lg:overflow-y-auto lg:border-l"
+  class="no-print border-base-300 bg-base-200 px-4 py-4 wrap-anywhere max-lg:border-t lg:overflow-y-auto lg:border-l"
 >
   <h2 class="text-lg font-semibold">On the machine</h2>
   {#if entries.length === 0}

@@ -103,7 +103,7 @@
       <main
         bind:this={station}
         tabindex="-1"
-        class="relative min-w-0 px-4 py-4 outline-none lg:overflow-y-auto lg:px-7"
+        class="relative min-w-0 px-4 py-4 wrap-anywhere outline-none lg:overflow-y-auto lg:px-7"
         aria-label={stage.title}
       >
         <Saved {work} />

@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# Whatever the button, the cloth, the thread and the machine: a recipe that can be set, and a hole that
+# can be sewn after it.
+class RecipePropertyTest < CoreTest
+  TURNS = 250
+
+  def pick(of) = of.sample(random: random)
+
+  def any_cloth
+    kind = pick(CLOTH_KINDS.values)
+    cloth(kind: kind.key, weight: random.rand(20..600), thickness: mm(random.rand(10..250)/100r), layers: random.rand(1..4),
+          seams: random.rand(0..2), stretch: random.rand(0..60), frays: pick([nil, "yes", "no"]))
+  end
+
+  def any_button
+    wide = random.rand(8..40)
+    button(shape: pick(%w[flat rounded domed ball square irregular]), attachment: pick(ATTACHMENTS.keys), diameter: mm(wide),
+           thickness: mm(wide/4r), width: mm(wide * 3r / 4), hole_spacing: mm(wide/8r), hole_diameter: mm(wide/16r))
+  end
+
+  def any_machine
+    found = machine(pick(MACHINE_KINDS.keys))
+    widest = mm(pick([0, 4, 5, 6.5r, 9]))
+    found.with(styles: found.styles.sample(random.rand(0..4), random: random),
+               max_width: found.kind == "plain" ? widest : [widest, mm(4)].max,
+               width_step: mm(pick([0.1r, 0.5r, 1])), length_step: mm(pick([0.05r, 0.1r, 0.25r])), first_side: pick(%w[left right]),
+               first_direction: pick(%w[away toward]), straight_first: pick([true, false]))
+  end
+
+  def any_sheet
+    sheet(button: any_button, cloth: any_cloth, thread: thread(tex: random.rand(10..120)), machine: any_machine)
+  rescue Refused
+    retry
+  end
+
+  def each_sheet
+    TURNS.times { yield any_sheet }
+  end
+
+  def settable?(length, step) = (length / step).denominator == 1
+
+  def test_every_setting_can_be_set_and_says_why
+    each_sheet do |found|
+      recipe = found.recipe
+      machine = found.plan.machine
+
+      assert settable?(recipe.stitch_length.value, machine.length_step), recipe.stitch_length.value.inspect
+      unless recipe.style.value.stitched == :straight
+        assert settable?(recipe.stitch_width.value, machine.width_step)
+        assert_operator recipe.stitch_width.value, :<=, machine.max_width
+      end
+
+      %i[style foot needle stabiliser stitch_width stitch_length tension].each { |part| refute_empty recipe[part].because, part.to_s }
+      assert recipe.standings.find { |standing| standing.style == recipe.style.value }.possible
+    end
+  end
+
+  def test_no_style_that_scores_better_and_could_be_sewn_is_passed_over
+    each_sheet do |found|
+      chosen, *others = found.recipe.standings.partition { |standing| standing.style == found.recipe.style.value }.flatten
+
+      others.select(&:possible).each { |other| assert_operator other.points, :<=, chosen.points, other.style.key }
+    end
+  end
+
+  def test_the_hole_follows_the_recipe_and_keeps_within_it
+    each_sheet do |found|
+      path = Stitches::Simulation.of(found).path
+      width, = path.footprint
+
+      assert_operator width, :<=, path.shape.width + 1e-6
+      assert_in_delta found.cut.length.to_f, path.shape.slit[1] - path.shape.slit[0], 1e-6
+      assert_empty(path.points.reject { |x, y| x.finite? && y.finite? })
+      free = path.points.select do |x, y|
+        x.abs < (path.shape.inner - 0.01) && y > path.shape.slit[0] + 0.2 && y < path.shape.slit[1] - 0.2
+      end
+
+      assert_empty free, "#{path.shape.style}: nothing is sewn where it is cut"
+    end
+  end
+
+  def test_thread_grows_with_density_width_and_thickness
+    each_sheet do |found|
+      next if found.recipe.style.value.stitched == :straight
+
+      used = ->(**trial) { Stitches::Simulation.of(found, Stitches::Trial.new(**trial)).reckoning.sewn_in.sum(Length.zero) }
+      step = found.plan.machine.length_step
+
+      assert_operator used.call(stitch_length: step * 4), :<, used.call(stitch_length: step * 2)
+      thicker = found.with(plan: found.plan.with(cloth: found.plan.cloth.with(thickness: found.plan.cloth.thickness + mm(1))))
+
+      assert_operator Stitches::Simulation.of(thicker).reckoning.sewn_in.sum(Length.zero), :>, used.call
+    end
+  end
+
+  # The ledger is empty at the end, and every setting the foot makes holds the opening.
+  def test_the_row_ends_with_the_machine_as_it_was
+    each_sheet do |found|
+      next unless found.progress
+
+      ledger = found.progress.steps.reduce(Sewing::Ledger.empty, :after)
+
+      assert_empty ledger.entries.map(&:name)
+      found.settings.each { |school, setting| assert_operator setting.gives, :>=, answer(found, school).length, school }
+    end
+  end
+
+  def answer(found, school) = found.cut.answers.find { |other| other.school.key == school }
+end
