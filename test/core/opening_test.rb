@@ -128,7 +128,8 @@ class OpeningTest < CoreTest
   def test_every_end_finish_counts_into_the_overall_length
     ends = Recipes::STYLES.values.to_h { |style| [style.key, style.ends(width: mm(5)).both.to_s] }
 
-    assert_equal({ "two_tacks" => "2.5 mm", "round_end" => "3.75 mm", "two_round" => "5 mm", "keyhole" => "5.25 mm", "stretch" => "2.5 mm",
+    assert_equal({ "two_tacks" => "2.5 mm", "round_end" => "3.75 mm", "two_round" => "5 mm",
+                   "keyhole" => "5.25 mm", "stretch" => "2.5 mm",
                    "corded" => "2.5 mm", "straight_box" => "2 mm", "manual_zigzag" => "2.5 mm", "eyelet" => "2.5 mm" }, ends)
   end
 end

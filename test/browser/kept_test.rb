@@ -1,0 +1,225 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require "tempfile"
+require "tmpdir"
+
+# What is typed outside the table is not lost either: not without a connection, not on a reload, not when
+# another tab was first. And a garment goes out through the browser and comes in again.
+class KeptTest < BrowserTest
+  def with_file(name, text)
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, name)
+      File.write(path, text)
+      yield path
+    end
+  end
+
+  def garment_file(id = 1) = call(:get, "/api/garments/#{id}/file").then { last_response.body }
+
+  def test_a_machine_typed_without_a_connection_is_saved_when_it_is_back
+    visit "/machines/4"
+    offline(true)
+    fill_in "Widest stitch", with: "6"
+
+    assert_selector "[role=alert]", text: "Not saved: the server does not answer"
+    offline(false)
+
+    assert_selector "[role=status]", text: "All saved"
+    assert_equal 6, db[:machines].where(id: 4).get(:max_width_mm)
+    assert_no_selector "[role=alert]"
+  end
+
+  def test_what_a_machine_cannot_be_stays_typed_over_a_reload_and_can_be_dropped
+    visit "/machines/4"
+    fill_in "Top speed", with: "9000"
+
+    assert_selector "[role=alert]", text: "from 50 to 1500"
+    visit "/machines/4"
+
+    assert_field "Top speed", with: "9000"
+    assert_selector "[role=alert]", text: "from 50 to 1500"
+    click_button "Drop my changes"
+
+    assert_field "Top speed", with: "750"
+    assert_selector "[role=status]", text: "All saved"
+    assert_equal 750, db[:machines].where(id: 4).get(:top_speed)
+  end
+
+  def test_a_machine_changed_in_another_tab_is_not_overwritten_unseen
+    visit "/machines/4"
+
+    assert_field "Top speed", with: "750"
+    db[:machines].where(id: 4).update(revision: 2, top_speed: 640)
+    fill_in "Needle positions", with: "7"
+
+    assert_selector "[role=alert]", text: "changed in another place meanwhile"
+    assert_equal [5, 640], db[:machines].where(id: 4).get(%i[needle_positions top_speed])
+    click_button "Drop my changes"
+
+    assert_field "Top speed", with: "640"
+    fill_in "Needle positions", with: "7"
+
+    assert_selector "[role=status]", text: "All saved"
+    assert_equal [7, 640], db[:machines].where(id: 4).get(%i[needle_positions top_speed])
+  end
+
+  def test_feet_are_added_and_one_kind_stands_there_once
+    visit "/machines/2"
+    click_button "Another foot"
+
+    assert_selector "[role=status]", text: "All saved"
+    assert_selector "li[aria-label='Foot 6']"
+    within("li[aria-label='Foot 6']") { select "button foot", from: "Foot" }
+
+    assert_selector "[role=alert]", text: "The button foot stands there twice."
+    click_button "Remove foot 6"
+
+    assert_selector "[role=status]", text: "All saved"
+    assert_equal 5, db[:feet].where(machine_id: 2).count
+  end
+
+  def test_a_button_of_the_stash_typed_without_a_connection_stays_in_the_form
+    visit "/stash"
+    click_button "A new button"
+    fill_in "Name", with: "marsh pearl"
+    fill_in "Diameter", with: "12"
+    fill_in "Thickness", with: "3"
+    offline(true)
+    click_button "Put it in the box"
+
+    assert_selector "[role=alert]", text: "What you typed stays here."
+    offline(false)
+    click_button "Put it in the box"
+
+    assert_selector "main li", text: "marsh pearl"
+    assert_equal 11, db[:buttons].count
+  end
+
+  def test_counting_a_button_that_another_tab_counted_shows_what_is_there
+    visit "/stash"
+
+    assert_selector "main li", count: 10
+    db[:buttons].where(name: "oyster 24").update(owned: 40, revision: 9)
+    click_button "One oyster 24 more"
+
+    assert_selector "[aria-label='40 of them']"
+    click_button "One oyster 24 more"
+
+    assert_selector "[aria-label='41 of them']"
+  end
+
+  def test_a_file_that_is_none_is_refused_with_its_reason_and_a_large_one_is_not_sent
+    visit "/stash"
+    click_button "From a file"
+    with_file("letter.csv", "Dear Ann,\nit rains.\n") do |path|
+      attach_file(path) { find("input[type=file]").click }
+
+      assert_selector "[role=alert]", text: "Unknown column"
+    end
+    with_file("large.csv", "name\n#{'x' * (4 * 1024 * 1024)}") do |path|
+      attach_file(path) { find("input[type=file]").click }
+
+      assert_selector "[role=alert]", text: "larger than 4 MB"
+    end
+  end
+
+  def test_many_rows_come_in_with_progress_and_are_shown_a_page_at_a_time
+    visit "/stash"
+    click_button "From a file"
+    rows = (1..1500).map { |number| "pebble #{format('%04d', number)},flat,shank,#{9 + (number % 9)},3,#{number % 50}" }
+    with_file("many.csv", "name,shape,attachment,diameter_mm,thickness_mm,owned\n#{rows.join("\n")}\n") do |path|
+      attach_file(path) { find("input[type=file]").click }
+
+      assert_selector "[data-import]", text: "1500 would be new", wait: 20
+      click_button "Bring in 1500 buttons"
+
+      assert_selector "[data-import]", text: "1500 are new", wait: 20
+    end
+    assert_text "1510 kinds of button"
+    click_button "More"
+
+    assert_selector "main li", count: 120
+    fill_in "Search by name, shape, colour or note", with: "pebble 0777"
+
+    assert_selector "main li", count: 1, text: "pebble 0777"
+  end
+
+  def test_a_garment_goes_out_as_a_file_and_comes_in_again
+    visit "/garments/1"
+
+    assert_equal "/api/garments/1/file", URI(find_link("As a file")[:href]).path
+    visit "/"
+    with_file("smock.json", garment_file) { |path| attach_file(path) { find("input[type=file]").click } }
+
+    assert_selector "h1", text: "linen field smock (2)"
+    assert_selector "li", text: "7 holes of 22.5 mm, right over left"
+    click_link "front placket"
+
+    assert_answer "7 holes"
+  end
+
+  def test_a_broken_or_newer_garment_file_says_why_and_changes_nothing
+    visit "/"
+    { garment_file.sub("\"version\": 1", "\"version\": 9") => "reads up to version 1", garment_file[0, 400] => "not as the interface",
+      garment_file.sub("\"18\"", "\"wide\"") => "holds wide" }.each do |text, why|
+      with_file("garment.json", text) { |path| attach_file(path) { find("input[type=file]").click } }
+
+      assert_selector "[role=alert]", text: why
+    end
+
+    assert_equal 6, db[:garments].count
+  end
+
+  def test_a_habit_that_cannot_be_is_refused_beside_its_field
+    visit "/habits"
+    field = find("[data-habit='opening.ease'] input")
+    field.set("lots")
+    field.send_keys :tab
+
+    assert_selector "[data-habit='opening.ease'] [role=alert]", text: "Write a length"
+    field.set("1/16")
+    field.send_keys :tab
+
+    assert_no_selector "[role=alert]"
+    assert_selector "h1", text: "House habits"
+    visit "/habits"
+
+    assert_equal "1.59 mm", find("[data-habit='opening.ease'] input").value
+  end
+
+  # On a phone the run lies along the top, and is still something to take hold of.
+  def test_the_run_is_dragged_on_a_phone
+    narrow
+    open_station "placket"
+    keep_out = find("[role=slider][aria-label='Keep clear: pocket edge']")
+    before = keep_out["aria-valuenow"].to_f
+    page.driver.browser.action.move_to(keep_out.native).pointer_down.move_by(8, 0).move_by(8, 0).perform
+
+    assert_selector "[aria-live]", text: /moved/
+    page.driver.browser.action.pointer_up.perform
+
+    assert_selector "header button[aria-label=Undo]:not([disabled])"
+    assert_saved
+    assert_operator find("[role=slider][aria-label='Keep clear: pocket edge']")["aria-valuenow"].to_f, :>, before + 5
+    find("[role=slider][aria-label^='Pin: fullest']").native.send_keys(:arrow_right)
+
+    assert_selector "[role=slider][aria-valuetext='213 mm']"
+  end
+
+  def test_everything_on_the_run_is_reached_and_said_by_keyboard
+    open_station "placket"
+    page.execute_script("document.querySelector('main').focus()")
+    reached = Array.new(40) do
+      page.driver.browser.action.send_keys(:tab).perform
+      page.evaluate_script("document.activeElement.getAttribute('aria-label') || document.activeElement.textContent.trim()")
+    end.join("|")
+
+    all("g[role=button], [role=slider]").each { |thing| refute_empty thing["aria-label"] }
+
+    assert_includes reached, "Read caliper"
+    handles = page.evaluate_script("[...document.querySelectorAll('[role=slider]')].map((one) => one.getAttribute('tabindex'))")
+
+    assert_equal ["0"], handles.uniq
+  end
+end
