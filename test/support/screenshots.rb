@@ -25,7 +25,10 @@ module NimbleEyelet
           wide = session(1280, 800)
           shoot(wide, "workroom", "/")
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
+          shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "waistcoat", "/closures/5/placket")
+          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4", "habits" => "/habits" }
+            .each { |name, path| shoot(wide, name, path) }
           lamplight(wide)
           shoot(wide, "lamplight", "/closures/1/opening")
           narrow = session(390, 844)
@@ -77,12 +80,18 @@ module NimbleEyelet
         session.execute_script("localStorage.setItem('nimble-eyelet:theme', '\"lamplight\"')")
       end
 
+      def scroll_to(session, place)
+        session.assert_selector("#{place} canvas", wait: 10)
+        session.execute_script("document.querySelector(arguments[0]).scrollIntoView()", place)
+      end
+
       def shoot(session, name, path)
         return if @only && !name.include?(@only)
 
         session.visit("#{@address}#{path}")
         session.assert_selector("h1", wait: 10)
         session.assert_no_selector("[aria-busy]", wait: 10)
+        yield session if block_given?
         session.evaluate_async_script("document.fonts.ready.then(() => requestAnimationFrame(arguments[0]))")
         session.save_screenshot(File.join(@folder, "#{name}.png"))
       end

@@ -57,6 +57,8 @@
   const id = $props.id();
 
   const PAD = 14;
+  /** Pixels: a stretch below this has no ends of its own to take hold of. */
+  const NARROW = 20;
   /** Pixels kept beside the cloth for the tape and for the figures. */
   const TAPE = 44;
   const FIGURES = 62;
@@ -208,21 +210,41 @@
             aria-valuetext="{keepOut.from.text} to {keepOut.to.text}"
             class="cursor-move outline-none focus-visible:stroke-3"
             onpointerdown={(event) => grip(event, { kind: 'keep', index, end: 'both' }, keepOut.from.mm)}
-            onkeydown={(event) => nudge(event, { kind: 'keep', index, end: 'both' }, keepOut.from.mm)}
+            onkeydown={(event) =>
+              event.altKey
+                ? nudge(event, { kind: 'keep', index, end: 'to' }, keepOut.to.mm)
+                : nudge(event, { kind: 'keep', index, end: 'both' }, keepOut.from.mm)}
             ondblclick={(event) => event.stopPropagation()}
           >
             <title>{keepOut.label || 'keep-out'}: {keepOut.from.text} to {keepOut.to.text}</title>
           </rect>
-          {#each [['from', keepOut.from.mm], ['to', keepOut.to.mm]] as const as [end, mm] (end)}
+          {#if (keepOut.to.mm - keepOut.from.mm) * scale < NARROW}
+            <!-- Too narrow for a finger: taken hold of as a whole. -->
             <line
-              {...line(mm, 0, mm, clothWidth / scale)}
+              {...line(
+                (keepOut.from.mm + keepOut.to.mm) / 2,
+                0,
+                (keepOut.from.mm + keepOut.to.mm) / 2,
+                clothWidth / scale,
+              )}
               stroke="transparent"
-              stroke-width="7"
-              class={lying ? 'cursor-ew-resize' : 'cursor-ns-resize'}
+              stroke-width={NARROW}
+              class="cursor-move"
               role="presentation"
-              onpointerdown={(event) => grip(event, { kind: 'keep', index, end }, mm)}
+              onpointerdown={(event) => grip(event, { kind: 'keep', index, end: 'both' }, keepOut.from.mm)}
             />
-          {/each}
+          {:else}
+            {#each [['from', keepOut.from.mm], ['to', keepOut.to.mm]] as const as [end, mm] (end)}
+              <line
+                {...line(mm, 0, mm, clothWidth / scale)}
+                stroke="transparent"
+                stroke-width="7"
+                class={lying ? 'cursor-ew-resize' : 'cursor-ns-resize'}
+                role="presentation"
+                onpointerdown={(event) => grip(event, { kind: 'keep', index, end }, mm)}
+              />
+            {/each}
+          {/if}
           {#if !lying}
             <text
               class="text-[11px]"
