@@ -130,7 +130,13 @@ module NimbleEyelet
           @header.zip(cells).to_h { |column, cell| [COLUMNS.fetch(column), cell.to_s.sub(ESCAPED, "")] }
         end
 
-        def split(line) = CSV.parse_line(line.chomp.chomp("\r"), col_sep: @separator) || []
+        # Without a quote there is nothing to parse.
+        def split(line)
+          line = line.chomp.chomp("\r")
+          return line.split(@separator, -1) unless line.include?("\"")
+
+          CSV.parse_line(line, col_sep: @separator) || []
+        end
 
         def bad(number, name, why)
           Row.new(number: number, name: name, item: nil, bytes: @bytes, faults: [Fault.new(field: "row", given: "", allowed: why)])

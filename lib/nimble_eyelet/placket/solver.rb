@@ -96,13 +96,20 @@ module NimbleEyelet
       # more than all of it lie within a known distance of where they are wished.
       def sweep
         visit(span_wished) or return
-        # A row's span is a whole number: when less than one away, it is the span wished for.
         away = Math.sqrt(2.0 * @cost / END_WEIGHT * 1.000001).floor
-        return if away.zero?
+        return if away.zero? || settled?(away)
 
         low = visit(span_wished - Rational(away, @gaps))
         high = visit(span_wished + Rational(away, @gaps))
         between(low, high)
+      end
+
+      # Neither end has another place so near: every row as good has the span wished for.
+      def settled?(away)
+        [@lattice.first, @lattice.last].all? do |wished|
+          from = @lattice.at_or_after(wished - away)
+          @lattice.places[from...@lattice.at_or_after(wished + away + 1)] == [wished]
+        end
       end
 
       # Lines that are lowest somewhere between two that are known.

@@ -37,7 +37,7 @@ module NimbleEyelet
       #
       # @return [Array<Integer>, nil] place of each head
       def heads
-        assumed = wide
+        assumed = wide + pinned_cost
         found = through(assumed)
         until found
           return if assumed > worst || (assumed > SUSPECT * wide && !possible?)
@@ -49,6 +49,20 @@ module NimbleEyelet
       end
 
       private
+
+      # What pins cost even when nothing else is in the way: the gaps are handed out one at a time, each to
+      # the stretch between fixed points where it saves most.
+      def pinned_cost
+        points = [@lattice.first, *@lattice.pins, @lattice.last].uniq.sort
+        stretches = points.each_cons(2).map { |from, to| (to - from).to_f }
+        return 0 if @lattice.span.positive? || stretches.size > gaps || stretches.size < 2
+
+        shares = Array.new(stretches.size, 1)
+        (gaps - stretches.size).times do
+          shares[shares.each_index.max_by { |index| (stretches[index]**2) / (shares[index] * (shares[index] + 1)) }] += 1
+        end
+        stretches.zip(shares).sum { |length, share| share * (((length / share) - @mean)**2) }
+      end
 
       def wide = apart + ((BAND * @step)**2)
 
