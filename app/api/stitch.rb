@@ -6,6 +6,7 @@
 require_relative "say"
 require_relative "../document/stitches"
 require_relative "../document/card_pdf"
+require_relative "../document/stretch_scale_pdf"
 
 module NimbleEyelet
   module Api
@@ -71,6 +72,10 @@ says: row.says }
           content_type "application/pdf"
           response["content-disposition"] = "inline; filename=\"card-#{id}.pdf\""
           Document::CardPdf.new(Sheet.of(closure.plan), say, title: "#{closure.garment_name}: #{closure.plan.name}").render
+        end
+        app.get("/api/stretch-scale.pdf") do
+          content_type "application/pdf"
+          Document::StretchScalePdf.new.render
         end
         app.post("/api/feel") { json(feel(body_hash)) }
       end

@@ -56,6 +56,17 @@ class StitchTest < AppTest
     assert_includes svg, "L-0.33 1.652"
   end
 
+  def test_the_stretch_scale_is_true
+    pdf = PDF::Reader.new(StringIO.new(call(:get, "/api/stretch-scale.pdf")))
+
+    assert_includes pdf.pages.first.text, "100 mm"
+    places = pdf.pages.first.raw_content.scan(/([\d.]+) ([\d.]+) m\n([\d.]+) [\d.]+ l/).map { |x, _, to| [x.to_f, to.to_f] }
+    upright = places.select { |x, to| (x - to).abs < 0.001 }.map { |x, _| x * 25.4 / 72 }.sort
+
+    assert_in_delta 100, upright[1] - upright[0], 0.05
+    assert_in_delta 5, upright[2] - upright[1], 0.05
+  end
+
   def test_the_card_says_what_to_set_in_the_machines_own_marks_and_what_to_put_back
     text = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").squeeze(" \n")
 

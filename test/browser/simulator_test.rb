@@ -99,5 +99,13 @@ class SimulatorTest < BrowserTest
     fill_in "Pulled to", with: "90mm"
 
     assert_selector "[role=alert]", text: "From where it was to three times that."
+    assert_link "Or print a scale to pull it along."
+    click_button "It shines, sticks or shrinks"
+
+    assert_selector "select[data-path='cloth.iron'] option:checked", text: "no"
+    assert_saved
+    find("body").send_keys "6"
+
+    assert_text "No hot iron on this cloth."
   end
 end

@@ -56,7 +56,15 @@
     {#each TESTS as test (test.test)}
       <div class="border-l-4 border-base-300 pl-3">
         <h3 class="text-base font-semibold">{test.title}</h3>
-        <p class="text-sm">{test.how}</p>
+        <p class="text-sm">
+          {test.how}
+          {#if test.test === 'pull'}<a
+              class="link"
+              href="/api/stretch-scale.pdf"
+              target="_blank"
+              rel="noopener">Or print a scale to pull it along.</a
+            >{/if}
+        </p>
         <div class="mt-1 flex flex-wrap gap-3">
           {#each Object.entries(test.fields) as [name, label] (name)}
             <Plain
@@ -83,5 +91,19 @@
         {/if}
       </div>
     {/each}
+    <div class="border-l-4 border-base-300 pl-3">
+      <h3 class="text-base font-semibold">Press it</h3>
+      <p class="text-sm">
+        A scrap under a cloth, a warm iron for three seconds, no steam. Then look at it against the light.
+      </p>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button class="btn btn-sm" onclick={() => work.typeAll({ 'cloth.iron': 'yes' })}
+          >It is as it was</button
+        >
+        <button class="btn btn-sm" onclick={() => work.typeAll({ 'cloth.iron': 'no' })}
+          >It shines, sticks or shrinks</button
+        >
+      </div>
+    </div>
   </div>
 </details>
