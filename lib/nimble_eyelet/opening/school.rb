@@ -131,7 +131,7 @@ module NimbleEyelet
     SCHOOLS = [
       School.new(key: "passing_geometry", name: "passing geometry + ease",
                  assumes: "The slit opens to a loop of twice its length; the button's outline has to fit through it.",
-                 fails: "Only when the button is not measured as it is, or the cloth's stretch is guessed.",
+                 fails: "Fails only when the button is not measured as it is, or the cloth's stretch is guessed.",
                  rule: method(:by_passing)),
       School.new(key: "diameter_thickness", name: "diameter + thickness",
                  assumes: "The button is a flat disc with a square edge in thin cloth that gives nothing.",
