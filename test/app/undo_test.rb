@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+
+# Undo and redo across all stages, far further back than anybody needs.
+class UndoTest < AppTest
+  STEPS = 60
+
+  def random = @random ||= Random.new(7)
+
+  # A change of some stage, never twice the same.
+  def change(turn)
+    [{ "button" => { "diameter" => "#{15 + (turn % 5)}.#{turn % 10}" } },
+     { "opening" => { "correction" => "0.#{turn % 9}#{turn % 7}" } },
+     { "placket" => { "run_length" => (600 + turn).to_s } }, { "recipe" => { "stitch_length" => "0.#{3 + (turn % 4)}" } },
+     { "cloth" => { "weight" => (120 + turn).to_s } }, { "thread" => { "bobbin" => "#{turn + 1} m" } },
+     { "placket" => { "keep_outs" => [{ "from" => (300 + turn).to_s, "to" => (306 + turn).to_s, "label" => "seam #{turn}" }] } },
+     { "attach" => { "stitches" => (6 + (turn % 5)).to_s } }][turn % 8]
+  end
+
+  def state(found) = found.slice("plan", "sheet")
+
+  def test_sixty_steps_back_and_sixty_forth
+    seen = [state(closure)]
+    (2 * STEPS).times do |turn|
+      before = closure["revision"]
+      found = save(change(turn))
+
+      assert_status 200
+      seen << state(found) if found["revision"] > before
+    end
+
+    assert_operator seen.size, :>, STEPS
+
+    seen[0..-2].reverse_each { |before| assert_equal before, state(act(:post, "undo")) }
+
+    refute closure["can_undo"]
+    assert_equal seen.first, state(act(:post, "undo")), "nothing further back: it stays"
+    seen.drop(1).each { |after| assert_equal after, state(act(:post, "redo")) }
+
+    refute closure["can_redo"]
+  end
+
+  # Whatever is done between, undo brings back what was shown before, and every revision can be had again.
+  def test_a_random_walk_never_loses_a_revision
+    shown = [state(closure)]
+    120.times do |turn|
+      if shown.size > 1 && random.rand < 0.4
+        shown.pop
+
+        assert_equal shown.last, state(act(:post, "undo"))
+      else
+        before = closure["revision"]
+        found = save(change(turn))
+        shown << state(found) if found["revision"] > before
+      end
+    end
+    history = call(:get, "/api/closures/1/history")
+
+    assert_operator history.size, :>, 40
+    history.sample(10, random: random).each do |revision|
+      assert_instance_of Store::Document, Store::Closures.new(db, 1).document_at(1, revision["number"])
+      act(:post, "history/#{revision['number']}")
+
+      assert_status 200
+    end
+  end
+
+  def test_a_change_after_undo_begins_a_new_way_and_the_old_one_stays_in_the_history
+    save({ "button" => { "diameter" => "16" } })
+    act(:post, "undo")
+    save({ "button" => { "diameter" => "17" } })
+
+    refute closure["can_redo"]
+    summaries = call(:get, "/api/closures/1/history").map { |revision| revision["summary"] }
+
+    assert_includes summaries.join, "16 mm"
+    assert_includes summaries.join, "17 mm"
+    assert_equal "18 mm", act(:post, "undo")["plan"]["button"]["diameter"]["text"]
+    assert_equal "17 mm", act(:post, "redo")["plan"]["button"]["diameter"]["text"], "the newest of the two ways"
+  end
+end
