@@ -18,7 +18,10 @@ module NimbleEyelet
       def self.of(workroom)
         say = Say.new(workroom.unit)
         { id: workroom.id, name: workroom.name, unit: workroom.unit, revision: workroom.revision, garments: workroom.garments,
-          habits: workroom.habits.map { |path, value| habit(HABITS.fetch(path), value, say) },
+          habits: workroom.habits.slice(*HABITS.keys).map { |path, value| habit(HABITS.fetch(path), value, say) },
+          stabilisers: Recipes::STABILISER_KINDS.map do |key, name|
+            { key: key, name: name, owned: workroom.stabilisers.include?(key) }
+          end,
           machines: workroom.machines.map { |machine| machine(machine, say) },
           buttons: shelf(workroom, :buttons, say) { |row| "#{Buttons::Shape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], say)}" },
           cloths: shelf(workroom, :cloths, say) { |row| "#{CLOTH_KINDS.fetch(row[:kind]).name}, #{row[:weight_g_m2]} g/m²" },
@@ -77,7 +80,8 @@ module NimbleEyelet
         end
 
         app.patch("/api/workroom") do
-          changed = workroom.change(unit: body_hash["unit"], habits: body_hash.fetch("habits", {}), revision: seen)
+          changed = workroom.change(unit: body_hash["unit"], habits: body_hash.fetch("habits", {}),
+                                    stabilisers: body_hash["stabilisers"], revision: seen)
           etag_of(changed)
           json(WorkroomView.of(changed))
         rescue Store::Stale

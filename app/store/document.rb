@@ -9,6 +9,7 @@
 
 require_relative "field"
 require_relative "initial"
+require_relative "habits"
 
 module NimbleEyelet
   module Store
@@ -20,9 +21,15 @@ module NimbleEyelet
       # @param machine [Machine] the one machine_id names
       # @param habits [Hash{String => Object}] of the house, for what the closure leaves open
       # @return [Plan]
-      def plan(machine, habits = {})
-        return with(fields: fields.merge(habits) { |_, own, house| own.nil? ? house : own }).plan(machine) unless habits.empty?
+      def plan(machine, habits = Habits.load({}))
+        owned = habits.fetch(Habits::DRAWER, Recipes::STABILISER_KINDS.keys)
+        house = habits.slice(*HABITS.keys)
+        with(fields: fields.merge(house) { |_, own, other| own.nil? ? other : own }).filled(machine).with(stabilisers: owned)
+      end
 
+      # @param machine [Machine]
+      # @return [Plan] of what stands here, with nothing left open
+      def filled(machine)
         Plan.new(name: fields["closure.name"], machine: machine,
                  button: Button.new(**room("button")), cloth: Cloth.new(**room("cloth")), thread: SewingThread.new(**room("thread")),
                  opening: Opening::Wish.new(**room("opening")), run: run, overrides: Recipes::Overrides.new(**room("recipe")),

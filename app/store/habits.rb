@@ -9,10 +9,14 @@ require_relative "field"
 module NimbleEyelet
   module Store
     module Habits
+      # Beside the habits: which stabilisers lie in the drawer.
+      DRAWER = "stabilisers"
+
       # @param kept [Hash] as in the database; questions that came later begin as the table says
-      # @return [Hash{String => Object}] a value for every habit
+      # @return [Hash{String => Object}] a value for every habit, and what lies in the drawer
       def self.load(kept)
         HABITS.to_h { |path, habit| [path, kept.key?(path) ? FIELDS.fetch(path).load(kept[path]) : habit.begins] }
+              .merge(DRAWER => kept.key?(DRAWER) ? kept[DRAWER].to_a : Recipes::STABILISER_KINDS.keys)
       end
 
       # @param typed [Hash{String => String, nil}] by path, as typed; empty goes back to the first school

@@ -39,13 +39,18 @@ module NimbleEyelet
       # @return [Hash{String => Object}] answers of the house, by the path they stand in for
       def habits = Habits.load(@row[:habits])
 
+      # @return [Array<String>] keys of the stabilisers that are owned
+      def stabilisers = habits.fetch(Habits::DRAWER)
+
       # @param unit [String, nil]
       # @param habits [Hash{String => String, nil}] as typed
+      # @param stabilisers [Array<String>, nil] all that are owned now
       # @param revision [Integer] the one the person saw
       # @return [Workroom]
       # @raise [Stale, Refused]
-      def change(revision:, unit: nil, habits: {})
+      def change(revision:, unit: nil, habits: {}, stabilisers: nil)
         kept = Habits.change(@row[:habits], habits, unit: self.unit)
+        kept = kept.merge(Habits::DRAWER => stabilisers.uniq) if stabilisers
         changed = @db[:workrooms].where(id: id, revision: revision).returning
                                  .update(unit: unit || @row[:unit], habits: Sequel.pg_jsonb_wrap(kept),
                                          revision: Sequel[:revision] + 1)

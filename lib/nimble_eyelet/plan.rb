@@ -17,8 +17,10 @@ require_relative "sewing"
 module NimbleEyelet
   # opening - Opening::Wish; run - Placket::Run; overrides - Recipes::Overrides; attach - Attach::Wish
   # swatches - Array<Swatches::Swatch>; steps_done - Array<String>; knots - Hash of stage word to fingerprint
+  # stabilisers - Array<String>, keys of Recipes::STABILISER_KINDS that lie in the drawer
   Plan = Value.define(:name, :button, :cloth, :thread, :machine, :opening, :run, :overrides, :attach,
-                      :swatches, :steps_done, :knots, swatches: [], steps_done: [], knots: {}) do
+                      :swatches, :steps_done, :knots, :stabilisers, swatches: [], steps_done: [], knots: {},
+                                                                    stabilisers: Recipes::STABILISER_KINDS.keys) do
     # Checks every part by itself, and gathers the faults of all.
     #
     # @return [self]

@@ -37,7 +37,8 @@ module NimbleEyelet
     private
 
     def situation
-      Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine)
+      Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
+                             stabilisers: @plan.stabilisers)
     end
 
     def recipe = @recipe ||= Recipes::Recipe.of(situation, @plan.overrides)

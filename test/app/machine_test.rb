@@ -84,6 +84,21 @@ class MachineTest < AppTest
     assert_equal "22.5 mm", closure["sheet"]["opening"]["length"]["text"]
   end
 
+  def test_the_recipe_goes_by_what_lies_in_the_drawer
+    act(:put, "knots/recipe")
+    before = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }
+    found = call(:patch, "/api/workroom", { stabilisers: %w[tear_away wash_film] }, "HTTP_IF_MATCH" => "\"1\"")
+    after = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }
+
+    assert_equal(%w[tear_away wash_film], found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
+    assert_equal ["fusible strip, 20 to 25 wide, grain along the run", "tear-away under the hole"], [before["text"], after["text"]]
+    assert_includes after["cautions"].first["instead"], "light fusible strip"
+    assert_equal "stale", closure["sheet"]["stages"].find { |stage| stage["word"] == "recipe" }["state"]
+    call(:patch, "/api/workroom", { stabilisers: ["glue"] }, "HTTP_IF_MATCH" => "\"2\"")
+
+    assert_status 400
+  end
+
   def test_a_habit_that_cannot_be_is_refused
     [{ "opening.school" => "guess" }, { "opening.ease" => "-1" }, { "opening.ease" => "lots" },
      { "button.diameter" => "3" }].each do |typed|

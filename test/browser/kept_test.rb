@@ -188,6 +188,17 @@ class KeptTest < BrowserTest
     assert_equal "1.59 mm", find("[data-habit='opening.ease'] input").value
   end
 
+  def test_what_is_not_in_the_drawer_is_not_asked_for
+    visit "/habits"
+    within("[data-drawer]") { uncheck "light fusible strip" }
+
+    assert_unchecked_field "light fusible strip"
+    open_station "recipe"
+
+    assert_selector "[data-setting=stabiliser]", text: "tear-away under the hole"
+    assert_text "There is none in the drawer of: light fusible strip."
+  end
+
   # On a phone the run lies along the top, and is still something to take hold of.
   def test_the_run_is_dragged_on_a_phone
     narrow

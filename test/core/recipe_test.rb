@@ -149,4 +149,21 @@ class RecipeTest < CoreTest
 
     assert_equal Support::RulesPage.text, File.read(File.expand_path("../../docs/rules.md", __dir__)), "run bin/rules"
   end
+
+  def test_the_best_stabiliser_that_is_owned_is_taken_and_a_better_one_named
+    CLOTH_KINDS.each_key do |kind|
+      best = recipe(cloth: cloth(kind: kind)).stabiliser
+
+      assert_empty best.cautions, kind
+      Recipes::STABILISER_KINDS.keys.then { |all| [[], all.first(1), all.drop(2), %w[tear_away]] }.each do |owned|
+        found = recipe(cloth: cloth(kind: kind), stabilisers: owned).stabiliser
+        row = Recipes::STABILISERS.fetch(kind).find { |stabiliser| stabiliser.says == found.value }
+
+        assert_empty row.needs - owned, "#{kind} with #{owned}"
+        assert_equal found.value == best.value ? [] : ["stabiliser"], found.cautions.map(&:rule)
+      end
+    end
+
+    assert_includes recipe(stabilisers: []).stabiliser.cautions.first.instead.to_s, "light fusible strip"
+  end
 end

@@ -38,8 +38,8 @@ module NimbleEyelet
 
           ## Needle and stabiliser by cloth
 
-          | cloth | needle | why | stabiliser | why |
-          | --- | --- | --- | --- | --- |
+          | cloth | needle | why | stabiliser, the best first |
+          | --- | --- | --- | --- |
           #{CLOTH_KINDS.values.map { |kind| cloth_row(kind) }.join("\n")}
 
           From tex #{Recipes::THICK_TEX} on, the needle is at least #{Recipes::THICK_THREAD_NEEDLE}.
@@ -63,8 +63,8 @@ module NimbleEyelet
 
       def self.cloth_row(kind)
         needle, needle_why = Recipes::NEEDLES.fetch(kind.key)
-        stabiliser, why = Recipes::STABILISERS.fetch(kind.key)
-        "| #{kind.name} | #{needle} | #{needle_why} | #{stabiliser} | #{why} |"
+        stabilisers = Recipes::STABILISERS.fetch(kind.key).map { |stabiliser| "#{stabiliser.says}: #{stabiliser.why}" }
+        "| #{kind.name} | #{needle} | #{needle_why} | #{stabilisers.join('<br>')} |"
       end
 
       def self.figures

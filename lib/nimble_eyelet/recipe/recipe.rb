@@ -174,8 +174,14 @@ module NimbleEyelet
         own = @overrides.stabiliser.to_s
         return Choice.of(own, "your choice", "You chose it.", source: YOURS) unless own.empty?
 
-        what, why = STABILISERS.fetch(@cloth.kind)
-        Choice.of(what, "cloth", why)
+        best = STABILISERS.fetch(@cloth.kind).first
+        found = Stabiliser.for(@cloth.kind, @situation.stabilisers)
+        Choice.of(found.says, "cloth", found.why, cautions: found == best ? [] : [not_owned(best)])
+      end
+
+      def not_owned(best)
+        Caution.new(rule: "stabiliser", says: "Better for this cloth: #{best.says}.",
+                    instead: "There is none in the drawer of: #{best.names}. Get some, or test twice.")
       end
 
       def bead = @bead ||= between(BEAD, (@cloth.weight - BEAD_WEIGHTS[0]).to_r / (BEAD_WEIGHTS[1] - BEAD_WEIGHTS[0]))

@@ -5,6 +5,7 @@
 # that applies and that the machine can do wins.
 
 require_relative "style"
+require_relative "stabiliser"
 require_relative "cloth"
 require_relative "../reason"
 require_relative "../button"
@@ -13,8 +14,8 @@ require_relative "../sewing/machine"
 
 module NimbleEyelet
   module Recipes
-    # What a recipe is made for.
-    Situation = Value.define(:button, :cloth, :thread, :machine) do
+    # What a recipe is made for. stabilisers - Array of keys of STABILISER_KINDS that are owned
+    Situation = Value.define(:button, :cloth, :thread, :machine, :stabilisers, stabilisers: STABILISER_KINDS.keys) do
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it
       def programme?(style)
@@ -174,18 +175,5 @@ module NimbleEyelet
     # Thread from this tex needs a larger eye.
     THICK_TEX = 60
     THICK_THREAD_NEEDLE = 100
-
-    STABILISERS = {
-      "light_woven" => ["fusible strip, 20 to 25 wide, grain along the run",
-                        "Light wovens tunnel without a stay inside. Press, do not slide; try it on a scrap."],
-      "heavy_woven" => ["tear-away under the hole", "Heavy, stable cloth carries its own satin; only the feed needs help."],
-      "knit" => ["fusible knit interfacing along the run, and a cord",
-                 "It stays the direction that must not grow; the cord keeps the length of the hole."],
-      "sheer" => ["wash-away under the hole", "Nothing may show afterwards, and sheer cloth puckers by itself."],
-      "coated" => ["tear-away or paper under the hole", "No iron and no pins near it: marks stay. Hold with clips."],
-      "quilted" => ["tear-away under the hole", "The padding feeds unevenly by itself; a firm sheet under it does not."],
-      "leather" => ["tear-away or paper under the hole", "No iron and no pins near it: marks stay. Hold with clips."],
-      "pile" => ["tear-away under, wash-away film on top", "The film keeps stitches from sinking into the pile; no hot iron."]
-    }.freeze
   end
 end

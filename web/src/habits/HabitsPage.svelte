@@ -1,6 +1,6 @@
 <script lang="ts">
   // What the house does where people were taught differently, with what speaks for and against.
-  import { client } from '../api/client';
+  import { client, type Workroom } from '../api/client';
   import { room } from '../api/room.svelte';
   import PageBar from '../shell/PageBar.svelte';
 
@@ -10,15 +10,26 @@
   void room.load();
   document.title = 'House habits: Nimble Eyelet';
 
-  async function set(path: string, text: string | null): Promise<void> {
+  type Change = { habits?: Record<string, string | null>; stabilisers?: Stabiliser[] };
+  type Stabiliser = Workroom['stabilisers'][number]['key'];
+
+  const set = (path: string, text: string | null) => change({ habits: { [path]: text } }, path);
+
+  /** All that are owned, with one more or one fewer. */
+  function own(key: Stabiliser, owned: boolean): Promise<void> {
+    const now = (room.workroom?.stabilisers ?? []).filter((item) => item.owned).map((item) => item.key);
+    return change(
+      { stabilisers: owned ? [...now, key] : now.filter((other) => other !== key) },
+      'stabilisers',
+    );
+  }
+
+  async function change(body: Change, path: string): Promise<void> {
     if (!room.workroom) return;
     delete faults[path];
     try {
       const header = { 'If-Match': `"${room.workroom.revision}"` };
-      const answer = await client.PATCH('/api/workroom', {
-        params: { header },
-        body: { habits: { [path]: text } },
-      });
+      const answer = await client.PATCH('/api/workroom', { params: { header }, body });
       if (answer.data) room.workroom = answer.data;
       else if (answer.error?.faults?.length) faults[path] = answer.error.faults[0]?.allowed ?? '';
       else {
@@ -88,5 +99,22 @@
         {/if}
       </fieldset>
     {/each}
+    <fieldset class="mt-7" data-drawer>
+      <legend class="font-serif text-xl font-semibold">Which stabilisers lie in the drawer?</legend>
+      <p class="text-sm text-secondary">
+        The recipe takes the best there is, and says when there is a better one.
+      </p>
+      {#each room.workroom?.stabilisers ?? [] as item (item.key)}
+        <label class="mt-1 flex w-fit cursor-pointer gap-3">
+          <input
+            type="checkbox"
+            class="checkbox mt-0.5 checkbox-sm"
+            checked={item.owned}
+            onchange={(event) => own(item.key, event.currentTarget.checked)}
+          />
+          {item.name}
+        </label>
+      {/each}
+    </fieldset>
   </main>
 </div>
