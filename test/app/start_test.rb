@@ -50,6 +50,58 @@ class StartTest < AppTest
     Net::HTTP.start("127.0.0.1", @port) { |http| http.request(request) }
   end
 
+  # Those of our processes that serve as a caliper for this start.
+  def calipers(io)
+    Dir["/proc/[0-9]*/stat"].filter_map do |file|
+      id, parent = File.read(file).sub(/\(.*\)/, "").split.values_at(0, 2).map(&:to_i)
+      id if parent == io.pid && File.read("/proc/#{id}/cmdline").include?("caliper.rb")
+    rescue Errno::ENOENT, Errno::ESRCH
+      next
+    end
+  end
+
+  def gone?(id) = !File.exist?("/proc/#{id}") || File.read("/proc/#{id}/stat").include?(") Z ")
+
+  def test_the_stand_in_caliper_comes_and_goes_with_it
+    io = start
+    until_it_answers(io)
+    ids = calipers(io)
+
+    assert_equal 1, ids.size
+    reading = JSON.parse(ask("/api/caliper/reading", Net::HTTP::Post).body)
+
+    assert_in_delta 18, reading["length"]["mm"], 0.04
+    assert_predicate finish(io, "TERM"), :success?
+    Timeout.timeout(PATIENCE) { Thread.pass until ids.all? { |id| gone?(id) } }
+  end
+
+  def test_a_caliper_can_be_left_out_or_be_another_and_a_large_file_is_refused_unread
+    io = start(NIMBLE_EYELET_CALIPER: "none")
+    until_it_answers(io)
+
+    refute JSON.parse(ask("/api/caliper").body)["there"]
+    assert_equal "413", refused_early(50 * 1024 * 1024)
+    finish(io, "TERM")
+    another = start(NIMBLE_EYELET_CALIPER: "/dev/no-such-gauge")
+    until_it_answers(another)
+
+    assert JSON.parse(ask("/api/caliper").body)["there"]
+    silent = ask("/api/caliper/reading", Net::HTTP::Post)
+
+    assert_equal ["503", "The caliper is not connected."], [silent.code, JSON.parse(silent.body)["detail"]]
+  end
+
+  # Announces a body and sends none of it: the answer must not wait for it.
+  def refused_early(bytes)
+    Timeout.timeout(10) do
+      Socket.tcp("127.0.0.1", @port) do |line|
+        line.write("POST /api/stash/import HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Nimble-Eyelet: 1\r\nContent-Type: text/csv\r\n" \
+                   "Content-Length: #{bytes}\r\n\r\n")
+        line.gets[/ (\d{3}) /, 1]
+      end
+    end
+  end
+
   def test_it_starts_stops_cleanly_and_recovers_from_a_kill
     first = start
 
