@@ -100,4 +100,31 @@ class SettingTest < CoreTest
     assert_equal %w[machine.top_speed foot.click],
                  refused { machine(top_speed: 5000, feet: [Foot.new(kind: "carriage_foot", click: mm(9))]).sound! }.keys
   end
+
+  def test_every_colour_of_the_box_can_be_told_from_its_edge_and_from_the_others
+    bright = ->(ink) { ink.scan(/\h\h/).sum { |part| part.to_i(16) } }
+    Buttons::COLOURS.each_value do |colour|
+      [colour.ink, colour.rim].each { |ink| assert_match(/\A#\h{6}\z/, ink) }
+
+      assert_operator bright.call(colour.ink) - bright.call(colour.rim), :>, 60, colour.name
+    end
+
+    assert_equal Buttons::COLOURS.size, Buttons::COLOURS.values.map(&:ink).uniq.size
+  end
+
+  def test_sentences_follow_each_other_in_the_unit_of_whoever_reads
+    both = Said.list([Said["Move it to %s.", mm(25.4r)], Said["Take %s off.", mm(12.7r)]])
+
+    assert_equal "Move it to 1 in. Take 1/2 in off.", both.in(:in)
+    assert_equal "Move it to 25.4 mm. Take 12.7 mm off.", both.in(:mm)
+    assert_equal "", Said.list([]).in(:mm)
+  end
+
+  def test_no_two_answers_to_a_habit_are_called_alike
+    HABITS.each_value do |habit|
+      assert_equal habit.options.size, habit.options.map { |option|
+        option.name.to_s
+      }.uniq.size, habit.path
+    end
+  end
 end
