@@ -71,8 +71,10 @@
   let holes = $derived((closure.sheet.placket ?? work.closure?.sheet.placket)?.holes ?? []);
   let length = $derived(plan.run_length.mm);
   let edge = $derived(plan.extension.mm);
+  /** The row of buttons on the far side of the centre line, where there are two. */
+  let far = $derived(plan.rows === 'double' ? plan.offset.mm : 0);
   let reach = $derived(
-    edge + Math.max(INNER, INNER - Math.min(0, ...holes.map((hole) => hole.out_inner.mm))),
+    edge + Math.max(INNER + far, INNER - Math.min(0, ...holes.map((hole) => hole.out_inner.mm))),
   );
   let along = $derived(lying ? box.width : box.height);
   let acrossRoom = $derived(lying ? box.height - 34 : box.width - TAPE - FIGURES);
@@ -256,7 +258,7 @@
           {/if}
         {/each}
         {#each holes as hole (hole.number)}
-          {@const [x, y] = at(hole.button.mm, edge - (plan.rows === 'double' ? plan.offset.mm : 0))}
+          {@const [x, y] = at(hole.button.mm, edge - far)}
           {@const end = gripOf(hole.number)}
           {@const [labelX, labelY] = at(hole.at.mm, reach)}
           {@const caution = hole.cautions.length > 0}
@@ -288,6 +290,17 @@
               stroke-width={picked === hole.number ? 2 : 1.2}
               stroke-dasharray={picked === hole.number ? undefined : '4 3'}
             />
+            {#if far > 0}
+              {@const [farX, farY] = at(hole.button.mm, edge + far)}
+              <circle
+                cx={farX}
+                cy={farY}
+                r={radius}
+                fill="none"
+                stroke="var(--horn)"
+                stroke-dasharray="2 4"
+              />
+            {/if}
             <line {...whole(hole)} stroke="var(--color-primary)" stroke-opacity="0.4" stroke-width="5" />
             <line
               {...slit(hole)}
