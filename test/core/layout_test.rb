@@ -65,6 +65,7 @@ class LayoutTest < CoreTest
     assert_equal 0, places(count: 6, pins: [pin(250)]).map { |place| (place - 250).abs }.min
     assert_operator wished.call(9), :<=, wished.call(1)
     assert_equal ["placket.pins"], refused { run_of(pins: [pin(100), pin(100, weight: 3)]).sound! }.keys
+    assert_equal ["placket.pins"], refused { run_of(pins: (1..7).map { |at| pin(at * 50, weight: 1) }).sound! }.keys
   end
 
   def test_a_collar_stand_hole_lies_across_and_needs_less_room

@@ -26,6 +26,9 @@ module NimbleEyelet
       # Up to so many demands, every pair and every three of them are tried; beyond, the set found is one
       # that no demand can be left out of.
       FEW = 14
+      # Places looked at, over all layers of all rows tried, before an answer is given with what is known:
+      # about a second's work. A set that could not be made smaller in that time is still one that collides.
+      PATIENCE = 1_500_000
       # A pin or an end is moved at most so many marks in search of a way out.
       MARKS = 150
 
@@ -38,6 +41,7 @@ module NimbleEyelet
       def initialize(demands, given)
         @demands = demands
         @given = given
+        @looked_at = 0
       end
 
       # @return [Collision]
@@ -75,7 +79,14 @@ module NimbleEyelet
           least_gap: numbers.key?(:least_gap) ? @demands.least_gap : @demands.grid / 1000,
           most_gap: numbers.key?(:most_gap) ? @demands.most_gap : nil
         )
-        Reach.possible?(some, any_count: !numbers.key?(:count))
+        patient? ? possible?(some, any_count: !numbers.key?(:count)) : true
+      end
+
+      def patient? = @looked_at < PATIENCE
+
+      def possible?(some, any_count: false)
+        @looked_at += ((some.to - some.from) / some.grid).to_i * (any_count ? MOST_HOLES : some.heads)
+        Reach.possible?(some, any_count: any_count)
       end
 
       def words
@@ -147,10 +158,12 @@ module NimbleEyelet
       def moved(words, place)
         grid = @demands.grid
         (1..MARKS).each do |marks|
+          break unless patient?
+
           [-marks, marks].each do |way|
             to = grid * ((place / grid).round + way)
             next unless to.between?(@demands.from, @demands.to)
-            return [(to - place).abs, Said[words, to]] if Reach.possible?(@demands.with(**yield(to)))
+            return [(to - place).abs, Said[words, to]] if possible?(@demands.with(**yield(to)))
           end
         end
         nil
@@ -158,7 +171,7 @@ module NimbleEyelet
 
       def nearer
         most = (@demands.least_gap / @demands.grid).ceil
-        gap = (1..most).bsearch { |marks| !Reach.possible?(@demands.with(least_gap: @demands.grid * marks)) }
+        gap = (1..most).bsearch { |marks| !possible?(@demands.with(least_gap: @demands.grid * marks)) }
         return if gap.nil? || gap == 1
 
         gap = @demands.grid * (gap - 1)
@@ -168,7 +181,7 @@ module NimbleEyelet
       def wider
         least = (@demands.most_gap / @demands.grid).ceil
         most = ((@demands.to - @demands.from) / @demands.grid).ceil
-        gap = (least..most).bsearch { |marks| Reach.possible?(@demands.with(most_gap: @demands.grid * marks)) } or return
+        gap = (least..most).bsearch { |marks| possible?(@demands.with(most_gap: @demands.grid * marks)) } or return
         gap = @demands.grid * gap
         [gap - @demands.most_gap, Said["Let gaps be as wide as %s.", gap]]
       end
@@ -176,7 +189,7 @@ module NimbleEyelet
       def another_count
         step = @demands.together
         count = (1..12).flat_map { |times| [@demands.count - (times * step), @demands.count + (times * step)] }
-                       .find { |number| number.positive? && Reach.possible?(@demands.with(count: number)) } or return
+                       .find { |number| number.positive? && patient? && possible?(@demands.with(count: number)) } or return
         mean = (@demands.last.at - @demands.first.at) / [@demands.count - 1, 1].max
         [mean * (count - @demands.count).abs / 2, Said["Take #{count} #{count == 1 ? 'hole' : 'holes'}."]]
       end

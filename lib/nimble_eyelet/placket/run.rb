@@ -65,6 +65,9 @@ module NimbleEyelet
     # One row of holes, or two mirrored on either side of the centre line.
     ROWS = { "single" => "one row", "double" => "two mirrored rows" }.freeze
 
+    # More wishes than anybody has for one row; each makes it longer to weigh them all.
+    MOST_WISHES = 2
+
     # How strongly a hole is wanted somewhere: 0 is a must.
     WEIGHTS = (0..9)
 
@@ -138,9 +141,16 @@ module NimbleEyelet
         if least_gap && most_gap
           check.that("placket.most_gap", most_gap, most_gap >= least_gap, Said["Not less than the least gap, %s.", least_gap])
         end
-        check.that("placket.pins", "", pins.map(&:at).uniq.size == pins.size, "Two pins stand on one spot: one is enough.")
-        pins.each { |pin| check_pin(check, pin) }
+        check_pins(check)
         keep_outs.each { |keep_out| check_keep_out(check, keep_out) }
+      end
+
+      def check_pins(check)
+        check.that("placket.pins", "", pins.map(&:at).uniq.size == pins.size, "Two pins stand on one spot: one is enough.")
+        wishes = pins.count { |pin| !pin.must? }
+        check.that("placket.pins", wishes, wishes <= MOST_WISHES,
+                   "At most #{MOST_WISHES} wishes on one run; pins that must be hit may be more.")
+        pins.each { |pin| check_pin(check, pin) }
       end
 
       def check_pin(check, pin)
