@@ -10,6 +10,8 @@ require_relative "../store/closures"
 module NimbleEyelet
   module Api
     module MachineView
+      FLAGS = { true => "yes", false => "no" }.freeze
+
       # @param kept [Store::Machines::Kept]
       # @param say [Say]
       # @return [Hash]
@@ -23,23 +25,9 @@ module NimbleEyelet
 
       # Every fact as a person would type it.
       def self.facts(fields, thing, say)
-        fields.to_h do |name, field|
-          [name.to_s, if field.kind == :flag
-                        thing[name] ? "yes" : "no"
-                      else
-                        text(thing[name], say)
-                      end]
-        end
+        fields.to_h { |name, field| [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : say.typed(thing[name])] }
       end
-
-      def self.text(value, say)
-        if value.nil?
-          ""
-        else
-          say.field(value).then { |shown| shown.is_a?(Hash) ? shown[:text] : shown.to_s }
-        end
-      end
-      private_class_method :facts, :text
+      private_class_method :facts
     end
 
     # A machine from what was typed; every fault at once, those of feet as "feet.2.allowance".
@@ -47,7 +35,7 @@ module NimbleEyelet
       # @param unit [Symbol]
       def initialize(unit)
         @unit = unit
-        @faults = []
+        @check = Refused::Check.new
       end
 
       # @param body [Hash] facts, styles, feet
@@ -56,7 +44,7 @@ module NimbleEyelet
       def read(body)
         facts = read_all(Store::MachineFields::MACHINE, body.fetch("facts"))
         feet = body.fetch("feet").each_with_index.map { |foot, index| read_foot(foot, index + 1) }
-        raise Refused, @faults unless @faults.empty?
+        raise Refused, @check.faults unless @check.faults.empty?
 
         check_feet(feet)
         Machine.new(**facts, styles: body.fetch("styles").uniq, feet: feet).sound!
@@ -64,30 +52,18 @@ module NimbleEyelet
 
       private
 
+      # @return [Foot, nil] nothing when it was refused; its faults name it by its number
       def read_foot(typed, number)
-        before = @faults.size
+        before = @check.faults.size
         values = read_all(Store::MachineFields::FOOT, typed)
-        rename(before, number)
-        return if @faults.size > before
-
-        Foot.new(**values).sound!
-      rescue Refused => e
-        @faults.concat(e.faults)
-        rename(before, number)
-        nil
-      end
-
-      def rename(from, number)
-        @faults[from..] = @faults[from..].map { |fault| fault.with(field: fault.field.sub(/\Afoot/, "feet.#{number}")) }
+        foot = @check.gather { Foot.new(**values).sound! } if @check.faults.size == before
+        faults = @check.faults
+        faults[before..] = faults[before..].map { |fault| fault.with(field: fault.field.sub(/\Afoot/, "feet.#{number}")) }
+        foot
       end
 
       def read_all(fields, typed)
-        fields.to_h do |name, field|
-          [name, field.read(typed[name.to_s], unit: @unit)]
-        rescue Refused => e
-          @faults.concat(e.faults)
-          [name, nil]
-        end
+        fields.to_h { |name, field| [name, @check.gather { field.read(typed[name.to_s], unit: @unit) }] }
       end
 
       def check_feet(feet)

@@ -60,6 +60,10 @@ module NimbleEyelet
         else value
         end
       end
+
+      # @param value [Object] of a field
+      # @return [String] as a person would type it; empty for nothing
+      def typed(value) = field(value).then { |shown| shown.is_a?(Hash) ? shown.fetch(:text) : shown.to_s }
     end
   end
 end

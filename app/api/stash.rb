@@ -31,9 +31,7 @@ module NimbleEyelet
 
       def self.fields(item, say)
         Store::Stash::BUTTON.merge(Store::Stash::MORE).to_h do |name, _|
-          value = item.respond_to?(name) ? item.public_send(name) : item.button[name]
-          shown = say.field(value)
-          [name, shown.is_a?(Hash) ? shown[:text] : shown.to_s]
+          [name, say.typed(item.respond_to?(name) ? item.public_send(name) : item.button[name])]
         end
       end
       private_class_method :picture, :fields

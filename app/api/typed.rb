@@ -24,10 +24,10 @@ module NimbleEyelet
       # @return [Store::Document]
       # @raise [Refused]
       def apply(body, document)
-        @faults = []
+        @check = Refused::Check.new
         changes = fields(body)
         lists = { pins: pins(body), keep_outs: keep_outs(body), machine_id: body.dig("machine", "id") }.compact
-        raise Refused, @faults unless @faults.empty?
+        raise Refused, @check.faults unless @check.faults.empty?
 
         document.changed(changes).with(**lists)
       end
@@ -38,7 +38,7 @@ module NimbleEyelet
         typed = body.flat_map { |room, values| values.map { |name, value| ["#{room}.#{name}", value] } }
         typed.each_with_object({}) do |(path, value), changes|
           field = Store::FIELDS[path] or next
-          noting { changes[path] = field.read(value, unit: @unit) }
+          @check.gather { changes[path] = field.read(value, unit: @unit) }
         end
       end
 
@@ -46,7 +46,7 @@ module NimbleEyelet
         items = body.dig("placket", "pins") or return
         limited("placket.pins", items, MOST_PINS)
         pins = items.filter_map do |item|
-          noting { Placket::Pin.new(at: length("placket.pins", item["at"]), weight: weight(item["weight"]), **label(item)) }
+          @check.gather { Placket::Pin.new(at: length("placket.pins", item["at"]), weight: weight(item["weight"]), **label(item)) }
         end
         pins.sort_by(&:at)
       end
@@ -55,7 +55,7 @@ module NimbleEyelet
         items = body.dig("placket", "keep_outs") or return
         limited("placket.keep_outs", items, MOST_KEEP_OUTS)
         items.filter_map do |item|
-          noting do
+          @check.gather do
             Placket::KeepOut.new(from: length("placket.keep_outs", item["from"]), to: length("placket.keep_outs", item["to"]),
                                  **label(item))
           end
@@ -81,12 +81,5 @@ module NimbleEyelet
 
       def length(field, text) = Measure::Notation.read(text.to_s, unit: @unit, field: field)
 
-      def noting
-        yield
-      rescue Refused => e
-        @faults.concat(e.faults)
-        nil
-      end
-    end
   end
 end

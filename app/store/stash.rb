@@ -20,22 +20,12 @@ module NimbleEyelet
         # @return [self]
         # @raise [Refused]
         def sound!
-          faults = Stash::Item.faults { button.sound! } + Stash::Item.faults do
-            Refused.unless_sound do |check|
-              check.that("button.name", button.name, !button.name.empty?, "A button on the shelf needs a name.")
-              check.that("button.owned", owned, (0..MOST_OWNED).cover?(owned), "This takes a whole number from 0 to #{MOST_OWNED}.")
-            end
+          Refused.unless_sound do |check|
+            check.gather { button.sound! }
+            check.that("button.name", button.name, !button.name.empty?, "A button on the shelf needs a name.")
+            check.that("button.owned", owned, (0..MOST_OWNED).cover?(owned), "This takes a whole number from 0 to #{MOST_OWNED}.")
           end
-          raise Refused, faults unless faults.empty?
-
           self
-        end
-
-        def self.faults
-          yield
-          []
-        rescue Refused => e
-          e.faults
         end
       end
 
@@ -58,16 +48,14 @@ module NimbleEyelet
       # @return [Item] sound
       # @raise [Refused] with every fault
       def self.read(typed, unit:)
-        faults = []
+        check = Refused::Check.new
         values = BUTTON.merge(MORE).to_h do |name, field|
           text = typed[name].to_s
-          [name.to_sym, field.read(text.strip.empty? ? OPEN.fetch(name, "") : text, unit: unit)]
-        rescue Refused => e
-          faults.concat(e.faults)
-          [name.to_sym, nil]
+          text = OPEN.fetch(name, "") if text.strip.empty?
+          [name.to_sym, check.gather { field.read(text, unit: unit) }]
         end
-        values = by_itself(values, faults)
-        raise Refused, faults unless faults.empty?
+        values = by_itself(values, check.faults)
+        raise Refused, check.faults unless check.faults.empty?
 
         more = values.slice(:owned, :colour, :note)
         Item.new(button: Button.new(**values.except(*more.keys)), **more).sound!
@@ -81,8 +69,7 @@ module NimbleEyelet
         unasked << "button.diameter" if form.measured?(:outline) && values[:outline]
         faults.reject! { |fault| unasked.include?(fault.field) && fault.given.to_s.empty? }
         diameter = values[:diameter] || values[:outline]&.largest_width
-        { diameter: diameter, thickness: diameter }.merge(values.compact)
-                                                   .then { |found| values.merge(found) }
+        values.merge({ diameter: diameter, thickness: diameter }.merge(values.compact))
       end
       private_class_method :by_itself
 
@@ -168,7 +155,7 @@ module NimbleEyelet
 
       def owned = @db[:buttons].where(workroom_id: @workroom_id)
 
-      def columns = %i[id name owned colour note revision] + BUTTON.values.map { |field| Stash.column(field) } - [:words]
+      def columns = %i[id name owned colour note revision] + BUTTON.values.map { |field| Stash.column(field) }
 
       def matching(words)
         asked = words.to_s.scan(/[[:alnum:]]+/).first(8)

@@ -26,14 +26,9 @@ module NimbleEyelet
     # @return [self]
     # @raise [Refused]
     def sound!
-      faults = [button, cloth, thread, opening, run, overrides, attach, *swatches].flat_map do |part|
-        part.sound!
-        []
-      rescue Refused => e
-        e.faults
+      Refused.unless_sound do |check|
+        [button, cloth, thread, opening, run, overrides, attach, *swatches].each { |part| check.gather { part.sound! } }
       end
-      raise Refused, faults unless faults.empty?
-
       self
     end
   end

@@ -49,7 +49,7 @@ module NimbleEyelet
       raise new(check.faults) unless check.faults.empty?
     end
 
-    # Notes faults field by field.
+    # Notes faults field by field, or part by part.
     class Check
       attr_reader :faults
 
@@ -67,6 +67,16 @@ module NimbleEyelet
       def that(field, given, holds, allowed)
         @faults << Fault.new(field: field, given: given, allowed: allowed) unless holds
         holds
+      end
+
+      # Notes what the block is refused for, and goes on.
+      #
+      # @return [Object, nil] what the block gives; nothing when it was refused
+      def gather
+        yield
+      rescue Refused => e
+        @faults.concat(e.faults)
+        nil
       end
     end
   end

@@ -114,15 +114,9 @@ module NimbleEyelet
                    Said["One step of the dial is not more than its whole range, %s.", max_width])
         check.that("machine.kind", kind, kind == "plain" || zigzag?,
                    "A machine whose needle does not swing has no buttonhole programme: it is a plain one.")
-        feet.each { |foot| Machine.gather(check) { foot.sound! } }
+        feet.each { |foot| check.gather { foot.sound! } }
       end
       self
-    end
-
-    def self.gather(check)
-      yield
-    rescue Refused => e
-      e.faults.each { |fault| check.that(fault.field, fault.given, false, fault.allowed) }
     end
 
     # @param width [Length]

@@ -57,17 +57,9 @@ module NimbleEyelet
         range = Stitches::TEX_RANGE
         sound = check.that("thread.tex", tex.to_f, range.cover?(tex),
                            "Sewing thread is between tex #{range.min} and tex #{range.max}.")
-        check_bobbin(check) if sound && !bobbin.empty?
+        check.gather { Stitches::Bobbin.left(bobbin, self) } if sound && !bobbin.empty?
       end
       self
-    end
-
-    private
-
-    def check_bobbin(check)
-      Stitches::Bobbin.left(bobbin, self)
-    rescue Refused => e
-      e.faults.each { |fault| check.that(fault.field, fault.given, false, fault.allowed) }
     end
   end
 end
