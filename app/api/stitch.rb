@@ -19,7 +19,7 @@ module NimbleEyelet
         shape = path.shape
         { parts: parts(path), points: path.points.flatten.map { |figure| (figure * 1000).round },
           cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
-          style: shape.style, width: shape.width.round(4), overall: shape.overall.round(4),
+          width: shape.width.round(4), overall: shape.overall.round(4),
           slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
           stitch_length: shape.length.round(4), thread: simulation.thread.to_f, **comes_to(simulation.reckoning, say),
           row: row(simulation.row, say) }

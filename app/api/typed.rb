@@ -80,6 +80,6 @@ module NimbleEyelet
       end
 
       def length(field, text) = Measure::Notation.read(text.to_s, unit: @unit, field: field)
-
+    end
   end
 end

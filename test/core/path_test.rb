@@ -8,10 +8,12 @@ class PathTest < CoreTest
 
   SATIN = %w[two_tacks round_end two_round keyhole stretch corded manual_zigzag].freeze
 
+  # By the ends of a style; a name that is no style is a bar tack alone.
   def shape(style = "two_tacks", **changes)
-    near = { "keyhole" => 4.0, "round_end" => 2.25, "two_round" => 2.25 }.fetch(style, 1.25)
-    far = style == "two_round" ? 2.25 : 1.25
-    HoleShape.new(style: style, opening: 22.5, near: near, far: far, width: 4.5, space: 0.6, length: 0.4, **changes)
+    form = Recipes::STYLES[style]
+    ends = { near_end: form ? form.near : :bar, far_end: form ? form.far : :bar, corded: form ? form.corded : false }
+    lengths = { near: { eyelet: 4.0, round: 2.25 }.fetch(ends[:near_end], 1.25), far: ends[:far_end] == :round ? 2.25 : 1.25 }
+    HoleShape.new(**{ opening: 22.5, width: 4.5, space: 0.6, length: 0.4 }.merge(ends, lengths, changes))
   end
 
   def path(style = "two_tacks", kind: "sensing", on: {}, **changes) = Path.sew(shape(style, **changes), machine(kind, **on))

@@ -78,7 +78,7 @@ class RecipePropertyTest < CoreTest
         x.abs < (path.shape.inner - 0.01) && y > path.shape.slit[0] + 0.2 && y < path.shape.slit[1] - 0.2
       end
 
-      assert_empty free, "#{path.shape.style}: nothing is sewn where it is cut"
+      assert_empty free, "#{found.recipe.style.value.key}: nothing is sewn where it is cut"
     end
   end
 

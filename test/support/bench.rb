@@ -209,7 +209,8 @@ module NimbleEyelet
       # and the hole over HTTP against the bare route.
       def paths(world)
         plan = Store::Closures.new(world.db, 1).find(5).plan
-        shape = Stitches::HoleShape.new(style: "keyhole", opening: 40.0, near: 4.0, far: 1.25, width: 6.4, space: 0.9, length: 0.3)
+        shape = Stitches::HoleShape.new(near_end: :eyelet, far_end: :tack, opening: 40.0, near: 4.0, far: 1.25, width: 6.4,
+                                        space: 0.9, length: 0.3, corded: true)
         points = Stitches::Path.sew(shape, plan.machine).points
         situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine)
         path, json, recipe = each_of({ path: -> { Stitches::Path.sew(shape, plan.machine) }, json: -> { JSON.generate(points) },

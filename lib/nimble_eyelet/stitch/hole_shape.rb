@@ -6,18 +6,20 @@
 #
 # The near end lies at y = 0 and the far end at y = overall; x is 0 on the cut line, left is negative.
 #
-#   shape = Stitches::HoleShape.new(style: "two_tacks", opening: 22.5, near: 1.25, far: 1.25, width: 4.5, space: 0.6, length: 0.4)
+#   shape = Stitches::HoleShape.new(near_end: :tack, far_end: :tack, opening: 22.5, near: 1.25, far: 1.25, width: 4.5,
+#                                   space: 0.6, length: 0.4)
 #   shape.bead   # 1.95
 
 require_relative "../value"
 
 module NimbleEyelet
   module Stitches
-    # style - String, key of Recipes::STYLES; length - Float, feed of one stitch
+    # near_end, far_end - Symbol, how an end is finished, as in Recipes::Style; :bar for a bar tack alone
+    # near, far - Float, length of each end; length - Float, feed of one stitch
     # balance - Float, how much farther forward feed goes than it should, as a share: 0.1 is a tenth
-    # bead - Float or nil, where it is not half of what the cutting space leaves
-    HoleShape = Value.define(:style, :opening, :near, :far, :width, :space, :length, :balance, :own_bead,
-                             balance: 0.0, own_bead: nil) do
+    # own_bead - Float or nil, where it is not half of what the cutting space leaves
+    HoleShape = Value.define(:near_end, :far_end, :opening, :near, :far, :width, :space, :length, :corded, :balance, :own_bead,
+                             corded: false, balance: 0.0, own_bead: nil) do
       def overall = near + opening + far
       def bead = own_bead || [(width - space) / 2, 0].max
 
@@ -30,6 +32,9 @@ module NimbleEyelet
       # @param forward [Boolean] the cloth is fed away from the chair
       # @return [Float] how far one stitch really goes
       def feed(forward) = length * (forward ? 1 + balance : 1 - balance)
+
+      # A keyhole or a round end lies where it lies; only alike ends can be sewn from either.
+      def turnable? = near_end == far_end
 
       # @return [HoleShape] as seen in a mirror across the cut line's middle: the ends change places
       def turned = with(near: far, far: near, balance: -balance)

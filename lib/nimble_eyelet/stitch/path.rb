@@ -39,15 +39,12 @@ module NimbleEyelet
       # @param machine [Machine]
       # @return [Path]
       def self.sew(shape, machine)
-        toward = machine.first_direction == "toward" && Path.turnable?(shape)
-        sewer = Sewer.new(toward ? shape.turned : shape, machine.kind, machine.straight_first)
+        toward = machine.first_direction == "toward" && shape.turnable?
+        sewer = Sewer.new(toward ? shape.turned : shape, machine)
         path = new(shape: shape, parts: sewer.parts, cords: sewer.cords)
         path = path.flipped_ends(shape.overall) if toward
         machine.first_side == "right" ? path.mirrored : path
       end
-
-      # A keyhole or a round end lies where it lies; only alike ends can be sewn from either.
-      def self.turnable?(shape) = %w[two_tacks stretch corded manual_zigzag straight_box].include?(shape.style)
 
       # @return [Path] left and right changed
       def mirrored

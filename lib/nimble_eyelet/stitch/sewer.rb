@@ -3,7 +3,7 @@
 # Sewer lays down the stitches of a hole part by part, as a machine that begins at the near end and
 # sews the left bead first. Everything else is this, seen in a mirror.
 #
-#   Stitches::Sewer.new(shape, "sensing", false).parts
+#   Stitches::Sewer.new(shape, machine).parts
 
 require_relative "hole_shape"
 
@@ -21,64 +21,55 @@ module NimbleEyelet
     # Corners of the straight-stitch box are sewn round twice.
     ROUNDS = 2
 
+    # Holes that are one part throughout, by how their ends are finished.
+    WHOLE = { box: :box, ring: :ring, bar: :bar }.freeze
+
     class Sewer
       # @param shape [HoleShape]
-      # @param kind [String] key of MACHINE_KINDS
-      # @param straight_first [Boolean]
-      def initialize(shape, kind, straight_first)
+      # @param machine [Machine]
+      def initialize(shape, machine)
         @shape = shape
-        @kind = kind
-        @straight_first = straight_first
+        @machine = machine
       end
 
       # @return [Array<Part>]
       def parts
-        found = { "straight_box" => :box, "eyelet" => :ring, "bar_tack" => :bar }.fetch(@shape.style) { satin_order }
-        (if found.is_a?(Symbol)
-           send(found)
-         else
-           found.map do |part|
-             send(*part)
-           end.then { |sewn| locked(sewn) }
-         end).reject { |part| part.points.empty? }
+        whole = WHOLE[@shape.near_end]
+        whole ? send(whole) : locked(order.map { |part, *how| send(part, *how) })
       end
 
       # A cord lies under both beads, with its loop at the near end, away from the strain.
       # @return [Array<Array>]
       def cords
-        return [] unless %w[corded stretch].include?(@shape.style)
+        return [] unless @shape.corded
 
         middle = (@shape.inner + @shape.outer) / 2
-        [[[-middle, @shape.overall], [-middle, @shape.near * 0.6], [0.0, 0.0], [middle, @shape.near * 0.6], [middle, @shape.overall]]]
+        loop_start = @shape.near * 0.6
+        [[[-middle, @shape.overall], [-middle, loop_start], [0.0, 0.0], [middle, loop_start], [middle, @shape.overall]]]
       end
 
       private
 
-      # In which order this kind sews the parts: which part, and for beads whether away from the chair.
-      def satin_order
-        return round_order unless %w[two_tacks stretch corded manual_zigzag].include?(@shape.style)
-        if @straight_first && @kind != "plain"
-          return [[:run, -1, true], [:bead, -1, false], %i[tack near], [:bead, 1, true],
-                  %i[tack far]]
-        end
+      # Which part after which, and for beads whether away from the chair.
+      def order
+        return bead_by_bead unless @shape.near_end == :tack && @shape.far_end == :tack
+        return [[:run, -1, true], *bead_by_bead] if @machine.straight_first && @machine.kind != "plain"
 
-        { "sensing" => [%i[tack near], [:bead, -1, true], %i[tack far], [:bead, 1, false]],
-          "memory" => [[:bead, -1, true], %i[tack far], [:bead, 1, false], %i[tack near]],
-          "stepped" => [[:bead, -1, true], %i[tack far], [:bead, 1, false], %i[tack near]],
-          "plain" => [%i[tack near], [:bead, -1, true], %i[tack far], [:bead, 1, false]] }.fetch(@kind)
+        beads = { first_bead: [:bead, -1, true], second_bead: [:bead, 1, false] }
+        @machine.type.sews.map { |part| beads.fetch(part) { [:finish, part == :near_tack ? :near : :far] } }
       end
 
       # Down the one side, round the near end, back up the other, and the far end last.
-      def round_order
-        near = @shape.style == "keyhole" ? [:eye] : %i[round near]
-        far = @shape.style == "two_round" ? %i[round far] : %i[tack far]
-        [[:bead, -1, false], near, [:bead, 1, true], far]
+      def bead_by_bead = [[:bead, -1, false], %i[finish near], [:bead, 1, true], %i[finish far]]
+
+      # @param at [Symbol] :near or :far
+      def finish(at)
+        { tack: :tack, round: :round, eyelet: :eye }.fetch(at == :near ? @shape.near_end : @shape.far_end).then { |name| send(name, at) }
       end
 
       # Small stitches where the thread begins and ends, inside what covers them.
       def locked(sewn)
-        first = sewn.first.points.first or return sewn
-        start = lock(first)
+        start = lock(sewn.first.points.first)
         stop = lock(sewn.last.points.last)
         [Part.new(name: "start", kind: :lock, points: start), *sewn, Part.new(name: "lock", kind: :lock, points: stop)]
       end
@@ -128,7 +119,7 @@ module NimbleEyelet
       end
 
       # The eye of a keyhole: a ring as wide as the hole, open toward the slit.
-      def eye
+      def eye(_at)
         outer = @shape.outer
         inner = [EYE_RADIUS, outer * 0.8].min
         gap = Math.asin([@shape.space / 2 / inner, 1].min)
@@ -152,7 +143,7 @@ module NimbleEyelet
         locked([Part.new(name: "eyelet", kind: :eyelet, points: points)])
       end
 
-      # Straight stitches the long way, then zigzag over them.
+      # A bar tack alone: straight stitches the long way, then zigzag over them.
       def bar
         long = @shape.overall
         under = [0, 1, 0.2, 0.8].map { |share| [0.0, long * share] }

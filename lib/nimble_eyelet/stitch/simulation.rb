@@ -58,9 +58,9 @@ module NimbleEyelet
         width = turned ? machine.width_settable(trial.stitch_width) : recipe.stitch_width.value
         length = trial.stitch_length ? machine.length_settable(trial.stitch_length) : recipe.stitch_length.value
         ends = style.ends(width: width)
-        HoleShape.new(style: style.key, opening: sheet.cut.length.to_f, near: ends.near.to_f, far: ends.far.to_f, width: width.to_f,
-                      space: [recipe.space, width].min.to_f, length: length.to_f, balance: trial.balance / 100.0,
-                      own_bead: recipe.manual_width&.value&.to_f)
+        HoleShape.new(near_end: style.near, far_end: style.far, corded: style.corded, opening: sheet.cut.length.to_f,
+                      near: ends.near.to_f, far: ends.far.to_f, width: width.to_f, space: [recipe.space, width].min.to_f,
+                      length: length.to_f, balance: trial.balance / 100.0, own_bead: recipe.manual_width&.value&.to_f)
       end
 
       def self.row(sheet, reckoning)
