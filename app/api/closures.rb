@@ -74,8 +74,7 @@ module NimbleEyelet
         end
 
         def preview(closure)
-          document = Typed.new(workroom.unit).apply(body_hash, closure.document)
-          sheet = Sheet.of(document.plan(closure.machine, closure.habits).sound!)
+          document, sheet = planned(closure)
           json(ClosureView.of(closure.with(document: document), say, sheet: sheet, before: Sheet.of(closure.plan)))
         end
 
@@ -93,13 +92,19 @@ module NimbleEyelet
         # What was typed, checked room by room. Holes that do not fit are refused when the run
         # itself was touched; when something else made them not fit, the sheet says so.
         def apply(closure)
-          document = Typed.new(workroom.unit).apply(body_hash, closure.document)
-          machine = document.machine_id == closure.machine.id ? closure.machine : machine_chosen(document.machine_id)
-          sheet = Sheet.of(document.plan(machine, closure.habits).sound!)
+          document, sheet = planned(closure)
           touched = sheet.faults.select { |fault| body_hash.key?(fault.room) }
           raise Refused, touched unless touched.empty?
 
           document
+        end
+
+        # @return [Array(Store::Document, Sheet)] the closure as it would be with what was typed
+        # @raise [Refused]
+        def planned(closure)
+          document = Typed.new(workroom.unit).apply(body_hash, closure.document)
+          machine = document.machine_id == closure.machine.id ? closure.machine : machine_chosen(document.machine_id)
+          [document, Sheet.of(document.plan(machine, closure.habits).sound!)]
         end
 
         def machine_chosen(id)
@@ -127,8 +132,7 @@ module NimbleEyelet
 
         # The plan of another closure, or its mirror image: the other front lies on top. What was sewn stays there.
         def copied(document, name)
-          other = { "right" => "left", "left" => "right" }.fetch(document.fields["placket.overlap"])
-          side = body_hash["mirror"] ? { "placket.overlap" => other } : {}
+          side = body_hash["mirror"] ? { "placket.overlap" => Placket.mirrored(document.fields["placket.overlap"]) } : {}
           document.changed({ "closure.name" => name }.merge(side)).with(swatches: [], steps_done: [], knots: {})
         end
 

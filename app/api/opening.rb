@@ -62,7 +62,8 @@ module NimbleEyelet
       # @param setting [Opening::Setting]
       def self.setting(setting, say)
         { way: setting.way.key, name: setting.way.name, reads: setting.reads, figure: say.length(setting.figure),
-          gives: say.length(setting.gives), clicks: setting.clicks, pitch: say.length(setting.pitch), says: say.words(setting.says),
+          gives: say.length(setting.gives), overall: say.length(setting.overall),
+          clicks: setting.clicks, pitch: say.length(setting.pitch), says: say.words(setting.says),
           cautions: say.cautions(setting.cautions) }
       end
 

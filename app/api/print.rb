@@ -18,19 +18,14 @@ module NimbleEyelet
           raise Refused, sheet.faults unless sheet.layout
 
           printer, type = FORMATS.fetch(format)
-          strip = Document::Strip.new(sheet, say, garment: closure.garment_name, date: changed_on(closure))
+          strip = Document::Strip.new(sheet, say, garment: closure.garment_name,
+                                       date: closures.made_at(closure).utc.strftime("%Y-%m-%d"))
           content_type type
           attachment_name = "strip-#{closure.id}-#{closure.revision}.#{format}"
           response["content-disposition"] = "inline; filename=\"#{attachment_name}\""
           paper = format == "pdf" ? { paper: params.fetch("paper", "a4") } : {}
           printer.new(strip, "#{closure.garment_name}: #{sheet.plan.name}", **paper).render
         end
-        app.helpers Helpers
-      end
-
-      module Helpers
-        # @return [String] day of the last change
-        def changed_on(closure) = closures.history(closure.id).first[:made_at].utc.strftime("%Y-%m-%d")
       end
     end
   end

@@ -32,14 +32,11 @@ module NimbleEyelet
           coverage_least: Stitches::COVERAGE_LEAST, coverage_most: Stitches::COVERAGE_MOST,
           satin: recipe.style.value.stitched == :satin,
           thread_diameter: say.length(sheet.plan.thread.diameter), stack: say.length(sheet.plan.cloth.stack),
-          corded: recipe.cord.value, cord: cord(sheet, say), standings: standings(recipe), stack_parts: stack(sheet.plan.cloth, say),
+          corded: recipe.cord.value, cord: cord(sheet, say), standings: standings(recipe),
+          stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: say.length(thickness) } },
           thread_in: Stitches::LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
-          pressure: PRESSURE.fetch(sheet.plan.cloth.kind, "usual foot pressure"), cautions: say.cautions(recipe.cautions) }
+          pressure: sheet.plan.cloth.type.pressure, cautions: say.cautions(recipe.cautions) }
       end
-
-      # Cloth that is pushed along by the foot wants less of it.
-      PRESSURE = { "knit" => "foot pressure one step lighter", "pile" => "foot pressure one step lighter",
-                   "quilted" => "foot pressure one step lighter" }.freeze
 
       def self.cord(sheet, say)
         return unless sheet.recipe.cord.value
@@ -54,13 +51,6 @@ module NimbleEyelet
             chosen: standing.style == recipe.style.value,
             speaks_for: standing.speaks_for.map(&:says), against: standing.against.map(&:says) }
         end
-      end
-
-      # The stack from the top, to be drawn to scale.
-      def self.stack(cloth, say)
-        layers = Array.new(cloth.layers) { ["cloth", cloth.thickness] } + Array.new(cloth.seams) { ["seam layer", cloth.thickness] }
-        layers.insert(1, ["interfacing", cloth.interfacing]) unless cloth.interfacing.zero?
-        layers.map { |name, thickness| { name: name, thickness: say.length(thickness) } }
       end
 
       # @return [String] for the knot
@@ -89,7 +79,7 @@ module NimbleEyelet
         else say.words(value)
         end
       end
-      private_class_method :setting, :label, :text, :cord, :standings, :stack
+      private_class_method :setting, :label, :text, :cord, :standings
     end
   end
 end

@@ -17,11 +17,16 @@ module NimbleEyelet
       def self.of(simulation, say)
         path = simulation.path
         shape = path.shape
-        { parts: parts(path), points: path.points.flatten.map { |figure| (figure * 1000).round },
+        set = { width: Length.mm(shape.width), stitch_length: Length.mm(shape.length) }.transform_values do |length|
+          say.length(length)
+        end
+        { **set, tension: say.number(simulation.tension), parts: parts(path), points: path.points.flatten.map do |figure|
+          (figure * 1000).round
+        end,
           cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
-          width: shape.width.round(4), overall: shape.overall.round(4),
+          overall: shape.overall.round(4),
           slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
-          stitch_length: shape.length.round(4), thread: simulation.thread.to_f, **comes_to(simulation.reckoning, say),
+          thread: simulation.thread.to_f, **comes_to(simulation.reckoning, say),
           row: row(simulation.row, say) }
       end
 
@@ -34,24 +39,18 @@ module NimbleEyelet
 
       def self.comes_to(reckoning, say)
         { top: say.length(whole(reckoning.top)), bobbin: say.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
-          cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: words(index) } },
+          cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: Stitches.looks(index) } },
           hits: reckoning.hits.round(2), bulk: say.length(reckoning.bulk), cautions: say.cautions(reckoning.cautions) }
       end
 
       # Thread is not measured finer than this.
       def self.whole(length) = length.round_to(Length.mm(1))
 
-      def self.words(index)
-        return "gappy" if index < Stitches::COVERAGE_LEAST
-
-        index > Stitches::COVERAGE_MOST ? "piled up" : "full"
-      end
-
       def self.row(row, say)
-        row && { holes: row.holes, left: say.length(row.left), needed: say.length(row.needed), enough_for: row.enough_for,
-says: row.says }
+        row && { holes: row.holes, enough_for: row.enough_for, says: row.says,
+                 left: say.length(row.left), needed: say.length(row.needed) }
       end
-      private_class_method :parts, :comes_to, :whole, :words, :row
+      private_class_method :parts, :comes_to, :whole, :row
     end
 
     module StitchRoutes

@@ -70,6 +70,10 @@ module NimbleEyelet
         revisions(id).select(:number, :summary, :made_at).reverse(:number).limit(200).all
       end
 
+      # @param closure [Closure]
+      # @return [Time] when what it shows now was made
+      def made_at(closure) = revisions(closure.id).where(number: closure.position).get(:made_at)
+
       # @param id [Integer]
       # @param number [Integer]
       # @return [Document] as it was then

@@ -246,4 +246,12 @@ class ContractTest < AppTest
 
     assert_status 412
   end
+
+  # What a machine may have a programme for is said by the rules; the description repeats it.
+  def test_the_description_knows_every_programme
+    keys = App::Web::SCHEMA.open_api.components.schemas["StyleKey"].enum
+
+    assert_equal Recipes::PROGRAMMES, keys
+    assert_equal(keys, call(:get, "/api/catalogue")["programmes"].map { |item| item["key"] })
+  end
 end

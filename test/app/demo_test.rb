@@ -124,11 +124,12 @@ class DemoTest < AppTest
   def assert_settable(machine, found, hole)
     on_dial = ->(figure, step) { ((figure / step) - (figure / step).round).abs < 1e-6 }
 
-    assert on_dial.call(hole["stitch_length"], machine.length_step.to_f), found["name"]
-    return if hole["style"] == "straight_box"
+    assert on_dial.call(hole["stitch_length"]["mm"], machine.length_step.to_f), found["name"]
+    style = found["sheet"]["recipe"]["standings"].find { |standing| standing["chosen"] }["key"]
+    return if style == "straight_box"
 
-    assert on_dial.call(hole["width"], machine.width_step.to_f), found["name"]
-    assert_operator hole["width"], :<=, machine.max_width.to_f
-    assert_includes machine.styles + %w[manual_zigzag corded], hole["style"]
+    assert on_dial.call(hole["width"]["mm"], machine.width_step.to_f), found["name"]
+    assert_operator hole["width"]["mm"], :<=, machine.max_width.to_f
+    assert_includes machine.styles + %w[manual_zigzag corded], style
   end
 end

@@ -22,7 +22,7 @@ class StitchTest < AppTest
     off = stitches({ "balance" => 25 })["cover"].map { |bead| bead["index"] }
 
     assert_operator off[0], :<, off[1]
-    assert_equal 7, stitches({ "stitch_width" => "9" })["width"], "no wider than the machine goes"
+    assert_equal 7, stitches({ "stitch_width" => "9" })["width"]["mm"], "no wider than the machine goes"
     assert_operator stitches({ "tension" => "1" })["top"]["mm"], :>, hole["top"]["mm"]
     assert_equal before, db[:revisions].count
   end

@@ -13,7 +13,7 @@ class PathTest < CoreTest
     form = Recipes::STYLES[style]
     ends = { near_end: form ? form.near : :bar, far_end: form ? form.far : :bar, corded: form ? form.corded : false }
     lengths = { near: { eyelet: 4.0, round: 2.25 }.fetch(ends[:near_end], 1.25), far: ends[:far_end] == :round ? 2.25 : 1.25 }
-    HoleShape.new(**{ opening: 22.5, width: 4.5, space: 0.6, length: 0.4 }.merge(ends, lengths, changes))
+    HoleShape.new(opening: 22.5, width: 4.5, space: 0.6, length: 0.4, **ends, **lengths, **changes)
   end
 
   def path(style = "two_tacks", kind: "sensing", on: {}, **changes) = Path.sew(shape(style, **changes), machine(kind, **on))

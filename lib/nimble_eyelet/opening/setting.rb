@@ -23,9 +23,10 @@ module NimbleEyelet
     ].to_h { |way| [way.key, way] }.freeze
 
     # short - Said, a few words for a table
-    # way - Way; reads - String, what the figure means; figure - Length to go by; gives - Length, the opening that results
+    # way - Way; reads - String, what the figure means; figure - Length to go by
+    # gives - Length, the opening that results; overall - Length, that with both ends
     # clicks - Integer; pitch - Length between two marks, or nil; says - Said; cautions - Array<Caution>
-    Setting = Value.define(:way, :reads, :figure, :gives, :says, :short, :clicks, :pitch, :cautions, clicks: 0, pitch: nil,
+    Setting = Value.define(:way, :reads, :figure, :gives, :overall, :says, :short, :clicks, :pitch, :cautions, clicks: 0, pitch: nil,
 cautions: []) do
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
@@ -51,7 +52,8 @@ cautions: []) do
         click = wanted.foot.click
         clicks = [((wanted.length - wanted.unclicked) / click).ceil, 0].max
         gives = wanted.unclicked + (click * clicks)
-        new(way: WAYS.fetch("clamp"), reads: "opening", figure: wanted.gap, gives: gives, clicks: clicks,
+        new(way: WAYS.fetch("clamp"), reads: "opening", figure: wanted.gap, gives: gives,
+            overall: gives + wanted.ends.both, clicks: clicks,
             short: Said["%s and #{Setting.counted(clicks)}", wanted.gap], says: Setting.clamped(wanted.gap, clicks, click),
             cautions: [Setting.longer(gives, wanted), Setting.too_large(wanted)].compact)
       end
@@ -67,23 +69,24 @@ cautions: []) do
         foot = wanted.foot
         extra = foot.scale_reads == "opening" ? Length.zero : wanted.ends.both
         mark = (wanted.length + extra).round_up_to(foot.scale_pitch)
-        new(way: WAYS.fetch("scale"), reads: foot.scale_reads, figure: mark, gives: mark - extra, pitch: foot.scale_pitch,
+        new(way: WAYS.fetch("scale"), reads: foot.scale_reads, figure: mark, gives: mark - extra,
+            overall: mark - extra + wanted.ends.both, pitch: foot.scale_pitch,
             short: Said["the %s mark", mark],
             says: Said["Stop at the %s mark: the marks of this foot count #{SCALE_READS.fetch(foot.scale_reads)}.", mark])
       end
 
       def self.key(wanted)
-        new(way: WAYS.fetch("key"), reads: "opening", figure: wanted.length, gives: wanted.length,
+        new(way: WAYS.fetch("key"), reads: "opening", figure: wanted.length, gives: wanted.length, overall: wanted.overall,
             short: Said["key at %s", wanted.length],
             says: Said["At the first hole, press the reverse key when the first bead is %s long: the opening, without its ends. " \
                        "Every further hole repeats it.", wanted.length])
       end
 
       def self.lines(wanted)
-        new(way: WAYS.fetch("lines"), reads: "opening", figure: wanted.length, gives: wanted.length,
+        new(way: WAYS.fetch("lines"), reads: "opening", figure: wanted.length, gives: wanted.length, overall: wanted.overall,
             short: Said["lines %s apart", wanted.length],
             says: Said["Chalk two lines %s apart for the opening; the ends are sewn outside them, %s in all.",
-                       wanted.length, wanted.length + wanted.ends.both])
+                       wanted.length, wanted.overall])
       end
 
       def self.counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
@@ -108,6 +111,7 @@ cautions: []) do
     # What a foot is asked for.
     Wanted = Value.define(:foot, :button, :length, :ends) do
       def gap = Opening.clamp_gap(button)
+      def overall = length + ends.both
       def unclicked = gap + foot.allowance
     end
   end

@@ -3,7 +3,7 @@
 # Collision says why no row meets all demands: a smallest set of them that cannot hold together, in
 # words, and the least changes that would free it.
 #
-#   collision = Placket::Collision.of(demands, labels)
+#   collision = Placket::Collision.of(demands)
 #   collision.says.in(:mm)       # "The pin at 212 mm lies within the pocket's keep-out, 205 mm to 268 mm."
 #   collision.ways.first         # "Move the pin to 204 mm."
 
@@ -16,8 +16,8 @@ module NimbleEyelet
     # says - Said; ways - Array<Said>, the least change first
     Collision = Value.define(:demands, :field, :says, :ways) do
       # @param demands [Demands] that no row meets
-      # @return [Collision]
       # @param given [Array<Symbol>] what a person said and can say otherwise; the rest is how things are
+      # @return [Collision]
       def self.of(demands, given: Finder::FIELDS.keys) = Finder.new(demands, given).collision
     end
 
@@ -141,11 +141,7 @@ module NimbleEyelet
 
       def way(name, index)
         case name
-        when :pin then moved("Move the pin to %s.", @demands.pins[index]) do |at|
-          { pins: @demands.pins.dup.tap do |pins|
-            pins[index] = at
-          end }
-        end
+        when :pin then moved("Move the pin to %s.", @demands.pins[index]) { |at| { pins: moved_pin(index, at) } }
         when :first then moved("Let the first hole be at %s.", @demands.first.at) { |at| { first: @demands.first.with(at: at) } }
         when :last then moved("Let the last hole be at %s.", @demands.last.at) { |at| { last: @demands.last.with(at: at) } }
         when :least_gap then nearer
@@ -153,6 +149,8 @@ module NimbleEyelet
         when :count then another_count
         end
       end
+
+      def moved_pin(index, at) = @demands.pins.each_with_index.map { |pin, other| other == index ? at : pin }
 
       # The nearest mark that frees it, above or below.
       def moved(words, place)

@@ -16,7 +16,7 @@ module NimbleEyelet
     End = Value.define(:at, :fixed)
 
     # A hole near here would be good. weight - Integer from 1, how strongly
-    Soft = Value.define(:at, :weight, :label, label: "")
+    Soft = Value.define(:at, :weight)
 
     # A stretch that no hole's place may lie in; both of its ends are allowed.
     Shut = Value.define(:from, :to, :label, label: "")

@@ -3,8 +3,8 @@
 # Lattice is a set of demands in whole numbers: every place a hole may have, counted in a unit that
 # holds the marking grid and all fixed points exactly. Solvers work on it; places go back to lengths.
 #
-#   lattice = Placket::Lattice.of(demands)
-#   lattice.places      # [[24], [25], …], indices in between are those of places
+#   lattice = Placket::Lattice.new(demands)
+#   lattice.places      # [24, 25, …]
 #   lattice.length(516) # 516 mm when the unit is 1 mm
 
 require_relative "demands"
@@ -18,9 +18,6 @@ module NimbleEyelet
       attr_reader :heads, :span, :places, :open_first, :open, :least, :most, :first, :last, :pins, :wishes
 
       # @param demands [Demands]
-      # @return [Lattice]
-      def self.of(demands) = new(demands)
-
       def initialize(demands)
         @demands = demands
         @unit = Rational(1, lengths.map { |length| length.millimetres.denominator }.reduce(1, :lcm))

@@ -175,7 +175,7 @@ module NimbleEyelet
         { first: End.new(at: first, fixed: !@run.first.nil?), last: End.new(at: last, fixed: !@run.last.nil?) }
       end
 
-      def wishes = @run.pins.reject(&:must?).map { |pin| Soft.new(at: pin.at, weight: pin.weight, label: pin.label) }
+      def wishes = @run.pins.reject(&:must?).map { |pin| Soft.new(at: pin.at, weight: pin.weight) }
 
       # A keep-out, widened by half of what a hole covers and the cloth to keep clear.
       def shut(half)
@@ -220,10 +220,8 @@ module NimbleEyelet
       # One fewer, as it is, one more; and the other way to group them.
       def alternatives(row)
         count = row.places.size
-        near = [count - step, count, count + step].grep(1..MOST_HOLES)
-                                                  .map do |number|
-          alternative(number, @run.pattern,
-                      number == count ? row : solved(number))
+        near = [count - step, count, count + step].grep(1..MOST_HOLES).map do |number|
+          alternative(number, @run.pattern, number == count ? row : solved(number))
         end
         near << other_pattern(count)
       end

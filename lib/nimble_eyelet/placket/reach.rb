@@ -13,7 +13,7 @@ module NimbleEyelet
       # @param any_count [Boolean] whether another number of holes would do as well
       # @return [Boolean]
       def self.possible?(demands, any_count: false)
-        lattice = Lattice.of(demands)
+        lattice = Lattice.new(demands)
         return false if lattice.places.empty? || lattice.places.size > Lattice::MOST_PLACES
 
         new(lattice, any_count: any_count).possible?

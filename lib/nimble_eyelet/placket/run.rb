@@ -43,8 +43,6 @@ module NimbleEyelet
     MOST_HOLES = 60
 
     # How holes follow each other.
-    #
-    # together - Range or nil, holes of a cluster
     Pattern = Value.define(:key, :name, :says)
 
     PATTERNS = [
@@ -61,6 +59,10 @@ module NimbleEyelet
 
     # Which front lies on top.
     OVERLAPS = { "right" => "right over left", "left" => "left over right" }.freeze
+
+    # @param overlap [String] key of OVERLAPS
+    # @return [String] the one of its mirror image
+    def self.mirrored(overlap) = OVERLAPS.keys.find { |other| other != overlap }
 
     # One row of holes, or two mirrored on either side of the centre line.
     ROWS = { "single" => "one row", "double" => "two mirrored rows" }.freeze

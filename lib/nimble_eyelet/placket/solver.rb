@@ -39,7 +39,7 @@ module NimbleEyelet
       def self.solve(demands)
         return if (demands.count % demands.together).positive?
 
-        lattice = Lattice.of(demands)
+        lattice = Lattice.new(demands)
         return if lattice.places.empty? || lattice.places.size > Lattice::MOST_PLACES
 
         new(lattice, (demands.grid.millimetres / lattice.length(1).millimetres).to_i).row

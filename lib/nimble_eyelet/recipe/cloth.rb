@@ -18,8 +18,12 @@ module NimbleEyelet
   # nap - Boolean, pile or fluff; heat - Boolean, takes a hot iron; fray - Boolean
   # marking - String, what to mark it with; example - String
   # perforates - Boolean, needle holes stay and tear; washed - Boolean, as a rule
+  # pressure - String, of the foot
   ClothKind = Value.define(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example, :perforates, :washed,
-                           perforates: false, washed: true)
+                           :pressure, perforates: false, washed: true, pressure: "usual foot pressure")
+
+  # Cloth that the foot pushes along wants less of it.
+  LIGHTER = "foot pressure one step lighter"
 
   CLOTH_KINDS = [
     ClothKind.new(key: "light_woven", name: "light woven", weight: 120, thickness: Length.mm(0.25), stretch: 0,
@@ -29,7 +33,7 @@ module NimbleEyelet
                   nap: false, heat: true, fray: true, marking: "chalk", example: "canvas, denim, coating, flannel"),
     ClothKind.new(key: "knit", name: "knit", weight: 200, thickness: Length.mm(0.6), stretch: 30,
                   nap: false, heat: true, fray: false, marking: "wash-away pen tried on a scrap",
-                  example: "jersey, rib, interlock"),
+                  example: "jersey, rib, interlock", pressure: LIGHTER),
     ClothKind.new(key: "sheer", name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "thread tacks",
                   example: "voile, organza, chiffon"),
@@ -40,10 +44,11 @@ module NimbleEyelet
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
                   example: "waxed cotton, oilcloth, laminated cloth", perforates: true, washed: false),
     ClothKind.new(key: "quilted", name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
-                  nap: false, heat: true, fray: true, marking: "chalk, or thread tacks", example: "quilted cotton, padded lining"),
+                  nap: false, heat: true, fray: true, marking: "chalk, or thread tacks", example: "quilted cotton, padded lining",
+                  pressure: LIGHTER),
     ClothKind.new(key: "pile", name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
                   nap: true, heat: false, fray: false, marking: "thread tacks",
-                  example: "corduroy, velvet, towelling, fleece, felted wool")
+                  example: "corduroy, velvet, towelling, fleece, felted wool", pressure: LIGHTER)
   ].to_h { |kind| [kind.key, kind] }.freeze
 
   # weight - Integer g/m²; stretch - Integer percent; layers - Integer of cloth at the hole
@@ -60,6 +65,13 @@ module NimbleEyelet
     def frays? = said(frays, type.fray)
     def iron? = said(iron, type.heat)
     def washed? = said(washed, type.washed)
+
+    # From the top down.
+    # @return [Array<Array(String, Length)>] what each layer is, and its thickness
+    def build
+      found = ([["cloth", thickness]] * layers) + ([["seam layer", thickness]] * seams)
+      interfacing.zero? ? found : found.insert(1, ["interfacing", interfacing])
+    end
 
     # What the cloth's own fold takes from the opening: half the stack.
     # @return [Length]

@@ -35,6 +35,8 @@ module NimbleEyelet
     HAND_MADE = %w[manual_zigzag eyelet].freeze
     # Styles that are another programme with something laid under it.
     NEEDS = { "corded" => "two_tacks" }.freeze
+    # What a machine may have a programme for.
+    PROGRAMMES = (STYLES.keys - HAND_MADE - NEEDS.keys - %w[straight_box]).freeze
     # Percent from which a cloth counts as stretchy; g/m² from which as heavy, and below which as fine.
     STRETCHY = 15
     HEAVY = 280

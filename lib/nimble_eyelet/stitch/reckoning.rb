@@ -57,11 +57,12 @@ module NimbleEyelet
         lines = path.parts.reject { |part| part.kind == :lock }.flat_map do |part|
           part.points.group_by { |x, _| x.round(2) }.values.reject { |points| points.size < 3 }
         end
-        lines.map do |points|
-          points.map do |_, y|
-            y.round(2)
-          end.uniq.then { |ys| (ys.size - 1) / [ys.max - ys.min, 0.1].max }
-        end.max || 0.0
+        lines.map { |points| density(points) }.max || 0.0
+      end
+
+      def self.density(points)
+        ys = points.map { |_, y| y.round(2) }.uniq
+        (ys.size - 1) / [ys.max - ys.min, 0.1].max
       end
 
       # The stack, and thread twice over and twice under it.

@@ -64,7 +64,9 @@ module NimbleEyelet
 
       # @param at [Symbol] :near or :far
       def finish(at)
-        { tack: :tack, round: :round, eyelet: :eye }.fetch(at == :near ? @shape.near_end : @shape.far_end).then { |name| send(name, at) }
+        { tack: :tack, round: :round, eyelet: :eye }.fetch(at == :near ? @shape.near_end : @shape.far_end).then do |name|
+          send(name, at)
+        end
       end
 
       # Small stitches where the thread begins and ends, inside what covers them.

@@ -36,17 +36,17 @@ module NimbleEyelet
     # The bobbin against the whole row. left, needed - Length; enough_for - Integer of holes; says - Said
     Row = Value.define(:holes, :left, :needed, :enough_for, :says)
 
-    # thread - Length, its diameter; row - Row or nil while nothing is said about the bobbin
-    Simulation = Value.define(:path, :reckoning, :thread, :row) do
+    # thread - Length, its diameter; tension - Rational; row - Row or nil while nothing is said about the bobbin
+    Simulation = Value.define(:path, :reckoning, :thread, :tension, :row) do
       # @param sheet [Sheet]
       # @param trial [Trial] sound
       # @return [Simulation]
       def self.of(sheet, trial = Trial.new)
         plan = sheet.plan
         path = Path.sew(Simulation.shape(sheet, trial), plan.machine)
-        reckoning = Reckoning.of(path, thread: plan.thread, cloth: plan.cloth, machine: plan.machine,
-                                       tension: trial.tension || sheet.recipe.tension.value)
-        new(path: path, reckoning: reckoning, thread: plan.thread.diameter, row: Simulation.row(sheet, reckoning))
+        tension = trial.tension || sheet.recipe.tension.value
+        reckoning = Reckoning.of(path, thread: plan.thread, cloth: plan.cloth, machine: plan.machine, tension: tension)
+        new(path: path, reckoning: reckoning, thread: plan.thread.diameter, tension: tension, row: Simulation.row(sheet, reckoning))
       end
 
       # What the machine can really set, whatever was asked.

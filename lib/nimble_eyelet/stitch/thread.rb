@@ -29,6 +29,14 @@ module NimbleEyelet
     COVERAGE_LEAST = 0.40
     # Above, stitches pile up and the feed stalls.
     COVERAGE_MOST = 0.66
+
+    # @param index [Float] coverage index
+    # @return [String] what a bead of it looks like: gappy, full or piled up
+    def self.looks(index)
+      return "gappy" if index < COVERAGE_LEAST
+
+      index > COVERAGE_MOST ? "piled up" : "full"
+    end
   end
 
   # tex - Numeric, grams a kilometre; fibre - String, a key of Stitches::DENSITIES

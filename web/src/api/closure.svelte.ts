@@ -124,11 +124,14 @@ export class ClosureState {
 
   private wanted: Record<string, unknown> | undefined;
   private peeking = false;
+  /** Something is being dragged: only then an answer is shown, however late it comes. */
+  private dragging = false;
 
   /** Asks what a change of the placket would make of the closure. Only the newest wish is asked for; an
    * answer that was overtaken is shown all the same, as long as something is dragged. */
   async peek(placket: Record<string, unknown>): Promise<void> {
     this.wanted = placket;
+    this.dragging = true;
     if (this.peeking) return;
     this.peeking = true;
     while (this.wanted) {
@@ -139,7 +142,7 @@ export class ClosureState {
           params: { path: { id: this.id } },
           body,
         });
-        if (answer.data && this.peeking) this.preview = answer.data;
+        if (answer.data && this.dragging) this.preview = answer.data;
       } catch {
         // Without a connection there is no preview; what is dropped is kept and saved later.
       }
@@ -150,6 +153,7 @@ export class ClosureState {
   /** The drag is over: nothing is asked for any more. What it showed stays until the save has come back. */
   endPeek(): void {
     this.wanted = undefined;
+    this.dragging = false;
   }
 
   /** Several fields at once, such as a button taken off the shelf. */

@@ -6,7 +6,7 @@
   import { room } from '../api/room.svelte';
   import { navigate, route } from '../router';
   import PageBar from '../shell/PageBar.svelte';
-  import Plain from '../ui/Plain.svelte';
+  import FormField from '../ui/FormField.svelte';
   import OrderPicture from './OrderPicture.svelte';
   import { BLANK_FOOT, Profile } from './profile.svelte';
 
@@ -27,12 +27,7 @@
   let facts = $derived(profile.typed.facts);
   let catalogue = $derived(room.catalogue);
   let plain = $derived(facts.kind === 'plain');
-  // Those that need a programme; the others any machine can do.
-  let styles = $derived(
-    (catalogue?.styles ?? []).filter((style) =>
-      ['two_tacks', 'round_end', 'two_round', 'keyhole', 'stretch'].includes(style.key),
-    ),
-  );
+  let programmes = $derived(catalogue?.programmes ?? []);
   const changed = () => profile.changed();
   const fault = (name: string) => profile.faults[`machine.${name}`] ?? '';
 
@@ -98,7 +93,7 @@
         </p>{/if}
       <p class="mt-1 max-w-prose text-secondary">The machine's own manual wins over anything here.</p>
       <div class="mt-4">
-        <Plain label="What you call it" bind:value={facts.name} fault={fault('name')} wide {changed} />
+        <FormField label="What you call it" bind:value={facts.name} fault={fault('name')} wide {changed} />
       </div>
 
       <fieldset class="mt-6">
@@ -121,7 +116,10 @@
                   changed();
                 }}
               />
-              <OrderPicture kind={kind.key} side={facts.first_side} />
+              <OrderPicture
+                parts={catalogue.sews.find((order) => order.key === kind.key)?.parts ?? []}
+                side={facts.first_side}
+              />
               <span
                 ><span class={kind.key === facts.kind ? 'font-semibold' : ''}>{kind.name}</span><br /><span
                   class="text-sm text-secondary">{kind.note}</span
@@ -137,25 +135,25 @@
         <fieldset class="mt-6">
           <legend class="font-serif text-xl font-semibold">Sew one hole and watch</legend>
           <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
-            <Plain
+            <FormField
               label="Which bead comes first?"
               bind:value={facts.first_side}
               choices={catalogue.first_sides}
               {changed}
             />
-            <Plain
+            <FormField
               label="Which way is it sewn?"
               bind:value={facts.first_direction}
               choices={catalogue.first_directions}
               {changed}
             />
-            <Plain
+            <FormField
               label="Who stops at the end?"
               bind:value={facts.stops}
               choices={catalogue.stops}
               {changed}
             />
-            <Plain
+            <FormField
               label="Before the next hole"
               bind:value={facts.reset}
               choices={catalogue.resets.map((reset) => ({
@@ -181,7 +179,7 @@
         <fieldset class="mt-6">
           <legend class="font-serif text-xl font-semibold">Which holes has it a programme for?</legend>
           <div class="mt-1 grid gap-x-6 sm:grid-cols-2">
-            {#each styles as style (style.key)}
+            {#each programmes as style (style.key)}
               <label class="flex cursor-pointer gap-3 py-1">
                 <input
                   type="checkbox"
@@ -199,51 +197,51 @@
       <fieldset class="mt-6">
         <legend class="font-serif text-xl font-semibold">What do the dials say?</legend>
         <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
-          <Plain
+          <FormField
             label="Widest stitch"
             bind:value={facts.max_width}
             fault={fault('max_width')}
             hint="0: it sews straight only"
             {changed}
           />
-          <Plain
+          <FormField
             label="Step of the width"
             bind:value={facts.width_step}
             fault={fault('width_step')}
             {changed}
           />
-          <Plain
+          <FormField
             label="Step of the length"
             bind:value={facts.length_step}
             fault={fault('length_step')}
             {changed}
           />
-          <Plain
+          <FormField
             label="Usual top tension"
             bind:value={facts.neutral_tension}
             fault={fault('neutral_tension')}
             {changed}
           />
-          <Plain
+          <FormField
             label="Step of the tension"
             bind:value={facts.tension_step}
             fault={fault('tension_step')}
             {changed}
           />
-          <Plain
+          <FormField
             label="Needle positions"
             bind:value={facts.needle_positions}
             fault={fault('needle_positions')}
             {changed}
           />
-          <Plain
+          <FormField
             label="Top speed"
             bind:value={facts.top_speed}
             fault={fault('top_speed')}
             hint="stitches a minute"
             {changed}
           />
-          <Plain
+          <FormField
             label="To stop the feed"
             bind:value={facts.feed_stop}
             choices={catalogue.feed_stops}
@@ -268,32 +266,37 @@
             {@const wrong = (name: string) => profile.faults[`feet.${index + 1}.${name}`] ?? ''}
             <li class="border-l-4 border-base-300 pl-3" aria-label="Foot {index + 1}">
               <div class="flex flex-wrap items-start gap-x-4 gap-y-2">
-                <Plain label="Foot" bind:value={foot.kind} choices={catalogue.feet} {changed} />
-                <Plain label="You call it" bind:value={foot.nickname} fault={wrong('nickname')} {changed} />
+                <FormField label="Foot" bind:value={foot.kind} choices={catalogue.feet} {changed} />
+                <FormField
+                  label="You call it"
+                  bind:value={foot.nickname}
+                  fault={wrong('nickname')}
+                  {changed}
+                />
                 {#if foot.kind === 'carriage_foot'}
-                  <Plain
+                  <FormField
                     label="Largest button"
                     bind:value={foot.largest_button}
                     fault={wrong('largest_button')}
                     hint="it can clamp"
                     {changed}
                   />
-                  <Plain
+                  <FormField
                     label="Adds by itself"
                     bind:value={foot.allowance}
                     fault={wrong('allowance')}
                     hint="slit less button"
                     {changed}
                   />
-                  <Plain label="One click" bind:value={foot.click} fault={wrong('click')} {changed} />
+                  <FormField label="One click" bind:value={foot.click} fault={wrong('click')} {changed} />
                 {:else if foot.kind === 'sliding_scale_foot'}
-                  <Plain
+                  <FormField
                     label="Between two marks"
                     bind:value={foot.scale_pitch}
                     fault={wrong('scale_pitch')}
                     {changed}
                   />
-                  <Plain
+                  <FormField
                     label="Its marks count"
                     bind:value={foot.scale_reads}
                     choices={catalogue.scale_reads}

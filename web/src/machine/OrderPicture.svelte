@@ -1,26 +1,24 @@
 <script lang="ts">
   // In which order a kind of machine sews the parts of a hole.
-  let { kind, side }: { kind: string; side: string } = $props();
+  import type { Catalogue } from '../api/client';
 
-  /** The parts in sewing order: t upper tack, b lower tack, l and r the beads. */
-  const ORDERS: Record<string, string> = { sensing: 'bltr', memory: 'ltrb', stepped: 'ltrb', plain: 'tlbr' };
-  const PLACES: Record<string, [number, number]> = { t: [0, -17], b: [0, 17], l: [-8, 0], r: [8, 0] };
-  const BOXES: Record<string, [number, number, number, number]> = {
-    t: [-7, -15, 14, 4],
-    b: [-7, 11, 14, 4],
-    l: [-7, -15, 5, 30],
-    r: [2, -15, 5, 30],
-  };
-  let order = $derived(
-    [...(ORDERS[kind] ?? 'ltrb')].map((part) =>
-      side === 'right' ? ({ l: 'r', r: 'l' }[part] ?? part) : part,
-    ),
+  type Part = Catalogue['sews'][number]['parts'][number];
+  let { parts, side }: { parts: Part[]; side: string } = $props();
+
+  /** The far end lies at the top, as seen from the chair; the first bead on its own side. */
+  let first = $derived(side === 'right' ? 1 : -1);
+  let drawn = $derived(
+    parts.map((part) => {
+      if (part === 'far_tack') return { part, at: [0, -17], box: [-7, -15, 14, 4] };
+      if (part === 'near_tack') return { part, at: [0, 17], box: [-7, 11, 14, 4] };
+      const way = part === 'first_bead' ? first : -first;
+      return { part, at: [8 * way, 0], box: [4.5 * way - 2.5, -15, 5, 30] };
+    }),
   );
 </script>
 
 <svg viewBox="-18 -24 36 48" class="h-24 w-20 shrink-0" aria-hidden="true">
-  {#each order as part (part)}
-    {@const [x, y, width, height] = BOXES[part] ?? [0, 0, 0, 0]}
+  {#each drawn as { part, box: [x, y, width, height] } (part)}
     <rect
       {x}
       {y}
@@ -33,8 +31,7 @@
     />
   {/each}
   <path d="M0 -10V10" stroke="var(--color-base-content)" stroke-width="0.7" />
-  {#each order as part, index (part)}
-    {@const [x, y] = PLACES[part] ?? [0, 0]}
+  {#each drawn as { part, at: [x = 0, y = 0] }, index (part)}
     <text
       x={x * 1.6}
       y={y * 1.12 + 2.4}

@@ -4,7 +4,7 @@
   import { client, type StashButton } from '../api/client';
   import { keep, recall } from '../api/kept';
   import { room } from '../api/room.svelte';
-  import Plain from '../ui/Plain.svelte';
+  import FormField from '../ui/FormField.svelte';
 
   let {
     button,
@@ -34,7 +34,8 @@
 
   const changed = () => keep(key, $state.snapshot(typed));
   const fault = (name: string) => faults[`button.${name}`] ?? '';
-  const ball = $derived(['ball', 'half_ball'].includes(typed.shape));
+  let form = $derived(room.catalogue?.measured.find((shape) => shape.key === typed.shape));
+  const asks = (part: 'thickness' | 'width' | 'outline') => form?.parts.includes(part) ?? false;
 
   function leave(): void {
     keep(key, undefined);
@@ -75,17 +76,17 @@
   aria-label={button ? `Change ${button.fields.name}` : 'A new button'}
 >
   <div class="flex flex-wrap gap-x-4 gap-y-3">
-    <Plain label="Name" bind:value={typed.name} fault={fault('name')} wide {changed} />
-    <Plain label="How many" bind:value={typed.owned} fault={fault('owned')} {changed} />
-    <Plain
+    <FormField label="Name" bind:value={typed.name} fault={fault('name')} wide {changed} />
+    <FormField label="How many" bind:value={typed.owned} fault={fault('owned')} {changed} />
+    <FormField
       label="Shape"
       bind:value={typed.shape}
       fault={fault('shape')}
       choices={room.catalogue?.shapes ?? []}
       {changed}
     />
-    <Plain label="Colour" bind:value={typed.colour} choices={room.catalogue?.colours ?? []} {changed} />
-    <Plain
+    <FormField label="Colour" bind:value={typed.colour} choices={room.catalogue?.colours ?? []} {changed} />
+    <FormField
       label="Sewn on through"
       bind:value={typed.attachment}
       choices={room.catalogue?.attachments ?? []}
@@ -93,8 +94,8 @@
     />
   </div>
   <div class="mt-3 flex flex-wrap gap-x-4 gap-y-3">
-    {#if typed.shape === 'polygon'}
-      <Plain
+    {#if asks('outline')}
+      <FormField
         label="Corner points, in {room.workroom?.unit ?? 'mm'}"
         bind:value={typed.outline}
         fault={fault('outline')}
@@ -103,32 +104,37 @@
         {changed}
       />
     {:else}
-      <Plain
-        label={typed.shape === 'bar' ? 'Length' : 'Diameter'}
+      <FormField
+        label={form?.across ?? 'Diameter'}
         bind:value={typed.diameter}
         fault={fault('diameter')}
         {changed}
       />
     {/if}
-    {#if ['square', 'irregular'].includes(typed.shape)}
-      <Plain label="Smallest width" bind:value={typed.width} fault={fault('width')} {changed} />
+    {#if asks('width')}
+      <FormField label="Smallest width" bind:value={typed.width} fault={fault('width')} {changed} />
     {/if}
-    {#if !ball}<Plain
+    {#if asks('thickness')}<FormField
         label="Thickness"
         bind:value={typed.thickness}
         fault={fault('thickness')}
         {changed}
       />{/if}
     {#if typed.attachment !== 'shank'}
-      <Plain label="Hole spacing" bind:value={typed.hole_spacing} fault={fault('hole_spacing')} {changed} />
-      <Plain
+      <FormField
+        label="Hole spacing"
+        bind:value={typed.hole_spacing}
+        fault={fault('hole_spacing')}
+        {changed}
+      />
+      <FormField
         label="Hole diameter"
         bind:value={typed.hole_diameter}
         fault={fault('hole_diameter')}
         {changed}
       />
     {/if}
-    <Plain label="Note" bind:value={typed.note} fault={fault('note')} wide {changed} />
+    <FormField label="Note" bind:value={typed.note} fault={fault('note')} wide {changed} />
   </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
   <div class="mt-3 flex gap-2">

@@ -7,7 +7,7 @@
 
   let opening = $derived(closure.sheet.opening);
   let setting = $derived(opening.setting);
-  let overall = $derived(setting.gives.mm + opening.ends.near.mm + opening.ends.far.mm);
+  let overall = $derived(setting.overall.mm);
   let longest = $derived(Math.max(overall, setting.figure.mm, opening.overall.mm) * 1.08);
   let unit = $derived(longest / 100);
   let pitch = $derived(setting.pitch?.mm ?? 0);
@@ -77,6 +77,6 @@
   {/if}
   <g font-size={unit * 3} fill="var(--color-base-content)" text-anchor="middle">
     <text x={overall / 2} y={unit * 24}>opening {setting.gives.text}, the slit</text>
-    <text x={overall / 2} y={unit * 29}>inside the overall length, with both ends</text>
+    <text x={overall / 2} y={unit * 29}>inside {setting.overall.text} overall, with both ends</text>
   </g>
 </svg>

@@ -3,7 +3,7 @@
   import { client, type PlainAsked, type PlainOpening } from '../../api/client';
   import { room } from '../../api/room.svelte';
   import Because from '../../ui/Because.svelte';
-  import Plain from '../../ui/Plain.svelte';
+  import FormField from '../../ui/FormField.svelte';
 
   let { ruler }: { ruler: PlainAsked['ruler'] } = $props();
 
@@ -47,15 +47,15 @@
           >{/each}
       </select>
     </label>
-    <Plain label={chosen?.note ?? 'Size'} bind:value={size} fault={faults['plain.size']} changed={look} />
-    <Plain
+    <FormField label={chosen?.note ?? 'Size'} bind:value={size} fault={faults['plain.size']} changed={look} />
+    <FormField
       label="How they come"
       bind:value={arrangement}
       choices={room.catalogue?.arrangements ?? []}
       changed={look}
     />
     {#if arrangement !== 'single'}
-      <Plain
+      <FormField
         label="First to last"
         bind:value={span}
         fault={faults['plain.span']}
@@ -64,7 +64,7 @@
       />
     {/if}
     {#if arrangement === 'row'}
-      <Plain label="How many" bind:value={count} fault={faults['plain.count']} changed={look} />
+      <FormField label="How many" bind:value={count} fault={faults['plain.count']} changed={look} />
     {/if}
     {#if found}<p class="text-3xl font-semibold" data-plain>{found.opening.text}</p>{/if}
   </div>

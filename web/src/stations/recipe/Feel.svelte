@@ -2,7 +2,7 @@
   // For those who know none of the figures: three small tests at the table.
   import { client } from '../../api/client';
   import type { ClosureState } from '../../api/closure.svelte';
-  import Plain from '../../ui/Plain.svelte';
+  import FormField from '../../ui/FormField.svelte';
 
   let { work }: { work: ClosureState } = $props();
 
@@ -67,7 +67,7 @@
         </p>
         <div class="mt-1 flex flex-wrap gap-3">
           {#each Object.entries(test.fields) as [name, label] (name)}
-            <Plain
+            <FormField
               {label}
               bind:value={typed[name]}
               fault={faults[`feel.${name}`]}

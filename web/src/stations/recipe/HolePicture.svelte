@@ -9,12 +9,12 @@
 
   const MARGIN = 2.5;
   let canvas = $state<HTMLCanvasElement>();
-  let wide = $derived((hole.width + 2 * MARGIN) * scale);
+  let wide = $derived((hole.width.mm + 2 * MARGIN) * scale);
   let tall = $derived((hole.overall + 2 * MARGIN) * scale);
   /** What the canvas shows now. */
   let drawn = { hole: undefined as Stitches | undefined, upTo: 0, scale: 0, dark: false };
 
-  const x = (index: number) => ((hole.points[index * 2] ?? 0) / 1000 + hole.width / 2 + MARGIN) * scale;
+  const x = (index: number) => ((hole.points[index * 2] ?? 0) / 1000 + hole.width.mm / 2 + MARGIN) * scale;
   const y = (index: number) => (hole.overall + MARGIN - (hole.points[index * 2 + 1] ?? 0) / 1000) * scale;
   const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
@@ -54,7 +54,7 @@
       pen.beginPath();
       for (let index = 0; index < cord.length; index += 2) {
         pen.lineTo(
-          ((cord[index] ?? 0) / 1000 + hole.width / 2 + MARGIN) * scale,
+          ((cord[index] ?? 0) / 1000 + hole.width.mm / 2 + MARGIN) * scale,
           (hole.overall + MARGIN - (cord[index + 1] ?? 0) / 1000) * scale,
         );
       }

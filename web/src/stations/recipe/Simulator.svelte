@@ -12,7 +12,7 @@
 
   let sewn = $state.raw(new Sewn(0));
   let beside = $state.raw<Stitches>();
-  let room_ = $state({ width: 0 });
+  let box = $state({ width: 0 });
   let zoom = $state(1);
 
   $effect(() => {
@@ -28,13 +28,10 @@
 
   let hole = $derived(sewn.hole);
   let machine = $derived(room.workroom?.machines.find((item) => item.id === closure.plan.machine.id));
-  let recipe = $derived(closure.sheet.recipe.settings);
-  const set = (key: string) => parseFloat(recipe.find((item) => item.key === key)?.text ?? '0');
   let widest = $derived(machine?.max_width.mm ?? 7);
   /** Lying side by side, to one scale. */
   let longest = $derived(Math.max(hole?.overall ?? 1, beside?.overall ?? 1) + 5);
-  let scale = $derived((Math.min(440, Math.max(room_.width, 200)) / longest) * zoom);
-  let inMm = $derived(closure.unit === 'in' ? 25.4 : closure.unit === 'cm' ? 10 : 1);
+  let scale = $derived((Math.min(440, Math.max(box.width, 200)) / longest) * zoom);
 
   const mm = (value: number) => `${value}mm`;
   const words = (seen: Stitches) => seen.cover.map((bead) => `${bead.name} ${bead.words}`).join(', ');
@@ -74,7 +71,7 @@
     </p>{/each}
   {#if hole}
     <div class="mt-2 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
-      <div class="min-w-0" bind:clientWidth={room_.width}>
+      <div class="min-w-0" bind:clientWidth={box.width}>
         <!-- A zoomed hole is wider than the page: the box scrolls, by keyboard too. -->
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <div
@@ -149,32 +146,14 @@
         </p>
       </div>
       <div class="space-y-2">
-        {@render dial(
-          'Width',
-          hole.width,
-          1,
-          widest,
-          0.1,
-          `${+(hole.width / inMm).toFixed(2)} ${closure.unit}`,
-          (to) => sewn.turn('stitch_width', mm(to)),
+        {@render dial('Width', hole.width.mm, 1, widest, 0.1, hole.width.text, (to) =>
+          sewn.turn('stitch_width', mm(to)),
         )}
-        {@render dial(
-          'Stitch length',
-          hole.stitch_length,
-          0.15,
-          3,
-          0.05,
-          `${+(hole.stitch_length / inMm).toFixed(3)} ${closure.unit}`,
-          (to) => sewn.turn('stitch_length', mm(to)),
+        {@render dial('Stitch length', hole.stitch_length.mm, 0.15, 3, 0.05, hole.stitch_length.text, (to) =>
+          sewn.turn('stitch_length', mm(to)),
         )}
-        {@render dial(
-          'Top tension',
-          Number(sewn.dials.tension || set('tension')),
-          0,
-          9,
-          0.5,
-          sewn.dials.tension || String(set('tension')),
-          (to) => sewn.turn('tension', String(to)),
+        {@render dial('Top tension', Number(hole.tension), 0, 9, 0.5, hole.tension, (to) =>
+          sewn.turn('tension', String(to)),
         )}
         {@render dial('Balance', sewn.dials.balance, -30, 30, 1, `${sewn.dials.balance} %`, (to) =>
           sewn.turn('balance', to),
