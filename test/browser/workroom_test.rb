@@ -145,4 +145,25 @@ class WorkroomTest < BrowserTest
 
     assert_selector "[role=alert]", text: "each want at least"
   end
+
+  # Wherever a closure leaves a habit open, the station shows which one holds.
+  def test_every_habit_left_open_shows_what_the_house_does
+    open_station "attach"
+
+    assert_selector "[data-path='attach.pattern'] label.bg-primary", text: "as the house: two parallel bars"
+    find("[data-path='attach.pattern'] label", text: "a cross").click
+
+    assert_saved
+    assert_text "along a diagonal"
+    open_station "placket"
+
+    assert_selector "[data-path='placket.seat'] label.bg-primary", text: "as the house: 3 mm below the upper end"
+    find("summary", text: "Kind of closure").click
+
+    assert_selector "select[data-path='placket.edge'] option:checked", text: "the house habit: 10 mm"
+    assert_selector "select[data-path='placket.grid'] option:checked", text: "the house habit: whole millimetres"
+    open_station "opening"
+
+    assert_selector "select[data-path='opening.ruler'] option:checked", text: "the house habit: half millimetres"
+  end
 end

@@ -52,6 +52,7 @@
       path="attach.pattern"
       label="Four holes are sewn as"
       choices={room.catalogue?.patterns ?? []}
+      habit
     />
   </div>
 {/if}
