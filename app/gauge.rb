@@ -38,8 +38,8 @@ module NimbleEyelet
       def read
         line = ask(ASK)
         text = line.strip.sub(/\A\+?\s*(-?)0+(?=\d)/, '\1').delete_prefix("+")
-        [Measure::Notation.read(text, unit: :mm, field: "caliper"), text]
-      rescue Refused
+        [Typing::Notation.read(text, unit: :mm, field: "caliper"), text]
+      rescue Refusal
         raise Silent, "The caliper sent something that is no length: #{line.strip[0, 30].inspect}."
       end
 

@@ -108,7 +108,7 @@ module NimbleEyelet
 
       before { cache_control :no_store if request.path_info.start_with?("/api/") }
 
-      error(Refused) do |e|
+      error(Refusal) do |e|
         problem 422, e.faults.map { |fault| say.words(fault.allowed) }.uniq.join(" "), faults: say.faults(e.faults)
       end
       error(Store::Missing) { problem 404, "There is no such thing here, or not any more." }

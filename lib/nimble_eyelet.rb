@@ -4,15 +4,8 @@
 #
 #   require "nimble_eyelet"
 #   NimbleEyelet::Sheet.of(plan).cut.length
+#
+# Every folder is a room and stands on a floor: what things are lies below, what is done with them
+# above. docs/architecture.md has the plan of the house.
 
-require_relative "nimble_eyelet/measure"
-require_relative "nimble_eyelet/button"
-require_relative "nimble_eyelet/opening"
-require_relative "nimble_eyelet/placket"
-require_relative "nimble_eyelet/recipe"
-require_relative "nimble_eyelet/stitch"
-require_relative "nimble_eyelet/swatch"
-require_relative "nimble_eyelet/sewing"
-require_relative "nimble_eyelet/attach"
-require_relative "nimble_eyelet/habit"
-require_relative "nimble_eyelet/sheet"
+Dir[File.join(__dir__, "nimble_eyelet", "**", "*.rb")].sort.each { |file| require file }

@@ -55,7 +55,7 @@ module CoreValues
   end
 
   def wish(**changes)
-    Opening::Wish.new(school: "passing_geometry", allowance: mm(3), correction: Length.zero, ruler: "half_millimetre", **changes)
+    Opening::Sizing.new(school: "passing_geometry", allowance: mm(3), correction: Length.zero, ruler: "half_millimetre", **changes)
   end
 
   def run_of(**changes)
@@ -65,14 +65,17 @@ module CoreValues
 
   def plan(**changes)
     Plan.new(name: "front placket", button: button, cloth: cloth, thread: thread, machine: machine, opening: wish,
-             run: run_of, overrides: Recipes::Overrides.none, attach: Attach::Wish.new(pattern: "two_bars"), **changes)
+             run: run_of, overrides: Recipes::Overrides.none, attach: Attach::ButtonSewing.new(pattern: "two_bars"), **changes)
   end
 
-  def sheet(**changes) = Sheet.of(plan(**changes).sound!)
+  def sheet(**changes) = Sheet.of(plan(**changes).validate)
+
+  # What is away from neutral after these steps.
+  def ledger_after(steps) = steps.reduce(Ledger.empty) { |ledger, step| ledger.changed(step.changes) }
 
   # The faults a block is refused with, by field.
   def refused(&block)
-    assert_raises(Refused, &block).faults.to_h { |fault| [fault.field, fault.allowed.to_s] }
+    assert_raises(Refusal, &block).faults.to_h { |fault| [fault.field, fault.allowed.to_s] }
   end
 end
 

@@ -14,7 +14,7 @@ module NimbleEyelet
         attaching = sheet.attaching
         { by_machine: attaching.by_machine, width: say.length(attaching.width), spacing: say.length(attaching.spacing),
           clearance: say.length(attaching.clearance), verdict: attaching.verdict,
-          verdict_words: attaching.verdict && Attach::Planner::VERDICTS.fetch(attaching.verdict),
+          verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
           needle: sheet.recipe.needle.value.to_s, needle_diameter: say.length(sheet.recipe.needle.value.diameter),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
           shank: say.length(attaching.shank), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),

@@ -40,8 +40,8 @@ module NimbleEyelet
           caliper.press(asked["key"]) if asked["key"]
           return unless asked["jaws"]
 
-          length = Measure::Notation.read(asked["jaws"], unit: say.unit, field: "caliper.jaws")
-          Refused.unless_sound { |check| Measure::Limits.check(check, "caliper.jaws", length) }
+          length = Typing::Notation.read(asked["jaws"], unit: say.unit, field: "caliper.jaws")
+          Refusal.unless_valid { |check| Typing::Limits.check(check, "caliper.jaws", length) }
           caliper.open_jaws(length)
         end
       end

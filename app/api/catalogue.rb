@@ -10,20 +10,20 @@ module NimbleEyelet
       # @param say [Say]
       # @return [Hash] lists of { key, name, note }
       def self.of(say)
-        { shapes: noted(Buttons::SHAPES, &:formula), attachments: noted(ATTACHMENTS), schools: noted(Opening::SCHOOLS, &:assumes),
-          rulers: noted(Measure::RULERS), uses: noted(Placket::USES) { |use| gap(use, say) },
+        { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS), schools: noted(Opening::SCHOOLS, &:assumes),
+          rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, say) },
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| say.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| say.words(length) }),
-          cloth_kinds: noted(CLOTH_KINDS, &:example), fibres: plain(Stitches::DENSITIES.to_h { |key, _| [key, key] }),
-          styles: noted(Recipes::STYLES, &:for_what), feet: plain(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
+          cloth_kinds: noted(CLOTH_KINDS, &:example), fibres: plain(SewingThread::DENSITIES.to_h { |key, _| [key, key] }),
+          styles: noted(STYLES, &:for_what), feet: plain(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: plain(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
-          plain: noted(Opening::PLAIN, &:measured), patterns: noted(Attach::PATTERNS, &:how),
+          plain: noted(NON_BUTTONS, &:measured), patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
           gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES), overlaps: plain(Placket::OVERLAPS),
           rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
-          programmes: noted(Recipes::STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
+          programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
           sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews } },
-          measured: Buttons::SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured } },
-          arrangements: plain(Opening::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
+          measured: BUTTON_SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured } },
+          arrangements: plain(Placket::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS) }

@@ -94,28 +94,28 @@ module NimbleEyelet
         def apply(closure)
           document, sheet = planned(closure)
           touched = sheet.faults.select { |fault| body_hash.key?(fault.room) }
-          raise Refused, touched unless touched.empty?
+          raise Refusal, touched unless touched.empty?
 
           document
         end
 
         # @return [Array(Store::Document, Sheet)] the closure as it would be with what was typed
-        # @raise [Refused]
+        # @raise [Refusal]
         def planned(closure)
           document = Typed.new(workroom.unit).apply(body_hash, closure.document)
           machine = document.machine_id == closure.machine.id ? closure.machine : machine_chosen(document.machine_id)
-          [document, Sheet.of(document.plan(machine, closure.habits).sound!)]
+          [document, Sheet.of(document.plan(machine, closure.habits).validate)]
         end
 
         def machine_chosen(id)
           machine = id.between?(1, (2**31) - 1) && Store::MachineReader.for(db).read(workroom.id, id)
-          machine || raise(Refused.field("machine.id", id, "Choose one of the workroom's machines."))
+          machine || raise(Refusal.field("machine.id", id, "Choose one of the workroom's machines."))
         end
 
         def begin_closure
           name = Store::Field.fetch("closure.name").read(body_hash["name"], unit: :mm)
           garment = Store::Field.clean(body_hash["garment"])
-          raise Refused.field("closure.garment", garment, "A garment needs a name of at most 80 characters.") unless
+          raise Refusal.field("closure.garment", garment, "A garment needs a name of at most 80 characters.") unless
             garment.length.between?(1, Store::Field::LONGEST_TEXT)
 
           closure = db.transaction { closures.create(workroom.garment_named(garment), starting_point(name)) }
@@ -126,7 +126,7 @@ module NimbleEyelet
           like = body_hash["like"]
           return copied(closures.find(like).document, name) if like
 
-          machine = workroom.machines.first || raise(Refused.field("machine.id", "", "The workroom has no machine yet."))
+          machine = workroom.machines.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
           Store::Blank.document(name: name, machine_id: machine.id)
         end
 

@@ -47,7 +47,7 @@ module NimbleEyelet
           json(GarmentView.of(garments.find(garments.take_in(content.name, content.closures)), say), status: 201)
         end
         app.get(%r{/api/closures/(\d+)/marks\.csv}) do |id|
-          layout = Sheet.of(closures.find(number(id)).plan).then { |sheet| sheet.layout || raise(Refused, sheet.faults) }
+          layout = Sheet.of(closures.find(number(id)).plan).then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }
           content_type "text/csv", charset: "utf-8"
           response["content-disposition"] = "attachment; filename=\"marks-#{id}.csv\""
           Document::MarksCsv.of(layout)

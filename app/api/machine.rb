@@ -35,19 +35,19 @@ module NimbleEyelet
       # @param unit [Symbol]
       def initialize(unit)
         @unit = unit
-        @check = Refused::Check.new
+        @check = Refusal::Check.new
       end
 
       # @param body [Hash] facts, styles, feet
       # @return [Machine] sound
-      # @raise [Refused]
+      # @raise [Refusal]
       def read(body)
         facts = read_all(Store::MachineFields::MACHINE, body.fetch("facts"))
         feet = body.fetch("feet").each_with_index.map { |foot, index| read_foot(foot, index + 1) }
-        raise Refused, @check.faults unless @check.faults.empty?
+        raise Refusal, @check.faults unless @check.faults.empty?
 
         check_feet(feet)
-        Machine.new(**facts, styles: body.fetch("styles").uniq, feet: feet).sound!
+        Machine.new(**facts, styles: body.fetch("styles").uniq, feet: feet).validate
       end
 
       private
@@ -56,7 +56,7 @@ module NimbleEyelet
       def read_foot(typed, number)
         before = @check.faults.size
         values = read_all(Store::MachineFields::FOOT, typed)
-        foot = @check.gather { Foot.new(**values).sound! } if @check.faults.size == before
+        foot = @check.gather { Foot.new(**values).validate } if @check.faults.size == before
         faults = @check.faults
         faults[before..] = faults[before..].map { |fault| fault.with(field: fault.field.sub(/\Afoot/, "feet.#{number}")) }
         foot
@@ -68,7 +68,7 @@ module NimbleEyelet
 
       def check_feet(feet)
         twice = feet.map(&:kind).tally.find { |_, count| count > 1 } or return
-        raise Refused.field("machine.feet", twice.first, "The #{FOOT_KINDS.fetch(twice.first)} stands there twice.")
+        raise Refusal.field("machine.feet", twice.first, "The #{FOOT_KINDS.fetch(twice.first)} stands there twice.")
       end
     end
 

@@ -16,21 +16,21 @@ module NimbleEyelet
         # @param typed [Array<String>] as typed; empty ones do not count
         # @param say [Say]
         # @return [Hash]
-        # @raise [Refused] naming the reading: "readings.2"
+        # @raise [Refusal] naming the reading: "readings.2"
         def self.of(typed, say)
           lengths = typed.each_with_index.reject { |text, _| text.to_s.strip.empty? }
                          .map { |text, index| length(text, "readings.#{index + 1}", say) }
-          raise Refused.field("readings.1", "", "Type at least one reading.") if lengths.empty?
+          raise Refusal.field("readings.1", "", "Type at least one reading.") if lengths.empty?
 
-          found = Measure::Readings.of(lengths)
+          found = Typing::Readings.of(lengths)
           { count: found.count, mean: say.length(found.mean), spread: say.length(found.spread), largest: say.length(found.largest),
             steady: found.steady?, odd: found.odd, cautions: say.cautions(found.cautions) }
         end
 
         def self.length(text, field, say)
-          length = Measure::Notation.read(text, unit: say.unit, field: field)
-          range = Measure::Limits::LENGTHS.fetch("button.diameter")
-          raise Refused.field(field, text, range.allowed) unless range.hold?(length)
+          length = Typing::Notation.read(text, unit: say.unit, field: field)
+          range = Typing::Limits::LENGTHS.fetch("button.diameter")
+          raise Refusal.field(field, text, range.allowed) unless range.hold?(length)
 
           length
         end

@@ -10,9 +10,9 @@ module NimbleEyelet
     module OpeningRoutes
       def self.registered(app)
         app.post("/api/plain-openings") do
-          plain = Opening::Plain.fetch(body_hash.fetch("kind"))
-          size = Measure::Notation.read(body_hash.fetch("size").to_s, unit: say.unit, field: "plain.size")
-          ruler = Measure::Ruler.fetch(body_hash.fetch("ruler"))
+          plain = NonButton.fetch(body_hash.fetch("kind"))
+          size = Typing::Notation.read(body_hash.fetch("size").to_s, unit: say.unit, field: "plain.size")
+          ruler = Ruler.fetch(body_hash.fetch("ruler"))
           length = plain.opening(size, ruler)
           row = PlainForm.row(body_hash, say, opening: length, ruler: ruler)
           json({ opening: say.length(length), because: say.reasons(plain.because(size, ruler) + row.because), count: row.count,
@@ -23,13 +23,13 @@ module NimbleEyelet
 
     # What is typed about a pair or a row of plain openings.
     module PlainForm
-      # @return [Opening::PlainRow]
-      # @raise [Refused]
+      # @return [Placket::NonButtonRow]
+      # @raise [Refusal]
       def self.row(body, say, opening:, ruler:)
         span = body["span"].to_s.strip
         count = body["count"].to_s.strip
-        Opening::PlainRow.of(body.fetch("arrangement", "single"), opening: opening, ruler: ruler,
-                             span: span.empty? ? nil : Measure::Notation.read(span, unit: say.unit, field: "plain.span"),
+        Placket::NonButtonRow.of(body.fetch("arrangement", "single"), opening: opening, ruler: ruler,
+                             span: span.empty? ? nil : Typing::Notation.read(span, unit: say.unit, field: "plain.span"),
                              count: count.match?(/\A\d{1,4}\z/) ? count.to_i : nil)
       end
     end
@@ -61,7 +61,7 @@ module NimbleEyelet
 
       # @param setting [Opening::Setting]
       def self.setting(setting, say)
-        { way: setting.way.key, name: setting.way.name, reads: setting.reads, figure: say.length(setting.figure),
+        { way: setting.by.key, name: setting.by.name, reads: setting.reads, figure: say.length(setting.figure),
           gives: say.length(setting.gives), overall: say.length(setting.overall),
           clicks: setting.clicks, pitch: say.length(setting.pitch), says: say.words(setting.says),
           cautions: say.cautions(setting.cautions) }

@@ -15,7 +15,7 @@ module NimbleEyelet
         app.get(%r{/api/closures/(\d+)/strip\.(pdf|svg)}) do |id, format|
           closure = closures.find(number(id))
           sheet = Sheet.of(closure.plan)
-          raise Refused, sheet.faults unless sheet.layout
+          raise Refusal, sheet.faults unless sheet.layout
 
           printer, type = FORMATS.fetch(format)
           strip = Document::Strip.new(sheet, say, garment: closure.garment_name,

@@ -8,7 +8,7 @@ module NimbleEyelet
   module Api
     module RecipeView
       # key, label - String; field - String or nil, the setting a person can overrule
-      Part = Value.define(:key, :label, :field)
+      Part = Value.of(:key, :label, :field)
 
       PARTS = [
         Part.new(key: :style, label: "Style", field: "recipe.style"),
@@ -29,27 +29,27 @@ module NimbleEyelet
         recipe = sheet.recipe
         { settings: PARTS.filter_map { |part| recipe[part.key] && setting(part, recipe[part.key], say, label(part, recipe)) },
           bead: say.length(recipe.bead), space: say.length(recipe.space), coverage: recipe.coverage.round(2),
-          coverage_least: Stitches::COVERAGE_LEAST, coverage_most: Stitches::COVERAGE_MOST,
+          coverage_least: SewingThread::COVERAGE_LEAST, coverage_most: SewingThread::COVERAGE_MOST,
           satin: recipe.style.value.stitched == :satin,
           thread_diameter: say.length(sheet.plan.thread.diameter), stack: say.length(sheet.plan.cloth.stack),
-          corded: recipe.cord.value, cord: cord(sheet, say), standings: standings(recipe),
+          corded: recipe.cord.value, cord: cord(sheet, say), scores: scores(recipe),
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: say.length(thickness) } },
-          thread_in: Stitches::LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
+          thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
           pressure: sheet.plan.cloth.type.pressure, cautions: say.cautions(recipe.cautions) }
       end
 
       def self.cord(sheet, say)
         return unless sheet.recipe.cord.value
 
-        cord = Recipes::Cord.of(sheet.plan.thread, overall: sheet.cut.overall)
+        cord = Cord.of(sheet.plan.thread, overall: sheet.cut.overall)
         { strands: cord.strands, diameter: say.length(cord.diameter), length: say.length(cord.length) }
       end
 
-      def self.standings(recipe)
-        recipe.standings.map do |standing|
-          { key: standing.style.key, name: standing.style.name, points: standing.points, possible: standing.possible,
-            chosen: standing.style == recipe.style.value,
-            speaks_for: standing.speaks_for.map(&:says), against: standing.against.map(&:says) }
+      def self.scores(recipe)
+        recipe.scores.map do |score|
+          { key: score.style.key, name: score.style.name, points: score.points, possible: score.possible,
+            chosen: score.style == recipe.style.value,
+            speaks_for: score.speaks_for.map(&:says), against: score.against.map(&:says) }
         end
       end
 
@@ -71,7 +71,7 @@ module NimbleEyelet
 
       def self.text(value, say)
         case value
-        when Recipes::Style then value.name
+        when Style then value.name
         when Foot then value.nickname.empty? ? value.name : "#{value.name} (#{value.nickname})"
         when true then "yes"
         when false then "no"
@@ -79,7 +79,7 @@ module NimbleEyelet
         else say.words(value)
         end
       end
-      private_class_method :setting, :label, :text, :cord, :standings
+      private_class_method :setting, :label, :text, :cord, :scores
     end
   end
 end

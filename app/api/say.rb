@@ -22,16 +22,16 @@ module NimbleEyelet
       # @param length [Length, nil]
       # @return [Hash, nil]
       def length(length)
-        length && { mm: length.to_f.round(4), text: Measure::Wording.of(length, unit) }
+        length && { mm: length.to_f.round(4), text: Wording.of(length, unit) }
       end
 
-      # @param text [String, Said, nil]
+      # @param text [String, Sentence, nil]
       # @return [String, nil]
-      def words(text) = text && Said.in(text, unit)
+      def words(text) = text && Sentence.in(text, unit)
 
       # @param number [Numeric]
       # @return [String] without trailing zeros
-      def number(number, places = 2) = Measure::Wording.decimal(number.to_r, places)
+      def number(number, places = 2) = Wording.decimal(number.to_r, places)
 
       # @param reasons [Array<Reason>]
       # @return [Array<Hash>]

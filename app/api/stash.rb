@@ -48,7 +48,7 @@ module NimbleEyelet
       # @param io [IO]
       # @param keep [Boolean] false only looks
       # @param say [Say]
-      # @raise [Refused] when the file is none
+      # @raise [Refusal] when the file is none
       def initialize(stash, io, keep:, say:)
         @stash = stash
         @rows = Document::StashCsv::Reader.new(io)
@@ -67,7 +67,7 @@ module NimbleEyelet
           yield line(bytes: rows.last.bytes)
         end
         yield line(summary: counts, kept: @keep)
-      rescue Refused => e
+      rescue Refusal => e
         yield line(problem: @say.words(e.faults.first.allowed), summary: counts, kept: @keep)
       end
 

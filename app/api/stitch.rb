@@ -11,7 +11,7 @@ require_relative "../document/stretch_scale_pdf"
 module NimbleEyelet
   module Api
     module StitchView
-      # @param simulation [Stitches::Simulation]
+      # @param simulation [HoleSimulation]
       # @param say [Say]
       # @return [Hash] points in whole micrometres, x and y in turn, in sewing order
       def self.of(simulation, say)
@@ -39,7 +39,7 @@ module NimbleEyelet
 
       def self.comes_to(reckoning, say)
         { top: say.length(whole(reckoning.top)), bobbin: say.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
-          cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: Stitches.looks(index) } },
+          cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: SewingThread.looks(index) } },
           hits: reckoning.hits.round(2), bulk: say.length(reckoning.bulk), cautions: say.cautions(reckoning.cautions) }
       end
 
@@ -57,11 +57,11 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         app.post("/api/closures/:id/stitches") do
-          json(StitchView.of(Stitches::Simulation.of(sheet_of(params["id"]), trial), say))
+          json(StitchView.of(HoleSimulation.of(sheet_of(params["id"]), trial), say))
         end
         app.get(%r{/api/closures/(\d+)/stitches\.(svg|csv)}) do |id, format|
           sheet = sheet_of(id)
-          simulation = Stitches::Simulation.of(sheet)
+          simulation = HoleSimulation.of(sheet)
           content_type format == "svg" ? "image/svg+xml" : "text/csv", charset: "utf-8"
           response["content-disposition"] = "attachment; filename=\"stitches-#{id}.#{format}\""
           format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
@@ -88,23 +88,24 @@ module NimbleEyelet
             text = body_hash[name].to_s.strip
             text.empty? ? nil : Store::Field.fetch("recipe.#{name}").read(text, unit: workroom.unit)
           end
-          Stitches::Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
-                              tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).sound!
+          Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
+                    tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).validate
         end
 
         # What a cloth is like, from a square on the scales, a folded stack, or two marks pulled apart.
         def feel(typed)
-          length = ->(name) { Measure::Notation.read(typed[name].to_s, unit: say.unit, field: "feel.#{name}") }
+          length = ->(name) { Typing::Notation.read(typed[name].to_s, unit: say.unit, field: "feel.#{name}") }
           case typed.fetch("test")
-          when "weigh" then { weight: Recipes::Feel.weight(grams: figure(typed["grams"], "feel.grams"), side: length.call("side")).to_s }
+          when "weigh" then { weight: ClothFeel.weight(grams: figure(typed["grams"], "feel.grams"), side: length.call("side")).to_s }
           when "fold"
-            { thickness: say.words(Recipes::Feel.thickness(folded: length.call("folded"), layers: figure(typed["layers"], "feel.layers").to_i)) }
-          else { stretch: Recipes::Feel.stretch(marked: length.call("marked"), pulled: length.call("pulled")).to_s }
+            { thickness: say.words(ClothFeel.thickness(folded: length.call("folded"),
+                                                       layers: figure(typed["layers"], "feel.layers").to_i)) }
+          else { stretch: ClothFeel.stretch(marked: length.call("marked"), pulled: length.call("pulled")).to_s }
           end
         end
 
         def figure(text, field)
-          raise Refused.field(field, text, "Write a number, such as 1.2.") unless text.to_s.match?(/\A\s*\d{1,4}([.,]\d{1,3})?\s*\z/)
+          raise Refusal.field(field, text, "Write a number, such as 1.2.") unless text.to_s.match?(/\A\s*\d{1,4}([.,]\d{1,3})?\s*\z/)
 
           Rational(text.strip.tr(",", "."))
         end

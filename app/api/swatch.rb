@@ -53,17 +53,17 @@ module NimbleEyelet
       # @param unit [Symbol]
       # @param now [Time]
       # @return [Swatches::Swatch] sound, numbered after the last
-      # @raise [Refused]
+      # @raise [Refusal]
       def self.read(body, sheet, unit:, now:)
         recipe = sheet.recipe
         measured = body["measured"].to_s.strip
         Swatches::Swatch.new(
           number: (sheet.plan.swatches.map(&:number).max || 0) + 1, passes: body.fetch("passes"),
-          measured: measured.empty? ? nil : Measure::Notation.read(measured, unit: unit, field: "swatch.measured"),
+          measured: measured.empty? ? nil : Typing::Notation.read(measured, unit: unit, field: "swatch.measured"),
           symptoms: body.fetch("symptoms", []).uniq, opening: sheet.cut.length, stitch_width: recipe.stitch_width.value,
           stitch_length: recipe.stitch_length.value, tension: recipe.tension.value, stabiliser: recipe.stabiliser.value,
           note: Store::Field.clean(body["note"])[0, 500], sewn_at: now.utc.iso8601
-        ).sound!
+        ).validate
       end
     end
   end

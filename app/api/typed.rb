@@ -22,12 +22,12 @@ module NimbleEyelet
       # @param body [Hash] rooms with fields, as sent; sound by the interface description
       # @param document [Store::Document]
       # @return [Store::Document]
-      # @raise [Refused]
+      # @raise [Refusal]
       def apply(body, document)
-        @check = Refused::Check.new
+        @check = Refusal::Check.new
         changes = fields(body)
         lists = { pins: pins(body), keep_outs: keep_outs(body), machine_id: body.dig("machine", "id") }.compact
-        raise Refused, @check.faults unless @check.faults.empty?
+        raise Refusal, @check.faults unless @check.faults.empty?
 
         document.changed(changes).with(**lists)
       end
@@ -68,7 +68,7 @@ module NimbleEyelet
       def weight(text)
         text = text.to_s.strip
         return 0 if text.empty?
-        raise Refused.field("placket.pins", text, "A wish weighs from 1 to 9; 0 is a must.") unless text.match?(/\A\d\z/)
+        raise Refusal.field("placket.pins", text, "A wish weighs from 1 to 9; 0 is a must.") unless text.match?(/\A\d\z/)
 
         text.to_i
       end
@@ -76,10 +76,10 @@ module NimbleEyelet
       def limited(field, items, most)
         return if items.size <= most
 
-        raise Refused.field(field, items.size, "At most #{most} on one run.")
+        raise Refusal.field(field, items.size, "At most #{most} on one run.")
       end
 
-      def length(field, text) = Measure::Notation.read(text.to_s, unit: @unit, field: field)
+      def length(field, text) = Typing::Notation.read(text.to_s, unit: @unit, field: field)
     end
   end
 end

@@ -19,11 +19,11 @@ module NimbleEyelet
         say = Say.new(workroom.unit)
         { id: workroom.id, name: workroom.name, unit: workroom.unit, revision: workroom.revision, garments: workroom.garments,
           habits: workroom.habits.slice(*HABITS.keys).map { |path, value| habit(HABITS.fetch(path), value, say) },
-          stabilisers: Recipes::STABILISER_KINDS.map do |key, name|
+          stabilisers: STABILISER_KINDS.map do |key, name|
             { key: key, name: name, owned: workroom.stabilisers.include?(key) }
           end,
           machines: workroom.machines.map { |machine| machine(machine, say) },
-          buttons: shelf(workroom, :buttons, say) { |row| "#{Buttons::Shape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], say)}" },
+          buttons: shelf(workroom, :buttons, say) { |row| "#{ButtonShape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], say)}" },
           cloths: shelf(workroom, :cloths, say) { |row| "#{CLOTH_KINDS.fetch(row[:kind]).name}, #{row[:weight_g_m2]} g/m²" },
           threads: shelf(workroom, :threads, say) { |row| "#{row[:fibre]}, tex #{say.number(row[:tex])}" } }
       end
@@ -91,9 +91,9 @@ module NimbleEyelet
         app.post("/api/buttons") do
           closure = Store::Closures.new(db, workroom.id).find(body_hash.fetch("closure_id"))
           name = Store::Field.clean(body_hash.fetch("name"))
-          raise Refused.field("button.name", name, "A button on the shelf needs a name.") if name.empty?
+          raise Refusal.field("button.name", name, "A button on the shelf needs a name.") if name.empty?
 
-          workroom.stash.measure(closure.plan.button.with(name: Store::Field.fetch("button.name").read(name, unit: :mm)).sound!)
+          workroom.stash.measure(closure.plan.button.with(name: Store::Field.fetch("button.name").read(name, unit: :mm)).validate)
           json(WorkroomView.of(workroom))
         end
       end

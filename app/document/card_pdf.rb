@@ -50,7 +50,7 @@ module NimbleEyelet
       # Everything that some step moves away from neutral.
       def back
         moved = (@sheet.progress&.steps || []).flat_map { |step| step.changes.keys }.uniq
-        Sewing::PARTS.values.select { |part| moved.include?(part.key) }.map { |part| "#{part.name.capitalize}: #{part.back}" }
+        MACHINE_PARTS.values.select { |part| moved.include?(part.key) }.map { |part| "#{part.name.capitalize}: #{part.back}" }
       end
 
       def section(pdf, title, lines)

@@ -18,7 +18,7 @@ module NimbleEyelet
       MOST_CLOSURES = 60
 
       # closures - Array<Array(Store::Document, Machine)>
-      Content = Value.define(:name, :closures)
+      Content = Value.of(:name, :closures)
 
       # @param garment [Store::Garment]
       # @return [String] the same for the same garment
@@ -47,7 +47,7 @@ module NimbleEyelet
 
       # @param text [String]
       # @return [Content]
-      # @raise [Refused] with the field "file" and what is wrong
+      # @raise [Refusal] with the field "file" and what is wrong
       def self.read(text) = Reader.new(text).content
 
       class Reader
@@ -65,11 +65,11 @@ module NimbleEyelet
           Content.new(name: name, closures: closures)
         rescue KeyError, NoMethodError, TypeError, ArgumentError => e
           raise refused("This garment file is damaged: #{e.message.lines.first.to_s.strip[0, 120]}.")
-        rescue Refused => e
+        rescue Refusal => e
           raise e if e.faults.first.field == "file"
 
           fault = e.faults.first
-          raise refused(Said["This garment file is damaged: %s holds %s. %s", fault.field, fault.given.to_s[0, 40], fault.allowed])
+          raise refused(Sentence["This garment file is damaged: %s holds %s. %s", fault.field, fault.given.to_s[0, 40], fault.allowed])
         end
 
         private
@@ -103,8 +103,8 @@ module NimbleEyelet
         def machine(kept)
           facts = load(Store::MachineFields::MACHINE, kept)
           feet = kept.fetch("feet").map { |foot| Foot.new(**load(Store::MachineFields::FOOT, foot)) }
-          styles = kept.fetch("styles").map(&:to_s) & Recipes::STYLES.keys
-          Machine.new(**facts, styles: styles, feet: feet).sound!
+          styles = kept.fetch("styles").map(&:to_s) & STYLES.keys
+          Machine.new(**facts, styles: styles, feet: feet).validate
         end
 
         # Flags are kept as they are, all else is read as if typed in millimetres.
@@ -129,7 +129,7 @@ module NimbleEyelet
                                            key.to_s[/\A[a-z0-9_-]{1,40}\z/] || raise(KeyError, key)
                                          end,
                                          knots: kept.fetch("knots").select { |stage, _| STAGES.key?(stage) })
-          document.plan(machine, Store::Habits.load({})).sound!
+          document.plan(machine, Store::Habits.load({})).validate
           [document, machine]
         end
 
@@ -148,8 +148,8 @@ module NimbleEyelet
         end
 
         def label(kept) = Store::Field.clean(kept["label"])[0, 80]
-        def length(text, field) = Measure::Notation.read(text.to_s, unit: :mm, field: field)
-        def refused(why) = Refused.field("file", "", why)
+        def length(text, field) = Typing::Notation.read(text.to_s, unit: :mm, field: field)
+        def refused(why) = Refusal.field("file", "", why)
       end
     end
   end

@@ -50,14 +50,14 @@ module NimbleEyelet
       private_class_method :cell, :escaped
 
       # One row: item - Item or nil; faults - Array<Fault>; bytes - Integer, read so far
-      Row = Value.define(:number, :name, :item, :faults, :bytes)
+      Row = Value.of(:number, :name, :item, :faults, :bytes)
 
       # Reads line by line, so that a bad one spoils no other.
       class Reader
         include Enumerable
 
         # @param io [IO] bytes
-        # @raise [Refused] when this is no such file at all
+        # @raise [Refusal] when this is no such file at all
         def initialize(io)
           @io = io
           @bytes = 0
@@ -122,7 +122,7 @@ module NimbleEyelet
           Row.new(number: number, name: name, item: Store::Stash.read(typed, unit: :mm), faults: [], bytes: @bytes)
         rescue CSV::MalformedCSVError
           bad(number, "", "A quote is not closed, or stands in the middle of a cell.")
-        rescue Refused => e
+        rescue Refusal => e
           Row.new(number: number, name: name, item: nil, faults: e.faults, bytes: @bytes)
         end
 
@@ -142,7 +142,7 @@ module NimbleEyelet
           Row.new(number: number, name: name, item: nil, bytes: @bytes, faults: [Fault.new(field: "row", given: "", allowed: why)])
         end
 
-        def refused(why) = Refused.field("file", "", why)
+        def refused(why) = Refusal.field("file", "", why)
       end
     end
   end

@@ -26,7 +26,7 @@ module NimbleEyelet
     class StitchesSvg
       MARGIN = 4
 
-      # @param simulation [Stitches::Simulation]
+      # @param simulation [HoleSimulation]
       # @param title [String]
       def initialize(simulation, title)
         @path = simulation.path

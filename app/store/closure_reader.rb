@@ -14,8 +14,8 @@ require_relative "habits"
 module NimbleEyelet
   module Store
     # One closure as kept. can_undo, can_redo - Boolean, whether there is somewhere to go
-    Closure = Value.define(:id, :garment_id, :garment_name, :revision, :position, :can_undo, :can_redo, :document, :machine,
-                           :habits) do
+    class Closure < Value.of(:id, :garment_id, :garment_name, :revision, :position, :can_undo, :can_redo, :document,
+                             :machine, :habits)
       # @return [Plan]
       def plan = document.plan(machine, habits)
     end

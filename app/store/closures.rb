@@ -35,7 +35,7 @@ module NimbleEyelet
       # @yieldreturn [Document]
       # @return [Closure]
       # @raise [Missing, Stale]
-      # @raise [Refused] from the block, or when the name is taken
+      # @raise [Refusal] from the block, or when the name is taken
       def change(id, revision:)
         locked(id, revision) do |closure|
           document = yield(closure)
@@ -49,7 +49,7 @@ module NimbleEyelet
         end
       end
 
-      # @return [Closure] as it was before the last change still standing
+      # @return [Closure] as it was before the last change still score
       # @raise [Missing, Stale]
       def undo(id, revision:)
         move(id, revision) { |closure| revisions(id).where(number: closure.position).get(:parent) }
@@ -86,7 +86,7 @@ module NimbleEyelet
       # @param garment_id [Integer]
       # @param document [Document]
       # @return [Closure]
-      # @raise [Refused] when the garment has one of that name
+      # @raise [Refusal] when the garment has one of that name
       def create(garment_id, document)
         @db.transaction do
           id = guard_name(document) do
@@ -195,7 +195,7 @@ module NimbleEyelet
         # The savepoint keeps the transaction usable after a name that is taken.
         @db.transaction(savepoint: true, &)
       rescue Sequel::UniqueConstraintViolation
-        raise Refused.field("closure.name", document.fields["closure.name"], "This garment has another closure of that name.")
+        raise Refusal.field("closure.name", document.fields["closure.name"], "This garment has another closure of that name.")
       end
     end
 

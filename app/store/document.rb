@@ -16,13 +16,13 @@ module NimbleEyelet
     # fields - Hash of path to value; machine_id - Integer; pins - Array<Placket::Pin>
     # keep_outs - Array<Placket::KeepOut>; swatches - Array<Swatches::Swatch>
     # steps_done - Array<String>; knots - Hash of stage to fingerprint
-    Document = Value.define(:fields, :machine_id, :pins, :keep_outs, :swatches, :steps_done, :knots,
-                            pins: [], keep_outs: [], swatches: [], steps_done: [], knots: {}) do
+    class Document < Value.of(:fields, :machine_id, :pins, :keep_outs, :swatches, :steps_done, :knots, pins: [],
+                              keep_outs: [], swatches: [], steps_done: [], knots: {})
       # @param machine [Machine] the one machine_id names
       # @param habits [Hash{String => Object}] of the house, for what the closure leaves open
       # @return [Plan]
       def plan(machine, habits = Habits.load({}))
-        owned = habits.fetch(Habits::DRAWER, Recipes::STABILISER_KINDS.keys)
+        owned = habits.fetch(Habits::DRAWER, STABILISER_KINDS.keys)
         house = habits.slice(*HABITS.keys)
         with(fields: fields.merge(house) { |_, own, other| own.nil? ? other : own }).filled(machine).with(stabilisers: owned)
       end
@@ -32,8 +32,8 @@ module NimbleEyelet
       def filled(machine)
         Plan.new(name: fields["closure.name"], machine: machine,
                  button: Button.new(**room("button")), cloth: Cloth.new(**room("cloth")), thread: SewingThread.new(**room("thread")),
-                 opening: Opening::Wish.new(**room("opening")), run: run, overrides: Recipes::Overrides.new(**room("recipe")),
-                 attach: Attach::Wish.new(**room("attach")), swatches: swatches, steps_done: steps_done, knots: knots)
+                 opening: Opening::Sizing.new(**room("opening")), run: run, overrides: Recipes::Overrides.new(**room("recipe")),
+                 attach: Attach::ButtonSewing.new(**room("attach")), swatches: swatches, steps_done: steps_done, knots: knots)
       end
 
       # @param changes [Hash{String => Object}] by path

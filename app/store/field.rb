@@ -12,11 +12,11 @@ module NimbleEyelet
   module Store
     # kind - Symbol: :length, :choice, :whole, :decimal, :outline, :tex, :flag or :text
     # table - Symbol, :closures or :recipes; optional - Boolean, may be left empty for the rules to decide
-    Field = Value.define(:path, :kind, :column, :table, :optional, :choices, choices: nil) do
+    class Field < Value.of(:path, :kind, :column, :table, :optional, :choices, choices: nil)
       # @param typed [String, nil] as typed; empty counts as nothing
       # @param unit [Symbol] the person's unit
       # @return [Length, Integer, Rational, Outline, String, nil]
-      # @raise [Refused]
+      # @raise [Refusal]
       def read(typed, unit:)
         text = Field.clean(typed)
         return nil if text.empty? && optional
@@ -62,24 +62,24 @@ module NimbleEyelet
     Field::NAMED = %w[closure.name machine.name stash.name].freeze
 
     Field::READERS = {
-      length: ->(field, text, unit) { Measure::Notation.read(text, unit: unit, field: field.path) },
+      length: ->(field, text, unit) { Typing::Notation.read(text, unit: unit, field: field.path) },
       outline: ->(field, text, unit) { Outline.read(text, unit: unit, field: field.path) },
       whole: lambda do |field, text, _|
-        text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refused.field(field.path, text, "Write a whole number, such as 7."))
+        text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refusal.field(field.path, text, "Write a whole number, such as 7."))
       end,
       decimal: lambda do |field, text, _|
-        raise Refused.field(field.path, text, "Write a number, such as 3.5.") unless text.match?(/\A\d{1,5}([.,]\d{1,4})?\z/)
+        raise Refusal.field(field.path, text, "Write a number, such as 3.5.") unless text.match?(/\A\d{1,5}([.,]\d{1,4})?\z/)
 
         Rational(text.tr(",", "."))
       end,
-      tex: ->(field, text, _) { Stitches::LinearDensity.read(text, field: field.path) },
+      tex: ->(field, text, _) { LinearDensity.read(text, field: field.path) },
       flag: ->(_, text, _) { text == "yes" },
       choice: lambda do |field, text, _|
-        field.choices.include?(text) ? text : raise(Refused.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
+        field.choices.include?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
       end,
       text: lambda do |field, text, _|
-        raise Refused.field(field.path, text, "This needs a name.") if text.empty? && Field::NAMED.include?(field.path)
-        raise Refused.field(field.path, text, "At most #{Field::LONGEST_TEXT} characters.") if text.length > Field::LONGEST_TEXT
+        raise Refusal.field(field.path, text, "This needs a name.") if text.empty? && Field::NAMED.include?(field.path)
+        raise Refusal.field(field.path, text, "At most #{Field::LONGEST_TEXT} characters.") if text.length > Field::LONGEST_TEXT
 
         text
       end
@@ -105,7 +105,7 @@ module NimbleEyelet
 
       ALL = [
         text("closure.name"),
-        text("button.name"), choice("button.shape", Buttons::SHAPES), choice("button.attachment", ATTACHMENTS),
+        text("button.name"), choice("button.shape", BUTTON_SHAPES), choice("button.attachment", ATTACHMENTS),
         length("button.diameter"), length("button.thickness"), length("button.hole_spacing"), length("button.hole_diameter"),
         length("button.width", optional: true), field("button.outline", :outline, optional: true),
         text("cloth.name"), choice("cloth.kind", CLOTH_KINDS), whole("cloth.weight", column: "cloth_weight_g_m2"),
@@ -113,24 +113,24 @@ module NimbleEyelet
         whole("cloth.stretch", column: "cloth_stretch_percent"), whole("cloth.seams"),
         choice("cloth.frays", Cloth::ANSWERS, optional: true), choice("cloth.iron", Cloth::ANSWERS, optional: true),
         choice("cloth.washed", Cloth::ANSWERS, optional: true),
-        text("thread.name"), choice("thread.fibre", Stitches::DENSITIES), field("thread.tex", :tex), text("thread.bobbin"),
+        text("thread.name"), choice("thread.fibre", SewingThread::DENSITIES), field("thread.tex", :tex), text("thread.bobbin"),
         habit("opening.school", Opening::SCHOOLS), length("opening.allowance"), length("opening.correction"),
-        length("opening.ease", optional: true), habit("opening.ruler", Measure::RULERS), whole("opening.clicks"),
+        length("opening.ease", optional: true), habit("opening.ruler", RULERS), whole("opening.clicks"),
         length("opening.wrapped", optional: true),
         length("placket.run_length"), length("placket.first", optional: true), length("placket.last", optional: true),
         whole("placket.count", optional: true), length("placket.wished_gap", optional: true), length("placket.extension"),
         choice("placket.orientation", Placket::ORIENTATIONS), choice("placket.use", Placket::USES),
-        habit("placket.edge", Placket::EDGE_SCHOOLS), habit("placket.grid", Measure::RULERS),
+        habit("placket.edge", Placket::EDGE_SCHOOLS), habit("placket.grid", RULERS),
         habit("placket.seat", Placket::SEATS),
         whole("placket.count_most", optional: true), length("placket.least_gap", optional: true),
         length("placket.most_gap", optional: true), choice("placket.pattern", Placket::PATTERNS), whole("placket.together"),
         length("placket.inner_gap", optional: true), choice("placket.first_lies", Placket::FIRST_LIES),
         choice("placket.overlap", Placket::OVERLAPS), choice("placket.rows", Placket::ROWS), length("placket.offset"),
-        choice("recipe.style", Recipes::STYLES, optional: true), choice("recipe.foot", FOOT_KINDS, optional: true),
+        choice("recipe.style", STYLES, optional: true), choice("recipe.foot", FOOT_KINDS, optional: true),
         length("recipe.stitch_width", optional: true), length("recipe.stitch_length", optional: true),
         field("recipe.tension", :decimal, optional: true), text("recipe.stabiliser", optional: true),
         whole("recipe.needle_size", optional: true),
-        habit("attach.pattern", Attach::PATTERNS), whole("attach.stitches", optional: true),
+        habit("attach.pattern", Stitches::BUTTON_PATTERNS), whole("attach.stitches", optional: true),
         length("attach.width", optional: true)
       ].freeze
     end

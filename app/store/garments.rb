@@ -10,7 +10,7 @@ require_relative "machines"
 module NimbleEyelet
   module Store
     # closures - Array<Closure>, by name
-    Garment = Value.define(:id, :name, :closures)
+    Garment = Value.of(:id, :name, :closures)
 
     class Garments
       # @param db [Sequel::Database]

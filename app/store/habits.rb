@@ -16,17 +16,17 @@ module NimbleEyelet
       # @return [Hash{String => Object}] a value for every habit, and what lies in the drawer
       def self.load(kept)
         HABITS.to_h { |path, habit| [path, kept.key?(path) ? FIELDS.fetch(path).load(kept[path]) : habit.begins] }
-              .merge(DRAWER => kept.key?(DRAWER) ? kept[DRAWER].to_a : Recipes::STABILISER_KINDS.keys)
+              .merge(DRAWER => kept.key?(DRAWER) ? kept[DRAWER].to_a : STABILISER_KINDS.keys)
       end
 
       # @param typed [Hash{String => String, nil}] by path, as typed; empty goes back to the first school
       # @param kept [Hash]
       # @param unit [Symbol] the person's unit
       # @return [Hash] to be kept
-      # @raise [Refused]
+      # @raise [Refusal]
       def self.change(kept, typed, unit:)
         typed.each_with_object(kept.to_h.dup) do |(path, text), changed|
-          raise Refused.field("habits", path, "There is no such habit.") unless HABITS.key?(path)
+          raise Refusal.field("habits", path, "There is no such habit.") unless HABITS.key?(path)
 
           field = FIELDS.fetch(path)
           value = field.read(text, unit: unit)
@@ -36,7 +36,7 @@ module NimbleEyelet
       end
 
       def self.check(path, value)
-        Refused.unless_sound { |check| Measure::Limits.check(check, path, value) } if value.is_a?(Length)
+        Refusal.unless_valid { |check| Typing::Limits.check(check, path, value) } if value.is_a?(Length)
       end
       private_class_method :check
     end

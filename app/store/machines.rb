@@ -89,7 +89,7 @@ module NimbleEyelet
     # Adds, changes and removes machines. A machine is kept whole, its feet with it.
     class Machines
       # One machine and the revision it was read at.
-      Kept = Value.define(:machine, :revision, :closures)
+      Kept = Value.of(:machine, :revision, :closures)
 
       # @param db [Sequel::Database]
       # @param workroom_id [Integer]
@@ -109,7 +109,7 @@ module NimbleEyelet
 
       # @param machine [Machine] sound
       # @return [Kept]
-      # @raise [Refused] when the name is taken
+      # @raise [Refusal] when the name is taken
       def add(machine)
         write(machine) { |columns| @db[:machines].insert(columns.merge(workroom_id: @workroom_id)) }
       end
@@ -117,7 +117,7 @@ module NimbleEyelet
       # @param id [Integer]
       # @param revision [Integer] the one the person saw
       # @return [Kept]
-      # @raise [Missing, Stale, Refused]
+      # @raise [Missing, Stale, Refusal]
       def change(id, machine, revision:)
         write(machine) do |columns|
           row = @db[:machines].where(workroom_id: @workroom_id, id: id).for_update.first or raise Missing
@@ -130,12 +130,12 @@ module NimbleEyelet
       end
 
       # @raise [Missing]
-      # @raise [Refused] while a closure is sewn on it
+      # @raise [Refusal] while a closure is sewn on it
       def remove(id)
         raise Missing if @db[:machines].where(workroom_id: @workroom_id, id: id).delete.zero?
       rescue Sequel::ForeignKeyConstraintViolation
         names = find(id).closures.map { |closure| closure[:name] }.join(", ")
-        raise Refused.field("machine.id", id, "Still in use for: #{names}. Choose another machine there first.")
+        raise Refusal.field("machine.id", id, "Still in use for: #{names}. Choose another machine there first.")
       end
 
       private
@@ -150,7 +150,7 @@ module NimbleEyelet
           find(id)
         end
       rescue Sequel::UniqueConstraintViolation
-        raise Refused.field("machine.name", machine.name, "There is another machine of that name.")
+        raise Refusal.field("machine.name", machine.name, "There is another machine of that name.")
       end
     end
   end

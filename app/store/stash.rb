@@ -16,21 +16,21 @@ module NimbleEyelet
       MOST_OWNED = 10_000
 
       # One kind of button in the box. colour - String, key of Buttons::COLOURS
-      Item = Value.define(:button, :owned, :colour, :note, owned: 0, colour: "shell", note: "") do
+      class Item < Value.of(:button, :owned, :colour, :note, owned: 0, colour: "shell", note: "")
         # @return [self]
-        # @raise [Refused]
-        def sound!
-          Refused.unless_sound do |check|
-            check.gather { button.sound! }
-            check.that("button.name", button.name, !button.name.empty?, "A button on the shelf needs a name.")
-            check.that("button.owned", owned, (0..MOST_OWNED).cover?(owned), "This takes a whole number from 0 to #{MOST_OWNED}.")
+        # @raise [Refusal]
+        def validate
+          Refusal.unless_valid do |check|
+            check.gather { button.validate }
+            check.expect("button.name", button.name, !button.name.empty?, "A button on the shelf needs a name.")
+            check.expect("button.owned", owned, (0..MOST_OWNED).cover?(owned), "This takes a whole number from 0 to #{MOST_OWNED}.")
           end
           self
         end
       end
 
       # used - Array<Hash> of closure id, closure name and garment name
-      Kept = Value.define(:id, :revision, :item, :used)
+      Kept = Value.of(:id, :revision, :item, :used)
 
       # Fields of a button by name, as columns of the shelf.
       BUTTON = FIELDS.values.select { |field| field.path.start_with?("button.") }
@@ -46,24 +46,24 @@ module NimbleEyelet
       # @param typed [Hash{String => String, nil}] by name of field
       # @param unit [Symbol]
       # @return [Item] sound
-      # @raise [Refused] with every fault
+      # @raise [Refusal] with every fault
       def self.read(typed, unit:)
-        check = Refused::Check.new
+        check = Refusal::Check.new
         values = BUTTON.merge(MORE).to_h do |name, field|
           text = typed[name].to_s
           text = OPEN.fetch(name, "") if text.strip.empty?
           [name.to_sym, check.gather { field.read(text, unit: unit) }]
         end
         values = by_itself(values, check.faults)
-        raise Refused, check.faults unless check.faults.empty?
+        raise Refusal, check.faults unless check.faults.empty?
 
         more = values.slice(:owned, :colour, :note)
-        Item.new(button: Button.new(**values.except(*more.keys)), **more).sound!
+        Item.new(button: Button.new(**values.except(*more.keys)), **more).validate
       end
 
       # A ball is as thick as it is wide, and many corners give their own width.
       def self.by_itself(values, faults)
-        form = values[:shape] && Buttons::Shape.fetch(values[:shape]) or return values
+        form = values[:shape] && ButtonShape.fetch(values[:shape]) or return values
         unasked = []
         unasked << "button.thickness" unless form.measured?(:thickness)
         unasked << "button.diameter" if form.measured?(:outline) && values[:outline]
@@ -95,14 +95,14 @@ module NimbleEyelet
 
       # @param item [Item] sound
       # @return [Kept]
-      # @raise [Refused] when the name is taken
+      # @raise [Refusal] when the name is taken
       def add(item)
         guard(item) { find(owned.insert(Stash.columns(item).merge(workroom_id: @workroom_id))) }
       end
 
       # @param revision [Integer] the one the person saw
       # @return [Kept]
-      # @raise [Missing, Stale, Refused]
+      # @raise [Missing, Stale, Refusal]
       def change(id, item, revision:)
         guard(item) do
           changed = owned.where(id: id, revision: revision).update(Stash.columns(item).merge(revision: revision + 1))
@@ -189,7 +189,7 @@ module NimbleEyelet
       def guard(item)
         yield
       rescue Sequel::UniqueConstraintViolation
-        raise Refused.field("button.name", item.button.name, "There is a button of that name in the stash.")
+        raise Refusal.field("button.name", item.button.name, "There is a button of that name in the stash.")
       end
     end
   end

@@ -47,7 +47,7 @@ module NimbleEyelet
       # @param stabilisers [Array<String>, nil] all that are owned now
       # @param revision [Integer] the one the person saw
       # @return [Workroom]
-      # @raise [Stale, Refused]
+      # @raise [Stale, Refusal]
       def change(revision:, unit: nil, habits: {}, stabilisers: nil)
         kept = Habits.change(@row[:habits], habits, unit: self.unit)
         kept = kept.merge(Habits::DRAWER => stabilisers.uniq) if stabilisers

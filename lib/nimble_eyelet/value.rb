@@ -3,33 +3,34 @@
 # Value makes small immutable records: every field is named when one is made, a field left out
 # without a default is an error, and two records with equal fields are equal.
 #
-#   Mark = NimbleEyelet::Value.define(:position, :note, note: nil)
+#   class Mark < NimbleEyelet::Value.of(:position, note: nil)
+#     def named? = !note.nil?
+#   end
 #   mark = Mark.new(position: 12)
-#   mark.with(note: "collar").position   # => 12
+#   mark.with(note: "collar").named?   # => true
 
 module NimbleEyelet
   module Value
-    # @param fields [Array<Symbol>] names of the fields, in order
-    # @param defaults [Hash{Symbol => Object}] fields that may be left out
-    # @yield body of the class, for methods
-    # @return [Class] a frozen Struct with keyword arguments
-    def self.define(*fields, **defaults, &body)
-      Struct.new(*fields) do
+    # @param fields [Array<Symbol>] names of the fields that have to be given, in order
+    # @param defaults [Hash{Symbol => Object}] fields that may be left out; a name that stands among the fields
+    #   keeps its place there
+    # @return [Class] to be inherited from: a frozen Struct with keyword arguments
+    def self.of(*fields, **defaults)
+      members = fields | defaults.keys
+      Struct.new(*members) do
         # Written out with real keywords, since a sheet makes some hundreds of these.
-        keywords = fields.map { |field| defaults.key?(field) ? "#{field}: DEFAULTS[:#{field}]" : "#{field}:" }
+        keywords = members.map { |field| defaults.key?(field) ? "#{field}: DEFAULTS[:#{field}]" : "#{field}:" }
         const_set(:DEFAULTS, defaults.freeze)
         singleton_class.send(:alias_method, :from_fields, :new)
         class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
           def self.new(#{keywords.join(', ')})           # def self.new(position:, note: DEFAULTS[:note])
-            from_fields(#{fields.join(', ')}).freeze     #   from_fields(position, note).freeze
+            from_fields(#{members.join(', ')}).freeze    #   from_fields(position, note).freeze
           end                                            # end
           private_class_method :from_fields, :[]
         RUBY
 
         # @return [Struct] a copy with some fields changed
         def with(**changes) = self.class.new(**to_h, **changes)
-
-        class_eval(&body) if body
       end
     end
   end

@@ -24,9 +24,9 @@ class ContractTest < AppTest
     found = call(:get, "/api/catalogue")
     keys = found.transform_values { |items| items.map { |item| item["key"] } }
 
-    assert_equal Buttons::SHAPES.keys, keys["shapes"]
+    assert_equal BUTTON_SHAPES.keys, keys["shapes"]
     assert_equal Opening::SCHOOLS.keys, keys["schools"]
-    assert_equal Recipes::STYLES.keys, keys["styles"]
+    assert_equal STYLES.keys, keys["styles"]
     assert_equal Swatches::SYMPTOMS.keys, keys["symptoms"]
   end
 

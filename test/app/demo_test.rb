@@ -125,7 +125,7 @@ class DemoTest < AppTest
     on_dial = ->(figure, step) { ((figure / step) - (figure / step).round).abs < 1e-6 }
 
     assert on_dial.call(hole["stitch_length"]["mm"], machine.length_step.to_f), found["name"]
-    style = found["sheet"]["recipe"]["standings"].find { |standing| standing["chosen"] }["key"]
+    style = found["sheet"]["recipe"]["scores"].find { |score| score["chosen"] }["key"]
     return if style == "straight_box"
 
     assert on_dial.call(hole["width"]["mm"], machine.width_step.to_f), found["name"]

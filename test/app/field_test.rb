@@ -34,19 +34,19 @@ class FieldTest < AppTest
       assert_includes db[one.table].columns, one.column, path
       begin
         one.read(Store::INITIAL[path], unit: :mm)
-      rescue Refused
+      rescue Refusal
         assert_equal "closure.name", path
       end
     end
 
     assert_empty Store::INITIAL.keys - Store::FIELDS.keys
-    assert Store::Blank.document(name: "cuff", machine_id: 1).plan(Store::MachineReader.for(db).read(1, 1)).sound!
+    assert Store::Blank.document(name: "cuff", machine_id: 1).plan(Store::MachineReader.for(db).read(1, 1)).validate
   end
 
   def test_every_length_field_has_its_limits_and_its_check
     lengths = Store::FIELDS.values.select { |one| one.kind == :length }
 
-    assert_empty lengths.map(&:path) - Measure::Limits::LENGTHS.keys
+    assert_empty lengths.map(&:path) - Typing::Limits::LENGTHS.keys
     checks = db[:pg_constraint].where(contype: "c").select_map(:conname).map(&:to_s)
 
     lengths.each { |one| assert_includes checks, "#{one.column}_in_range" }
@@ -65,7 +65,7 @@ class FieldTest < AppTest
 
     assert_equal({ mm: 19.05, text: "3/4 in" }, say.length(Length.mm(19.05)))
     assert_nil say.length(nil)
-    assert_equal "At most 1 in.", say.words(Said["At most %s.", Length.inches(1)])
+    assert_equal "At most 1 in.", say.words(Sentence["At most %s.", Length.inches(1)])
     assert_equal "3.5", say.field(7r / 2)
     assert_equal [{ field: "a.b", given: "1/2 in", allowed: "Less." }],
                  say.faults([Fault.new(field: "a.b", given: Length.inches(1r / 2), allowed: "Less.")])

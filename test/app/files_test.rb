@@ -11,7 +11,7 @@ class FilesTest < AppTest
   def words = Array.new(random.rand(1..20)) { LETTERS.sample(random: random) }.join.strip
 
   def item
-    shape = Buttons::SHAPES.keys.sample(random: random)
+    shape = BUTTON_SHAPES.keys.sample(random: random)
     wide = random.rand(80..400)/10r
     button = Button.new(name: "#{words} #{random.rand(10**6)}", shape: shape, attachment: ATTACHMENTS.keys.sample(random: random),
                         diameter: Length.mm(wide), thickness: Length.mm((wide / random.rand(2..6)).round(2)),
@@ -42,8 +42,8 @@ class FilesTest < AppTest
   end
 
   def sound?(item)
-    item.sound!
-  rescue Refused
+    item.validate
+  rescue Refusal
     false
   end
 
@@ -70,7 +70,7 @@ class FilesTest < AppTest
       assert_equal ["pearl", Length.mm(12.5r), Length.mm(3)],
                    [row.item.button.name, row.item.button.diameter, row.item.button.thickness], how
     end
-    ["name\xE9,shape\n".b, plain.encode("UTF-16LE"), "\x00\x01\x02"].each { |text| assert_raises(Refused) { read(text) } }
+    ["name\xE9,shape\n".b, plain.encode("UTF-16LE"), "\x00\x01\x02"].each { |text| assert_raises(Refusal) { read(text) } }
   end
 
   def test_a_line_that_never_ends_is_one_bad_row_and_not_all_memory

@@ -53,7 +53,7 @@ class StoreTest < AppTest
   def test_a_change_that_fails_half_way_leaves_nothing
     taken = closures.find(2).document.fields["closure.name"]
 
-    assert_raises(Refused) { closures.change(SMOCK, revision: 1) { |found| found.document.changed("closure.name" => taken) } }
+    assert_raises(Refusal) { closures.change(SMOCK, revision: 1) { |found| found.document.changed("closure.name" => taken) } }
     assert_equal 1, closures.find(SMOCK).revision
     assert_equal 1, db[:revisions].where(closure_id: SMOCK).count
   end

@@ -83,7 +83,7 @@ class SimulatorTest < BrowserTest
     assert_selector "[data-bobbin]", text: /It lasts for \d of 7 holes/
     find("summary", text: "Why not another style?").click
 
-    assert_selector "[data-standing=keyhole]", text: "Against: An eyelet has nothing to seat."
+    assert_selector "[data-score=keyhole]", text: "Against: An eyelet has nothing to seat."
   end
 
   def test_who_knows_no_figures_weighs_folds_and_pulls

@@ -4,8 +4,8 @@ require_relative "../core_helper"
 
 class AttachTest < CoreTest
   def attaching(button: self.button, cloth: self.cloth, machine: self.machine, needle: 75, **wished)
-    Attach::Attaching.of(button, cloth, machine, Recipes::Needle.new(size: needle, point: "universal"),
-                         Attach::Wish.new(pattern: "two_bars", **wished))
+    Attach::Attaching.of(button, cloth, machine, Needle.new(size: needle, point: "universal"),
+                         Attach::ButtonSewing.new(pattern: "two_bars", **wished))
   end
 
   # 1.8/2 − 0.75/2 − 0 = 0.525
@@ -51,7 +51,7 @@ class AttachTest < CoreTest
 
     assert_equal ["3.5 mm", 6], [found.width.to_s, found.stitches]
     assert_equal %w[attach.stitches attach.width], refused {
-      Attach::Wish.new(pattern: "cross", stitches: 99, width: mm(40)).sound!
+      Attach::ButtonSewing.new(pattern: "cross", stitches: 99, width: mm(40)).validate
     }.keys.sort
   end
 end

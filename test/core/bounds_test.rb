@@ -21,23 +21,23 @@ class BoundsTest < CoreTest
 
   def test_each_limit_holds_to_a_hair
     PLACES.each do |field, place|
-      limit = Measure::Limits::LENGTHS.fetch(field)
+      limit = Typing::Limits::LENGTHS.fetch(field)
       inside = [limit.open ? limit.least + HAIR : limit.least, limit.most]
       outside = [limit.open ? limit.least : limit.least - HAIR, limit.most + HAIR]
 
-      inside.each { |at| assert place.call(self, at).sound!, "#{field} #{at}" }
-      outside.each { |at| assert_includes refused { place.call(self, at).sound! }.keys, field, "#{field} #{at}" }
+      inside.each { |at| assert place.call(self, at).validate, "#{field} #{at}" }
+      outside.each { |at| assert_includes refused { place.call(self, at).validate }.keys, field, "#{field} #{at}" }
     end
   end
 
   def test_every_refusal_says_what_is_allowed_in_the_persons_unit
     PLACES.each do |field, place|
-      said = assert_raises(Refused) do
-        place.call(self, Measure::Limits::LENGTHS.fetch(field).most + mm(1)).sound!
+      said = assert_raises(Refusal) do
+        place.call(self, Typing::Limits::LENGTHS.fetch(field).most + mm(1)).validate
       end.faults.first.allowed
 
-      assert_match(/ mm/, Said.in(said, :mm), field)
-      assert_match(/ in/, Said.in(said, :in), field)
+      assert_match(/ mm/, Sentence.in(said, :mm), field)
+      assert_match(/ in/, Sentence.in(said, :in), field)
     end
   end
 
@@ -54,7 +54,7 @@ class BoundsTest < CoreTest
 
   def test_inches_are_proper_reduced_fractions
     300.times do
-      text = Measure::Wording.of(Length.inches(random.rand(1..2000)/16r), :in)
+      text = Wording.of(Length.inches(random.rand(1..2000)/16r), :in)
       top, bottom = text.scan(%r{(\d+)/(\d+)}).flatten.map(&:to_i)
       next unless top
 
@@ -66,5 +66,5 @@ class BoundsTest < CoreTest
 
   private
 
-  def reread(length, unit) = Measure::Notation.read(Measure::Wording.of(length, unit), unit: unit, field: "field")
+  def reread(length, unit) = Typing::Notation.read(Wording.of(length, unit), unit: unit, field: "field")
 end

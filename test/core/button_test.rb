@@ -15,7 +15,7 @@ class ButtonTest < CoreTest
   end
 
   def test_h_is_half_the_drawn_outline
-    Buttons::SHAPES.each_key do |shape|
+    BUTTON_SHAPES.each_key do |shape|
       # A slit lies round the hull of the section: a hollow does not count.
       points = Outline.new(points: button(shape: shape, thickness: mm(5)).section).hull
       drawn = (points + [points.first]).each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) } / 2
@@ -25,7 +25,7 @@ class ButtonTest < CoreTest
   end
 
   def test_h_never_shrinks_when_the_button_grows
-    Buttons::SHAPES.each_key do |shape|
+    BUTTON_SHAPES.each_key do |shape|
       100.times do
         diameter = random_mm(5.0..40.0)
         thickness = [random_mm(0.5..20.0), diameter].min
@@ -42,12 +42,12 @@ class ButtonTest < CoreTest
       { diameter: mm(151) } => "button.diameter",
       { thickness: mm(-1) } => "button.thickness", { hole_spacing: mm(20) } => "button.hole_spacing",
       { hole_spacing: mm(1) } => "button.hole_spacing", { hole_diameter: mm(0) } => "button.hole_diameter" }.each do |changes, field|
-      assert_includes refused { button(**changes).sound! }.keys, field, changes.inspect
+      assert_includes refused { button(**changes).validate }.keys, field, changes.inspect
     end
-    assert_includes refused { button(shape: "irregular", width: mm(19)).sound! }.keys, "button.width"
+    assert_includes refused { button(shape: "irregular", width: mm(19)).validate }.keys, "button.width"
     # The holes of a shank button and the thickness of a ball are not looked at.
-    assert button(attachment: "shank", hole_spacing: mm(50)).sound!
-    assert button(shape: "ball", thickness: mm(99)).sound!
+    assert button(attachment: "shank", hole_spacing: mm(50)).validate
+    assert button(shape: "ball", thickness: mm(99)).validate
   end
 
   def test_holes_are_where_the_spacing_says
@@ -65,7 +65,7 @@ class OutlineTest < CoreTest
   # A slit can be no shorter than the narrowest way through: worked by hand.
   def test_caliper_width_of_known_shapes
     { "0 0, 20 0, 20 12, 0 12" => 12, "0 0, 10 0, 10 10, 0 10" => 10, "0 0, 8 0, 4 6" => 6,
-      # Standing on a corner, a square is still as narrow as its side.
+      # StyleScore on a corner, a square is still as narrow as its side.
       "0 -10, 10 0, 0 10, -10 0" => 10 * Math.sqrt(2),
       # A right triangle 3, 4, 5: the height over the longest side.
       "0 0, 4 0, 0 3" => 12 / 5.0,

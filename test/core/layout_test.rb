@@ -39,8 +39,8 @@ class LayoutTest < CoreTest
     assert_equal 7, places(count: 6, count_most: 9).size
     assert_equal 9, places(count: 6, count_most: 9, wished_gap: mm(50)).size
     assert_equal 6, places(count: 6, count_most: 9, wished_gap: mm(200)).size
-    assert_equal ["placket.count_most"], refused { run_of(count: 6, count_most: 4).sound! }.keys
-    assert_equal ["placket.count_most"], refused { run_of(count_most: 4).sound! }.keys
+    assert_equal ["placket.count_most"], refused { run_of(count: 6, count_most: 4).validate }.keys
+    assert_equal ["placket.count_most"], refused { run_of(count_most: 4).validate }.keys
   end
 
   def test_where_no_count_is_asked_one_that_fits_is_found
@@ -56,7 +56,7 @@ class LayoutTest < CoreTest
     assert_operator found.largest_gap, :<=, mm(90)
     assert_includes layout(first: mm(24), last: mm(540), count: 7, pins: [pin(212)], most_gap: mm(94)).binding.join,
                     "gaps of at most 94 mm"
-    assert_equal ["placket.most_gap"], refused { run_of(least_gap: mm(90), most_gap: mm(80)).sound! }.keys
+    assert_equal ["placket.most_gap"], refused { run_of(least_gap: mm(90), most_gap: mm(80)).validate }.keys
   end
 
   def test_wishes_are_weighed_and_pins_are_hit
@@ -64,8 +64,8 @@ class LayoutTest < CoreTest
 
     assert_equal 0, places(count: 6, pins: [pin(250)]).map { |place| (place - 250).abs }.min
     assert_operator wished.call(9), :<=, wished.call(1)
-    assert_equal ["placket.pins"], refused { run_of(pins: [pin(100), pin(100, weight: 3)]).sound! }.keys
-    assert_equal ["placket.pins"], refused { run_of(pins: (1..7).map { |at| pin(at * 50, weight: 1) }).sound! }.keys
+    assert_equal ["placket.pins"], refused { run_of(pins: [pin(100), pin(100, weight: 3)]).validate }.keys
+    assert_equal ["placket.pins"], refused { run_of(pins: (1..7).map { |at| pin(at * 50, weight: 1) }).validate }.keys
   end
 
   def test_a_collar_stand_hole_lies_across_and_needs_less_room

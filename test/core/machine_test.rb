@@ -43,8 +43,8 @@ class MachineTest < CoreTest
     end
 
     # Two round ends are a matter of taste, and an eyelet is for no button: those are asked for.
-    assert_equal Recipes::STYLES.keys - %w[two_round eyelet], Recipes::STYLES.keys & chosen
+    assert_equal STYLES.keys - %w[two_round eyelet], STYLES.keys & chosen
     assert_equal CLOTH_KINDS.keys.sort, Recipes::NEEDLES.keys.sort
-    assert_equal CLOTH_KINDS.keys.sort, Recipes::STABILISERS.keys.sort
+    assert_equal CLOTH_KINDS.keys.sort, STABILISERS.keys.sort
   end
 end

@@ -3,7 +3,7 @@
 require_relative "../core_helper"
 
 class MeasureTest < CoreTest
-  def read(text, unit = :mm) = Measure::Notation.read(text, unit: unit, field: "button.diameter")
+  def read(text, unit = :mm) = Typing::Notation.read(text, unit: unit, field: "button.diameter")
 
   def test_lengths_as_people_type_them
     { "18" => 18, "18mm" => 18, "1.8cm" => 18, "1,8 cm" => 18, "3/4" => 19.05r, "1 1/8\"" => 28.575r, "1-1/8 in" => 28.575r,
@@ -35,14 +35,14 @@ class MeasureTest < CoreTest
     assert_equal "18 mm", mm(18).to_s
     assert_equal "17.78 mm", Length.lignes(28).to_s
     { 9r / 8 => "1 1/8 in", 3r / 4 => "3/4 in", 2 => "2 in", 0 => "0 in", -9r / 8 => "-1 1/8 in", 7r / 10 => "0.7 in" }
-      .each { |inches, text| assert_equal text, Measure::Wording.of(Length.inches(inches), :in) }
-    assert_equal "1.8 cm", Measure::Wording.of(mm(18), :cm)
+      .each { |inches, text| assert_equal text, Wording.of(Length.inches(inches), :in) }
+    assert_equal "1.8 cm", Wording.of(mm(18), :cm)
   end
 
   def test_rounding_up_never_rounds_down_and_adds_less_than_a_step
     300.times do
       length = random_mm(0.0..60.0, 0.013)
-      Measure::RULERS.each_value do |ruler|
+      RULERS.each_value do |ruler|
         added = ruler.up(length) - length
 
         refute_predicate added, :negative?
@@ -53,19 +53,19 @@ class MeasureTest < CoreTest
   end
 
   def test_several_readings
-    steady = Measure::Readings.of([mm(18), mm(18.1), mm(18.2)])
+    steady = Typing::Readings.of([mm(18), mm(18.1), mm(18.2)])
 
     assert_equal ["18.1 mm", "0.2 mm", "18.2 mm", nil], [steady.mean, steady.spread, steady.largest].map(&:to_s) + [steady.odd]
     assert_empty steady.cautions
-    apart = Measure::Readings.of([mm(18), mm(18.9), mm(18.1), mm(18.1)])
+    apart = Typing::Readings.of([mm(18), mm(18.9), mm(18.1), mm(18.1)])
 
     assert_equal 2, apart.odd
     assert_match(/0.9 mm apart; number 2/, apart.cautions.first.says.to_s)
-    assert_equal mm(18), Measure::Readings.of([mm(18)]).mean
-    assert_predicate Measure::Readings.of([mm(18), mm(18.3)]), :steady?
+    assert_equal mm(18), Typing::Readings.of([mm(18)]).mean
+    assert_predicate Typing::Readings.of([mm(18), mm(18.3)]), :steady?
     100.times do
       lengths = Array.new(random.rand(1..9)) { random_mm(5.0..40.0) }
-      found = Measure::Readings.of(lengths)
+      found = Typing::Readings.of(lengths)
 
       assert found.mean.between?(found.smallest - mm(0.001r), found.largest + mm(0.001r))
       assert_equal found.steady?, found.odd.nil?
@@ -78,7 +78,7 @@ class MeasureTest < CoreTest
   end
 
   def test_sentences_are_written_in_the_unit_of_whoever_reads
-    said = Said["At most %s, 5 %% more.", Length.inches(3r / 4)]
+    said = Sentence["At most %s, 5 %% more.", Length.inches(3r / 4)]
 
     assert_equal "At most 19.05 mm, 5 % more.", said.in(:mm)
     assert_equal "At most 3/4 in, 5 % more.", said.in(:in)

@@ -3,7 +3,7 @@
 require_relative "../core_helper"
 
 class OpeningTest < CoreTest
-  ENDS = NimbleEyelet::Recipes::Style.fetch("two_tacks").ends(width: NimbleEyelet::Length.mm(4.5))
+  ENDS = NimbleEyelet::Style.fetch("two_tacks").ends(width: NimbleEyelet::Length.mm(4.5))
 
   def cut(button: self.button, cloth: self.cloth, **wished) = Opening::Cut.of(button, cloth, wish(**wished), ENDS)
 
@@ -44,7 +44,7 @@ class OpeningTest < CoreTest
     assert_equal mm(23), cut(school: "strip", wrapped: mm(44)).chosen.exact
     # Not wrapped yet: what a strip would measure.
     assert_equal mm(22), cut(school: "strip").chosen.exact
-    assert_equal %w[opening.clicks opening.wrapped], refused { wish(clicks: 99, wrapped: mm(0)).sound! }.keys.sort
+    assert_equal %w[opening.clicks opening.wrapped], refused { wish(clicks: 99, wrapped: mm(0)).validate }.keys.sort
   end
 
   def test_bands_are_where_the_verdict_changes
@@ -60,13 +60,13 @@ class OpeningTest < CoreTest
   end
 
   def test_openings_for_what_is_no_button
-    ruler = Measure::Ruler.fetch("half_millimetre")
+    ruler = Ruler.fetch("half_millimetre")
     # π·4/2 + 2 = 8.28; 4 + 1; 10 + 2; 30 + 2; 1.5 + 2.
     { ["cord", 4] => "8.5 mm", ["cord_eyelet", 4] => "5 mm", ["ribbon", 10] => "12 mm", ["belt", 30] => "32 mm",
       ["hook", 1.5] => "3.5 mm" }.each do |(kind, size), expected|
-      assert_equal expected, Opening::Plain.fetch(kind).opening(mm(size), ruler).to_s
+      assert_equal expected, NonButton.fetch(kind).opening(mm(size), ruler).to_s
     end
-    Opening::PLAIN.each_value do |plain|
+    NON_BUTTONS.each_value do |plain|
       50.times { random_mm(0.5..60.0).then { |size| assert_operator plain.opening(size, ruler), :>, size } }
 
       assert_includes refused { plain.opening(mm(0), ruler) }.keys, "plain.size"
@@ -102,11 +102,11 @@ class OpeningTest < CoreTest
 
   def test_what_passes_is_never_shorter_than_the_button_needs
     300.times do
-      thing = button(shape: Buttons::SHAPES.keys.sample(random: random), attachment: "shank",
+      thing = button(shape: BUTTON_SHAPES.keys.sample(random: random), attachment: "shank",
                      diameter: random_mm(8.0..40.0), thickness: random_mm(1.0..8.0))
       stuff = cloth(kind: CLOTH_KINDS.keys.sample(random: random), thickness: random_mm(0.1..3.0), layers: random.rand(1..5),
                     stretch: random.rand(0..80))
-      ruler = Measure::RULERS.keys.sample(random: random)
+      ruler = RULERS.keys.sample(random: random)
       cut = cut(button: thing, cloth: stuff, ruler: ruler)
       cut.answers.each do |answer|
         next if answer.verdict.key == "will_not_pass"
@@ -126,7 +126,7 @@ class OpeningTest < CoreTest
   end
 
   def test_every_end_finish_counts_into_the_overall_length
-    ends = Recipes::STYLES.values.to_h { |style| [style.key, style.ends(width: mm(5)).both.to_s] }
+    ends = STYLES.values.to_h { |style| [style.key, style.ends(width: mm(5)).both.to_s] }
 
     assert_equal({ "two_tacks" => "2.5 mm", "round_end" => "3.75 mm", "two_round" => "5 mm",
                    "keyhole" => "5.25 mm", "stretch" => "2.5 mm",

@@ -10,7 +10,7 @@ class PathTest < CoreTest
 
   # By the ends of a style; a name that is no style is a bar tack alone.
   def shape(style = "two_tacks", **changes)
-    form = Recipes::STYLES[style]
+    form = STYLES[style]
     ends = { near_end: form ? form.near : :bar, far_end: form ? form.far : :bar, corded: form ? form.corded : false }
     lengths = { near: { eyelet: 4.0, round: 2.25 }.fetch(ends[:near_end], 1.25), far: ends[:far_end] == :round ? 2.25 : 1.25 }
     HoleShape.new(opening: 22.5, width: 4.5, space: 0.6, length: 0.4, **ends, **lengths, **changes)
@@ -93,7 +93,7 @@ class PathTest < CoreTest
     even, off = [0.0, 0.25].map { |balance| Reckoning.cover(path(balance: balance), thread).map(&:last) }
 
     assert_in_delta even[0], even[1], 0.001
-    assert_operator off[0], :<, COVERAGE_LEAST, "fed too far forward the first bead is gappy"
+    assert_operator off[0], :<, SewingThread::COVERAGE_LEAST, "fed too far forward the first bead is gappy"
     assert_operator off[1], :>, even[1]
     turned = Reckoning.cover(path(balance: 0.25, on: { first_direction: "toward" }), thread)
 
@@ -152,13 +152,13 @@ class PathTest < CoreTest
 "empty" => 0 }.each do |said, left|
       assert_in_delta left, Bobbin.left(said, thread).to_f, 1, said
     end
-    assert_equal ["thread.bobbin"], refused { thread(bobbin: "some").sound! }.keys
-    row = Simulation.of(sheet(thread: thread(bobbin: "4 m"))).row
+    assert_equal ["thread.bobbin"], refused { thread(bobbin: "some").validate }.keys
+    row = HoleSimulation.of(sheet(thread: thread(bobbin: "4 m"))).row
 
     assert_includes row.says, "It lasts for #{row.enough_for} of 7 holes: change the bobbin before hole #{row.enough_for + 1}"
     assert_includes 1..6, row.enough_for
-    assert_includes Simulation.of(sheet(thread: thread(bobbin: "full"))).row.says, "whole row"
-    assert_nil Simulation.of(sheet).row
+    assert_includes HoleSimulation.of(sheet(thread: thread(bobbin: "full"))).row.says, "whole row"
+    assert_nil HoleSimulation.of(sheet).row
   end
 
   # Textbook: 590.5 divided by the cotton count, 1000 by the metric one, a ninth of the deniers.
@@ -175,12 +175,12 @@ class PathTest < CoreTest
   end
 
   def test_a_cloth_by_feel
-    assert_equal 120, Recipes::Feel.weight(grams: 1.2r, side: mm(100))
-    assert_equal mm(0.5r), Recipes::Feel.thickness(folded: mm(4), layers: 8)
-    assert_equal 25, Recipes::Feel.stretch(marked: mm(100), pulled: mm(125))
-    [-> { Recipes::Feel.weight(grams: 0r, side: mm(100)) }, -> { Recipes::Feel.weight(grams: 1r, side: mm(1)) },
-     -> { Recipes::Feel.thickness(folded: mm(4), layers: 1000) }, -> { Recipes::Feel.thickness(folded: mm(0), layers: 8) },
-     -> { Recipes::Feel.stretch(marked: mm(100), pulled: mm(90)) }].each { |wrong| assert_equal 1, refused(&wrong).size }
+    assert_equal 120, ClothFeel.weight(grams: 1.2r, side: mm(100))
+    assert_equal mm(0.5r), ClothFeel.thickness(folded: mm(4), layers: 8)
+    assert_equal 25, ClothFeel.stretch(marked: mm(100), pulled: mm(125))
+    [-> { ClothFeel.weight(grams: 0r, side: mm(100)) }, -> { ClothFeel.weight(grams: 1r, side: mm(1)) },
+     -> { ClothFeel.thickness(folded: mm(4), layers: 1000) }, -> { ClothFeel.thickness(folded: mm(0), layers: 8) },
+     -> { ClothFeel.stretch(marked: mm(100), pulled: mm(90)) }].each { |wrong| assert_equal 1, refused(&wrong).size }
   end
 
   private

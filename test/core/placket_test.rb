@@ -86,11 +86,11 @@ class PlacketTest < CoreTest
   end
 
   def test_what_cannot_be_laid_out_is_refused_by_field
-    assert_equal ["placket.last"], refused { run_of(first: mm(300), last: mm(200)).sound! }.keys
-    assert_equal ["placket.pins"], refused { run_of(pins: [Placket::Pin.new(at: mm(700))]).sound! }.keys
-    assert_equal ["placket.keep_outs"], refused { run_of(keep_outs: [Placket::KeepOut.new(from: mm(5), to: mm(5))]).sound! }.keys
-    assert_equal ["placket.count"], refused { run_of(count: 0).sound! }.keys
-    assert_includes refused { run_of(length: mm(5000)).sound! }.keys, "placket.run_length"
+    assert_equal ["placket.last"], refused { run_of(first: mm(300), last: mm(200)).validate }.keys
+    assert_equal ["placket.pins"], refused { run_of(pins: [Placket::Pin.new(at: mm(700))]).validate }.keys
+    assert_equal ["placket.keep_outs"], refused { run_of(keep_outs: [Placket::KeepOut.new(from: mm(5), to: mm(5))]).validate }.keys
+    assert_equal ["placket.count"], refused { run_of(count: 0).validate }.keys
+    assert_includes refused { run_of(length: mm(5000)).validate }.keys, "placket.run_length"
 
     { { count: 40 } => "placket.count", { first: mm(2) } => "placket.first", { last: mm(619) } => "placket.last",
       { pins: [Placket::Pin.new(at: mm(615))] } => "placket.pins", { length: mm(10) } => "placket.first",

@@ -32,7 +32,7 @@ class RecipePropertyTest < CoreTest
 
   def any_sheet
     sheet(button: any_button, cloth: any_cloth, thread: thread(tex: random.rand(10..120)), machine: any_machine)
-  rescue Refused
+  rescue Refusal
     retry
   end
 
@@ -54,13 +54,13 @@ class RecipePropertyTest < CoreTest
       end
 
       %i[style foot needle stabiliser stitch_width stitch_length tension].each { |part| refute_empty recipe[part].because, part.to_s }
-      assert recipe.standings.find { |standing| standing.style == recipe.style.value }.possible
+      assert recipe.scores.find { |score| score.style == recipe.style.value }.possible
     end
   end
 
   def test_no_style_that_scores_better_and_could_be_sewn_is_passed_over
     each_sheet do |found|
-      chosen, *others = found.recipe.standings.partition { |standing| standing.style == found.recipe.style.value }.flatten
+      chosen, *others = found.recipe.scores.partition { |score| score.style == found.recipe.style.value }.flatten
 
       others.select(&:possible).each { |other| assert_operator other.points, :<=, chosen.points, other.style.key }
     end
@@ -68,7 +68,7 @@ class RecipePropertyTest < CoreTest
 
   def test_the_hole_follows_the_recipe_and_keeps_within_it
     each_sheet do |found|
-      path = Stitches::Simulation.of(found).path
+      path = HoleSimulation.of(found).path
       width, = path.footprint
 
       assert_operator width, :<=, path.shape.width + 1e-6
@@ -86,13 +86,13 @@ class RecipePropertyTest < CoreTest
     each_sheet do |found|
       next if found.recipe.style.value.stitched == :straight
 
-      used = ->(**trial) { Stitches::Simulation.of(found, Stitches::Trial.new(**trial)).reckoning.sewn_in.sum(Length.zero) }
+      used = ->(**trial) { HoleSimulation.of(found, Trial.new(**trial)).reckoning.sewn_in.sum(Length.zero) }
       step = found.plan.machine.length_step
 
       assert_operator used.call(stitch_length: step * 4), :<, used.call(stitch_length: step * 2)
       thicker = found.with(plan: found.plan.with(cloth: found.plan.cloth.with(thickness: found.plan.cloth.thickness + mm(1))))
 
-      assert_operator Stitches::Simulation.of(thicker).reckoning.sewn_in.sum(Length.zero), :>, used.call
+      assert_operator HoleSimulation.of(thicker).reckoning.sewn_in.sum(Length.zero), :>, used.call
     end
   end
 
@@ -101,7 +101,7 @@ class RecipePropertyTest < CoreTest
     each_sheet do |found|
       next unless found.progress
 
-      ledger = found.progress.steps.reduce(Sewing::Ledger.empty, :after)
+      ledger = ledger_after(found.progress.steps)
 
       assert_empty ledger.entries.map(&:name)
       found.settings.each { |school, setting| assert_operator setting.gives, :>=, answer(found, school).length, school }

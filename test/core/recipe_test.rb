@@ -77,7 +77,7 @@ class RecipeTest < CoreTest
                   own.needle.value.size, own.foot.value.kind]
     assert_equal ["cutting space"], recipe(overrides: { stitch_width: mm(3) }).stitch_width.cautions.map(&:rule)
     assert_equal "two_tacks", recipe(kind: "stepped", overrides: { style: "keyhole" }).style.value.key
-    assert_includes refused { Recipes::Overrides.new(needle_size: 10).sound! }.keys, "recipe.needle_size"
+    assert_includes refused { Recipes::Overrides.new(needle_size: 10).validate }.keys, "recipe.needle_size"
   end
 
   def test_thick_thread_wants_a_larger_needle_and_a_longer_stitch
@@ -88,16 +88,16 @@ class RecipeTest < CoreTest
   end
 
   def test_styles_are_ranked_with_what_speaks_for_and_against
-    standings = recipe.standings
+    scores = recipe.scores
 
-    assert_equal Recipes::STYLES.keys.sort, standings.map { |standing| standing.style.key }.sort
-    assert_equal standings.map(&:points), standings.map(&:points).sort.reverse
-    standings.each do |standing|
-      assert_equal(standing.points, (standing.speaks_for + standing.against).sum do |rule|
-        rule.votes[standing.style.key]
+    assert_equal STYLES.keys.sort, scores.map { |score| score.style.key }.sort
+    assert_equal scores.map(&:points), scores.map(&:points).sort.reverse
+    scores.each do |score|
+      assert_equal(score.points, (score.speaks_for + score.against).sum do |rule|
+        rule.votes[score.style.key]
       end)
     end
-    keyhole = standings.find { |standing| standing.style.key == "keyhole" }
+    keyhole = scores.find { |score| score.style.key == "keyhole" }
 
     assert_equal ["An eyelet has nothing to seat."], keyhole.against.map(&:says)
     own = recipe(overrides: { style: "keyhole" })
@@ -107,9 +107,9 @@ class RecipeTest < CoreTest
   end
 
   def test_rules_that_disagree_strongly_are_shown
-    stiff = Recipes::Standing.new(style: Recipes::Style.fetch("straight_box"), points: 3, possible: true,
-                                  speaks_for: Recipes::STYLE_RULES.select { |rule| rule.name == "perforation" },
-                                  against: Recipes::STYLE_RULES.select { |rule| rule.name == "fraying" })
+    stiff = Recipes::StyleScore.new(style: Style.fetch("straight_box"), points: 3, possible: true,
+                                    speaks_for: Recipes::STYLE_RULES.select { |rule| rule.name == "perforation" },
+                                    against: Recipes::STYLE_RULES.select { |rule| rule.name == "fraying" })
 
     assert_equal([%w[perforation fraying]], Recipes.conflicts(stiff).map { |pair| pair.map(&:name) })
     conflict = recipe(cloth: cloth(kind: "coated", frays: "yes"))
@@ -123,16 +123,16 @@ class RecipeTest < CoreTest
     found = recipe(machine: straight)
 
     assert_equal "straight_box", found.style.value.key
-    assert_equal [true, false], [straight.sound!.equal?(straight), straight.zigzag?]
+    assert_equal [true, false], [straight.validate.equal?(straight), straight.zigzag?]
   end
 
   def test_a_cord_is_as_thick_as_its_strands_and_long_enough_to_hook
-    cord = Recipes::Cord.of(thread, overall: mm(25))
+    cord = Cord.of(thread, overall: mm(25))
 
-    assert_operator cord.diameter, :>=, Recipes::CORD
+    assert_operator cord.diameter, :>=, Cord::THICKNESS
     assert_in_delta thread.diameter.to_f * Math.sqrt(cord.strands / 0.75), cord.diameter.to_f, 0.001
     assert_equal mm(190), cord.length
-    assert_operator Recipes::Cord.of(thread(tex: 10), overall: mm(25)).strands, :>, cord.strands
+    assert_operator Cord.of(thread(tex: 10), overall: mm(25)).strands, :>, cord.strands
   end
 
   def test_thicker_thread_lengthens_the_stitch_and_says_so
@@ -155,9 +155,9 @@ class RecipeTest < CoreTest
       best = recipe(cloth: cloth(kind: kind)).stabiliser
 
       assert_empty best.cautions, kind
-      Recipes::STABILISER_KINDS.keys.then { |all| [[], all.first(1), all.drop(2), %w[tear_away]] }.each do |owned|
+      STABILISER_KINDS.keys.then { |all| [[], all.first(1), all.drop(2), %w[tear_away]] }.each do |owned|
         found = recipe(cloth: cloth(kind: kind), stabilisers: owned).stabiliser
-        row = Recipes::STABILISERS.fetch(kind).find { |stabiliser| stabiliser.says == found.value }
+        row = STABILISERS.fetch(kind).find { |stabiliser| stabiliser.says == found.value }
 
         assert_empty row.needs - owned, "#{kind} with #{owned}"
         assert_equal found.value == best.value ? [] : ["stabiliser"], found.cautions.map(&:rule)

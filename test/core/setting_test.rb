@@ -4,7 +4,7 @@ require_relative "../core_helper"
 
 # What the foot makes of an opening, openings that are no buttonholes, habits, and how to measure.
 class SettingTest < CoreTest
-  ENDS = Opening::Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_name: "bar tack", far_name: "bar tack")
+  ENDS = Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_name: "bar tack", far_name: "bar tack")
 
   def setting(foot, kind: "stepped", length: 23, **changes)
     Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind), button: button(diameter: mm(18)),
@@ -42,27 +42,27 @@ class SettingTest < CoreTest
   end
 
   def test_every_other_way_says_whether_it_means_the_opening
-    assert_equal "key", setting("sliding_scale_foot", kind: "memory").way.key
+    assert_equal "key", setting("sliding_scale_foot", kind: "memory").by.key
     assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "23 mm long: the opening, without its ends"
     assert_includes setting("general_zigzag_foot").says.in(:in), "in apart for the opening; the ends are sewn outside"
     sheet.settings.each_value { |found| assert_operator found.gives, :>=, sheet.cut.answers.map(&:length).min }
   end
 
   def test_a_row_for_a_ribbon_has_equal_steps_and_an_even_number
-    row = Opening::PlainRow.of("row", span: mm(400), count: 9, opening: mm(12), ruler: Measure::Ruler.fetch("millimetre"))
+    row = Placket::NonButtonRow.of("row", span: mm(400), count: 9, opening: mm(12), ruler: Ruler.fetch("millimetre"))
 
     assert_equal [10, mm(44)], [row.count, row.pitch]
     assert_equal [mm(44)], row.places.each_cons(2).map { |upper, lower| lower - upper }.uniq
     assert_operator row.places.last, :<=, mm(400)
     assert_includes row.because.map { |reason| reason.says.to_s }.join, "10 instead of 9"
-    pair = Opening::PlainRow.of("pair", span: mm(30), count: nil, opening: mm(6), ruler: Measure::Ruler.fetch("half_millimetre"))
+    pair = Placket::NonButtonRow.of("pair", span: mm(30), count: nil, opening: mm(6), ruler: Ruler.fetch("half_millimetre"))
 
     assert_equal [mm(0), mm(30)], pair.places
   end
 
   def test_a_row_that_cannot_be_is_refused_at_its_field
     row = lambda do |**asked|
-      refused { Opening::PlainRow.of("row", opening: mm(12), ruler: Measure::Ruler.fetch("millimetre"), span: mm(400), count: 6, **asked) }
+      refused { Placket::NonButtonRow.of("row", opening: mm(12), ruler: Ruler.fetch("millimetre"), span: mm(400), count: 6, **asked) }
     end
 
     assert_equal ["plain.span"], row.call(span: mm(60)).keys
@@ -76,14 +76,14 @@ class SettingTest < CoreTest
       ([habit] + habit.options).each { |item| refute_empty item.against.to_s unless item == habit && habit.options.any? }
     end
 
-    assert_equal mm(2), Opening::Asked.new(button: button, cloth: cloth, wish: wish(ease: mm(2)), foot: nil).ease
+    assert_equal mm(2), Opening::Question.new(button: button, cloth: cloth, sizing: wish(ease: mm(2)), foot: nil).ease
   end
 
   def test_every_shape_says_how_to_measure_it_in_the_order_of_its_fields
-    Buttons::SHAPES.each_key do |shape|
+    BUTTON_SHAPES.each_key do |shape|
       %w[two_holes shank].each do |attachment|
         asked = Buttons.measuring(button(shape: shape, attachment: attachment)).map(&:what)
-        form = Buttons::Shape.fetch(shape)
+        form = ButtonShape.fetch(shape)
 
         assert_equal form.measured?(:outline) ? "outline" : "diameter", asked.first, shape
         form.measured.each { |what| assert_includes asked, what.to_s }
@@ -93,12 +93,12 @@ class SettingTest < CoreTest
   end
 
   def test_a_machine_must_be_one_that_can_be
-    assert machine.sound!
-    assert_equal ["machine.kind"], refused { machine(max_width: mm(0)).sound! }.keys
-    assert machine("plain", max_width: mm(0)).sound!
-    assert_equal ["machine.width_step"], refused { machine("plain", max_width: mm(1), width_step: mm(2)).sound! }.keys
+    assert machine.validate
+    assert_equal ["machine.kind"], refused { machine(max_width: mm(0)).validate }.keys
+    assert machine("plain", max_width: mm(0)).validate
+    assert_equal ["machine.width_step"], refused { machine("plain", max_width: mm(1), width_step: mm(2)).validate }.keys
     assert_equal %w[machine.top_speed foot.click],
-                 refused { machine(top_speed: 5000, feet: [Foot.new(kind: "carriage_foot", click: mm(9))]).sound! }.keys
+                 refused { machine(top_speed: 5000, feet: [Foot.new(kind: "carriage_foot", click: mm(9))]).validate }.keys
   end
 
   def test_every_colour_of_the_box_can_be_told_from_its_edge_and_from_the_others
@@ -113,11 +113,11 @@ class SettingTest < CoreTest
   end
 
   def test_sentences_follow_each_other_in_the_unit_of_whoever_reads
-    both = Said.list([Said["Move it to %s.", mm(25.4r)], Said["Take %s off.", mm(12.7r)]])
+    both = Sentence.list([Sentence["Move it to %s.", mm(25.4r)], Sentence["Take %s off.", mm(12.7r)]])
 
     assert_equal "Move it to 1 in. Take 1/2 in off.", both.in(:in)
     assert_equal "Move it to 25.4 mm. Take 12.7 mm off.", both.in(:mm)
-    assert_equal "", Said.list([]).in(:mm)
+    assert_equal "", Sentence.list([]).in(:mm)
   end
 
   def test_no_two_answers_to_a_habit_are_called_alike

@@ -11,7 +11,7 @@ class SewingTest < CoreTest
         [button, button(shape: "ball", attachment: "shank")].each do |thing|
           made = steps(machine: machine(kind), cloth: cloth(kind: cloth_kind), button: thing)
 
-          assert_predicate made.reduce(Sewing::Ledger.empty, :after), :empty?, "#{kind}, #{cloth_kind}"
+          assert_predicate ledger_after(made), :empty?, "#{kind}, #{cloth_kind}"
           assert_equal made.map(&:key), made.map(&:key).uniq
         end
       end

@@ -30,7 +30,7 @@ class SheetTest < CoreTest
   end
 
   def test_faults_of_all_rooms_come_together
-    faults = refused { plan(button: button(thickness: mm(30)), run: run_of(count: 0), thread: thread(tex: 0)).sound! }
+    faults = refused { plan(button: button(thickness: mm(30)), run: run_of(count: 0), thread: thread(tex: 0)).validate }
 
     assert_equal %w[button.thickness placket.count thread.tex], faults.keys.sort
   end

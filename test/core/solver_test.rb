@@ -3,13 +3,13 @@
 require_relative "../core_helper"
 
 class SolverTest < CoreTest
-  include Placket
+  include Spacing
 
   SMOCK = Demands.new(count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(710), least_gap: Length.mm(30),
-                      first: End.new(at: Length.mm(24), fixed: true), last: End.new(at: Length.mm(660), fixed: true),
+                      first: RowEnd.new(at: Length.mm(24), fixed: true), last: RowEnd.new(at: Length.mm(660), fixed: true),
                       pins: [Length.mm(212), Length.mm(455)],
-                      shut: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
-                            .map { |from, to| Shut.new(from: Length.mm(from), to: Length.mm(to)) })
+                      blocked: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
+                               .map { |from, to| Blocked.new(from: Length.mm(from), to: Length.mm(to)) })
 
   # Thousands of small cases of every kind, against trying all rows there are: the same cost, or both impossible.
   def test_the_solver_equals_brute_force
@@ -21,7 +21,7 @@ class SolverTest < CoreTest
       impossible += 1 unless least
 
       assert_operator least, :==, found&.cost, "#{demands.to_h}: #{least.inspect}, found #{found.inspect}" # rubocop:disable Minitest/AssertEqual
-      assert_equal !least.nil?, Reach.possible?(demands)
+      assert_equal !least.nil?, Feasibility.possible?(demands)
       assert_meets(demands, found) if found
     end
 
@@ -44,37 +44,37 @@ class SolverTest < CoreTest
   end
 
   def test_wishes_draw_a_hole_near_and_clusters_keep_their_inner_gap
-    wished = SMOCK.with(pins: [], shut: [], wishes: [Soft.new(at: mm(400), weight: 9)])
+    wished = SMOCK.with(pins: [], blocked: [], soft_pins: [SoftPin.new(at: mm(400), weight: 9)])
     nearest = ->(row) { row.places.map { |place| (place - mm(400)).abs }.min }
 
-    assert_operator nearest.call(Solver.solve(wished)), :<, nearest.call(Solver.solve(wished.with(wishes: [])))
-    pairs = Solver.solve(SMOCK.with(pins: [], shut: [], together: 2, inner: mm(20)))
+    assert_operator nearest.call(Solver.solve(wished)), :<, nearest.call(Solver.solve(wished.with(soft_pins: [])))
+    pairs = Solver.solve(SMOCK.with(pins: [], blocked: [], together: 2, inner: mm(20)))
 
     assert_equal [mm(20)], pairs.places.each_slice(2).map { |one, two| two - one }.uniq
     assert_nil Solver.solve(SMOCK.with(together: 5, inner: mm(20))), "twelve are no fives"
   end
 
   def test_what_collides_is_said_in_words_with_the_least_change_that_frees_it
-    pocket = Shut.new(from: mm(205), to: mm(268), label: "the pocket")
-    wrong = { SMOCK.with(pins: [mm(212)], shut: [pocket]) =>
-                [%i[pin shut], "lies within the keep-out of the pocket", "Move the pin to 205 mm."],
-              SMOCK.with(count: 9, least_gap: mm(80), pins: [], shut: []) =>
+    pocket = Blocked.new(from: mm(205), to: mm(268), label: "the pocket")
+    wrong = { SMOCK.with(pins: [mm(212)], blocked: [pocket]) =>
+                [%i[blocked pin], "lies within the keep-out of the pocket", "Move the pin to 205 mm."],
+              SMOCK.with(count: 9, least_gap: mm(80), pins: [], blocked: []) =>
                 [%i[count first last least_gap], "9 holes at least 80 mm apart need 640 mm; from first to last there are 636",
                  "Let gaps be as small as 79.5 mm."],
               SMOCK.with(count: 4, most_gap: mm(90), pins: [],
-                         shut: []) =>
+                         blocked: []) =>
                 [%i[count first last most_gap], "cannot all hold", "as wide as 212 mm"],
               SMOCK.with(pins: [mm(212), mm(230)],
-                         shut: []) => [%i[least_gap pin pin], "the pin at 230 mm", "Let gaps be as small as 18 mm."] }
+                         blocked: []) => [%i[least_gap pin pin], "the pin at 230 mm", "Let gaps be as small as 18 mm."] }
     wrong.each do |demands, (names, words, way)|
-      collision = Collision.of(demands)
+      collision = Placket::Collision.of(demands)
 
-      assert_equal names, collision.demands.map(&:first).sort
+      assert_equal names, collision.conflict.demands.map(&:first).sort
       assert_includes collision.says.in(:mm), words
-      assert_includes collision.ways.map { |found| found.in(:mm) }.join(" "), way
+      assert_includes collision.remedies.map { |found| found.in(:mm) }.join(" "), way
       assert_nil Solver.solve(demands)
       # Without any one of them, a row is found: none stands there for nothing.
-      collision.demands.each { |left_out| assert_possible_without(demands, collision.demands - [left_out]) }
+      collision.conflict.demands.each { |left_out| assert_possible_without(demands, collision.conflict.demands - [left_out]) }
     end
   end
 
@@ -118,13 +118,13 @@ class SolverTest < CoreTest
     grid = (0..(demands.to / demands.grid).floor).map { |step| (demands.grid * step).millimetres }
     (grid + (demands.pins + [demands.first.at, demands.last.at]).map(&:millimetres)).uniq.sort
       .reject do |at|
-      demands.shut.any? do |shut|
-        inside?(shut, at)
+      demands.blocked.any? do |blocked|
+        inside?(blocked, at)
       end
     end
   end
 
-  def self.inside?(shut, at) = at > shut.from.millimetres && at < shut.to.millimetres
+  def self.inside?(blocked, at) = at > blocked.from.millimetres && at < blocked.to.millimetres
 
   private
 
@@ -135,13 +135,17 @@ class SolverTest < CoreTest
     together = pick(1, 1, 1, 2, 3)
     first = random.rand(0..4)
     pins = Array.new(pick(0, 0, 0, 1, 2)) { mm(random.rand(0..(length * 4))/4r) }
-    wishes = Array.new(pick(0, 0, 1, 2)) { Soft.new(at: mm(random.rand(0..(length * 2))/2r), weight: random.rand(1..5) * 20) }
-    shut = Array.new(pick(0, 1, 2)) { random.rand(0..length).then { |at| Shut.new(from: mm(at), to: mm(at + random.rand(1..4))) } }
+    soft_pins = Array.new(pick(0, 0, 1, 2)) { SoftPin.new(at: mm(random.rand(0..(length * 2))/2r), weight: random.rand(1..5) * 20) }
+    blocked = Array.new(pick(0, 1, 2)) do
+      random.rand(0..length).then do |at|
+        Blocked.new(from: mm(at), to: mm(at + random.rand(1..4)))
+      end
+    end
     Demands.new(count: random.rand(1..(together > 1 ? 3 : 4)) * together, grid: mm(pick(1, 1, 2)), from: mm(random.rand(0..2)),
-                to: mm(length), first: End.new(at: mm(first), fixed: pick(true, false)),
-                last: End.new(at: mm(random.rand(first..length)), fixed: pick(true, false)), least_gap: mm(random.rand(1..3)),
-                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, wishes: wishes, shut: shut, together: together,
-                shut_first: pick(nil, nil, nil, [Shut.new(from: mm(1), to: mm(3))]), inner: mm(together > 1 ? random.rand(1..2) : 0))
+                to: mm(length), first: RowEnd.new(at: mm(first), fixed: pick(true, false)),
+                last: RowEnd.new(at: mm(random.rand(first..length)), fixed: pick(true, false)), least_gap: mm(random.rand(1..3)),
+                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, soft_pins: soft_pins, blocked: blocked, together: together,
+                blocked_first: pick(nil, nil, nil, [Blocked.new(from: mm(1), to: mm(3))]), inner: mm(together > 1 ? random.rand(1..2) : 0))
   end
 
   def brute(demands)
@@ -176,8 +180,8 @@ class SolverTest < CoreTest
     return false if demands.last.fixed && holes.last != demands.last.at
 
     (demands.pins - holes).empty? && holes.each_with_index.none? do |hole, index|
-      (index.zero? && demands.shut_first ? demands.shut_first : demands.shut).any? do |shut|
-        SolverTest.inside?(shut, hole.millimetres)
+      (index.zero? && demands.blocked_first ? demands.blocked_first : demands.blocked).any? do |blocked|
+        SolverTest.inside?(blocked, hole.millimetres)
       end
     end
   end
@@ -188,7 +192,7 @@ class SolverTest < CoreTest
     holes = holes(demands, row)
     ends = [[demands.first, holes.first], [demands.last, holes.last]].reject { |wished, _| wished.fixed }
     gaps.sum { |gap| (gap - mean)**2 } + ends.sum { |wished, hole| END_WEIGHT * ((hole - wished.at).millimetres**2) } +
-      demands.wishes.sum { |wish| wish.weight * (holes.map { |hole| (hole - wish.at).abs }.min.millimetres**2) }
+      demands.soft_pins.sum { |wish| wish.weight * (holes.map { |hole| (hole - wish.at).abs }.min.millimetres**2) }
   end
 
   def assert_meets(demands, found)
@@ -197,25 +201,25 @@ class SolverTest < CoreTest
     heads = found.places.each_slice(demands.together).map(&:first)
 
     heads.each_cons(2) { |one, two| assert gap_allowed?(demands, two - one - demands.span) }
-    assert meets?(demands, heads), "no hole inside what is shut"
+    assert meets?(demands, heads), "no hole inside what is blocked"
   end
 
   def assert_possible_without(demands, kept)
-    finder = Finder.new(demands, Finder::FIELDS.keys)
+    search = ConflictSearch.new(demands, Conflict::GIVEN)
 
-    assert finder.send(:holds?, kept), kept.inspect
+    assert search.send(:holds?, kept), kept.inspect
   end
 
   def shifted(demands, by)
-    shut = demands.shut.map { |item| item.with(from: item.from + by, to: item.to + by) }
+    blocked = demands.blocked.map { |item| item.with(from: item.from + by, to: item.to + by) }
     pins = demands.pins.map { |pin| pin + by }
     demands.with(from: demands.from + by, to: demands.to + by, first: demands.first.with(at: demands.first.at + by),
-                 last: demands.last.with(at: demands.last.at + by), pins: pins, shut: shut)
+                 last: demands.last.with(at: demands.last.at + by), pins: pins, blocked: blocked)
   end
 
   def turned(demands, about)
     demands.with(from: about - demands.to, to: about - demands.from, first: demands.first.with(at: about - demands.last.at),
                  last: demands.last.with(at: about - demands.first.at), pins: demands.pins.map { |pin| about - pin },
-                 shut: demands.shut.map { |shut| shut.with(from: about - shut.to, to: about - shut.from) })
+                 blocked: demands.blocked.map { |blocked| blocked.with(from: about - blocked.to, to: about - blocked.from) })
   end
 end

@@ -16,7 +16,7 @@ class StitchTest < CoreTest
 
     assert_equal sizes.map(&:diameter), sizes.map(&:diameter).sort
     assert_equal sizes.map(&:stitch_length), sizes.map(&:stitch_length).sort
-    sizes.each { |one| assert_in_delta Stitches::COVERAGE_AIM, one.coverage(one.stitch_length), 0.003 }
+    sizes.each { |one| assert_in_delta SewingThread::COVERAGE_AIM, one.coverage(one.stitch_length), 0.003 }
     # Four times the mass a length is twice the diameter.
     assert_in_delta 2, thread(tex: 80).diameter / thread(tex: 20).diameter, 0.01
   end
@@ -26,8 +26,8 @@ class StitchTest < CoreTest
   end
 
   def test_what_is_no_sewing_thread
-    [0, 4, 201, -1].each { |tex| assert_includes refused { thread(tex: tex).sound! }.keys, "thread.tex" }
-    assert thread(tex: 5).sound!
-    assert thread(tex: 200).sound!
+    [0, 4, 201, -1].each { |tex| assert_includes refused { thread(tex: tex).validate }.keys, "thread.tex" }
+    assert thread(tex: 5).validate
+    assert thread(tex: 200).validate
   end
 end

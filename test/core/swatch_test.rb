@@ -26,7 +26,7 @@ class SwatchTest < CoreTest
       assert_equal [field, to], [found.field, found.to], symptom
       refute_empty found.because
     end
-    assert_equal Swatches::SYMPTOMS.keys.sort, Swatches::Doctor::SEEN.keys.sort
+    assert_equal Swatches::SYMPTOMS.keys.sort, Swatches::Troubleshooter::SEEN.keys.sort
     assert_equal "balance", change(swatch(symptoms: ["uneven_beads"])).because.first.rule
   end
 
@@ -72,7 +72,7 @@ class SwatchTest < CoreTest
   end
 
   def test_what_cannot_have_been_measured
-    assert_equal ["swatch.measured"], refused { swatch(measured: mm(0)).sound! }.keys
-    assert_equal ["swatch.symptoms"], refused { swatch(symptoms: ["singing"]).sound! }.keys
+    assert_equal ["swatch.measured"], refused { swatch(measured: mm(0)).validate }.keys
+    assert_equal ["swatch.symptoms"], refused { swatch(symptoms: ["singing"]).validate }.keys
   end
 end

@@ -8,14 +8,14 @@ require_relative "browser"
 
 module NimbleEyelet
   module Support
-    class Bench
+    class CurrentSettings
       # A long front: 12 holes on 720 mm, marks every half millimetre, 5 keep-outs, 2 pins.
-      FRONT = Placket::Demands.new(
+      FRONT = Spacing::Demands.new(
         count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(720), least_gap: Length.mm(30),
-        first: Placket::End.new(at: Length.mm(24), fixed: true), last: Placket::End.new(at: Length.mm(680), fixed: true),
+        first: Spacing::RowEnd.new(at: Length.mm(24), fixed: true), last: Spacing::RowEnd.new(at: Length.mm(680), fixed: true),
         pins: [Length.mm(212), Length.mm(455)],
         shut: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
-              .map { |from, to| Placket::Shut.new(from: Length.mm(from), to: Length.mm(to)) }
+              .map { |from, to| Spacing::Blocked.new(from: Length.mm(from), to: Length.mm(to)) }
       )
 
       ROUNDS = 500
@@ -91,10 +91,10 @@ module NimbleEyelet
       def solver
         best = nil
         plain = clocked { best = plain_cost(FRONT) }
-        row = Placket::Solver.solve(FRONT)
+        row = Spacing::Solver.solve(FRONT)
         raise "another optimum: #{row.cost.to_f} and #{best.to_f}" unless row.cost == best
 
-        ours = each_of({ ours: -> { Placket::Solver.solve(FRONT) } }, rounds: 40).first
+        ours = each_of({ ours: -> { Spacing::Solver.solve(FRONT) } }, rounds: 40).first
         puts format("solver: %.1f ms for 12 holes on 1,440 marks, the same optimum as a plain dynamic programme " \
                     "in %.4f of its time (aim 0.02)",
                     ours * 1000, ours / plain)
@@ -130,7 +130,7 @@ module NimbleEyelet
         table = [2, 1, 0.5r, 0.25r].map do |grid|
           [4, 8, 16, 32].map do |count|
             demands = FRONT.with(grid: Length.mm(grid), count: count, least_gap: Length.mm(8))
-            spent = each_of({ ours: -> { Placket::Solver.solve(demands) } }, rounds: 12).first
+            spent = each_of({ ours: -> { Spacing::Solver.solve(demands) } }, rounds: 12).first
             base ||= spent
             spent / base
           end
@@ -337,4 +337,4 @@ module NimbleEyelet
   end
 end
 
-NimbleEyelet::Support::Bench.new.run
+NimbleEyelet::Support::CurrentSettings.new.run

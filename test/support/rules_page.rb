@@ -26,7 +26,7 @@ module NimbleEyelet
 
           | style | for | near end | far end |
           | --- | --- | --- | --- |
-          #{Recipes::STYLES.values.map { |style| "| #{style.name} | #{style.for_what} | #{ending(style.near)} | #{ending(style.far)} |" }.join("\n")}
+          #{STYLES.values.map { |style| "| #{style.name} | #{style.for_what} | #{ending(style.near)} | #{ending(style.far)} |" }.join("\n")}
 
           ## Which foot
 
@@ -54,25 +54,25 @@ module NimbleEyelet
 
       def self.style_row(rule)
         points = rule.votes.group_by(&:last).sort_by { |given, _| -given }.map do |given, styles|
-          "#{'+' if given.positive?}#{given} #{styles.map { |key, _| Recipes::Style.fetch(key).name }.join('; ')}"
+          "#{'+' if given.positive?}#{given} #{styles.map { |key, _| Style.fetch(key).name }.join('; ')}"
         end
         "| #{rule.name} | #{rule.asks} | #{rule.says} | #{points.join('<br>')} |"
       end
 
-      def self.ending(finish) = Recipes::END_NAMES.fetch(finish)
+      def self.ending(finish) = END_NAMES.fetch(finish)
 
       def self.cloth_row(kind)
         needle, needle_why = Recipes::NEEDLES.fetch(kind.key)
-        stabilisers = Recipes::STABILISERS.fetch(kind.key).map { |stabiliser| "#{stabiliser.says}: #{stabiliser.why}" }
+        stabilisers = STABILISERS.fetch(kind.key).map { |stabiliser| "#{stabiliser.says}: #{stabiliser.why}" }
         "| #{kind.name} | #{needle} | #{needle_why} | #{stabilisers.join('<br>')} |"
       end
 
       def self.figures
         { "bead, light to heavy cloth" => Recipes::BEAD.join(" to "),
           "space to cut in, thin to thick cloth" => Recipes::SPACE.join(" to "),
-          "bar tack" => Opening::TACK, "coverage index wanted" => "#{Stitches::COVERAGE_AIM} (#{Stitches::COVERAGE_LEAST} to #{Stitches::COVERAGE_MOST})",
+          "bar tack" => TACK, "coverage index wanted" => "#{SewingThread::COVERAGE_AIM} (#{SewingThread::COVERAGE_LEAST} to #{SewingThread::COVERAGE_MOST})",
           "coverage of an open zigzag" => Recipes::OPEN_AIM, "top tension below the usual" => Recipes::TENSION_DROP.to_i,
-          "bead by hand, share of the tack's width" => Recipes::MANUAL_BEAD.to_f, "cord" => Recipes::CORD,
+          "bead by hand, share of the tack's width" => Recipes::MANUAL_BEAD.to_f, "cord" => Cord::THICKNESS,
           "thread wasted on top of what is sewn in" => "#{(Stitches::WASTE * 100).to_i} %" }
       end
       private_class_method :style_row, :ending, :cloth_row, :figures

@@ -4,13 +4,17 @@
 # into the holes, how much room it has there, in which pattern and with how many stitches, and how
 # high the thread shank is. Buttons a machine cannot sew are refused with what to do instead.
 #
-#   attaching = Attach::Attaching.of(button, cloth, machine, needle, Attach::Wish.new(pattern: "two_bars"))
+#   attaching = Attach::Attaching.of(button, cloth, machine, needle, Attach::ButtonSewing.new(pattern: "two_bars"))
 #   attaching.width       # 3 mm
 #   attaching.clearance   # 0.53 mm
 
-require_relative "../reason"
-require_relative "../button"
-require_relative "../recipe"
+require_relative "../answer/reason"
+require_relative "../answer/refusal"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../stitch/button_pattern"
+require_relative "../typing/limits"
+require_relative "../value"
 
 module NimbleEyelet
   module Attach
@@ -27,27 +31,15 @@ module NimbleEyelet
     SHIRTING = Length.mm(4r / 10)
     SHANK_EXTRA = Length.mm(1)
 
-    # diagonal - Boolean, the needle swings between opposite holes: spacing × √2
-    Pattern = Value.define(:key, :name, :how, :diagonal, diagonal: false)
-
-    PATTERNS = [
-      Pattern.new(key: "two_bars", name: "two parallel bars",
-                  how: "Sew the near pair, lift the needle, move the button, sew the far pair."),
-      Pattern.new(key: "cross", name: "a cross", diagonal: true,
-                  how: "Turn the work 45° so that the needle swings along a diagonal, sew, turn, and sew the other."),
-      Pattern.new(key: "square", name: "a square",
-                  how: "Sew the near and the far pair, turn the work a quarter, and sew the two sides.")
-    ].to_h { |pattern| [pattern.key, pattern] }.freeze
-
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
-    Wish = Value.define(:pattern, :stitches, :width, stitches: nil, width: nil) do
+    class ButtonSewing < Value.of(:pattern, :stitches, :width, stitches: nil, width: nil)
       # @return [self]
-      # @raise [Refused]
-      def sound!
-        Refused.unless_sound do |check|
-          Measure::Limits.check(check, "attach.width", width) if width
-          check.that("attach.stitches", stitches, stitches.nil? || STITCHES_ALLOWED.cover?(stitches),
-                     "This takes a whole number from #{STITCHES_ALLOWED.min} to #{STITCHES_ALLOWED.max}.")
+      # @raise [Refusal]
+      def validate
+        Refusal.unless_valid do |check|
+          Typing::Limits.check(check, "attach.width", width) if width
+          check.expect("attach.stitches", stitches, stitches.nil? || STITCHES_ALLOWED.cover?(stitches),
+                       "This takes a whole number from #{STITCHES_ALLOWED.min} to #{STITCHES_ALLOWED.max}.")
         end
         self
       end
@@ -56,29 +48,29 @@ module NimbleEyelet
     # by_machine - Boolean; width, spacing, clearance - Length or nil when sewn by hand
     # verdict - "good", "mind" or "strikes"; stitches - Integer a pair; shank - Length, zero for none
     # instead - String or nil, what to do when the machine cannot
-    Attaching = Value.define(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank,
-                             :because, :cautions, :instead) do
+    class Attaching < Value.of(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank,
+                               :because, :cautions, :instead)
       # @return [Attaching]
-      def self.of(button, cloth, machine, needle, wish) = Planner.new(button, cloth, machine, needle, wish).attaching
+      def self.of(button, cloth, machine, needle, sewing) = AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
     end
 
     # Works an attaching out.
-    class Planner
-      VERDICTS = { "good" => "room enough", "mind" => "mind: hardly any room", "strikes" => "the needle strikes the button" }.freeze
+    class AttachPlanner
+      CLEARANCES = { "good" => "room enough", "mind" => "mind: hardly any room", "strikes" => "the needle strikes the button" }.freeze
 
-      def initialize(button, cloth, machine, needle, wish)
+      def initialize(button, cloth, machine, needle, sewing)
         @button = button
         @cloth = cloth
         @machine = machine
         @needle = needle
-        @wish = wish
+        @sewing = sewing
       end
 
       # @return [Attaching]
       def attaching
         return by_hand("shank", "A shank lies where the needle would swing.", SHANK_INSTEAD) if @button.shank?
         if spacing > @machine.max_width
-          return by_hand("too wide", Said["The holes are %s apart; #{@machine.name} swings %s at most.", spacing, @machine.max_width],
+          return by_hand("too wide", Sentence["The holes are %s apart; #{@machine.name} swings %s at most.", spacing, @machine.max_width],
                          "Sew it on by hand, or choose a pattern with a shorter swing.")
         end
 
@@ -98,13 +90,13 @@ module NimbleEyelet
       end
 
       # Two holes have only one pair: the pattern is a single bar.
-      def pattern = PATTERNS.fetch(@button.holes == 4 ? @wish.pattern : "two_bars")
+      def pattern = Stitches::BUTTON_PATTERNS.fetch(@button.holes == 4 ? @sewing.pattern : "two_bars")
 
       def spacing
         @spacing ||= pattern.diagonal ? Length.mm(@button.hole_spacing.to_f * Math.sqrt(2)) : @button.hole_spacing
       end
 
-      def width = @machine.width_settable(@wish.width || spacing)
+      def width = @machine.width_settable(@sewing.width || spacing)
 
       def clearance
         (@button.hole_diameter / 2) - (@needle.diameter / 2) - ((width - spacing).abs / 2)
@@ -116,7 +108,7 @@ module NimbleEyelet
         clearance >= CLEAR_GOOD ? "good" : "mind"
       end
 
-      def stitches = @wish.stitches || (heavy? ? STITCHES_HEAVY : STITCHES)
+      def stitches = @sewing.stitches || (heavy? ? STITCHES_HEAVY : STITCHES)
       def heavy? = %w[heavy_woven leather].include?(@cloth.kind)
 
       def shank
@@ -125,16 +117,16 @@ module NimbleEyelet
 
       def because
         [Reason.new(rule: "width", source: "zigzag width = hole spacing",
-                    says: Said["The needle swings %s from hole to hole; #{@machine.name} can set %s.", spacing, width]),
+                    says: Sentence["The needle swings %s from hole to hole; #{@machine.name} can set %s.", spacing, width]),
          Reason.new(rule: "clearance", source: "hole/2 − needle/2 − |width − spacing|/2",
-                    says: Said["In a hole of %s the #{@needle} needle keeps %s from the rim.", @button.hole_diameter, clearance]),
+                    says: Sentence["In a hole of %s the #{@needle} needle keeps %s from the rim.", @button.hole_diameter, clearance]),
          shank_reason]
       end
 
       def shank_reason
         says = if @button.shank? then "The button brings its own shank."
                elsif shank.zero? then "Thin cloth: the button may lie flat on it."
-               else Said["The overlap is %s thick: a thread shank of %s lets it lie under the button.", @cloth.stack, shank]
+               else Sentence["The overlap is %s thick: a thread shank of %s lets it lie under the button.", @cloth.stack, shank]
                end
         Reason.new(rule: "thread shank", says: says)
       end
@@ -145,7 +137,8 @@ module NimbleEyelet
         return [turn] if verdict == "good"
 
         instead = "Another width, a finer needle, or by hand."
-        [Caution.new(rule: "clearance", says: Said["#{VERDICTS.fetch(verdict).capitalize}: %s.", clearance], instead: instead), turn]
+        [Caution.new(rule: "clearance", says: Sentence["#{CLEARANCES.fetch(verdict).capitalize}: %s.", clearance], instead: instead),
+         turn]
       end
     end
   end

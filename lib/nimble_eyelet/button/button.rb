@@ -7,13 +7,15 @@
 #                       attachment: "four_holes", hole_spacing: Length.mm(3), hole_diameter: Length.mm(1.8))
 #   button.half_perimeter   # 21 mm
 
-require_relative "shape"
-require_relative "outline"
-require_relative "../refused"
+require_relative "../answer/refusal"
+require_relative "../answer/sentence"
+require_relative "../typing/limits"
+require_relative "../value"
+require_relative "button_shape"
 
 module NimbleEyelet
   # key - String; name - String; holes - Integer, number of holes
-  Attachment = Value.define(:key, :name, :holes)
+  Attachment = Value.of(:key, :name, :holes)
 
   ATTACHMENTS = [
     Attachment.new(key: "two_holes", name: "two holes", holes: 2),
@@ -23,10 +25,10 @@ module NimbleEyelet
 
   # width - Length or nil, the smallest width of a shape that is not round
   # outline - Outline or nil, of a shape with many corners
-  Button = Value.define(:name, :shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, :width, :outline,
-                        name: "", width: nil, outline: nil) do
-    # @return [Buttons::Shape]
-    def form = Buttons::Shape.fetch(shape)
+  class Button < Value.of(:name, :shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, :width,
+                          :outline, name: "", width: nil, outline: nil)
+    # @return [ButtonShape]
+    def form = ButtonShape.fetch(shape)
 
     def holes = ATTACHMENTS.fetch(attachment).holes
     def shank? = holes.zero?
@@ -81,11 +83,11 @@ module NimbleEyelet
     end
 
     # @return [self]
-    # @raise [Refused] naming every field that cannot be as given
-    def sound!
-      Refused.unless_sound do |check|
+    # @raise [Refusal] naming every field that cannot be as given
+    def validate
+      Refusal.unless_valid do |check|
         sized = { "button.diameter" => across, "button.thickness" => height, "button.width" => width || narrow }.map do |field, length|
-          Measure::Limits.check(check, field, length)
+          Typing::Limits.check(check, field, length)
         end
         check_thickness(check) if sized.all?
         check_holes(check) if sized.all? && !shank?
@@ -98,24 +100,24 @@ module NimbleEyelet
     def cornered? = form.measured?(:outline) && !outline.nil?
 
     def check_thickness(check)
-      check.that("button.thickness", height, height <= across,
-                 Said["A button is not thicker than it is wide: at most %s. Turn it and measure again.", across])
-      check.that("button.width", narrow, narrow <= across,
-                 Said["The smallest width is not more than the largest, %s.", across])
+      check.expect("button.thickness", height, height <= across,
+                   Sentence["A button is not thicker than it is wide: at most %s. Turn it and measure again.", across])
+      check.expect("button.width", narrow, narrow <= across,
+                   Sentence["The smallest width is not more than the largest, %s.", across])
     end
 
     def check_holes(check)
       sound = { "button.hole_spacing" => hole_spacing, "button.hole_diameter" => hole_diameter }.map do |field, length|
-        Measure::Limits.check(check, field, length)
+        Typing::Limits.check(check, field, length)
       end
       return unless sound.all?
 
-      check.that("button.hole_spacing", hole_spacing, hole_spacing >= hole_diameter,
-                 Said["Holes %s wide run into each other: the spacing, middle to middle, is at least that.",
-                      hole_diameter])
-      check.that("button.hole_spacing", hole_spacing, 2 * hole_reach < narrow.to_f,
-                 Said["The holes would lie outside a button %s wide: measure from the middle of one hole " \
-                      "to the middle of its neighbour.", narrow])
+      check.expect("button.hole_spacing", hole_spacing, hole_spacing >= hole_diameter,
+                   Sentence["Holes %s wide run into each other: the spacing, middle to middle, is at least that.",
+                            hole_diameter])
+      check.expect("button.hole_spacing", hole_spacing, 2 * hole_reach < narrow.to_f,
+                   Sentence["The holes would lie outside a button %s wide: measure from the middle of one hole " \
+                            "to the middle of its neighbour.", narrow])
     end
   end
 end

@@ -9,7 +9,7 @@ require_relative "../value"
 module NimbleEyelet
   module Buttons
     # ink - String, what it is drawn in; rim - String, its edge
-    Colour = Value.define(:key, :name, :ink, :rim)
+    Colour = Value.of(:key, :name, :ink, :rim)
 
     COLOURS = [
       %w[shell shell #ece4d4 #a99a80], %w[horn horn #8c6f4a #4d3a22], %w[wood wood #b58a58 #6e4f2b],

@@ -5,12 +5,12 @@
 #
 #   Buttons.measuring(button).map(&:what)   # => ["diameter", "thickness", "hole_spacing", "hole_diameter"]
 
-require_relative "button"
+require_relative "../value"
 
 module NimbleEyelet
   module Buttons
     # what - String, field of the button, or "wrapped"; tool, how - String
-    Measuring = Value.define(:what, :tool, :how)
+    Measuring = Value.of(:what, :tool, :how)
 
     CALIPER = "a caliper, or two set squares against the rim and a ruler"
     RULER = "a ruler held against it"

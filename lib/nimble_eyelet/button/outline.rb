@@ -7,22 +7,24 @@
 #   outline.caliper_width   # 12 mm
 #   outline.largest_width   # 23.324 mm
 
-require_relative "../refused"
-require_relative "../measure"
+require_relative "../answer/refusal"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../value"
 
 module NimbleEyelet
   # points - Array of [x, y], Rational mm, in order round the shape
-  Outline = Value.define(:points) do
+  class Outline < Value.of(:points)
     # @param text [String] corner points "x y, x y, …", bare numbers in the person's unit
     # @param unit [Symbol]
     # @param field [String]
     # @return [Outline]
-    # @raise [Refused] when these are no corners of a shape
+    # @raise [Refusal] when these are no corners of a shape
     def self.read(text, unit:, field:)
       corners = text.split(/[,;\n]+/).map(&:strip).reject(&:empty?)
-      refuse = ->(why) { raise Refused.field(field, text[0, 60], why) }
+      refuse = ->(why) { raise Refusal.field(field, text[0, 60], why) }
       refuse.call("At least 3 corners, and at most #{Outline::MOST_POINTS}.") unless corners.size.between?(3, Outline::MOST_POINTS)
-      points = corners.map { |corner| Outline.corner(corner, unit) || refuse.call(Outline::HOW) }
+      points = corners.map { |corner| Outline.corner(corner, unit) || refuse.call(Outline::OUTLINE_HELP) }
       outline = new(points: points)
       outline.trouble&.then(&refuse)
       outline
@@ -38,12 +40,12 @@ module NimbleEyelet
     end
 
     # @return [String] for the database: millimetres to the millionth
-    def kept = points.map { |point| point.map { |figure| Measure::Wording.decimal(figure, 6) }.join(" ") }.join(", ")
+    def kept = points.map { |point| point.map { |figure| Wording.decimal(figure, 6) }.join(" ") }.join(", ")
 
     # @param unit [Symbol]
     # @return [String] as a person types it
     def in(unit)
-      points.map { |point| point.map { |figure| Measure::Wording.decimal(Length.new(figure).in(unit), 4) }.join(" ") }.join(", ")
+      points.map { |point| point.map { |figure| Wording.decimal(Length.new(figure).in(unit), 4) }.join(" ") }.join(", ")
     end
 
     def to_s = self.in(:mm)
@@ -130,5 +132,5 @@ module NimbleEyelet
   # More corners than anybody measures.
   Outline::MOST_POINTS = 500
   Outline::CORNER = /\A(-?\d{1,4}(?:\.\d{1,6})?)\s+(-?\d{1,4}(?:\.\d{1,6})?)\z/
-  Outline::HOW = "Write corner points as x y pairs with commas between, such as 0 0, 20 0, 20 12, 0 12."
+  Outline::OUTLINE_HELP = "Write corner points as x y pairs with commas between, such as 0 0, 20 0, 20 12, 0 12."
 end

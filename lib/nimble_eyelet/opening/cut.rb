@@ -3,11 +3,17 @@
 # Cut is the opening that will be sewn: the chosen school's length, corrected by what the test
 # holes taught, rounded up to what the person can set, with the overall length beside it.
 #
-#   cut = Opening::Cut.of(button, cloth, wish, ends, foot: nil)
+#   cut = Opening::Cut.of(button, cloth, sizing, ends, foot: nil)
 #   cut.length    # 23 mm: the slit
 #   cut.overall   # 25.5 mm: with both end finishes
 
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/ruler"
+require_relative "../style/extent"
+require_relative "../value"
 require_relative "school"
+require_relative "verdict"
 
 module NimbleEyelet
   module Opening
@@ -18,21 +24,13 @@ module NimbleEyelet
     # A bar this many times as long as the slit does not slip back.
     BAR_LENGTHS = 3r / 2
 
-    # The two end finishes of a hole. near is the outer end of a horizontal hole or the upper end
-    # of a vertical one.
-    #
-    # near, far - Length; near_name, far_name - String
-    Ends = Value.define(:near, :far, :near_name, :far_name) do
-      def both = near + far
-    end
-
     # One school's answer for this button in this cloth.
     #
     # exact - Length before rounding; length - Length rounded up; overall - Length
-    Answer = Value.define(:school, :exact, :length, :overall, :verdict, :because)
+    Answer = Value.of(:school, :exact, :length, :overall, :verdict, :because)
 
     # bands - Hash of verdict key to the shortest cut length that has it
-    Cut = Value.define(:answers, :chosen, :ends, :ruler, :correction, :bands, :cautions) do
+    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :correction, :bands, :cautions)
       # @return [Length] the slit
       def length = chosen.length
 
@@ -40,6 +38,9 @@ module NimbleEyelet
       def overall = chosen.overall
 
       def verdict = chosen.verdict
+
+      # @return [Extent] what the slit and its ends take up on the run
+      def extent = Extent.new(opening: length, ends: ends)
 
       # What this very slit would do if the cloth gave more than was said: stretch is easily guessed
       # too low.
@@ -59,37 +60,37 @@ module NimbleEyelet
 
       # @param button [Button]
       # @param cloth [Cloth]
-      # @param wish [Wish]
+      # @param sizing [Sizing]
       # @param ends [Ends]
       # @param foot [Foot, nil] the one that clamps buttons
       # @return [Cut]
-      def self.of(button, cloth, wish, ends, foot: nil)
-        ruler = Measure::Ruler.fetch(wish.ruler)
-        asked = Asked.new(button: button, cloth: cloth, wish: wish, foot: foot)
-        answers = SCHOOLS.each_value.map { |school| answer(school, asked, ruler, ends) }
-        chosen = answers.find { |answer| answer.school.key == wish.school }
-        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: wish.correction,
+      def self.of(button, cloth, sizing, ends, foot: nil)
+        ruler = Ruler.fetch(sizing.ruler)
+        question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot)
+        answers = SCHOOLS.each_value.map { |school| answer(school, question, ruler, ends) }
+        chosen = answers.find { |answer| answer.school.key == sizing.school }
+        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: sizing.correction,
             bands: Verdict.bands(button, cloth), cautions: cautions(chosen, button))
       end
 
-      def self.answer(school, asked, ruler, ends)
-        plain, because = school.answer(asked)
-        wish = asked.wish
-        exact = plain + wish.correction
+      def self.answer(school, question, ruler, ends)
+        plain, because = school.answer(question)
+        sizing = question.sizing
+        exact = plain + sizing.correction
         length = ruler.up([exact, ruler.step].max)
-        because += [correction_reason(wish.correction)] unless wish.correction.zero?
+        because += [correction_reason(sizing.correction)] unless sizing.correction.zero?
         Answer.new(school: school, exact: exact, length: length, overall: length + ends.both,
-                   verdict: Verdict.of(length, asked.button, asked.cloth),
+                   verdict: Verdict.of(length, question.button, question.cloth),
                    because: because + [rounding_reason(length - exact, ruler)])
       end
 
       def self.correction_reason(correction)
         Reason.new(rule: "learned", source: "your test holes",
-                   says: Said["%s #{correction.negative? ? 'less' : 'more'}, as the test hole showed.", correction.abs])
+                   says: Sentence["%s #{correction.negative? ? 'less' : 'more'}, as the test hole showed.", correction.abs])
       end
 
       def self.rounding_reason(added, ruler)
-        says = added.zero? ? Said["Already on a mark of #{ruler.name}."] : Said["Rounded up by %s, to #{ruler.name}.", added]
+        says = added.zero? ? Sentence["Already on a mark of #{ruler.name}."] : Sentence["Rounded up by %s, to #{ruler.name}.", added]
         Reason.new(rule: "rounding", says: says, source: "your ruler")
       end
 
@@ -100,17 +101,17 @@ module NimbleEyelet
         wanted = chosen.length * BAR_LENGTHS
         return unless button.shape == "bar" && button.diameter < wanted
 
-        Caution.new(rule: "bar", says: Said["A bar %s long may slip back: it wants to be %s for this slit.", button.diameter, wanted],
+        Caution.new(rule: "bar", says: Sentence["A bar %s long may slip back: it wants to be %s for this slit.", button.diameter, wanted],
                     instead: "Choose a longer or a thinner bar.")
       end
 
       def self.fit_caution(chosen, button)
         case chosen.verdict.key
         when "will_not_pass"
-          Caution.new(rule: "too short", says: Said["This button will not pass: %s are missing.", chosen.verdict.slack.abs],
+          Caution.new(rule: "too short", says: Sentence["This button will not pass: %s are missing.", chosen.verdict.slack.abs],
                       instead: "Choose passing geometry, or a thinner button.")
         when "slips_out"
-          Caution.new(rule: "too long", says: Said["A button %s wide slips out of this by itself.", button.across],
+          Caution.new(rule: "too long", says: Sentence["A button %s wide slips out of this by itself.", button.across],
                       instead: "Choose a shorter opening, or cord the hole.")
         end
       end

@@ -3,13 +3,15 @@
 # School is the table of ways people size a buttonhole. They disagree; all are kept side by side,
 # and each says what it assumes and where it fails.
 #
-#   asked = Opening::Asked.new(button: button, cloth: cloth, wish: wish, foot: nil)
-#   Opening::School.fetch("passing_geometry").answer(asked)   # [22.45 mm, [Reason, …]]
+#   question = Opening::Question.new(button: button, cloth: cloth, sizing: sizing, foot: nil)
+#   Opening::School.fetch("passing_geometry").answer(question)   # [22.45 mm, [Reason, …]]
 
-require_relative "verdict"
-require_relative "wish"
-require_relative "../reason"
-require_relative "../sewing/machine"
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../machine/foot"
+require_relative "../style/ends"
+require_relative "../value"
 
 module NimbleEyelet
   module Opening
@@ -21,13 +23,10 @@ module NimbleEyelet
     # Nap and fluff hold the button back.
     NAP_EASE = Length.mm(1r / 2)
 
-    # Length of one stitched bar tack, along the hole: 1 to 1.5.
-    TACK = Length.mm(5r / 4)
-
-    # What a school is asked: wish - Wish; foot - Foot that clamps buttons, or nil
-    Asked = Value.define(:button, :cloth, :wish, :foot) do
+    # What a school is question: sizing - Sizing; foot - Foot that clamps buttons, or nil
+    class Question < Value.of(:button, :cloth, :sizing, :foot)
       # @return [Length] the person's own ease, else that for this cloth: less where it is thin
-      def ease = wish.ease || (thin? ? EASE_THIN : EASE_OTHER)
+      def ease = sizing.ease || (thin? ? EASE_THIN : EASE_OTHER)
       def thin? = cloth.thickness <= THIN_LAYER
 
       # @return [Length] what the carriage foot is opened to
@@ -43,24 +42,24 @@ module NimbleEyelet
     def self.stand_in?(button) = %w[ball half_ball].include?(button.shape)
 
     # key, name, assumes, fails - String; asks - String or nil, the further field it goes by
-    # rule - Proc(Asked) -> [Length, Array<Reason>]
-    School = Value.define(:key, :name, :assumes, :fails, :asks, :rule, asks: nil) do
-      # @param asked [Asked]
+    # rule - Proc(Question) -> [Length, Array<Reason>]
+    class School < Value.of(:key, :name, :assumes, :fails, :asks, :rule, asks: nil)
+      # @param question [Question]
       # @return [Array(Length, Array<Reason>)] the cut length before rounding, and how it came about
-      def answer(asked) = rule.call(asked)
+      def answer(question) = rule.call(question)
 
       # @raise [KeyError] for a school not in the table
       def self.fetch(key) = SCHOOLS.fetch(key)
     end
 
     # H + ease + nap + fold, shared out over the cloth's give.
-    def self.by_passing(asked)
-      button = asked.button
-      cloth = asked.cloth
+    def self.by_passing(question)
+      button = question.button
+      cloth = question.cloth
       needed = button.half_perimeter
       reasons = [Reason.new(rule: "passing section", source: button.form.formula,
-                            says: Said["The button passes #{button.form.passes}; half its outline, H, is %s.", needed])]
-      passing_additions(asked).each do |length, reason|
+                            says: Sentence["The button passes #{button.form.passes}; half its outline, H, is %s.", needed])]
+      passing_additions(question).each do |length, reason|
         needed += length
         reasons << reason
       end
@@ -68,64 +67,64 @@ module NimbleEyelet
 
       [needed / cloth.give, reasons << Reason.new(
         rule: "stretch", source: "opening acts as L × (1 + 0.3 × stretch)",
-        says: Said["The cloth gives #{cloth.stretch} %%, so the slit is cut %s shorter.", needed - (needed / cloth.give)]
+        says: Sentence["The cloth gives #{cloth.stretch} %%, so the slit is cut %s shorter.", needed - (needed / cloth.give)]
       )]
     end
 
-    def self.passing_additions(asked)
-      cloth = asked.cloth
-      additions = [ease_addition(asked),
-                   [cloth.fold, "fold", Said["The cloth's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
-      additions << [NAP_EASE, "nap", Said["Nap holds the button back: %s more.", NAP_EASE]] if cloth.type.nap
+    def self.passing_additions(question)
+      cloth = question.cloth
+      additions = [ease_addition(question),
+                   [cloth.fold, "fold", Sentence["The cloth's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
+      additions << [NAP_EASE, "nap", Sentence["Nap holds the button back: %s more.", NAP_EASE]] if cloth.type.nap
       additions.map { |length, rule, says| [length, Reason.new(rule: rule, says: says)] }
     end
 
-    def self.ease_addition(asked)
-      says = asked.wish.ease ? "Your own ease of %s." : "Ease of %s lets a hand push it through#{' thin cloth' if asked.thin?}."
-      [asked.ease, "ease", Said[says, asked.ease]]
+    def self.ease_addition(question)
+      says = question.sizing.ease ? "Your own ease of %s." : "Ease of %s lets a hand push it through#{' thin cloth' if question.thin?}."
+      [question.ease, "ease", Sentence[says, question.ease]]
     end
     private_class_method :passing_additions, :ease_addition
 
-    def self.by_thickness(asked)
-      across = asked.button.across
-      height = asked.button.height
-      [across + height, [Reason.new(rule: "diameter + thickness", says: Said["%s across and %s thick.", across, height])]]
+    def self.by_thickness(question)
+      across = question.button.across
+      height = question.button.height
+      [across + height, [Reason.new(rule: "diameter + thickness", says: Sentence["%s across and %s thick.", across, height])]]
     end
 
-    def self.by_allowance(asked)
-      across = asked.button.across
-      allowance = asked.wish.allowance
-      [across + allowance, [Reason.new(rule: "diameter + allowance", says: Said["%s across and %s for luck.", across, allowance])]]
+    def self.by_allowance(question)
+      across = question.button.across
+      allowance = question.sizing.allowance
+      [across + allowance, [Reason.new(rule: "diameter + allowance", says: Sentence["%s across and %s for luck.", across, allowance])]]
     end
 
-    def self.by_tacks(asked)
-      across = asked.button.across
+    def self.by_tacks(question)
+      across = question.button.across
       [across + (TACK * 2),
-       [Reason.new(rule: "diameter + tacks", says: Said["%s across and a tack of %s at each end.", across, TACK])]]
+       [Reason.new(rule: "diameter + tacks", says: Sentence["%s across and a tack of %s at each end.", across, TACK])]]
     end
 
-    def self.by_clamp(asked)
-      gap = asked.clamp_gap
-      says = asked.stand_in? ? "A flat stand-in of %s, as long as H, is clamped in place of the ball." : "The foot is clamped on %s."
-      reasons = [Reason.new(rule: "clamp", says: Said[says, gap])]
-      return [gap, reasons] unless asked.foot && !asked.foot.allowance.zero?
+    def self.by_clamp(question)
+      gap = question.clamp_gap
+      says = question.stand_in? ? "A flat stand-in of %s, as long as H, is clamped in place of the ball." : "The foot is clamped on %s."
+      reasons = [Reason.new(rule: "clamp", says: Sentence[says, gap])]
+      return [gap, reasons] unless question.foot && !question.foot.allowance.zero?
 
-      added = asked.foot.allowance
-      [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Said["The foot itself adds %s.", added])]
+      added = question.foot.allowance
+      [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Sentence["The foot itself adds %s.", added])]
     end
 
-    def self.by_clicks(asked)
-      length, reasons = by_clamp(asked)
-      click = asked.foot&.click || FOOT_CLICK
-      added = click * asked.wish.clicks
-      [length + added, reasons + [Reason.new(rule: "clicks", says: Said["Opened by #{asked.wish.clicks} × %s.", click])]]
+    def self.by_clicks(question)
+      length, reasons = by_clamp(question)
+      click = question.foot&.click || FOOT_CLICK
+      added = click * question.sizing.clicks
+      [length + added, reasons + [Reason.new(rule: "clicks", says: Sentence["Opened by #{question.sizing.clicks} × %s.", click])]]
     end
 
-    def self.by_strip(asked)
-      wrapped = asked.wish.wrapped || (asked.button.half_perimeter * 2)
-      says = asked.wish.wrapped ? "The strip measured %s round the button" : "A strip round this button would measure %s"
-      [(wrapped / 2) + asked.ease,
-       [Reason.new(rule: "strip", says: Said["#{says}; half of it, and %s of ease.", wrapped, asked.ease])]]
+    def self.by_strip(question)
+      wrapped = question.sizing.wrapped || (question.button.half_perimeter * 2)
+      says = question.sizing.wrapped ? "The strip measured %s round the button" : "A strip round this button would measure %s"
+      [(wrapped / 2) + question.ease,
+       [Reason.new(rule: "strip", says: Sentence["#{says}; half of it, and %s of ease.", wrapped, question.ease])]]
     end
 
     SCHOOLS = [

@@ -8,10 +8,8 @@
 # Slack = effective opening − H − fold, where the effective opening is the cut length times the
 # cloth's give, and the fold is half the stack.
 
+require_relative "../length/length"
 require_relative "../value"
-require_relative "../measure"
-require_relative "../button"
-require_relative "../recipe/cloth"
 
 module NimbleEyelet
   module Opening
@@ -28,7 +26,7 @@ module NimbleEyelet
     }.freeze
 
     # key - String, a key of VERDICTS; slack - Length, negative when the button will not pass
-    Verdict = Value.define(:key, :slack) do
+    class Verdict < Value.of(:key, :slack)
       def words = VERDICTS.fetch(key)
       def usable? = %w[tight snug easy].include?(key)
 

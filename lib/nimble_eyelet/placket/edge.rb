@@ -4,8 +4,10 @@
 #
 #   Placket::Edge.of(run, button, holes).cautions   # => [] when all is well
 
-require_relative "hole"
-require_relative "../button"
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../value"
 
 module NimbleEyelet
   module Placket
@@ -14,7 +16,7 @@ module NimbleEyelet
 
     # extension_needed - Length; to_edge - Length, outer end of the hole to the finished edge
     # to_edge_needed - Length; cautions - Array<Caution>
-    Edge = Value.define(:extension_needed, :to_edge, :to_edge_needed, :cautions) do
+    class Edge < Value.of(:extension_needed, :to_edge, :to_edge_needed, :cautions)
       # @param run [Run]
       # @param button [Button]
       # @param holes [Holes]
@@ -34,8 +36,8 @@ module NimbleEyelet
         return if run.extension >= needed
 
         Caution.new(rule: "extension",
-                    says: Said["The extension is %s; this button wants %s.", run.extension, needed],
-                    instead: Said["Choose a smaller button, or widen the extension by %s.", needed - run.extension])
+                    says: Sentence["The extension is %s; this button wants %s.", run.extension, needed],
+                    instead: Sentence["Choose a smaller button, or widen the extension by %s.", needed - run.extension])
       end
 
       def self.edge_caution(run, to_edge)
@@ -43,9 +45,9 @@ module NimbleEyelet
 
         turn = run.vertical? ? "" : ", or turn the holes to run vertically"
         Caution.new(rule: "edge distance",
-                    says: Said["The outer end comes %s from the finished edge; at least %s is wanted.",
-                               to_edge, run.edge_distance],
-                    instead: Said["Widen the extension by %s#{turn}.", run.edge_distance - to_edge])
+                    says: Sentence["The outer end comes %s from the finished edge; at least %s is wanted.",
+                                   to_edge, run.edge_distance],
+                    instead: Sentence["Widen the extension by %s#{turn}.", run.edge_distance - to_edge])
       end
       private_class_method :extension_caution, :edge_caution
     end

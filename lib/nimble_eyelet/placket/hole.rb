@@ -4,9 +4,10 @@
 # where its button sits, and what it comes too near to. Every figure is from the datum, never
 # from the hole before.
 
+require_relative "../length/length"
+require_relative "../value"
 require_relative "run"
 require_relative "runway"
-require_relative "../reason"
 
 module NimbleEyelet
   module Placket
@@ -22,20 +23,20 @@ module NimbleEyelet
     #
     # number - Integer from 1; pinned - String or nil, the pin's label
     # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
-    Hole = Value.define(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button,
-                        :out_outer, :out_inner, :lies, :cautions) do
+    class Hole < Value.of(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button, :out_outer,
+                          :out_inner, :lies, :cautions)
       def vertical? = lies == "vertical"
     end
 
     # Builds the holes of a run from their places.
     class Holes
       # @param run [Run]
-      # @param cut [Opening::Cut]
+      # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
       # @param foot [String] key of FOOT_KINDS
-      def initialize(run, cut, width, foot)
+      def initialize(run, extent, width, foot)
         @run = run
-        @cut = cut
+        @extent = extent
         @width = width
         @runway = Runway.of(foot)
       end
@@ -49,7 +50,7 @@ module NimbleEyelet
       end
 
       # @return [Length] what a hole covers along the run
-      def footprint = @run.vertical? ? @cut.overall : @width
+      def footprint = @run.vertical? ? @extent.overall : @width
 
       # @return [Length] what the first hole covers
       def first_footprint = @run.first_across? ? @width : footprint
@@ -58,7 +59,7 @@ module NimbleEyelet
       def seat = @run.vertical? && !@run.first_across? && @run.seat == "upper" ? half - SEAT_BELOW : Length.zero
 
       # @return [Length] how far the outer end of a hole lies outside the centre line
-      def outer = row_line + (@run.vertical? ? Length.zero : SHANK_ALLOWANCE + @cut.ends.near)
+      def outer = row_line + (@run.vertical? ? Length.zero : SHANK_ALLOWANCE + @extent.ends.near)
 
       # @return [Length] how far the row lies outside the centre line: nothing, unless there are two
       def row_line = @run.double? ? @run.offset : Length.zero
@@ -75,11 +76,11 @@ module NimbleEyelet
       def vertical(place)
         open_from = place - half
         open_to = place + half
-        { from: open_from - @cut.ends.near, to: open_to + @cut.ends.far, open_from: open_from, open_to: open_to,
+        { from: open_from - @extent.ends.near, to: open_to + @extent.ends.far, open_from: open_from, open_to: open_to,
           button: @run.seat == "upper" ? open_from + SEAT_BELOW : place }
       end
 
-      def half = @half ||= @cut.length / 2
+      def half = @half ||= @extent.opening / 2
 
       def horizontal(place)
         { from: place - (@width / 2), to: place + (@width / 2), open_from: place, open_to: place, button: place }
@@ -88,7 +89,7 @@ module NimbleEyelet
       def across(lies)
         return { out_outer: row_line, out_inner: row_line } if lies == "vertical"
 
-        { out_outer: row_line + SHANK_ALLOWANCE, out_inner: row_line + SHANK_ALLOWANCE - @cut.length }
+        { out_outer: row_line + SHANK_ALLOWANCE, out_inner: row_line + SHANK_ALLOWANCE - @extent.opening }
       end
 
       def pin_at(place) = @run.pins.find { |pin| pin.at == place }&.label

@@ -3,18 +3,24 @@
 # Layout is the answer of the placket stage: the holes in their places, why there are so many, how
 # even they are, and what one hole more or fewer would cost.
 #
-#   layout = Placket::Layout.of(run, button, cut, width: Length.mm(4.5), foot: "carriage_foot")
+#   layout = Placket::Layout.of(run, button, extent, width: Length.mm(4.5), foot: "carriage_foot")
 #   layout.holes.map(&:at)
 #
 # Places left open are wished for: the first hole half a button and 6 mm below the top, the last about
 # one gap above the lower edge, the count from the gap wished for. What a person has set is kept
 # exactly, and all of it is solved for at once.
 
-require_relative "run"
-require_relative "solver"
+require_relative "../answer/reason"
+require_relative "../answer/refusal"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../spacing/demands"
+require_relative "../spacing/solver"
+require_relative "../value"
 require_relative "collision"
-require_relative "hole"
 require_relative "edge"
+require_relative "hole"
+require_relative "run"
 
 module NimbleEyelet
   module Placket
@@ -31,26 +37,26 @@ module NimbleEyelet
     #
     # count - Integer; pattern - String; places - Array<Length>, none when it does not fit
     # smallest, largest - Length or nil
-    Alternative = Value.define(:count, :pattern, :places, :smallest, :largest) do
+    class Alternative < Value.of(:count, :pattern, :places, :smallest, :largest)
       def fits? = places.any?
     end
 
-    # evenness - Length, largest less smallest gap; binding - Array<Said>, demands that hold holes where they are
-    Layout = Value.define(:run, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :evenness,
-                          :alternatives, :binding, :because, :cautions) do
+    # evenness - Length, largest less smallest gap; binding - Array<Sentence>, demands that hold holes where they are
+    class Layout < Value.of(:run, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :evenness, :alternatives,
+                            :binding, :because, :cautions)
       # What became of the holes since another layout, in one sentence.
       #
       # @param before [Layout]
-      # @return [Said, nil] nothing when none moved
+      # @return [Sentence, nil] nothing when none moved
       def moved_since(before)
-        return Said["#{holes.size} holes instead of #{before.holes.size}."] if holes.size != before.holes.size
+        return Sentence["#{holes.size} holes instead of #{before.holes.size}."] if holes.size != before.holes.size
 
         moves = holes.zip(before.holes).filter_map { |now, old| [now.number, now.at - old.at] unless now.at == old.at }
         return if moves.empty?
 
         ways = moves.map(&:last)
         sizes = ways.map(&:abs).minmax.uniq
-        Said["#{Layout.counted(moves.map(&:first))} moved#{Layout.way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
+        Sentence["#{Layout.counted(moves.map(&:first))} moved#{Layout.way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
       end
 
       def self.way(ways)
@@ -73,21 +79,21 @@ module NimbleEyelet
     end
 
     # Works a layout out.
-    class Planner
+    class LayoutPlanner
       # @param run [Run] already sound by itself
       # @param button [Button]
-      # @param cut [Opening::Cut]
+      # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
       # @param foot [String] key of FOOT_KINDS
-      def initialize(run, button, cut, width, foot)
+      def initialize(run, button, extent, width, foot)
         @run = run
         @button = button
-        @holes = Holes.new(run, cut, width, foot)
+        @holes = Holes.new(run, extent, width, foot)
         @grid = run.grid_ruler
       end
 
       # @return [Layout]
-      # @raise [Refused] when the holes do not fit the run as described
+      # @raise [Refusal] when the holes do not fit the run as described
       def layout
         check_ends
         row = found or raise refusal
@@ -139,10 +145,10 @@ module NimbleEyelet
 
       # Counts to try, from the one that comes nearest to the gap wished for.
       def counts
-        range = @run.count ? (@run.count..@run.count_most) : (1..MOST_HOLES)
+        range = @run.count ? (@run.count..@run.count_most) : (1..Spacing::MOST_HOLES)
         usual = fitted(usual_count.clamp(range.min, range.max))
         near = (0..8).flat_map { |away| [usual + (away * step), usual - (away * step)] }.uniq
-        near.select { |count| count.positive? && range.cover?(count) && count <= MOST_HOLES }
+        near.select { |count| count.positive? && range.cover?(count) && count <= Spacing::MOST_HOLES }
       end
 
       def usual_count
@@ -155,32 +161,32 @@ module NimbleEyelet
 
       def solved(count, pattern = @run.pattern, together = self.together)
         @solved ||= {}
-        @solved.fetch([count, pattern]) { |key| @solved[key] = Solver.solve(demands(count, pattern, together)) }
+        @solved.fetch([count, pattern]) { |key| @solved[key] = Spacing::Solver.solve(demands(count, pattern, together)) }
       end
 
       def demands(count, pattern = @run.pattern, together = self.together)
         half = @holes.footprint / 2
-        demands = Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
-                              to: @run.length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
-                              pins: @run.musts.map(&:at), wishes: wishes, shut: shut(half),
-                              shut_first: (shut(@holes.first_footprint / 2) if @run.first_across?),
-                              together: together, inner: together > 1 ? inner : Length.zero)
+        demands = Spacing::Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
+                                       to: @run.length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
+                                       pins: @run.musts.map(&:at), soft_pins: soft_pins, blocked: blocked(half),
+                                       blocked_first: (blocked(@holes.first_footprint / 2) if @run.first_across?),
+                                       together: together, inner: together > 1 ? inner : Length.zero)
         pattern == "ribbon" ? equal_steps(demands) : demands
       end
 
       # One hole alone is first and last at once.
       def ends(count)
-        return { first: End.new(at: first, fixed: true), last: End.new(at: first, fixed: true) } if count == 1
+        return { first: Spacing::RowEnd.new(at: first, fixed: true), last: Spacing::RowEnd.new(at: first, fixed: true) } if count == 1
 
-        { first: End.new(at: first, fixed: !@run.first.nil?), last: End.new(at: last, fixed: !@run.last.nil?) }
+        { first: Spacing::RowEnd.new(at: first, fixed: !@run.first.nil?), last: Spacing::RowEnd.new(at: last, fixed: !@run.last.nil?) }
       end
 
-      def wishes = @run.pins.reject(&:must?).map { |pin| Soft.new(at: pin.at, weight: pin.weight) }
+      def soft_pins = @run.pins.reject(&:must?).map { |pin| Spacing::SoftPin.new(at: pin.at, weight: pin.weight) }
 
       # A keep-out, widened by half of what a hole covers and the cloth to keep clear.
-      def shut(half)
+      def blocked(half)
         @run.keep_outs.map do |item|
-          Shut.new(from: item.from - half - KEEP_CLEAR, to: item.to + half + KEEP_CLEAR, label: item.label)
+          Spacing::Blocked.new(from: item.from - half - KEEP_CLEAR, to: item.to + half + KEEP_CLEAR, label: item.label)
         end
       end
 
@@ -189,30 +195,35 @@ module NimbleEyelet
         return demands if demands.count < 2
 
         pitch = [((last - first) / (demands.count - 1)).round_down_to(@grid.step), @grid.step].max
-        demands.with(last: End.new(at: first + (pitch * (demands.count - 1)), fixed: false), least_gap: [pitch, least_gap].max,
+        demands.with(last: Spacing::RowEnd.new(at: first + (pitch * (demands.count - 1)), fixed: false), least_gap: [pitch, least_gap].max,
                      most_gap: pitch)
       end
 
       def check_ends
         half = @holes.footprint / 2
         top = @holes.first_footprint / 2
-        Refused.unless_sound do |check|
-          check.that("placket.first", first, first >= top, Said["The hole itself reaches %s up: at least that.", top])
-          check.that("placket.last", last, last + half <= @run.length,
-                     Said["The hole itself reaches %s down: at most %s.", half, @run.length - half])
+        Refusal.unless_valid do |check|
+          check.expect("placket.first", first, first >= top, Sentence["The hole itself reaches %s up: at least that.", top])
+          check.expect("placket.last", last, last + half <= @run.length,
+                       Sentence["The hole itself reaches %s down: at most %s.", half, @run.length - half])
           @run.musts.each do |pin|
-            check.that("placket.pins", pin.at, pin.at.between?(half, @run.length - half),
-                       Said["A pin lies where a hole fits on the run, from %s to %s.", half, @run.length - half])
+            check.expect("placket.pins", pin.at, pin.at.between?(half, @run.length - half),
+                         Sentence["A pin lies where a hole fits on the run, from %s to %s.", half, @run.length - half])
           end
         end
       end
 
       def refusal
         count = @run.count ? fitted(@run.count) : (counts.first || fitted(fixed_points))
-        given = %i[pin shut first last most_gap count] + (@run.least_gap && @run.least_gap > apart ? [:least_gap] : [])
+        given = %i[pin blocked first last most_gap count] + (@run.least_gap && @run.least_gap > apart ? [:least_gap] : [])
         collision = Collision.of(demands(count), given: given)
-        says = collision.ways.empty? ? collision.says : Said["%s %s", collision.says, Said.list(collision.ways.first(3))]
-        Refused.field(collision.field, "", says)
+        says = if collision.remedies.empty?
+                 collision.says
+               else
+                 Sentence["%s %s", collision.says,
+                          Sentence.list(collision.remedies.first(3))]
+               end
+        Refusal.field(collision.field, "", says)
       end
 
       def mean(gaps) = gaps.empty? ? nil : gaps.sum(Length.zero) / gaps.size
@@ -220,7 +231,7 @@ module NimbleEyelet
       # One fewer, as it is, one more; and the other way to group them.
       def alternatives(row)
         count = row.places.size
-        near = [count - step, count, count + step].grep(1..MOST_HOLES).map do |number|
+        near = [count - step, count, count + step].grep(1..Spacing::MOST_HOLES).map do |number|
           alternative(number, @run.pattern, number == count ? row : solved(number))
         end
         near << other_pattern(count)
@@ -239,20 +250,20 @@ module NimbleEyelet
       end
 
       # What keeps holes from lying more evenly.
-      def binding_demands(row) = pins_binding + shuts_binding(row) + gaps_binding(row.gaps)
+      def binding_demands(row) = pins_binding + blocked_binding(row) + gaps_binding(row.gaps)
 
-      def pins_binding = @run.musts.map { |pin| Said["the pin at %s", pin.at] }
+      def pins_binding = @run.musts.map { |pin| Sentence["the pin at %s", pin.at] }
 
-      def shuts_binding(row)
-        shut(@holes.footprint / 2).filter_map do |item|
+      def blocked_binding(row)
+        blocked(@holes.footprint / 2).filter_map do |item|
           next_to = row.places.index { |place| place == item.from || place == item.to } or next
-          Said["#{item.label.empty? ? 'a keep-out' : item.label}, which hole #{next_to + 1} stands next to"]
+          Sentence["#{item.label.empty? ? 'a keep-out' : item.label}, which hole #{next_to + 1} stands next to"]
         end
       end
 
       def gaps_binding(gaps)
-        [(Said["gaps of at least %s", @run.least_gap] if @run.least_gap && gaps.min == @run.least_gap),
-         (Said["gaps of at most %s", @run.most_gap] if @run.most_gap && gaps.max == @run.most_gap)].compact
+        [(Sentence["gaps of at least %s", @run.least_gap] if @run.least_gap && gaps.min == @run.least_gap),
+         (Sentence["gaps of at most %s", @run.most_gap] if @run.most_gap && gaps.max == @run.most_gap)].compact
       end
 
       def because(row) = [ends_reason, count_reason(row), even_reason(row), pins_reason, pattern_reason].compact
@@ -260,16 +271,16 @@ module NimbleEyelet
       def ends_reason
         return if @run.first && @run.last
 
-        Reason.new(rule: "ends", says: Said["The first hole is half the button and %s below the top or as you set it; " \
-                                            "the last stays clear of the hem.", BUTTON_MARGIN])
+        Reason.new(rule: "ends", says: Sentence["The first hole is half the button and %s below the top or as you set it; " \
+                                                "the last stays clear of the hem.", BUTTON_MARGIN])
       end
 
       def count_reason(row)
         count = row.places.size
         return Reason.new(rule: "count", says: "#{count} holes, as you asked.", source: "your choice") if @run.count == count
 
-        Reason.new(rule: "count", says: Said["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
-                                             @run.gap_wished], source: "usual for: #{@run.usage.name}")
+        Reason.new(rule: "count", says: Sentence["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
+                                                 @run.gap_wished], source: "usual for: #{@run.usage.name}")
       end
 
       # Whether one more or one fewer would lie more evenly, within gaps that are usual.
@@ -279,11 +290,14 @@ module NimbleEyelet
         own = spread(row)
         others = [-step, step].to_h { |way| [row.places.size + way, solved(row.places.size + way)] }.compact
         better = others.select { |_, other| usual?(other) && spread(other) < own }.min_by { |_, other| spread(other) }
-        return Reason.new(rule: "evenness", says: Said["No count near it lies more evenly: the gaps differ by %s.", own]) unless better
+        unless better
+          return Reason.new(rule: "evenness",
+                            says: Sentence["No count near it lies more evenly: the gaps differ by %s.", own])
+        end
 
         Reason.new(rule: "evenness",
-                   says: Said["#{better[0]} would lie more evenly: gaps from %s to %s instead of %s to %s.",
-                              *better[1].gaps.minmax, *row.gaps.minmax])
+                   says: Sentence["#{better[0]} would lie more evenly: gaps from %s to %s instead of %s to %s.",
+                                  *better[1].gaps.minmax, *row.gaps.minmax])
       end
 
       def spread(row) = row.gaps.max - row.gaps.min
@@ -306,22 +320,24 @@ module NimbleEyelet
         wanted = Edge.margin(@button)
         return [] if holes.first.button >= wanted
 
-        [Caution.new(rule: "top edge", says: Said["The first button sits %s from the top; it wants %s.", holes.first.button, wanted],
-                     instead: Said["Move the first hole down to %s, or choose a smaller button.", wanted + @holes.seat])]
+        [Caution.new(rule: "top edge", says: Sentence["The first button sits %s from the top; it wants %s.", holes.first.button, wanted],
+                     instead: Sentence["Move the first hole down to %s, or choose a smaller button.", wanted + @holes.seat])]
       end
 
       def gap_cautions(gaps)
         wide = gaps.max
         return [] if wide.nil? || wide <= @run.usage.most_gap || @run.clustered?
 
-        [Caution.new(rule: "gap", says: Said["The widest gap is %s; %s is the most that is usual here, and it may gape.",
-                                             wide, @run.usage.most_gap],
+        [Caution.new(rule: "gap", says: Sentence["The widest gap is %s; %s is the most that is usual here, and it may gape.",
+                                                 wide, @run.usage.most_gap],
                      instead: @run.pins.empty? ? "Add a hole, or pin one to the fullest point." : "Add a hole.")]
       end
     end
 
     # @return [Layout]
-    # @raise [Refused]
-    def Layout.of(run, button, cut, width:, foot: "general_zigzag_foot") = Planner.new(run, button, cut, width, foot).layout
+    # @raise [Refusal]
+    def Layout.of(run, button, extent, width:, foot: "general_zigzag_foot")
+      LayoutPlanner.new(run, button, extent, width, foot).layout
+    end
   end
 end

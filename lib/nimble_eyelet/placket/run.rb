@@ -8,14 +8,18 @@
 #                          edge: "ten", grid: "millimetre", seat: "upper")
 #   run.grid_ruler.step   # 1 mm
 
-require_relative "../said"
-require_relative "../refused"
-require_relative "../measure"
+require_relative "../answer/refusal"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/ruler"
+require_relative "../spacing/demands"
+require_relative "../typing/limits"
+require_relative "../value"
 
 module NimbleEyelet
   module Placket
     # What the closure is for, with the gap that is usual there.
-    Use = Value.define(:key, :name, :usual_gap, :least_gap, :most_gap)
+    Use = Value.of(:key, :name, :usual_gap, :least_gap, :most_gap)
 
     USES = [
       Use.new(key: "shirt", name: "shirt or blouse", usual_gap: Length.mm(85),
@@ -37,13 +41,10 @@ module NimbleEyelet
     SEAT_BELOW = Length.mm(3)
 
     # Where the button sits in a vertical hole.
-    SEATS = { "upper" => Said["%s below the upper end", SEAT_BELOW], "centre" => "in the middle" }.freeze
-
-    # More than any garment has; a larger count is a slip of the finger.
-    MOST_HOLES = 60
+    SEATS = { "upper" => Sentence["%s below the upper end", SEAT_BELOW], "centre" => "in the middle" }.freeze
 
     # How holes follow each other.
-    Pattern = Value.define(:key, :name, :says)
+    Pattern = Value.of(:key, :name, :says)
 
     PATTERNS = [
       Pattern.new(key: "even", name: "evenly", says: "Every gap as much like the others as can be."),
@@ -74,26 +75,26 @@ module NimbleEyelet
     WEIGHTS = (0..9)
 
     # at - Length from the datum; label - String, such as "fullest point"; weight - Integer of WEIGHTS
-    Pin = Value.define(:at, :label, :weight, label: "", weight: 0) do
+    class Pin < Value.of(:at, :label, :weight, label: "", weight: 0)
       def must? = weight.zero?
     end
 
     # from, to - Length from the datum; label - String, such as "pocket"
-    KeepOut = Value.define(:from, :to, :label, label: "")
+    KeepOut = Value.of(:from, :to, :label, label: "")
 
     # first, last - Length or nil; count, count_most - Integer or nil; wished_gap - Length or nil
     # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
     # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
     # first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
-    Run = Value.define(:length, :use, :orientation, :extension, :edge, :grid, :seat,
-                       :first, :last, :count, :wished_gap, :pins, :keep_outs, :count_most, :least_gap, :most_gap,
-                       :pattern, :together, :inner_gap, :first_lies, :overlap, :rows, :offset,
-                       first: nil, last: nil, count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil,
-                       least_gap: nil, most_gap: nil, pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest",
-                       overlap: "right", rows: "single", offset: Length.mm(60)) do
+    class Run < Value.of(:length, :use, :orientation, :extension, :edge, :grid, :seat, :first, :last, :count,
+                         :wished_gap, :pins, :keep_outs, :count_most, :least_gap, :most_gap, :pattern, :together,
+                         :inner_gap, :first_lies, :overlap, :rows, :offset, first: nil, last: nil, count: nil,
+                         wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil, most_gap: nil,
+                         pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest", overlap: "right",
+                         rows: "single", offset: Length.mm(60))
       def vertical? = orientation == "vertical"
       def usage = USES.fetch(use)
-      def grid_ruler = Measure::Ruler.fetch(grid)
+      def grid_ruler = Ruler.fetch(grid)
       def edge_distance = EDGE_SCHOOLS.fetch(edge)
       def gap_wished = wished_gap || usage.usual_gap
       def clustered? = pattern == "clusters"
@@ -107,16 +108,16 @@ module NimbleEyelet
       # Checks what can be checked without knowing the hole.
       #
       # @return [self]
-      # @raise [Refused]
-      def sound!
-        Refused.unless_sound do |check|
+      # @raise [Refusal]
+      def validate
+        Refusal.unless_valid do |check|
           check_lengths(check)
-          check.that("placket.count", count, count.nil? || (1..MOST_HOLES).cover?(count),
-                     "This takes a whole number from 1 to #{MOST_HOLES}.")
-          check.that("placket.count_most", count_most, count_most.nil? || (count && count_most.between?(count, MOST_HOLES)),
-                     "This is the upper end of a range: not less than how many, and at most #{MOST_HOLES}.")
-          check.that("placket.together", together, CLUSTER.cover?(together),
-                     "This takes a whole number from #{CLUSTER.min} to #{CLUSTER.max}.")
+          check.expect("placket.count", count, count.nil? || (1..Spacing::MOST_HOLES).cover?(count),
+                       "This takes a whole number from 1 to #{Spacing::MOST_HOLES}.")
+          check.expect("placket.count_most", count_most, count_most.nil? || (count && count_most.between?(count, Spacing::MOST_HOLES)),
+                       "This is the upper end of a range: not less than how many, and at most #{Spacing::MOST_HOLES}.")
+          check.expect("placket.together", together, CLUSTER.cover?(together),
+                       "This takes a whole number from #{CLUSTER.min} to #{CLUSTER.max}.")
           check_places(check)
         end
         self
@@ -128,44 +129,44 @@ module NimbleEyelet
         { "placket.run_length" => length, "placket.first" => first, "placket.last" => last,
           "placket.wished_gap" => wished_gap, "placket.extension" => extension, "placket.least_gap" => least_gap,
           "placket.most_gap" => most_gap, "placket.inner_gap" => inner_gap, "placket.offset" => offset }.each do |field, value|
-          Measure::Limits.check(check, field, value) if value
+          Typing::Limits.check(check, field, value) if value
         end
       end
 
       def check_places(check)
         { "placket.first" => first, "placket.last" => last }.each do |field, place|
-          check.that(field, place, place.nil? || place <= length, Said["The run is %s long.", length])
+          check.expect(field, place, place.nil? || place <= length, Sentence["The run is %s long.", length])
         end
         if first && last
-          check.that("placket.last", last, last >= first,
-                     Said["The last hole lies below the first, which is at %s.", first])
+          check.expect("placket.last", last, last >= first,
+                       Sentence["The last hole lies below the first, which is at %s.", first])
         end
         if least_gap && most_gap
-          check.that("placket.most_gap", most_gap, most_gap >= least_gap, Said["Not less than the least gap, %s.", least_gap])
+          check.expect("placket.most_gap", most_gap, most_gap >= least_gap, Sentence["Not less than the least gap, %s.", least_gap])
         end
         check_pins(check)
         keep_outs.each { |keep_out| check_keep_out(check, keep_out) }
       end
 
       def check_pins(check)
-        check.that("placket.pins", "", pins.map(&:at).uniq.size == pins.size, "Two pins stand on one spot: one is enough.")
+        check.expect("placket.pins", "", pins.map(&:at).uniq.size == pins.size, "Two pins stand on one spot: one is enough.")
         wishes = pins.count { |pin| !pin.must? }
-        check.that("placket.pins", wishes, wishes <= MOST_WISHES,
-                   "At most #{MOST_WISHES} wishes on one run; pins that must be hit may be more.")
+        check.expect("placket.pins", wishes, wishes <= MOST_WISHES,
+                     "At most #{MOST_WISHES} wishes on one run; pins that must be hit may be more.")
         pins.each { |pin| check_pin(check, pin) }
       end
 
       def check_pin(check, pin)
         least = first || Length.zero
         most = last || length
-        check.that("placket.pins", pin.at, pin.at.between?(least, most),
-                   Said["A pin lies on the run between the first and the last hole, from %s to %s.", least, most])
+        check.expect("placket.pins", pin.at, pin.at.between?(least, most),
+                     Sentence["A pin lies on the run between the first and the last hole, from %s to %s.", least, most])
       end
 
       def check_keep_out(check, keep_out)
         inside = keep_out.from >= Length.zero && keep_out.to <= length
-        check.that("placket.keep_outs", keep_out.to, inside && keep_out.from < keep_out.to,
-                   Said["A keep-out has its upper end first and lies on the run, between 0 and %s.", length])
+        check.expect("placket.keep_outs", keep_out.to, inside && keep_out.from < keep_out.to,
+                     Sentence["A keep-out has its upper end first and lies on the run, between 0 and %s.", length])
       end
     end
   end

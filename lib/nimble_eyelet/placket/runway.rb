@@ -5,13 +5,16 @@
 #
 #   Placket::Runway.of("carriage_foot").caution(hole, keep_outs)   # Caution or nil
 
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../machine/foot"
 require_relative "../value"
-require_relative "../reason"
 
 module NimbleEyelet
   module Placket
     # behind, before - Length of flat cloth beyond the hole, as seen from the chair
-    Runway = Value.define(:foot, :behind, :before) do
+    class Runway < Value.of(:foot, :behind, :before)
       # @param foot [String] key of FOOT_KINDS
       # @return [Runway]
       def self.of(foot) = RUNWAYS.fetch(foot) { RUNWAYS.fetch("general_zigzag_foot") }
@@ -24,8 +27,8 @@ module NimbleEyelet
         turned = !near?(hole, ridge, before, behind)
         name = ridge.label.empty? ? "A ridge" : ridge.label.capitalize
         Caution.new(rule: "runway",
-                    says: Said["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot)} wants flat cloth: " \
-                               "%s behind and %s in front.", distance(hole, ridge), behind, before],
+                    says: Sentence["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot)} wants flat cloth: " \
+                                   "%s behind and %s in front.", distance(hole, ridge), behind, before],
                     instead: if turned
                                "Turn the garment and sew this hole the other way, or level the foot with a folded scrap."
                              else

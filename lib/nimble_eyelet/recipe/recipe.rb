@@ -7,6 +7,17 @@
 #   recipe.stitch_length.value      # 0.4 mm
 #   recipe.stitch_length.because    # [Reason ...]
 
+require_relative "../answer/reason"
+require_relative "../answer/refusal"
+require_relative "../answer/sentence"
+require_relative "../cloth/stabiliser"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../machine/foot"
+require_relative "../style/style"
+require_relative "../thread/sewing_thread"
+require_relative "../typing/limits"
+require_relative "../value"
 require_relative "rules"
 
 module NimbleEyelet
@@ -30,32 +41,32 @@ module NimbleEyelet
     LEAST_TENSION = 0r
 
     # What a person set by hand; nil where the rules decide.
-    Overrides = Value.define(:style, :foot, :stitch_width, :stitch_length, :tension, :stabiliser, :needle_size,
-                             style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
-                             stabiliser: nil, needle_size: nil) do
+    class Overrides < Value.of(:style, :foot, :stitch_width, :stitch_length, :tension, :stabiliser, :needle_size,
+                               style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
+                               stabiliser: nil, needle_size: nil)
       def self.none = new
 
       # @return [self]
-      # @raise [Refused]
-      def sound!
-        Refused.unless_sound do |check|
-          Measure::Limits.check(check, "recipe.stitch_width", stitch_width) if stitch_width
-          Measure::Limits.check(check, "recipe.stitch_length", stitch_length) if stitch_length
-          check.that("recipe.tension", tension.to_f, tension.nil? || (0..20).cover?(tension),
-                     "This takes a number from 0 to 20.")
-          check.that("recipe.needle_size", needle_size, needle_size.nil? || (60..120).cover?(needle_size),
-                     "Needle sizes run from 60 to 120.")
+      # @raise [Refusal]
+      def validate
+        Refusal.unless_valid do |check|
+          Typing::Limits.check(check, "recipe.stitch_width", stitch_width) if stitch_width
+          Typing::Limits.check(check, "recipe.stitch_length", stitch_length) if stitch_length
+          check.expect("recipe.tension", tension.to_f, tension.nil? || (0..20).cover?(tension),
+                       "This takes a number from 0 to 20.")
+          check.expect("recipe.needle_size", needle_size, needle_size.nil? || (60..120).cover?(needle_size),
+                       "Needle sizes run from 60 to 120.")
         end
         self
       end
     end
 
-    # Every part is a Choice. manual_width is nil unless the hole is made by hand with zigzag.
+    # Every part is a Decision. manual_width is nil unless the hole is made by hand with zigzag.
     # coverage - Float, index at the stitch length set
-    # standings - Array<Standing>, every style with what speaks for and against it
-    Recipe = Value.define(:standings, :style, :foot, :needle, :stabiliser, :stitch_width, :manual_width, :bead, :space,
-                          :stitch_length, :coverage, :tension, :cord) do
-      # @return [Opening::Ends]
+    # scores - Array<StyleScore>, every style with what speaks for and against it
+    class Recipe < Value.of(:scores, :style, :foot, :needle, :stabiliser, :stitch_width, :manual_width, :bead,
+                            :space, :stitch_length, :coverage, :tension, :cord)
+      # @return [Ends]
       def ends = style.value.ends(width: stitch_width.value)
 
       # @return [Array<Caution>] of all parts
@@ -82,7 +93,7 @@ module NimbleEyelet
       def recipe
         width = stitch_width
         length = stitch_length
-        Recipe.new(standings: standings, style: style, foot: foot, needle: needle, stabiliser: stabiliser, stitch_width: width,
+        Recipe.new(scores: scores, style: style, foot: foot, needle: needle, stabiliser: stabiliser, stitch_width: width,
                    manual_width: manual_width(width.value), bead: bead, space: space, stitch_length: length,
                    coverage: @thread.coverage(length.value), tension: tension, cord: cord)
       end
@@ -95,35 +106,35 @@ module NimbleEyelet
 
       def own_style
         wanted = Style.fetch(@overrides.style)
-        choice = Choice.of(wanted, "your choice", "You chose it.", source: YOURS)
-        standing = standings.find { |other| other.style == wanted }
-        return choice.with(cautions: against(standing)) if standing.possible
+        choice = Decision.of(wanted, "your choice", "You chose it.", source: YOURS)
+        score = scores.find { |other| other.style == wanted }
+        return choice.with(cautions: against(score)) if score.possible
 
-        best = best_standing
+        best = best_score
         choice.with(value: best.style, cautions: [lacking(wanted)] + against(best))
       end
 
       def ruled_style
-        best = best_standing
-        wanted = standings.first
+        best = best_score
+        wanted = scores.first
         reasons = best.speaks_for.sort_by { |rule| -rule.votes.fetch(best.style.key) }
                       .map { |rule| Reason.new(rule: rule.name, says: rule.says) }
         reasons = [Reason.new(rule: "what is left", says: "The best of what #{@machine.name} can sew.")] if reasons.empty?
-        Choice.new(value: best.style, because: reasons,
-                   cautions: (wanted.possible ? [] : [lacking(wanted.style)]) + conflicts(best))
+        Decision.new(value: best.style, because: reasons,
+                     cautions: (wanted.possible ? [] : [lacking(wanted.style)]) + conflicts(best))
       end
 
-      def standings = @standings ||= Recipes.ranked(@situation)
-      def best_standing = standings.find(&:possible)
+      def scores = @scores ||= Recipes.ranked(@situation)
+      def best_score = scores.find(&:possible)
 
       # What speaks against a style that was chosen all the same.
-      def against(standing)
-        instead = best_standing.style == standing.style ? nil : "The rules would take: #{best_standing.style.name}."
-        standing.against.map { |rule| Caution.new(rule: rule.name, says: rule.says, instead: instead) }
+      def against(score)
+        instead = best_score.style == score.style ? nil : "The rules would take: #{best_score.style.name}."
+        score.against.map { |rule| Caution.new(rule: rule.name, says: rule.says, instead: instead) }
       end
 
-      def conflicts(standing)
-        Recipes.conflicts(standing).map do |one, other|
+      def conflicts(score)
+        Recipes.conflicts(score).map do |one, other|
           Caution.new(rule: "conflict", says: "Two rules disagree here. #{one.says} But: #{other.says}",
                       instead: "Let a test hole decide.")
         end
@@ -136,20 +147,20 @@ module NimbleEyelet
 
       def foot
         owned = @overrides.foot && @machine.foot(@overrides.foot)
-        return Choice.of(owned, "your choice", "You chose it.", source: YOURS) if owned
+        return Decision.of(owned, "your choice", "You chose it.", source: YOURS) if owned
 
         rule = FOOT_RULES.find do |candidate|
           @machine.foot(candidate.gives) && candidate.applies.call(@situation, style.value.key)
         end
         return no_foot unless rule
 
-        Choice.of(@machine.foot(rule.gives), rule.name, rule.says, cautions: foot_cautions(rule))
+        Decision.of(@machine.foot(rule.gives), rule.name, rule.says, cautions: foot_cautions(rule))
       end
 
       def no_foot
-        Choice.of(Foot.new(kind: "general_zigzag_foot"), "whatever is there", "The foot every zigzag machine has.",
-                  cautions: [Caution.new(rule: "foot", says: "#{@machine.name} has no foot on record that suits this.",
-                                         instead: "Note its feet, or use its general foot and sew slowly.")])
+        Decision.of(Foot.new(kind: "general_zigzag_foot"), "whatever is there", "The foot every zigzag machine has.",
+                    cautions: [Caution.new(rule: "foot", says: "#{@machine.name} has no foot on record that suits this.",
+                                           instead: "Note its feet, or use its general foot and sew slowly.")])
       end
 
       def foot_cautions(rule)
@@ -162,21 +173,21 @@ module NimbleEyelet
       def needle
         needle, says = NEEDLES.fetch(@cloth.kind)
         if @overrides.needle_size
-          Choice.of(needle.with(size: @overrides.needle_size), "your choice", "You chose it.", source: YOURS)
+          Decision.of(needle.with(size: @overrides.needle_size), "your choice", "You chose it.", source: YOURS)
         elsif @thread.tex >= THICK_TEX && needle.size < THICK_THREAD_NEEDLE
-          Choice.of(needle.with(size: THICK_THREAD_NEEDLE), "thick thread", "Tex #{@thread.tex} needs a larger eye.")
+          Decision.of(needle.with(size: THICK_THREAD_NEEDLE), "thick thread", "Tex #{@thread.tex} needs a larger eye.")
         else
-          Choice.of(needle, "cloth", says)
+          Decision.of(needle, "cloth", says)
         end
       end
 
       def stabiliser
         own = @overrides.stabiliser.to_s
-        return Choice.of(own, "your choice", "You chose it.", source: YOURS) unless own.empty?
+        return Decision.of(own, "your choice", "You chose it.", source: YOURS) unless own.empty?
 
         best = STABILISERS.fetch(@cloth.kind).first
         found = Stabiliser.for(@cloth.kind, @situation.stabilisers)
-        Choice.of(found.says, "cloth", found.why, cautions: found == best ? [] : [not_owned(best)])
+        Decision.of(found.says, "cloth", found.why, cautions: found == best ? [] : [not_owned(best)])
       end
 
       def not_owned(best)
@@ -198,22 +209,22 @@ module NimbleEyelet
 
         wanted = (bead * 2) + space
         set = @machine.width_settable(wanted)
-        Choice.of(set, "beads and space",
-                  Said["Two beads of %s for cloth of #{@cloth.weight} g/m² and %s to cut in make %s; " \
-                       "#{@machine.name} can set %s.", bead, space, wanted, set],
-                  source: "width = 2 × bead + cutting space", cautions: narrow_cautions(set, wanted))
+        Decision.of(set, "beads and space",
+                    Sentence["Two beads of %s for cloth of #{@cloth.weight} g/m² and %s to cut in make %s; " \
+                             "#{@machine.name} can set %s.", bead, space, wanted, set],
+                    source: "width = 2 × bead + cutting space", cautions: narrow_cautions(set, wanted))
       end
 
       def box_width
-        Choice.of(BOX_WIDTH, "box", "Two rows, far enough apart to cut between.", source: "custom of the craft")
+        Decision.of(BOX_WIDTH, "box", "Two rows, far enough apart to cut between.", source: "custom of the craft")
       end
 
       def own_width
         wanted = @overrides.stitch_width
-        return Choice.of(wanted, "your choice", "You set it.", source: YOURS) if style.value.stitched == :straight
+        return Decision.of(wanted, "your choice", "You set it.", source: YOURS) if style.value.stitched == :straight
 
         set = @machine.width_settable(wanted)
-        choice = Choice.of(set, "your choice", Said["You set %s; #{@machine.name} can set %s.", wanted, set], source: YOURS)
+        choice = Decision.of(set, "your choice", Sentence["You set %s; #{@machine.name} can set %s.", wanted, set], source: YOURS)
         choice.with(cautions: narrow_cautions(set, (bead * 2) + space))
       end
 
@@ -221,38 +232,38 @@ module NimbleEyelet
         left = set - (bead * 2)
         return [] if set >= wanted || left >= SPACE[0]
 
-        [Caution.new(rule: "cutting space", says: Said["Only %s is left to cut in: the beads may meet.",
-                                                       [left, Length.zero].max],
+        [Caution.new(rule: "cutting space", says: Sentence["Only %s is left to cut in: the beads may meet.",
+                                                           [left, Length.zero].max],
                      instead: "Sew narrower beads, or cut with care from the middle.")]
       end
 
       def manual_width(width)
         return unless style.value.key == "manual_zigzag"
 
-        Choice.of(@machine.width_settable(width * MANUAL_BEAD), "by hand",
-                  Said["The beads at two fifths of the tacks' %s.", width], source: "bead ≈ 0.4 × width")
+        Decision.of(@machine.width_settable(width * MANUAL_BEAD), "by hand",
+                    Sentence["The beads at two fifths of the tacks' %s.", width], source: "bead ≈ 0.4 × width")
       end
 
       def stitch_length
         return own_length if @overrides.stitch_length
         return box_length if style.value.stitched == :straight
 
-        aim = style.value.stitched == :open ? OPEN_AIM : Stitches::COVERAGE_AIM
+        aim = style.value.stitched == :open ? OPEN_AIM : SewingThread::COVERAGE_AIM
         wanted = @thread.stitch_length(aim)
         set = @machine.length_settable(wanted)
-        Choice.of(set, "cover", Said["Tex #{plain(@thread.tex)} #{@thread.fibre} is %s thick; for a coverage index of #{aim} " \
-                                     "that is %s, and the dial has %s.", @thread.diameter, wanted, set],
-                  source: "coverage index = thread diameter / stitch length", cautions: cover_cautions(set))
+        Decision.of(set, "cover", Sentence["Tex #{plain(@thread.tex)} #{@thread.fibre} is %s thick; for a coverage index of #{aim} " \
+                                           "that is %s, and the dial has %s.", @thread.diameter, wanted, set],
+                    source: "coverage index = thread diameter / stitch length", cautions: cover_cautions(set))
       end
 
       def box_length
-        Choice.of(@machine.length_settable(BOX_STITCH), "perforation", "Long stitches leave fewer holes.")
+        Decision.of(@machine.length_settable(BOX_STITCH), "perforation", "Long stitches leave fewer holes.")
       end
 
       def own_length
         set = @machine.length_settable(@overrides.stitch_length)
-        Choice.of(set, "your choice", Said["You set %s; the dial has %s.", @overrides.stitch_length, set],
-                  source: YOURS, cautions: cover_cautions(set))
+        Decision.of(set, "your choice", Sentence["You set %s; the dial has %s.", @overrides.stitch_length, set],
+                    source: YOURS, cautions: cover_cautions(set))
       end
 
       def cover_cautions(set)
@@ -260,37 +271,37 @@ module NimbleEyelet
 
         index = @thread.coverage(set)
         return [cover_caution(index, "below", "the cloth shows through", "Shorten one step, or sew a second pass.")] if
-          index < Stitches::COVERAGE_LEAST
-        return [] if index <= Stitches::COVERAGE_MOST
+          index < SewingThread::COVERAGE_LEAST
+        return [] if index <= SewingThread::COVERAGE_MOST
 
         [cover_caution(index, "above", "stitches pile up", "Lengthen one step, or use the grooved satin foot.")]
       end
 
       def cover_caution(index, side, what, instead)
         Caution.new(rule: "cover", instead: instead,
-                    says: "The coverage index is #{index.round(2)}, #{side} the band from #{Stitches::COVERAGE_LEAST} " \
-                          "to #{Stitches::COVERAGE_MOST}: #{what}.")
+                    says: "The coverage index is #{index.round(2)}, #{side} the band from #{SewingThread::COVERAGE_LEAST} " \
+                          "to #{SewingThread::COVERAGE_MOST}: #{what}.")
       end
 
       def tension
         own = @overrides.tension
-        return Choice.of(own, "your choice", "You set it.", source: YOURS) if own
+        return Decision.of(own, "your choice", "You set it.", source: YOURS) if own
 
         neutral = @machine.neutral_tension
-        return Choice.of(neutral, "straight stitch", "Straight stitch wants the usual tension.") if
+        return Decision.of(neutral, "straight stitch", "Straight stitch wants the usual tension.") if
           style.value.stitched == :straight
 
         says = "#{plain(TENSION_DROP)} below your usual #{plain(neutral)}, so that the top thread rolls to the back."
         says += " Threading the bobbin finger instead would do; never both." if @machine.bobbin_finger
-        Choice.of([neutral - TENSION_DROP, LEAST_TENSION].max, "top tension", says)
+        Decision.of([neutral - TENSION_DROP, LEAST_TENSION].max, "top tension", says)
       end
 
-      def plain(number) = Measure::Wording.decimal(number.to_r, 2)
+      def plain(number) = Wording.decimal(number.to_r, 2)
 
       def cord
         corded = style.value.corded
         says = corded ? "A cord under both beads keeps the hole from growing." : "This cloth keeps its length without a cord."
-        Choice.of(corded, "cord", says)
+        Decision.of(corded, "cord", says)
       end
     end
 

@@ -4,18 +4,16 @@
 # foot, needle and stabiliser. Each rule says when it applies, what it gives and why; the first
 # that applies and that the machine can do wins.
 
-require_relative "style"
-require_relative "stabiliser"
-require_relative "cloth"
-require_relative "../reason"
-require_relative "../button"
-require_relative "../stitch"
-require_relative "../sewing/machine"
+require_relative "../cloth/stabiliser"
+require_relative "../length/length"
+require_relative "../machine/needle"
+require_relative "../style/style"
+require_relative "../value"
 
 module NimbleEyelet
   module Recipes
     # What a recipe is made for. stabilisers - Array of keys of STABILISER_KINDS that are owned
-    Situation = Value.define(:button, :cloth, :thread, :machine, :stabilisers, stabilisers: STABILISER_KINDS.keys) do
+    class Situation < Value.of(:button, :cloth, :thread, :machine, :stabilisers, stabilisers: STABILISER_KINDS.keys)
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it
       def programme?(style)
@@ -46,13 +44,13 @@ module NimbleEyelet
     THICK_BUTTON = Length.mm(5)
 
     # name, field - String; applies - Proc(Situation) -> Boolean; gives - Object; says - String
-    Rule = Value.define(:name, :applies, :gives, :says)
+    Rule = Value.of(:name, :applies, :gives, :says)
 
     # A rule speaks for some styles and against others. It never decides alone: points are added up, and
     # what was said for and against stays readable.
     #
     # name, asks, says - String; asks is when it speaks, in words; votes - Hash of style key to points
-    StyleRule = Value.define(:name, :asks, :applies, :votes, :says)
+    StyleRule = Value.of(:name, :asks, :applies, :votes, :says)
 
     # Points from which a rule has a style as good as chosen or as good as ruled out.
     STRONG = 5
@@ -98,31 +96,31 @@ module NimbleEyelet
     # What a style gets, and why.
     #
     # speaks_for, against - Array<StyleRule>; possible - Boolean, this machine can sew it
-    Standing = Value.define(:style, :points, :speaks_for, :against, :possible)
+    StyleScore = Value.of(:style, :points, :speaks_for, :against, :possible)
 
     # @param situation [Situation]
-    # @return [Array<Standing>] every style, the best first
+    # @return [Array<StyleScore>] every style, the best first
     def self.ranked(situation)
       speaking = STYLE_RULES.select { |rule| rule.applies.call(situation) }
-      standings = STYLES.each_value.map { |style| standing(style, speaking, situation) }
+      scores = STYLES.each_value.map { |style| score(style, speaking, situation) }
       order = STYLES.keys
-      standings.sort_by { |standing| [-standing.points, order.index(standing.style.key)] }
+      scores.sort_by { |score| [-score.points, order.index(score.style.key)] }
     end
 
-    def self.standing(style, speaking, situation)
+    def self.score(style, speaking, situation)
       votes = speaking.select { |rule| rule.votes.key?(style.key) }
       up, down = votes.partition { |rule| rule.votes[style.key].positive? }
-      Standing.new(style: style, points: votes.sum { |rule| rule.votes[style.key] }, speaks_for: up, against: down,
-                   possible: situation.programme?(style.key))
+      StyleScore.new(style: style, points: votes.sum { |rule| rule.votes[style.key] }, speaks_for: up, against: down,
+                     possible: situation.programme?(style.key))
     end
-    private_class_method :standing
+    private_class_method :score
 
     # Rules that pull one style strongly both ways; what they disagree about is shown, not hidden.
     #
     # @return [Array<Array(StyleRule, StyleRule)>]
-    def self.conflicts(standing)
-      strong = ->(rule) { rule.votes[standing.style.key].abs >= STRONG }
-      standing.speaks_for.select(&strong).product(standing.against.select(&strong))
+    def self.conflicts(score)
+      strong = ->(rule) { rule.votes[score.style.key].abs >= STRONG }
+      score.speaks_for.select(&strong).product(score.against.select(&strong))
     end
 
     FOOT_RULES = [
@@ -147,20 +145,6 @@ module NimbleEyelet
       largest = situation.machine.foot("carriage_foot")&.largest_button
       !%w[ball half_ball].include?(situation.button.shape) && (largest.nil? || situation.button.across <= largest)
     end
-
-    # size - Integer, hundredths of a millimetre; point - String
-    Needle = Value.define(:size, :point) do
-      # @return [Length]
-      def diameter = Length.mm(Rational(size, 100))
-
-      # @return [Integer, nil] the older number for the same size
-      def number = NEEDLE_NUMBERS[size]
-
-      def to_s = "#{point} #{[size, number].compact.join('/')}"
-    end
-
-    # The older numbers for the same sizes.
-    NEEDLE_NUMBERS = { 60 => 8, 65 => 9, 70 => 10, 75 => 11, 80 => 12, 85 => 13, 90 => 14, 100 => 16, 110 => 18, 120 => 19 }.freeze
 
     NEEDLES = {
       "light_woven" => [Needle.new(size: 75, point: "universal"), "Light wovens: a fine universal point."],

@@ -7,12 +7,13 @@
 #   progress.passed_over   # => ["try-on"]
 #   progress.next_key      # => "needle"
 
-require_relative "steps"
+require_relative "../machine/ledger"
+require_relative "../value"
 
 module NimbleEyelet
   module Sewing
     # steps - Array<Step>; done, passed_over - Array<String> of keys; next_key - String or nil
-    Progress = Value.define(:steps, :done, :passed_over, :next_key, :ledger) do
+    class Progress < Value.of(:steps, :done, :passed_over, :next_key, :ledger)
       # @param steps [Array<Step>]
       # @param done [Array<String>] keys ever ticked; ones the plan no longer has are left out
       # @return [Progress]
@@ -22,7 +23,7 @@ module NimbleEyelet
         before = steps[0..furthest] if furthest >= 0
         passed_over = (before || []).reject { |step| done.include?(step.key) }.map(&:key)
         new(steps: steps, done: ticked.map(&:key), passed_over: passed_over, next_key: steps[furthest + 1]&.key,
-            ledger: ticked.reduce(Ledger.empty, :after))
+            ledger: ticked.reduce(Ledger.empty) { |state, step| state.changed(step.changes) })
       end
     end
   end

@@ -4,27 +4,29 @@
 # the machine, test, sew every hole with its resets, seal and open, sew the buttons, put the
 # machine back, note it.
 #
-#   steps = Sewing::Steps.of(job)
+#   steps = Sewing::Steps.of(order)
 #   steps.map(&:key)     # => ["stabilise", "try-on", "mark", ...]
 #
 # Whatever a step moves away from neutral, a later step puts back: the last ones are read off the
 # ledger, so none can be forgotten.
 
+require_relative "../answer/sentence"
+require_relative "../length/wording"
+require_relative "../machine/ledger"
+require_relative "../machine/machine"
+require_relative "../value"
 require_relative "step"
-require_relative "../recipe"
-require_relative "../placket"
-require_relative "../attach"
 
 module NimbleEyelet
   module Sewing
     # What is to be sewn.
-    Job = Value.define(:cloth, :machine, :recipe, :cut, :layout, :attaching)
+    SewingOrder = Value.of(:cloth, :machine, :recipe, :cut, :layout, :attaching)
 
     # Steps by heading.
     class Steps
       SET_UP = "Set the machine"
 
-      # How a hole is sewn, by machine kind: what to do and how; symbols stand for figures of the job.
+      # How a hole is sewn, by machine kind: what to do and how; symbols stand for figures of the order.
       SEW = {
         "sensing" => ["Sew the hole.", ["Near tack, one bead away, far tack, other bead back. Even speed; guide, do not pull."]],
         "memory" => ["Sew the hole.", ["First hole: press the reverse key %s from the start. After that the length repeats by itself.",
@@ -38,20 +40,20 @@ module NimbleEyelet
         "straight" => ["Sew the box, twice round.", ["Along the lines, %s apart; needle down at every corner.", :stitch_width]]
       }.freeze
 
-      # @param job [Job]
+      # @param order [SewingOrder]
       # @return [Array<Step>]
-      def self.of(job) = new(job).all
+      def self.of(order) = new(order).all
 
-      def initialize(job)
-        @job = job
-        @machine = job.machine
-        @recipe = job.recipe
+      def initialize(order)
+        @order = order
+        @machine = order.machine
+        @recipe = order.recipe
       end
 
       # @return [Array<Step>]
       def all
         work = prepare + set_up + test + row + open_up + buttons
-        ledger = work.reduce(Ledger.empty, :after)
+        ledger = work.reduce(Ledger.empty) { |state, step| state.changed(step.changes) }
         (work + put_back(ledger)) << Step.new(key: "note", part: "Put the machine back",
                                               does: "Note what worked: accept the swatch it was sewn with.")
       end
@@ -63,7 +65,7 @@ module NimbleEyelet
         [Step.new(key: "stabilise", part: part, does: "Stabilise: #{@recipe.stabiliser.value}.",
                   how: @recipe.stabiliser.because.first.says,
                   symptom: "Left out, the row tunnels and the holes grow.",
-                  caution: (@job.cloth.iron? ? nil : "No hot iron on this cloth.")),
+                  caution: (@order.cloth.iron? ? nil : "No hot iron on this cloth.")),
          Step.new(key: "try-on", part: part, does: "Try the garment on, and check the pinned points.",
                   how: "Before anything is marked."),
          mark_step(part)]
@@ -71,8 +73,8 @@ module NimbleEyelet
 
       def mark_step(part)
         holes = count == 1 ? "the hole" : "#{count} holes"
-        Step.new(key: "mark", part: part, does: Said["Mark #{holes}, each from the top edge; the slit is %s.", @job.cut.length],
-                 how: "With #{@job.cloth.type.marking}. Never measure one hole from the one before.")
+        Step.new(key: "mark", part: part, does: Sentence["Mark #{holes}, each from the top edge; the slit is %s.", @order.cut.length],
+                 how: "With #{@order.cloth.type.marking}. Never measure one hole from the one before.")
       end
 
       def set_up
@@ -95,26 +97,26 @@ module NimbleEyelet
       end
 
       def set_step
-        says = "Set stitch length %s and top tension #{Measure::Wording.decimal(@recipe.tension.value.to_r, 2)}."
+        says = "Set stitch length %s and top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}."
         figures = [@recipe.stitch_length.value]
-        changes = { "length" => Said["%s", @recipe.stitch_length.value], "tension" => tension_away }
+        changes = { "length" => Sentence["%s", @recipe.stitch_length.value], "tension" => tension_away }
         unless straight?
           says = "Set stitch width %s, #{says[0].downcase}#{says[1..]}"
           figures.unshift(@recipe.stitch_width.value)
-          changes["width"] = Said["%s", @recipe.stitch_width.value]
+          changes["width"] = Sentence["%s", @recipe.stitch_width.value]
         end
-        Step.new(key: "settings", part: SET_UP, does: Said[says, *figures], changes: changes.compact,
+        Step.new(key: "settings", part: SET_UP, does: Sentence[says, *figures], changes: changes.compact,
                  how: "Select #{by_hand? ? 'zigzag' : @recipe.style.value.name}, needle up and out of the cloth.")
       end
 
       def tension_away
         tension = @recipe.tension.value
-        tension == @machine.neutral_tension ? nil : Measure::Wording.decimal(tension.to_r, 2)
+        tension == @machine.neutral_tension ? nil : Wording.decimal(tension.to_r, 2)
       end
 
       def clamp_step
         Step.new(key: "clamp", part: SET_UP, does: "Put the button into the carriage foot and clamp it.",
-                 how: Said["The foot should give a slit of %s. Look at the test hole before trusting it.", @job.cut.length],
+                 how: Sentence["The foot should give a slit of %s. Look at the test hole before trusting it.", @order.cut.length],
                  changes: { "button_in_foot" => "clamped" })
       end
 
@@ -126,20 +128,20 @@ module NimbleEyelet
 
       def chalk_step
         how = straight? ? "Both long lines and both ends." : "Both ends of every slit: they are where the tacks begin."
-        Step.new(key: "chalk", part: SET_UP, does: Said["Chalk the lines of the holes: %s overall.", @job.cut.overall], how: how)
+        Step.new(key: "chalk", part: SET_UP, does: Sentence["Chalk the lines of the holes: %s overall.", @order.cut.overall], how: how)
       end
 
       def test
         part = "Test"
         [Step.new(key: "test-sew", part: part, does: "Sew a test hole on a scrap of the same layers and stabiliser.",
-                  how: Said["Slit %s, overall %s. Same grain, same thread.", @job.cut.length, @job.cut.overall]),
+                  how: Sentence["Slit %s, overall %s. Same grain, same thread.", @order.cut.length, @order.cut.overall]),
          Step.new(key: "test-open", part: part, does: "Cut it open, put the button through, and log what you see.",
                   symptom: "Skipped, the first hole cut into the garment is the test.",
                   caution: "Ripper away from the holding hand, on a mat.")]
       end
 
       def row
-        @job.layout.holes.flat_map { |hole| hole_steps(hole) } << tails_step
+        @order.layout.holes.flat_map { |hole| hole_steps(hole) } << tails_step
       end
 
       def hole_steps(hole)
@@ -158,24 +160,24 @@ module NimbleEyelet
       end
 
       def place_step(hole, part)
-        start = hole.vertical? ? Said["%s from the top edge", hole.to] : Said["%s from the top edge", hole.at]
+        start = hole.vertical? ? Sentence["%s from the top edge", hole.to] : Sentence["%s from the top edge", hole.at]
         lever = clamped? ? " Lever down?" : ""
         Step.new(key: "place-#{hole.number}", part: part,
-                 does: Said["Needle onto the start mark, by hand: %s.", start],
+                 does: Sentence["Needle onto the start mark, by hand: %s.", start],
                  how: "Hold the thread tails under the foot.#{lever}", caution: "Hand wheel only toward you.")
       end
 
       def sew_step(hole, part)
         does, how = SEW.fetch(straight? ? "straight" : @machine.kind)
-        how = Said[*how.map { |piece| figure(piece) }]
-        how = Said["%s %s", how, "Stop it yourself when the second bead meets the tack."] if
+        how = Sentence[*how.map { |piece| figure(piece) }]
+        how = Sentence["%s %s", how, "Stop it yourself when the second bead meets the tack."] if
           @machine.stops == "operator" && @machine.kind == "sensing" && !straight?
         stored = hole.number == 1 && @machine.kind == "memory" && !straight?
         Step.new(key: "sew-#{hole.number}", part: part, does: does, how: how, symptom: interrupted(hole),
-                 changes: stored ? { "memory" => Said["%s", @job.cut.length] } : {})
+                 changes: stored ? { "memory" => Sentence["%s", @order.cut.length] } : {})
       end
 
-      # Said once, at the first hole.
+      # Sentence once, at the first hole.
       def interrupted(hole)
         return unless hole.number == 1 && @machine.lift_resets && !by_hand?
 
@@ -184,8 +186,8 @@ module NimbleEyelet
 
       def figure(piece)
         case piece
-        when :length then @job.cut.length
-        when :overall then @job.cut.overall
+        when :length then @order.cut.length
+        when :overall then @order.cut.overall
         when :stitch_width then @recipe.stitch_width.value
         when :manual_width then @recipe.manual_width&.value || @recipe.stitch_width.value
         else piece
@@ -202,32 +204,32 @@ module NimbleEyelet
         part = "Open the holes"
         seal = Step.new(key: "seal", part: part, does: "Seal the cut line sparingly with fray liquid, and let it dry.",
                         how: "Minutes, as its label says. Try it on the scrap for stains.", caution: "Fresh air, no flame.")
-        openings = @job.layout.holes.map do |hole|
+        openings = @order.layout.holes.map do |hole|
           Step.new(key: "open-#{hole.number}", part: part,
                    does: "Open hole #{hole.number} from both ends to the middle, and put the button through.",
                    how: straight? ? "Stop short of the stitching." : "A pin across inside each tack stops the blade.",
                    symptom: hole.number == 1 ? "Untried, a hole that is too short is found out after the whole row." : nil,
                    caution: hole.number == 1 ? "Ripper away from the holding hand, on a mat." : nil)
         end
-        (@job.cloth.frays? ? [seal] : []) + openings
+        (@order.cloth.frays? ? [seal] : []) + openings
       end
 
       def buttons
         part = "Sew the buttons"
         marks = Step.new(key: "mark-buttons", part: part, does: "Mark the buttons through the finished holes.",
                          how: "Closure flat, hems level; compare with the plan.")
-        return [marks, hand_step(part)] unless @job.attaching.by_machine
+        return [marks, hand_step(part)] unless @order.attaching.by_machine
 
         [marks, *prepare_for_buttons(part), *sew_buttons(part)]
       end
 
       def hand_step(part)
         Step.new(key: "buttons-by-hand", part: part, does: "Sew #{count == 1 ? 'the button' : "the #{count} buttons"} on by hand.",
-                 how: @job.attaching.instead)
+                 how: @order.attaching.instead)
       end
 
       def prepare_for_buttons(part)
-        attaching = @job.attaching
+        attaching = @order.attaching
         button_foot = @machine.foot("button_foot")
         foot = if button_foot
                  Step.new(key: "button-foot", part: part, does: "Fit the button foot.", changes: { "foot" => "button foot" },
@@ -239,8 +241,8 @@ module NimbleEyelet
         [foot,
          Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", changes: feed_off,
                   symptom: "Forgotten, the cloth creeps and the needle hits the button."),
-         Step.new(key: "button-width", part: part, does: Said["Select zigzag, width %s; tension back to your usual.", attaching.width],
-                  changes: { "width" => Said["%s", attaching.width], "tension" => nil })]
+         Step.new(key: "button-width", part: part, does: Sentence["Select zigzag, width %s; tension back to your usual.", attaching.width],
+                  changes: { "width" => Sentence["%s", attaching.width], "tension" => nil })]
       end
 
       def feed_off
@@ -250,11 +252,11 @@ module NimbleEyelet
       end
 
       def sew_buttons(part)
-        attaching = @job.attaching
+        attaching = @order.attaching
         shank = attaching.shank.zero? ? "" : " over a pin, for a thread shank of %s"
         turns = attaching.pattern.key == "two_bars" ? "" : " #{attaching.pattern.how}"
-        how = Said["#{attaching.stitches} stitches a pair#{shank}.#{turns}", *(attaching.shank unless attaching.shank.zero?)]
-        sewn = @job.layout.holes.map do |hole|
+        how = Sentence["#{attaching.stitches} stitches a pair#{shank}.#{turns}", *(attaching.shank unless attaching.shank.zero?)]
+        sewn = @order.layout.holes.map do |hole|
           Step.new(key: "button-#{hole.number}", part: part, how: how,
                    does: "Turn the needle by hand through both holes, then sew button #{hole.number}.",
                    caution: hole.number == 1 ? "Eyes protected, slow: a struck needle flies." : nil)
@@ -269,7 +271,7 @@ module NimbleEyelet
         end
       end
 
-      def count = @job.layout.holes.size
+      def count = @order.layout.holes.size
       def straight? = @recipe.style.value.stitched == :straight
       def by_hand? = straight? || @recipe.style.value.key == "manual_zigzag"
       def clamped? = @recipe.foot.value.kind == "carriage_foot"

@@ -7,17 +7,13 @@
 #   path.parts.map(&:name)   # ["near tack", "left bead", "far tack", "right bead", "lock"]
 #   path.points.size         # 141
 
-require_relative "hole_shape"
+require_relative "../value"
 require_relative "sewer"
-require_relative "../sewing/machine"
 
 module NimbleEyelet
   module Stitches
-    # name - String; kind - Symbol: :bead, :tack, :round, :eyelet, :straight or :lock; points - Array of [x, y] mm
-    Part = Value.define(:name, :kind, :points)
-
-    # parts - Array<Part>; cords - Array of lines, each an Array of [x, y] mm
-    Path = Value.define(:shape, :parts, :cords) do
+    # parts - Array<HolePart>; cords - Array of lines, each an Array of [x, y] mm
+    class Path < Value.of(:shape, :parts, :cords)
       # @return [Array<Array(Float, Float)>] every penetration, in sewing order
       def points = parts.flat_map(&:points)
 
@@ -31,7 +27,7 @@ module NimbleEyelet
       end
 
       # @return [Float] thread on top of the cloth, mm: the way from each penetration to the next
-      def way = points.each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
+      def travel = points.each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
 
       # The hole as this machine sews it: which bead first, which way, a straight run before or not.
       #

@@ -6,10 +6,9 @@
 #   reckoning = Stitches::Reckoning.of(path, thread: thread, cloth: cloth, machine: machine, tension: 3r)
 #   reckoning.bobbin   # Length a hole, with waste and tails
 
-require_relative "path"
-require_relative "thread"
-require_relative "../recipe/cloth"
-require_relative "../reason"
+require_relative "../answer/reason"
+require_relative "../length/length"
+require_relative "../value"
 
 module NimbleEyelet
   module Stitches
@@ -28,14 +27,14 @@ module NimbleEyelet
     # top, bobbin - Length of thread a hole, with waste and tails; seconds - Float
     # cover - Array<Array(String, Float)>, coverage index of each bead
     # hits - Float, needle holes a mm of the densest line; bulk - Length under the foot
-    Reckoning = Value.define(:top, :bobbin, :sewn_in, :seconds, :cover, :hits, :bulk, :cautions) do
+    class Reckoning < Value.of(:top, :bobbin, :sewn_in, :seconds, :cover, :hits, :bulk, :cautions)
       # @param path [Path]
       # @param tension [Rational] set on the dial
       # @return [Reckoning]
       def self.of(path, thread:, cloth:, machine:, tension:)
         share = (SHARE + ((machine.neutral_tension - tension) * SHARE_A_UNIT)).clamp(1r / 10, 9r / 10)
         stitches = path.points.size
-        top, bobbin = [share, 1 - share].map { |part| path.way + (stitches * 2 * (cloth.stack * part).to_f) }
+        top, bobbin = [share, 1 - share].map { |part| path.travel + (stitches * 2 * (cloth.stack * part).to_f) }
         hits = Reckoning.densest(path)
         new(top: with_waste(top), bobbin: with_waste(bobbin), sewn_in: [Length.mm(top), Length.mm(bobbin)],
             seconds: stitches * 60.0 / (machine.top_speed * SATIN_SPEED).to_f, cover: Reckoning.cover(path, thread), hits: hits,

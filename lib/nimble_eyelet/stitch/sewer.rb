@@ -5,7 +5,7 @@
 #
 #   Stitches::Sewer.new(shape, machine).parts
 
-require_relative "hole_shape"
+require_relative "hole_part"
 
 module NimbleEyelet
   module Stitches
@@ -32,7 +32,7 @@ module NimbleEyelet
         @machine = machine
       end
 
-      # @return [Array<Part>]
+      # @return [Array<HolePart>]
       def parts
         whole = WHOLE[@shape.near_end]
         whole ? send(whole) : locked(order.map { |part, *how| send(part, *how) })
@@ -73,7 +73,7 @@ module NimbleEyelet
       def locked(sewn)
         start = lock(sewn.first.points.first)
         stop = lock(sewn.last.points.last)
-        [Part.new(name: "start", kind: :lock, points: start), *sewn, Part.new(name: "lock", kind: :lock, points: stop)]
+        [HolePart.new(name: "start", kind: :lock, points: start), *sewn, HolePart.new(name: "lock", kind: :lock, points: stop)]
       end
 
       # In the tack where there is one: the thread must not show in the cut.
@@ -94,7 +94,7 @@ module NimbleEyelet
           y = from + ((to - from) * number / count)
           [side * (number.even? ? @shape.outer : @shape.inner), away ? y : from + to - y]
         end
-        Part.new(name: "#{side.negative? ? 'left' : 'right'} bead", kind: :bead, points: points)
+        HolePart.new(name: "#{side.negative? ? 'left' : 'right'} bead", kind: :bead, points: points)
       end
 
       def tack(at)
@@ -102,7 +102,7 @@ module NimbleEyelet
         points = (0...TACK_STITCHES).map do |number|
           [number.even? ? -@shape.outer : @shape.outer, from + ((to - from) * number / (TACK_STITCHES - 1))]
         end
-        Part.new(name: "#{at} tack", kind: :tack, points: points)
+        HolePart.new(name: "#{at} tack", kind: :tack, points: points)
       end
 
       def run(side, away)
@@ -110,14 +110,14 @@ module NimbleEyelet
         count = [((to - from) / RUN_FEED).ceil, 1].max
         x = side * (@shape.inner + @shape.outer) / 2
         points = (0..count).map { |number| [x, from + ((to - from) * (away ? number : count - number) / count)] }
-        Part.new(name: "straight run", kind: :straight, points: points)
+        HolePart.new(name: "straight run", kind: :straight, points: points)
       end
 
       # Half a ring round an end, its stitches evenly spaced on the outer edge.
       def round(at)
         middle = at == :near ? @shape.near : @shape.overall - @shape.far
         from, to = at == :near ? [Math::PI, 2 * Math::PI] : [0.0, Math::PI]
-        Part.new(name: "#{at} round", kind: :round, points: fan([0.0, middle], @shape.inner, @shape.outer, from, to))
+        HolePart.new(name: "#{at} round", kind: :round, points: fan([0.0, middle], @shape.inner, @shape.outer, from, to))
       end
 
       # The eye of a keyhole: a ring as wide as the hole, open toward the slit.
@@ -125,8 +125,8 @@ module NimbleEyelet
         outer = @shape.outer
         inner = [EYE_RADIUS, outer * 0.8].min
         gap = Math.asin([@shape.space / 2 / inner, 1].min)
-        Part.new(name: "eye", kind: :eyelet,
-                 points: fan([0.0, outer], inner, outer, (Math::PI / 2) + gap, (Math::PI / 2) - gap + (2 * Math::PI)))
+        HolePart.new(name: "eye", kind: :eyelet,
+                     points: fan([0.0, outer], inner, outer, (Math::PI / 2) + gap, (Math::PI / 2) - gap + (2 * Math::PI)))
       end
 
       def fan((x, y), inner, outer, from, to)
@@ -142,7 +142,7 @@ module NimbleEyelet
       def ring
         middle = [0.0, @shape.overall / 2]
         points = fan(middle, @shape.opening / 2, (@shape.opening / 2) + @shape.bead, 0.0, 2 * Math::PI * ROUNDS)
-        locked([Part.new(name: "eyelet", kind: :eyelet, points: points)])
+        locked([HolePart.new(name: "eyelet", kind: :eyelet, points: points)])
       end
 
       # A bar tack alone: straight stitches the long way, then zigzag over them.
@@ -151,8 +151,8 @@ module NimbleEyelet
         under = [0, 1, 0.2, 0.8].map { |share| [0.0, long * share] }
         count = [(long / @shape.length).round, 2].max
         over = (0..count).map { |number| [number.even? ? -@shape.outer : @shape.outer, long * number / count] }
-        [Part.new(name: "under the bar", kind: :straight, points: under), Part.new(name: "bar", kind: :tack, points: over),
-         Part.new(name: "lock", kind: :lock, points: lock(over.last))]
+        [HolePart.new(name: "under the bar", kind: :straight, points: under), HolePart.new(name: "bar", kind: :tack, points: over),
+         HolePart.new(name: "lock", kind: :lock, points: lock(over.last))]
       end
 
       # A rectangle of straight stitches, the second time round in the same holes.
@@ -160,7 +160,9 @@ module NimbleEyelet
         x = @shape.outer
         corners = [[-x, 0.0], [-x, @shape.overall], [x, @shape.overall], [x, 0.0], [-x, 0.0]]
         round = corners.each_cons(2).flat_map { |from, to| straight(from, to) } << corners.last
-        (1..ROUNDS).map { |number| Part.new(name: "round #{number}", kind: :straight, points: number == 1 ? round : round.drop(1)) }
+        (1..ROUNDS).map do |number|
+          HolePart.new(name: "round #{number}", kind: :straight, points: number == 1 ? round : round.drop(1))
+        end
       end
 
       # Equal stitches from corner to corner, the last corner left out.

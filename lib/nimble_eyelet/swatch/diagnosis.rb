@@ -5,9 +5,12 @@
 #
 #   Swatches::Diagnosis.of(swatches, bench).change   # Change, or nil when there is nothing to put right
 
-require_relative "swatch"
-require_relative "../reason"
-require_relative "../opening"
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../opening/verdict"
+require_relative "../value"
 
 module NimbleEyelet
   module Swatches
@@ -17,28 +20,28 @@ module NimbleEyelet
     WANTED_SLACK = Length.mm(1)
 
     # What the closure is set to now, and what the machine can do.
-    Bench = Value.define(:button, :cloth, :machine, :ruler, :correction, :stitch_width, :stitch_length, :tension,
-                         :stabiliser)
+    CurrentSettings = Value.of(:button, :cloth, :machine, :ruler, :correction, :stitch_width, :stitch_length, :tension,
+                               :stabiliser)
 
     # field - String of the setting to change, or nil for something done by hand
-    # from, to - Length, Rational or String; says - String or Said; because - Array<Reason>
-    Change = Value.define(:field, :from, :to, :says, :because, field: nil, from: nil, to: nil)
+    # from, to - Length, Rational or String; says - String or Sentence; because - Array<Reason>
+    Change = Value.of(:field, :from, :to, :says, :because, field: nil, from: nil, to: nil)
 
-    Diagnosis = Value.define(:change, :accept) do
+    class Diagnosis < Value.of(:change, :accept)
       # @param swatches [Array<Swatch>] oldest first
-      # @param bench [Bench]
+      # @param bench [CurrentSettings]
       # @return [Diagnosis] accept is true when the newest swatch has nothing to put right
       def self.of(swatches, bench)
         newest = swatches.last
         return new(change: nil, accept: false) unless newest
         return new(change: nil, accept: true) if newest.clean?
 
-        new(change: Doctor.new(swatches, bench).change, accept: false)
+        new(change: Troubleshooter.new(swatches, bench).change, accept: false)
       end
     end
 
     # Works out the change for the newest swatch.
-    class Doctor
+    class Troubleshooter
       # Fit first, then cover, then the rest: later ones often go away with the earlier.
       PASSING = { "will_not_pass" => :lengthen, "slips_out" => :shorten }.freeze
       SEEN = { "piled_up" => :longer_stitch, "gappy" => :shorter_stitch, "uneven_beads" => :balance,
@@ -47,7 +50,7 @@ module NimbleEyelet
       def initialize(swatches, bench)
         @swatches = swatches
         @newest = swatches.last
-        @bench = bench
+        @current = bench
       end
 
       # @return [Change]
@@ -62,17 +65,17 @@ module NimbleEyelet
         measured = @newest.measured
         return cut_through if measured && measured <= @newest.opening - UNCUT && !cut_through_tried?
 
-        shortfall = @bench.button.half_perimeter + @bench.cloth.fold -
-                    ((measured || @newest.opening) * @bench.cloth.give)
-        correct(@bench.ruler.up([shortfall, @bench.ruler.step].max), "short",
+        shortfall = @current.button.half_perimeter + @current.cloth.fold -
+                    ((measured || @newest.opening) * @current.cloth.give)
+        correct(@current.ruler.up([shortfall, @current.ruler.step].max), "short",
                 "The hole is too short for this button; made longer by what is missing, rounded up.")
       end
 
       # Lower down the same row of causes: the slit itself comes before the size.
       def cut_through
         Change.new(says: "Cut the last threads up to both tacks, and try the button again.",
-                   because: [reason("uncut", Said["You measured %s where %s was set: the slit may not be cut to its ends.",
-                                                  @newest.measured, @newest.opening])])
+                   because: [reason("uncut", Sentence["You measured %s where %s was set: the slit may not be cut to its ends.",
+                                                      @newest.measured, @newest.opening])])
       end
 
       def cut_through_tried?
@@ -80,19 +83,19 @@ module NimbleEyelet
       end
 
       def loosen
-        correct(@bench.ruler.step, "tight", "It goes through, but tight: one mark longer.")
+        correct(@current.ruler.step, "tight", "It goes through, but tight: one mark longer.")
       end
 
       def shorten
         length = @newest.measured || @newest.opening
-        verdict = Opening::Verdict.of(length, @bench.button, @bench.cloth)
-        less = (verdict.slack - WANTED_SLACK).round_down_to(@bench.ruler.step)
-        correct(-[less, @bench.ruler.step].max, "long", "The button slips out: made shorter.")
+        verdict = Opening::Verdict.of(length, @current.button, @current.cloth)
+        less = (verdict.slack - WANTED_SLACK).round_down_to(@current.ruler.step)
+        correct(-[less, @current.ruler.step].max, "long", "The button slips out: made shorter.")
       end
 
       def correct(by, rule, says)
-        Change.new(field: "opening.correction", from: @bench.correction, to: @bench.correction + by,
-                   says: Said["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening by %s.", by.abs],
+        Change.new(field: "opening.correction", from: @current.correction, to: @current.correction + by,
+                   says: Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening by %s.", by.abs],
                    because: [reason(rule, says)])
       end
 
@@ -101,15 +104,15 @@ module NimbleEyelet
 
       # One step of the dial, or half way to a length that showed the opposite.
       def stitch(direction, seen, opposite, says)
-        step = @bench.machine.length_step
+        step = @current.machine.length_step
         wanted = @newest.stitch_length + (step * direction)
         bound = opposite_length(direction, opposite)
         wanted = between(bound, step) if bound && (direction.negative? ? wanted <= bound : wanted >= bound)
         return second_pass(seen) if wanted.nil? || !wanted.positive?
 
         Change.new(field: "recipe.stitch_length", from: @newest.stitch_length, to: wanted,
-                   says: Said["#{direction.negative? ? 'Shorten' : 'Lengthen'} the stitch from %s to %s.",
-                              @newest.stitch_length, wanted],
+                   says: Sentence["#{direction.negative? ? 'Shorten' : 'Lengthen'} the stitch from %s to %s.",
+                                  @newest.stitch_length, wanted],
                    because: [reason(seen, bound ? "#{says} The other way was too far, so try between." : says)])
       end
 
@@ -131,7 +134,7 @@ module NimbleEyelet
       end
 
       def balance
-        says = if @bench.machine.balance
+        says = if @current.machine.balance
                  "Turn the balance by one notch toward the open bead's direction, and sew again."
                else
                  "Support the garment so that it neither hangs nor drags, and sew again."
@@ -141,7 +144,7 @@ module NimbleEyelet
       end
 
       def lower_tension
-        to = [@newest.tension - @bench.machine.tension_step, 0r].max
+        to = [@newest.tension - @current.machine.tension_step, 0r].max
         Change.new(field: "recipe.tension", from: @newest.tension, to: to,
                    says: "Lower the top tension from #{number(@newest.tension)} to #{number(to)}.",
                    because: [reason("tight top", "The top thread pulls the bobbin thread up: one step of the dial at a time.")])
@@ -159,13 +162,13 @@ module NimbleEyelet
       end
 
       def narrower
-        to = [@newest.stitch_width - @bench.machine.width_step, @bench.machine.width_step].max
+        to = [@newest.stitch_width - @current.machine.width_step, @current.machine.width_step].max
         Change.new(field: "recipe.stitch_width", from: @newest.stitch_width, to: to,
-                   says: Said["Narrow the stitch width from %s to %s.", @newest.stitch_width, to],
+                   says: Sentence["Narrow the stitch width from %s to %s.", @newest.stitch_width, to],
                    because: [reason("wide", "More stabiliser did not do it: a narrower stitch pulls less.")])
       end
 
-      def number(figure) = Measure::Wording.decimal(figure, 2)
+      def number(figure) = Wording.decimal(figure, 2)
 
       def reason(rule, says) = Reason.new(rule: rule, says: says, source: "your test holes")
     end

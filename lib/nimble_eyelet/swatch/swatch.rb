@@ -6,9 +6,10 @@
 #                        opening: Length.mm(22.5), stitch_width: Length.mm(4.5), stitch_length: Length.mm(0.4),
 #                        tension: 3r, stabiliser: "fusible strip")
 
+require_relative "../answer/refusal"
+require_relative "../typing/limits"
+require_relative "../value"
 require_relative "symptom"
-require_relative "../refused"
-require_relative "../measure"
 
 module NimbleEyelet
   module Swatches
@@ -16,20 +17,21 @@ module NimbleEyelet
     #
     # passes - String, key of PASSES; measured - Length of the slit, or nil
     # symptoms - Array<String>, keys of SYMPTOMS; note - String; accepted - Boolean; sewn_at - Object, as given
-    Swatch = Value.define(:number, :passes, :measured, :symptoms, :opening, :stitch_width, :stitch_length, :tension,
-                          :stabiliser, :note, :accepted, :sewn_at, note: "", accepted: false, sewn_at: nil) do
+    class Swatch < Value.of(:number, :passes, :measured, :symptoms, :opening, :stitch_width, :stitch_length,
+                            :tension, :stabiliser, :note, :accepted, :sewn_at, note: "", accepted: false,
+                            sewn_at: nil)
       def shows?(symptom) = symptoms.include?(symptom)
 
       # @return [Boolean] nothing to put right
       def clean? = passes == "passes" && symptoms.empty?
 
       # @return [self]
-      # @raise [Refused]
-      def sound!
-        Refused.unless_sound do |check|
-          Measure::Limits.check(check, "swatch.measured", measured) if measured
-          check.that("swatch.symptoms", symptoms.join(", "), (symptoms - SYMPTOMS.keys).empty?,
-                     "Known symptoms are: #{SYMPTOMS.keys.join(', ')}.")
+      # @raise [Refusal]
+      def validate
+        Refusal.unless_valid do |check|
+          Typing::Limits.check(check, "swatch.measured", measured) if measured
+          check.expect("swatch.symptoms", symptoms.join(", "), (symptoms - SYMPTOMS.keys).empty?,
+                       "Known symptoms are: #{SYMPTOMS.keys.join(', ')}.")
         end
         self
       end

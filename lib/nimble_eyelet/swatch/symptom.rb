@@ -13,7 +13,7 @@ module NimbleEyelet
     }.freeze
 
     # causes - Array<String>, likely ones in order
-    Symptom = Value.define(:key, :name, :causes)
+    Symptom = Value.of(:key, :name, :causes)
 
     SYMPTOMS = [
       Symptom.new(key: "piled_up", name: "stitches pile up, the feed stalls",

@@ -8,7 +8,7 @@
   import Feel from './Feel.svelte';
   import Simulator from './Simulator.svelte';
   import StackPicture from './StackPicture.svelte';
-  import Standings from './Standings.svelte';
+  import StyleScores from './StyleScores.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
@@ -191,5 +191,5 @@
   </p>
 {/if}
 <p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
-<Standings standings={recipe.standings} />
+<StyleScores scores={recipe.scores} />
 <Simulator {closure} />

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+# ButtonShape is the table of button shapes: the cross-section that has to pass through the slit, its
+# half-perimeter H, and its outline for drawing.
+#
+#   shape = ButtonShape.fetch("domed")
+#   shape.half_perimeter(Length.mm(18), Length.mm(5))   # 19.77 mm
+#
+# A slit of cut length L opens to a loop of perimeter 2L, so a button passes when the
+# half-perimeter H of its smallest cross-section is not more than L.
+
+require_relative "../length/length"
+require_relative "../value"
+require_relative "section"
+
+module NimbleEyelet
+  # key, name - String
+  # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
+  # across    - String, what the diameter is called for this shape
+  # formula   - String, the formula for H
+  # half      - Proc(d, t, w) -> Float mm, of diameter, thickness and smallest width
+  # outline   - Proc(d, t, w) -> Array of [x, y] in mm, the section with its middle at x = 0
+  # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
+  class ButtonShape < Value.of(:key, :name, :measured, :across, :formula, :passes, :half, :outline, :front,
+                               across: "Diameter", front: nil)
+    # @param diameter [Length] largest width
+    # @param thickness [Length] height without shank
+    # @param width [Length] smallest width
+    # @return [Length] half-perimeter of the passing section, rounded up to the micrometre
+    def half_perimeter(diameter, thickness, width)
+      Length.at_least(half.call(diameter.to_f, thickness.to_f, width.to_f))
+    end
+
+    # @return [Array<Array(Float, Float)>] points in mm, y downward, closing on the first
+    def section(diameter, thickness, width) = drawn(outline, diameter, thickness, width)
+
+    # @return [Array<Array(Float, Float)>, nil] the button from the front; nothing for a disc
+    def face(diameter, thickness, width) = front && drawn(front, diameter, thickness, width)
+
+    def measured?(what) = measured.include?(what)
+
+    # @return [ButtonShape]
+    # @raise [KeyError] for a shape not in the table
+    def self.fetch(key) = BUTTON_SHAPES.fetch(key)
+
+    private
+
+    def drawn(form, *lengths) = form.call(*lengths.map(&:to_f)).map { |point| point.map { |figure| figure.round(3) } }
+  end
+
+  BUTTON_SHAPES = [
+    ButtonShape.new(
+      key: "flat", name: "flat disc, square edge", measured: %i[thickness],
+      formula: "H = D + T", passes: "edge on, as a rectangle of diameter by thickness",
+      half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) }
+    ),
+    ButtonShape.new(
+      key: "rounded", name: "flat disc, rounded edge", measured: %i[thickness],
+      formula: "H = (D − T) + πT/2", passes: "edge on, as a bar with round ends",
+      half: ->(d, t, _w) { d - t + (Math::PI * t / 2) }, outline: ->(d, t, _w) { Section.stadium_outline(d, t) }
+    ),
+    ButtonShape.new(
+      key: "rimmed", name: "rimmed disc", measured: %i[thickness],
+      formula: "H = D + T, T over the rim", passes: "edge on, rim first, as a rectangle of diameter by rim",
+      half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rimmed_outline(d, t) }
+    ),
+    ButtonShape.new(
+      key: "domed", name: "domed, flat back", measured: %i[thickness],
+      formula: "H = (D + arc) / 2, arc over chord D with rise T", passes: "edge on, as a dome on a flat back",
+      half: ->(d, t, _w) { (d + Section.segment_arc(d, t)) / 2 }, outline: ->(d, t, _w) { Section.segment_outline(d, t) }
+    ),
+    ButtonShape.new(
+      key: "half_ball", name: "half ball", measured: [],
+      formula: "H = (D + πD/2) / 2", passes: "edge on, as half a circle",
+      half: ->(d, _t, _w) { (d + (Math::PI * d / 2)) / 2 }, outline: ->(d, _t, _w) { Section.segment_outline(d, d / 2) }
+    ),
+    ButtonShape.new(
+      key: "ball", name: "ball", measured: [],
+      formula: "H = πD/2", passes: "any way round, as a full circle",
+      half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.arc(0, 0, d / 2, 0, 2 * Math::PI) }
+    ),
+    ButtonShape.new(
+      key: "square", name: "square or rectangle", measured: %i[width thickness], across: "Longer side",
+      formula: "H = shorter side + T", passes: "narrow side first, as a rectangle of shorter side by thickness",
+      half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { Section.rectangle_outline(w, t) },
+      front: ->(d, _t, w) { Section.rectangle_outline(d, w) }
+    ),
+    ButtonShape.new(
+      key: "polygon", name: "many corners", measured: %i[outline thickness],
+      formula: "H = smallest caliper width + T", passes: "turned to its narrowest, as a rectangle of that width by thickness",
+      half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { Section.rectangle_outline(w, t) }
+    ),
+    ButtonShape.new(
+      key: "irregular", name: "irregular", measured: %i[width thickness], across: "Largest width",
+      formula: "H = smallest width + T", passes: "turned to its narrowest, as a rectangle of that width by thickness",
+      half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { Section.rectangle_outline(w, t) },
+      front: ->(d, _t, w) { Section.ellipse_outline(d, w) }
+    ),
+    ButtonShape.new(
+      key: "bar", name: "bar or toggle", measured: %i[thickness], across: "Length",
+      formula: "H = πd/2, d its thickness", passes: "end on, as a circle as wide as it is thick",
+      half: ->(_d, t, _w) { Math::PI * t / 2 }, outline: ->(_d, t, _w) { Section.arc(0, 0, t / 2, 0, 2 * Math::PI) },
+      front: ->(d, t, _w) { Section.stadium_outline(d, t) }
+    )
+  ].to_h { |shape| [shape.key, shape] }.freeze
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+# Habits are the questions on which people who do this work were taught differently. A workroom
+# answers each once; a closure may answer otherwise for itself.
+#
+#   Habit.fetch("placket.seat").option("centre").against
+#
+# A habit without options takes a length, or nothing, which leaves it to the rules.
+
+require_relative "../answer/sentence"
+require_relative "../length/ruler"
+require_relative "../opening/school"
+require_relative "../placket/run"
+require_relative "../stitch/button_pattern"
+require_relative "../value"
+
+module NimbleEyelet
+  # speaks_for, against - String or Sentence, one sentence each
+  HabitOption = Value.of(:key, :name, :speaks_for, :against)
+
+  # path - String, the field of a closure it stands in for; begins - String or nil, the first school
+  class Habit < Value.of(:path, :question, :begins, :options, :speaks_for, :against, begins: nil, options: [],
+                         speaks_for: "", against: "")
+    # @return [HabitOption, nil]
+    def option(key) = options.find { |option| option.key == key }
+
+    # @raise [KeyError] for a path that is no habit
+    def self.fetch(path) = HABITS.fetch(path)
+
+    # @return [Hash{String => String}] what a workroom holds before anybody has said anything
+    def self.beginnings = HABITS.transform_values(&:begins)
+  end
+
+  module HabitTable
+    def self.option(key, name, speaks_for, against)
+      HabitOption.new(key: key, name: name, speaks_for: speaks_for, against: against)
+    end
+
+    RULER_WORDS = {
+      "half_millimetre" => ["The finest step a ruler shows; the least is added.", "Hard to mark with blunt chalk."],
+      "millimetre" => ["Every ruler has it, and chalk can follow it.", "Up to a whole millimetre is added to the slit."],
+      "sixteenth_inch" => ["The finest step of most inch rulers.", "Awkward beside a pattern in millimetres."],
+      "eighth_inch" => ["Quick to read on any tape.", "Adds up to an eighth: a small button may slip out."]
+    }.freeze
+
+    def self.rulers = RULERS.values.map { |ruler| option(ruler.key, ruler.name, *RULER_WORDS.fetch(ruler.key)) }
+
+    TABLE = [
+      Habit.new(path: "opening.school", question: "How long is a hole?", begins: "passing_geometry",
+                options: Opening::SCHOOLS.values.map { |school| option(school.key, school.name, school.assumes, school.fails) }),
+      Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre", options: rulers),
+      Habit.new(path: "opening.ease", question: "How much ease on top of H?",
+                speaks_for: "One figure for everything is easily remembered.",
+                against: "Left empty, thin cloth gets less and other cloth more, as the rules have it."),
+      Habit.new(path: "placket.grid", question: "Which marks do holes lie on?", begins: "millimetre", options: rulers),
+      Habit.new(path: "placket.edge", question: "How far does a hole stay from the finished edge?", begins: "ten",
+                options: [
+                  option("ten", Sentence["%s", Placket::EDGE_SCHOOLS.fetch("ten")], "Clear of most turned seam allowances.",
+                         "More than a narrow placket has to give."),
+                  option("six", Sentence["%s", Placket::EDGE_SCHOOLS.fetch("six")], "Fits narrow plackets and small buttons.",
+                         "May lie on a turned seam allowance: look before sewing."),
+                  option("thirteen", Sentence["%s", Placket::EDGE_SCHOOLS.fetch("thirteen")], "Safe on coats and loosely woven cloth.",
+                         "Pulls a small button far in from the edge.")
+                ]),
+      Habit.new(path: "placket.seat", question: "Where does the button sit in a vertical hole?", begins: "upper",
+                options: [
+                  option("upper", Placket::SEATS.fetch("upper"), "The button hangs where its weight pulls it anyway.",
+                         "The two sides must be marked with the hole's length in mind."),
+                  option("centre", Placket::SEATS.fetch("centre"), "One mark serves the hole and the button.",
+                         "The button slides down, and the overlap rides up by half a hole.")
+                ]),
+      Habit.new(path: "attach.pattern", question: "How are four holes sewn?", begins: "two_bars",
+                options: [
+                  option("two_bars", Stitches::BUTTON_PATTERNS.fetch("two_bars").name, "One width, no turning: the least can go wrong.",
+                         "Two bars wear side by side, without crossing over."),
+                  option("cross", Stitches::BUTTON_PATTERNS.fetch("cross").name, "Each pair holds the other down.",
+                         "The diagonal is wider: the width is set and tried anew."),
+                  option("square", Stitches::BUTTON_PATTERNS.fetch("square").name, "Spreads the pull over all four holes.",
+                         "Two more turns of the work, each a chance to strike.")
+                ])
+    ].freeze
+  end
+
+  HABITS = HabitTable::TABLE.to_h { |habit| [habit.path, habit] }.freeze
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+# HoleSimulation sews the hole of a plan before it is sewn: with the recipe as it stands, or with dials
+# turned for a try.
+#
+#   simulation = HoleSimulation.of(sheet, Trial.new(stitch_length: Length.mm(0.6)))
+#   simulation.path.points.size
+#   simulation.row.enough_for   # 5 of 7 holes
+
+require_relative "../answer/refusal"
+require_relative "../stitch/hole_shape"
+require_relative "../stitch/path"
+require_relative "../stitch/reckoning"
+require_relative "../thread/bobbin"
+require_relative "../typing/limits"
+require_relative "../value"
+
+module NimbleEyelet
+  # Balance that still sews at all, percent to either side.
+  BALANCES = (-40..40)
+
+  # Dials turned for a try; what is nil stays as the recipe has it.
+  #
+  # stitch_width, stitch_length - Length; tension - Rational; balance - Integer percent, forward feed too long
+  class Trial < Value.of(:stitch_width, :stitch_length, :tension, :balance, stitch_width: nil, stitch_length: nil,
+                         tension: nil, balance: 0)
+    # @return [self]
+    # @raise [Refusal]
+    def validate
+      Refusal.unless_valid do |check|
+        Typing::Limits.check(check, "recipe.stitch_width", stitch_width) if stitch_width
+        Typing::Limits.check(check, "recipe.stitch_length", stitch_length) if stitch_length
+        check.expect("recipe.tension", tension.to_f, tension.nil? || (0..20).cover?(tension), "This takes a number from 0 to 20.")
+        check.expect("recipe.balance", balance, BALANCES.cover?(balance), "From #{BALANCES.min} to #{BALANCES.max} percent.")
+      end
+      self
+    end
+  end
+
+  # The bobbin against the whole row. left, needed - Length; enough_for - Integer of holes; says - Sentence
+  BobbinForecast = Value.of(:holes, :left, :needed, :enough_for, :says)
+
+  # thread - Length, its diameter; tension - Rational; row - BobbinForecast or nil while nothing is said about the bobbin
+  class HoleSimulation < Value.of(:path, :reckoning, :thread, :tension, :row)
+    # @param sheet [Sheet]
+    # @param trial [Trial] sound
+    # @return [HoleSimulation]
+    def self.of(sheet, trial = Trial.new)
+      plan = sheet.plan
+      path = Stitches::Path.sew(HoleSimulation.shape(sheet, trial), plan.machine)
+      tension = trial.tension || sheet.recipe.tension.value
+      reckoning = Stitches::Reckoning.of(path, thread: plan.thread, cloth: plan.cloth, machine: plan.machine, tension: tension)
+      new(path: path, reckoning: reckoning, thread: plan.thread.diameter, tension: tension, row: HoleSimulation.row(sheet, reckoning))
+    end
+
+    # What the machine can really set, whatever was asked.
+    def self.shape(sheet, trial)
+      recipe = sheet.recipe
+      machine = sheet.plan.machine
+      style = recipe.style.value
+      turned = trial.stitch_width && style.stitched != :straight
+      width = turned ? machine.width_settable(trial.stitch_width) : recipe.stitch_width.value
+      length = trial.stitch_length ? machine.length_settable(trial.stitch_length) : recipe.stitch_length.value
+      ends = style.ends(width: width)
+      Stitches::HoleShape.new(near_end: style.near, far_end: style.far, corded: style.corded, opening: sheet.cut.length.to_f,
+                              near: ends.near.to_f, far: ends.far.to_f, width: width.to_f, space: [recipe.space, width].min.to_f,
+                              length: length.to_f, balance: trial.balance / 100.0, own_bead: recipe.manual_width&.value&.to_f)
+    end
+
+    def self.row(sheet, reckoning)
+      thread = sheet.plan.thread
+      holes = sheet.layout&.holes&.size
+      return if holes.nil? || thread.bobbin.empty?
+
+      left = Bobbin.left(thread.bobbin, thread)
+      enough = reckoning.holes_from(left, holes)
+      BobbinForecast.new(holes: holes, left: left, needed: reckoning.bobbin * holes, enough_for: enough,
+                         says: HoleSimulation.row_says(enough, holes))
+    end
+
+    def self.row_says(enough, holes)
+      return "The bobbin lasts for the whole row." if enough == holes
+      return "It does not last for one hole: wind a bobbin first." if enough.zero?
+
+      "It lasts for #{enough} of #{holes} holes: change the bobbin before hole #{enough + 1}, never within one."
+    end
+  end
+end

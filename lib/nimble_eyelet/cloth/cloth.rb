@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+# Cloth is the cloth under the needle: its kind, its weight and thickness, how far it stretches,
+# and how many layers lie at the hole.
+#
+#   cloth = Cloth.new(kind: "light_woven", thickness: Length.mm(0.25), layers: 2, interfacing: Length.mm(0.2),
+#                     weight: 110, stretch: 0)
+#   cloth.stack   # 0.7 mm
+
+require_relative "../answer/refusal"
+require_relative "../typing/limits"
+require_relative "../value"
+require_relative "cloth_kind"
+
+module NimbleEyelet
+  # weight - Integer g/m²; stretch - Integer percent; layers - Integer of cloth at the hole
+  # seams - Integer, further layers of seams and facings at the hole
+  # frays, iron, washed - "yes", "no", or nil to go by the kind
+  class Cloth < Value.of(:name, :kind, :weight, :thickness, :layers, :interfacing, :stretch, :seams, :frays, :iron,
+                         :washed, name: "", seams: 0, frays: nil, iron: nil, washed: nil)
+    # @return [ClothKind]
+    def type = CLOTH_KINDS.fetch(kind)
+
+    # @return [Length] thickness of all layers and the interfacing at the hole
+    def stack = (thickness * (layers + seams)) + interfacing
+
+    def frays? = said(frays, type.fray)
+    def iron? = said(iron, type.heat)
+    def washed? = said(washed, type.washed)
+
+    # From the top down.
+    # @return [Array<Array(String, Length)>] what each layer is, and its thickness
+    def build
+      found = ([["cloth", thickness]] * layers) + ([["seam layer", thickness]] * seams)
+      interfacing.zero? ? found : found.insert(1, ["interfacing", interfacing])
+    end
+
+    # What the cloth's own fold takes from the opening: half the stack.
+    # @return [Length]
+    def fold = stack / 2
+
+    # How much further the opening reaches when the cloth gives: 1 + 0.3 × stretch.
+    # @return [Rational]
+    def give = 1 + (Cloth::STRETCH_SHARE * stretch / 100)
+
+    # @return [self]
+    # @raise [Refusal]
+    def validate
+      Refusal.unless_valid do |check|
+        Typing::Limits.check(check, "cloth.thickness", thickness)
+        Typing::Limits.check(check, "cloth.interfacing", interfacing)
+        Cloth::COUNTS.each do |name, range|
+          check.expect("cloth.#{name}", self[name], range.cover?(self[name]),
+                       "This takes a whole number from #{range.min} to #{range.max}.")
+        end
+      end
+      self
+    end
+
+    private
+
+    def said(answer, usual) = answer.nil? || answer.empty? ? usual : answer == "yes"
+  end
+
+  # Answers to what a person may know better than the kind.
+  Cloth::ANSWERS = { "yes" => "yes", "no" => "no" }.freeze
+
+  # Share of the cloth's stretch that a slit takes part in.
+  Cloth::STRETCH_SHARE = 3r / 10
+
+  Cloth::COUNTS = { weight: 10..1500, layers: 1..12, stretch: 0..200, seams: 0..12 }.freeze
+end

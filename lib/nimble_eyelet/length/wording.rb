@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+# Wording writes a length the way people who own rulers do: millimetres with at most two
+# decimals, inches as proper reduced fractions where the length lies on a sixty-fourth.
+#
+#   Wording.of(Length.inches(9/8r), :in)   # => "1 1/8 in"
+#   Wording.of(Length.mm(17.78), :mm)      # => "17.78 mm"
+
+module NimbleEyelet
+  module Wording
+    FINEST_FRACTION = 64
+
+    # @param length [Length]
+    # @param unit [Symbol] :mm, :cm or :in
+    # @return [String] figure and unit
+    def self.of(length, unit)
+      case unit
+      when :in then "#{inches(length.in(:in))} in"
+      when :cm then "#{decimal(length.in(:cm), 3)} cm"
+      else "#{decimal(length.millimetres, 2)} mm"
+      end
+    end
+
+    # @param number [Rational]
+    # @param places [Integer]
+    # @return [String] without trailing zeros
+    def self.decimal(number, places)
+      return number.numerator.to_s if number.denominator == 1
+
+      # Whole numbers only: this is called some hundreds of times for one sheet.
+      scale = 10**places
+      whole, part = (((number.numerator.abs * scale * 2) + number.denominator) / (number.denominator * 2)).divmod(scale)
+      sign = number.negative? && (whole + part).positive? ? "-" : ""
+      return "#{sign}#{whole}" if part.zero?
+
+      while (part % 10).zero?
+        part /= 10
+        places -= 1
+      end
+      "#{sign}#{whole}.#{part.to_s.rjust(places, '0')}"
+    end
+
+    # @param number [Rational] inches
+    # @return [String] "1 1/8", "3/4", or a decimal where no small fraction fits
+    def self.inches(number)
+      return decimal(number, 3) unless (FINEST_FRACTION % number.denominator).zero?
+
+      sign = number.negative? ? "-" : ""
+      whole, part = number.abs.divmod(1)
+      return "#{sign}#{whole}" if part.zero?
+
+      fraction = "#{part.numerator}/#{part.denominator}"
+      sign + (whole.zero? ? fraction : "#{whole} #{fraction}")
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+# Needle is a needle by its size and point.
+#
+#   Needle.new(size: 90, point: "universal").diameter   # 0.9 mm
+
+require_relative "../length/length"
+require_relative "../value"
+
+module NimbleEyelet
+  # size - Integer, hundredths of a millimetre; point - String
+  class Needle < Value.of(:size, :point)
+    # The older numbers for the same sizes.
+    OLD_NUMBERS = { 60 => 8, 65 => 9, 70 => 10, 75 => 11, 80 => 12, 85 => 13, 90 => 14, 100 => 16, 110 => 18, 120 => 19 }.freeze
+
+    # @return [Length]
+    def diameter = Length.mm(Rational(size, 100))
+
+    # @return [Integer, nil] the older number for the same size
+    def number = OLD_NUMBERS[size]
+
+    def to_s = "#{point} #{[size, number].compact.join('/')}"
+  end
+end

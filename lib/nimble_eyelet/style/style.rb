@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+# Style is the table of buttonholes, called by what they look like and do, and how their ends are
+# finished.
+#
+#   Style.fetch("keyhole").ends(width: Length.mm(4.5)).near   # 4 mm, the eyelet
+
+require_relative "../length/length"
+require_relative "../value"
+require_relative "ends"
+
+module NimbleEyelet
+  # Length of the eyelet that seats a shank.
+  EYELET = Length.mm(4)
+  # A straight-stitch box stays this far outside the slit at each end.
+  BOX_END = Length.mm(1)
+
+  # near, far - Symbol, how an end is finished: :tack, :round, :eyelet, :ring or :box
+  # stitched - Symbol, :satin, :open or :straight
+  class Style < Value.of(:key, :name, :for_what, :near, :far, :stitched, :corded)
+    # @param width [Length] total stitch width, which a round end follows
+    # @return [Ends]
+    def ends(width:)
+      Ends.new(near: end_length(near, width), far: end_length(far, width),
+               near_name: END_NAMES.fetch(near), far_name: END_NAMES.fetch(far))
+    end
+
+    # @raise [KeyError] for a style not in the table
+    def self.fetch(key) = STYLES.fetch(key)
+
+    private
+
+    def end_length(finish, width)
+      { tack: TACK, round: width / 2, eyelet: EYELET, box: BOX_END, ring: width / 4 }.fetch(finish)
+    end
+  end
+
+  END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eyelet", box: "end of the box", ring: "ring" }.freeze
+
+  STYLES = [
+    Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",
+              near: :tack, far: :tack, stitched: :satin, corded: false),
+    Style.new(key: "round_end", name: "one round end and a tack", for_what: "fine blouses, light cloth",
+              near: :round, far: :tack, stitched: :satin, corded: false),
+    Style.new(key: "two_round", name: "two round ends", for_what: "lacy cloth, holes across fine cloth",
+              near: :round, far: :round, stitched: :satin, corded: false),
+    Style.new(key: "keyhole", name: "keyhole", for_what: "coats, shanks and thick buttons",
+              near: :eyelet, far: :tack, stitched: :satin, corded: false),
+    Style.new(key: "stretch", name: "stretch, open zigzag", for_what: "knits",
+              near: :tack, far: :tack, stitched: :open, corded: true),
+    Style.new(key: "corded", name: "corded, two bar tacks", for_what: "heavy, loosely woven cloth, and knits",
+              near: :tack, far: :tack, stitched: :satin, corded: true),
+    Style.new(key: "straight_box", name: "straight-stitch box, twice round", for_what: "leather, vinyl, coated cloth",
+              near: :box, far: :box, stitched: :straight, corded: false),
+    Style.new(key: "manual_zigzag", name: "by hand with zigzag", for_what: "machines without a buttonhole programme",
+              near: :tack, far: :tack, stitched: :satin, corded: false),
+    Style.new(key: "eyelet", name: "eyelet, twice round", for_what: "cords, drawstrings, removable shanks",
+              near: :ring, far: :ring, stitched: :satin, corded: false)
+  ].to_h { |style| [style.key, style] }.freeze
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+# SewingThread is a thread by its linear density and fibre; its diameter and the cover it gives
+# at a stitch length follow from those.
+#
+#   thread = SewingThread.new(fibre: "polyester", tex: 27)
+#   thread.diameter                            # 0.196 mm
+#   thread.coverage(Length.mm(0.4))            # 0.49
+#
+# Source of the diameter: textbook, area = mass per length / density, with the packing of a twisted
+# thread: d = √(4·tex·10⁻⁶ / (π·ρ·φ)) metres.
+
+require_relative "../answer/refusal"
+require_relative "../length/length"
+require_relative "../value"
+require_relative "bobbin"
+
+module NimbleEyelet
+  # tex - Numeric, grams a kilometre; fibre - String, a key of DENSITIES
+  # bobbin - String, what is left on it as the person says it, or empty
+  class SewingThread < Value.of(:name, :fibre, :tex, :bobbin, name: "", bobbin: "")
+    # kg/m³
+    DENSITIES = { "polyester" => 1380, "cotton" => 1540, "rayon" => 1520, "silk" => 1340 }.freeze
+    # Share of a twisted thread that is fibre.
+    PACKING = 0.65
+
+    TEX_RANGE = (5..200)
+
+    # The coverage index k = thread diameter / stitch length.
+    COVERAGE_AIM = 0.49
+    # Below, cloth shows through.
+    COVERAGE_LEAST = 0.40
+    # Above, stitches pile up and the feed stalls.
+    COVERAGE_MOST = 0.66
+
+    # @param index [Float] coverage index
+    # @return [String] what a bead of it looks like: gappy, full or piled up
+    def self.looks(index)
+      return "gappy" if index < COVERAGE_LEAST
+
+      index > COVERAGE_MOST ? "piled up" : "full"
+    end
+
+    # @return [Length] to the micrometre
+    def diameter
+      density = DENSITIES.fetch(fibre)
+      Length.mm(Math.sqrt(4 * tex * 1e-6 / (Math::PI * density * PACKING)) * 1000)
+    end
+
+    # An index, not a fraction: thread flattens and fluffs.
+    #
+    # @param stitch_length [Length] more than zero
+    # @return [Float]
+    def coverage(stitch_length) = (diameter / stitch_length).to_f
+
+    # @param aim [Float] coverage index wanted
+    # @return [Length] stitch length that gives it
+    def stitch_length(aim = COVERAGE_AIM) = Length.mm(diameter.to_f / aim)
+
+    # @return [self]
+    # @raise [Refusal]
+    def validate
+      Refusal.unless_valid do |check|
+        range = TEX_RANGE
+        sound = check.expect("thread.tex", tex.to_f, range.cover?(tex),
+                             "Sewing thread is between tex #{range.min} and tex #{range.max}.")
+        check.gather { Bobbin.left(bobbin, self) } if sound && !bobbin.empty?
+      end
+      self
+    end
+  end
+end
