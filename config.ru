@@ -2,6 +2,6 @@
 
 # For any Rack server: DATABASE_URL says where the database is.
 
-require_relative "app/web"
+require_relative "app/http/web"
 
-run NimbleEyelet::App::Web.application(db: NimbleEyelet::Store::Database.connect(ENV.fetch("DATABASE_URL")))
+run NimbleEyelet::Http::Web.application(db: NimbleEyelet::Store::Database.connect(ENV.fetch("DATABASE_URL")))

@@ -26,7 +26,7 @@ class AppTest < Minitest::Test
   def world = AppWorld.world
   def app = @app ||= world.app(clock: -> { NOW })
   def db = world.db
-  def committee_options = { schema: App::Web::SCHEMA, parse_response_by_content_type: true }
+  def committee_options = { schema: Http::Web::SCHEMA, parse_response_by_content_type: true }
   def request_object = last_request
   def response_data = [last_response.status, last_response.headers, last_response.body]
 

@@ -6,9 +6,9 @@
 #   Document::CardPdf.new(sheet, say, title: "linen field smock: front placket").render   # => String
 
 require "prawn"
-require_relative "strip_pdf"
-require_relative "../api/recipe"
 require_relative "../../lib/nimble_eyelet"
+require_relative "../view/recipe"
+require_relative "strip_pdf"
 
 module NimbleEyelet
   module Document
@@ -16,7 +16,7 @@ module NimbleEyelet
       MARGIN = 40
 
       # @param sheet [Sheet]
-      # @param say [Api::Say]
+      # @param say [Presenter]
       # @param title [String]
       def initialize(sheet, say, title:)
         @sheet = sheet
@@ -43,7 +43,7 @@ module NimbleEyelet
       def setting = @sheet.settings.fetch(@sheet.cut.chosen.school.key)
 
       def settings
-        Api::RecipeView.of(@sheet, @say)[:settings].map { |item| "#{item[:label]}: #{item[:text]}" } +
+        View::RecipeView.of(@sheet, @say)[:settings].map { |item| "#{item[:label]}: #{item[:text]}" } +
           ["Opening #{@say.words(@sheet.cut.length)}, overall #{@say.words(@sheet.cut.overall)} with both ends"]
       end
 

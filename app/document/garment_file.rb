@@ -7,8 +7,12 @@
 #   Document::GarmentFile.read(text).closures   # => [[Store::Document, Machine], …]
 
 require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "../field/initial"
+require_relative "../field/machine_fields"
 require_relative "../store/document"
-require_relative "../store/machines"
+require_relative "../store/habits"
 
 module NimbleEyelet
   module Document
@@ -41,8 +45,8 @@ module NimbleEyelet
 
       def self.machine_out(machine)
         dump = ->(fields, thing) { fields.to_h { |name, field| [name.to_s, field.dump(thing[name])] } }
-        dump.call(Store::MachineFields::MACHINE, machine)
-            .merge("styles" => machine.styles, "feet" => machine.feet.map { |foot| dump.call(Store::MachineFields::FOOT, foot) })
+        dump.call(MachineFields::MACHINE, machine)
+            .merge("styles" => machine.styles, "feet" => machine.feet.map { |foot| dump.call(MachineFields::FOOT, foot) })
       end
 
       # @param text [String]
@@ -86,7 +90,7 @@ module NimbleEyelet
         end
 
         def name
-          name = Store::Field.clean(@file.fetch("name"))
+          name = Field.clean(@file.fetch("name"))
           raise refused("The garment in this file has no name of at most 80 characters.") unless name.length.between?(1, 80)
 
           name
@@ -101,8 +105,8 @@ module NimbleEyelet
         end
 
         def machine(kept)
-          facts = load(Store::MachineFields::MACHINE, kept)
-          feet = kept.fetch("feet").map { |foot| Foot.new(**load(Store::MachineFields::FOOT, foot)) }
+          facts = load(MachineFields::MACHINE, kept)
+          feet = kept.fetch("feet").map { |foot| Foot.new(**load(MachineFields::FOOT, foot)) }
           styles = kept.fetch("styles").map(&:to_s) & STYLES.keys
           Machine.new(**facts, styles: styles, feet: feet).validate
         end
@@ -121,7 +125,7 @@ module NimbleEyelet
 
         def closure(kept, machines)
           machine = machines.fetch(kept.fetch("machine"))
-          fields = Store::FIELDS.to_h { |path, field| [path, kept["fields"].key?(path) ? read(field, kept["fields"][path]) : begun(path, field)] }
+          fields = FIELDS.to_h { |path, field| [path, kept["fields"].key?(path) ? read(field, kept["fields"][path]) : begun(path, field)] }
           document = Store::Document.new(fields: fields, machine_id: 0, pins: kept.fetch("pins").map { |pin| pin(pin) },
                                          keep_outs: kept.fetch("keep_outs").map { |item| keep_out(item) },
                                          swatches: kept.fetch("swatches").map { |swatch| Store::Document.load_swatch(swatch) },
@@ -134,7 +138,7 @@ module NimbleEyelet
         end
 
         # What came later than the file begins as in a new closure.
-        def begun(path, field) = field.read(Store::INITIAL[path], unit: :mm)
+        def begun(path, field) = field.read(INITIAL[path], unit: :mm)
 
         def pin(kept)
           Placket::Pin.new(at: length(kept.fetch("at_mm"), "placket.pins"), label: label(kept),
@@ -147,7 +151,7 @@ module NimbleEyelet
                                label: label(kept))
         end
 
-        def label(kept) = Store::Field.clean(kept["label"])[0, 80]
+        def label(kept) = Field.clean(kept["label"])[0, 80]
         def length(text, field) = Typing::Notation.read(text.to_s, unit: :mm, field: field)
         def refused(why) = Refusal.field("file", "", why)
       end

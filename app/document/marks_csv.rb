@@ -6,7 +6,7 @@
 #   Document::MarksCsv.of(layout)   # => "hole,at_mm,…\r\n1,24,…"
 
 require "csv"
-require_relative "../store/field"
+require_relative "../field/field"
 
 module NimbleEyelet
   module Document
@@ -19,7 +19,7 @@ module NimbleEyelet
         CSV.generate(row_sep: "\r\n") do |csv|
           csv << ["hole", *COLUMNS.map { |column| "#{column}_mm" }, "lies"]
           layout.holes.each do |hole|
-            csv << [hole.number, *COLUMNS.map { |column| hole[column] && Store::Field.decimal(hole[column]) }, hole.lies]
+            csv << [hole.number, *COLUMNS.map { |column| hole[column] && Field.decimal(hole[column]) }, hole.lies]
           end
         end
       end

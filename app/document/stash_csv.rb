@@ -7,6 +7,8 @@
 #   Document::StashCsv::Reader.new(io).each { |row| row.item || row.faults }
 
 require "csv"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
 require_relative "../store/stash"
 
 module NimbleEyelet
@@ -39,7 +41,7 @@ module NimbleEyelet
         value = item.respond_to?(name) ? item.public_send(name) : item.button[name]
         case value
         when nil then ""
-        when Length then Store::Field.decimal(value)
+        when Length then Field.decimal(value)
         when Outline then value.kept
         when Integer then value.to_s
         else escaped(value)

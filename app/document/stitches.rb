@@ -7,7 +7,6 @@
 
 require "cgi"
 require "csv"
-require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Document

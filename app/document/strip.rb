@@ -31,7 +31,7 @@ module NimbleEyelet
       attr_reader :length
 
       # @param sheet [Sheet] with a layout
-      # @param say [Api::Say]
+      # @param say [Presenter]
       # @param garment [String]
       # @param date [String] of the plan, as a person writes it
       # @param side [Symbol] :overlap with the holes, or :underlap with the crosses for the buttons

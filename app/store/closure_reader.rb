@@ -7,9 +7,11 @@
 
 require "sequel"
 require "time"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
 require_relative "document"
-require_relative "machines"
 require_relative "habits"
+require_relative "machines"
 
 module NimbleEyelet
   module Store

@@ -7,8 +7,11 @@
 #   closures.change(4, revision: 7) { |document| document.changed("button.diameter" => Length.mm(20)) }
 
 require "sequel"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
 require_relative "closure_reader"
-require_relative "trouble"
+require_relative "document"
+require_relative "errors"
 
 module NimbleEyelet
   module Store

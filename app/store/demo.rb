@@ -5,9 +5,9 @@
 #   Store::Demo.new(db).load   # => true when it filled an empty database
 
 require "yaml"
-require_relative "blank"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../form/new_closure"
 require_relative "closures"
-require_relative "workroom"
 
 module NimbleEyelet
   module Store
@@ -64,7 +64,7 @@ module NimbleEyelet
       def document(closure)
         typed = { "button" => "buttons", "cloth" => "cloths", "thread" => "threads" }
                 .map { |room, table| from_shelf(room, table, closure) }.reduce(:merge).merge(closure.fetch("typed", {}))
-        Blank.document(name: closure["name"], machine_id: @machines.fetch(closure["machine"]), typed: typed,
+        Form::NewClosure.document(name: closure["name"], machine_id: @machines.fetch(closure["machine"]), typed: typed,
                        pins: pins(closure), keep_outs: keep_outs(closure))
       end
 

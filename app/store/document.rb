@@ -7,8 +7,9 @@
 #   document = document.with(fields: document.fields.merge("button.diameter" => Length.mm(20)))
 #   document.plan(machine, habits)   # => NimbleEyelet::Plan
 
-require_relative "field"
-require_relative "initial"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "../field/initial"
 require_relative "habits"
 
 module NimbleEyelet

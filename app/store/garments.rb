@@ -4,7 +4,10 @@
 #
 #   Store::Garments.new(db, workroom_id).find(1).closures   # => [Closure, …]
 
+require_relative "../../lib/nimble_eyelet"
+require_relative "closure_reader"
 require_relative "closures"
+require_relative "errors"
 require_relative "machines"
 
 module NimbleEyelet

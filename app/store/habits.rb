@@ -4,7 +4,8 @@
 #
 #   Store::Habits.load({ "placket.seat" => "centre" })["placket.seat"]   # => "centre"
 
-require_relative "field"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
 
 module NimbleEyelet
   module Store

@@ -5,49 +5,12 @@
 #   Store::MachineReader.for(db).read(workroom_id, 3)   # => NimbleEyelet::Machine or nil
 
 require "sequel"
-require_relative "field"
-require_relative "trouble"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/machine_fields"
+require_relative "errors"
 
 module NimbleEyelet
   module Store
-    # Everything that can be typed about a machine and about one of its feet, by name.
-    module MachineFields
-      def self.field(path, kind, optional: false, choices: nil)
-        table, name = path.split(".")
-        Field.new(path: path, kind: kind, column: (kind == :length ? "#{name}_mm" : name).to_sym, table: table.to_sym,
-                  optional: optional, choices: choices&.keys)
-      end
-
-      def self.by_name(fields) = fields.to_h { |field| [field.path.split(".").last.to_sym, field] }.freeze
-
-      MACHINE = by_name([
-                          field("machine.name", :text), field("machine.kind", :choice, choices: MACHINE_KINDS),
-                          field("machine.stops", :choice, choices: STOPS), field("machine.reset", :choice, choices: RESETS),
-                          *%w[max_width width_step length_step].map { |name| field("machine.#{name}", :length) },
-                          field("machine.neutral_tension", :decimal), field("machine.tension_step", :decimal),
-                          field("machine.feed_stop", :choice, choices: FEED_STOPS),
-                          *%w[bobbin_finger balance straight_first lift_resets].map { |name| field("machine.#{name}", :flag) },
-                          field("machine.first_side", :choice, choices: FIRST_SIDES),
-                          field("machine.first_direction", :choice, choices: FIRST_DIRECTIONS),
-                          field("machine.needle_positions", :whole), field("machine.top_speed", :whole)
-                        ])
-
-      FOOT = by_name([
-                       field("foot.kind", :choice, choices: FOOT_KINDS), field("foot.nickname", :text),
-                       field("foot.largest_button", :length, optional: true),
-                       *%w[allowance click scale_pitch].map { |name| field("foot.#{name}", :length) },
-                       field("foot.scale_reads", :choice, choices: SCALE_READS)
-                     ])
-
-      # @param fields [Hash] MACHINE or FOOT
-      # @param row [Hash] as in the table
-      # @return [Hash{Symbol => Object}] values by name
-      def self.load(fields, row) = fields.transform_values { |field| field.load(row[field.column]) }
-
-      # @return [Hash{Symbol => Object}] columns
-      def self.dump(fields, thing) = fields.to_h { |name, field| [field.column, field.dump(thing[name])] }
-    end
-
     class MachineReader
       READERS = ObjectSpace::WeakMap.new
       private_constant :READERS

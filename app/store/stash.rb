@@ -6,8 +6,9 @@
 #   stash.search("shell 18")   # => [[Stash::Kept, …], 1]
 
 require "sequel"
-require_relative "field"
-require_relative "trouble"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "errors"
 
 module NimbleEyelet
   module Store

@@ -4,8 +4,9 @@
 #
 #   Store::Workroom.default(db).unit   # => :mm
 
-require_relative "machines"
+require_relative "errors"
 require_relative "habits"
+require_relative "machines"
 require_relative "stash"
 
 module NimbleEyelet

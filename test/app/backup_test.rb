@@ -5,7 +5,7 @@ require_relative "../app_helper"
 require_relative "../../app/backup"
 
 class BackupTest < AppTest
-  def backup = @backup ||= App::Backup.new(world.cluster.url("nimble_eyelet_test"))
+  def backup = @backup ||= Server::Backup.new(world.cluster.url("nimble_eyelet_test"))
 
   def in_folder
     Dir.mktmpdir { |folder| yield File.join(folder, "marsh walk.backup") }
@@ -36,15 +36,15 @@ class BackupTest < AppTest
     in_folder do |file|
       before = everything
 
-      assert_includes assert_raises(App::Backup::Failed) { backup.read(file) }.message, "no file"
+      assert_includes assert_raises(Server::Backup::Failed) { backup.read(file) }.message, "no file"
       File.write(file, "something else")
 
-      assert_includes assert_raises(App::Backup::Failed) { backup.read(file) }.message, "no backup"
+      assert_includes assert_raises(Server::Backup::Failed) { backup.read(file) }.message, "no backup"
       backup.write(file)
       File.truncate(file, File.size(file) / 2)
       db.disconnect
 
-      assert_raises(App::Backup::Failed) { backup.read(file) }
+      assert_raises(Server::Backup::Failed) { backup.read(file) }
       assert_equal before, everything
     end
   end

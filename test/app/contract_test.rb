@@ -2,7 +2,7 @@
 
 require_relative "../app_helper"
 
-# Every answer is held against app/api/openapi.yaml by the helper.
+# Every answer is held against app/http/openapi.yaml by the helper.
 class ContractTest < AppTest
   def test_everything_that_is_read
     %w[/api/health /api/catalogue /api/workroom /api/closures/1/history].each do |path|
@@ -31,8 +31,8 @@ class ContractTest < AppTest
   end
 
   def test_the_description_names_every_field_that_can_be_typed
-    schemas = YAML.safe_load_file(App::Web::DESCRIPTION).dig("components", "schemas")
-    Store::FIELDS.each_key do |path|
+    schemas = YAML.safe_load_file(Http::Web::DESCRIPTION).dig("components", "schemas")
+    FIELDS.each_key do |path|
       room, name = path.split(".")
 
       assert schemas["Change#{room.capitalize}"]["properties"].key?(name), path
@@ -44,7 +44,7 @@ class ContractTest < AppTest
 
     assert_includes page, "/api/closures/{id}/swatches"
     assert_empty page.scan(%r{(?:src|href)="(https?:|//)})
-    assert_equal call(:get, "/api/openapi.yaml"), File.read(App::Web::DESCRIPTION)
+    assert_equal call(:get, "/api/openapi.yaml"), File.read(Http::Web::DESCRIPTION)
     assert_includes call(:get, "/api/docs.css"), "body"
   end
 
@@ -61,7 +61,7 @@ class ContractTest < AppTest
 
       assert_status 200
     end
-    styles = Dir["#{App::Web::FRONT_END}/assets/*.css"].map { |file| File.read(file) }.join
+    styles = Dir["#{Http::Web::FRONT_END}/assets/*.css"].map { |file| File.read(file) }.join
 
     assert_empty styles.scan(%r{url\((?!["']?(?:/assets/|data:|%23))})
     call(:get, "/../Gemfile")
@@ -249,7 +249,7 @@ class ContractTest < AppTest
 
   # What a machine may have a programme for is said by the rules; the description repeats it.
   def test_the_description_knows_every_programme
-    keys = App::Web::SCHEMA.open_api.components.schemas["StyleKey"].enum
+    keys = Http::Web::SCHEMA.open_api.components.schemas["StyleKey"].enum
 
     assert_equal Recipes::PROGRAMMES, keys
     assert_equal(keys, call(:get, "/api/catalogue")["programmes"].map { |item| item["key"] })

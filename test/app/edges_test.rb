@@ -57,7 +57,7 @@ class EdgesTest < AppTest
   end
 
   def test_a_body_of_just_the_limit_is_read
-    room = App::Guards::LARGEST_BODY - "{\"button\":{\"name\":\"\"}}".bytesize
+    room = Http::Guards::LARGEST_BODY - "{\"button\":{\"name\":\"\"}}".bytesize
     call(:patch, "/api/closures/1", "{\"button\":{\"name\":\"#{'x' * room}\"}}", match)
 
     assert_includes [400, 422], last_response.status

@@ -4,7 +4,7 @@ require_relative "../app_helper"
 
 # The table of fields, and what goes by it: reading, keeping, telling and presenting.
 class FieldTest < AppTest
-  def field(path) = Store::Field.fetch(path)
+  def field(path) = Field.fetch(path)
 
   def test_each_kind_reads_what_a_person_types
     { ["button.diameter", "28L"] => Length.lignes(28), ["placket.count", " 7 "] => 7, ["placket.count", ""] => nil,
@@ -25,26 +25,26 @@ class FieldTest < AppTest
       assert_equal [value], [field(path).load(field(path).dump(value))], path
     end
     assert_equal(%w[18 0.5 100 0 -1.25 0.000001], [18r, 1 / 2r, 100r, 0r, -5 / 4r, 1 / 1_000_000r].map do |number|
-      Store::Field.decimal(number)
+      Field.decimal(number)
     end)
   end
 
   def test_every_field_has_its_column_and_a_beginning_that_can_be_read
-    Store::FIELDS.each do |path, one|
+    FIELDS.each do |path, one|
       assert_includes db[one.table].columns, one.column, path
       begin
-        one.read(Store::INITIAL[path], unit: :mm)
+        one.read(INITIAL[path], unit: :mm)
       rescue Refusal
         assert_equal "closure.name", path
       end
     end
 
-    assert_empty Store::INITIAL.keys - Store::FIELDS.keys
-    assert Store::Blank.document(name: "cuff", machine_id: 1).plan(Store::MachineReader.for(db).read(1, 1)).validate
+    assert_empty INITIAL.keys - FIELDS.keys
+    assert Form::NewClosure.document(name: "cuff", machine_id: 1).plan(Store::MachineReader.for(db).read(1, 1)).validate
   end
 
   def test_every_length_field_has_its_limits_and_its_check
-    lengths = Store::FIELDS.values.select { |one| one.kind == :length }
+    lengths = FIELDS.values.select { |one| one.kind == :length }
 
     assert_empty lengths.map(&:path) - Typing::Limits::LENGTHS.keys
     checks = db[:pg_constraint].where(contype: "c").select_map(:conname).map(&:to_s)
@@ -61,7 +61,7 @@ class FieldTest < AppTest
   end
 
   def test_presenting_in_the_persons_unit
-    say = Api::Say.new(:in)
+    say = Presenter.new(:in)
 
     assert_equal({ mm: 19.05, text: "3/4 in" }, say.length(Length.mm(19.05)))
     assert_nil say.length(nil)

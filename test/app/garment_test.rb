@@ -76,7 +76,7 @@ class GarmentTest < AppTest
     closure = schema["properties"]["closures"]["items"]
 
     assert_equal closure["required"].sort, content["closures"].first.keys.sort
-    assert_equal Store::FIELDS.keys.sort, closure["properties"]["fields"]["properties"].keys.sort
+    assert_equal FIELDS.keys.sort, closure["properties"]["fields"]["properties"].keys.sort
     machine = schema["properties"]["machines"]["items"]
 
     assert_equal machine["required"].sort, content["machines"].first.keys.sort

@@ -5,7 +5,7 @@ require_relative "../app_helper"
 # Every operation of the interface, sent what nobody should send: the answer is always a clear refusal
 # in the one shape, never a failure of the server, and nothing kept is changed by it.
 class HostileTest < AppTest
-  DESCRIPTION = YAML.safe_load_file(App::Web::DESCRIPTION)
+  DESCRIPTION = YAML.safe_load_file(Http::Web::DESCRIPTION)
   VERBS = %w[get post put patch delete].freeze
   TEXTS = ["", " ", "\u0000", "W" * 5000, "'; DROP TABLE closures; --", "<script>alert(1)</script>", "1e999",
            "NaN", "-0", "٣", "9" * 400,

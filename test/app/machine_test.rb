@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
-require_relative "../../app/stand_in/caliper"
+require_relative "../../app/device/stand_in_caliper"
 
 # Machines with their feet, the habits of the house, and the caliper.
 class MachineTest < AppTest
@@ -113,9 +113,9 @@ class MachineTest < AppTest
 
   # A caliper of its own for the length of the block.
   def with_caliper
-    caliper = StandIn::Caliper.new(random: Random.new(7))
+    caliper = Device::StandInCaliper.new(random: Random.new(7))
     served = Thread.new { caliper.run }
-    @app = world.app(clock: -> { NOW }, caliper: App::Gauge.at("stand-in:#{caliper.port}"))
+    @app = world.app(clock: -> { NOW }, caliper: Device::Gauge.at("stand-in:#{caliper.port}"))
     yield
   ensure
     caliper.close
@@ -151,7 +151,7 @@ class MachineTest < AppTest
   end
 
   def test_a_silent_caliper_is_named
-    @app = world.app(caliper: App::Gauge.at("tcp:127.0.0.1:9"))
+    @app = world.app(caliper: Device::Gauge.at("tcp:127.0.0.1:9"))
 
     assert_includes call(:post, "/api/caliper/reading")["detail"], "not connected"
     assert_status 503
@@ -161,11 +161,11 @@ class MachineTest < AppTest
     { "+018.03 mm" => 18.03, "-00.50 mm" => -0.5, "0.7102 in" => 18.039, "garbled" => nil }.each do |line, millimetres|
       server = TCPServer.new("127.0.0.1", 0)
       gauge = Thread.new { server.accept.then { |client| client.gets && client.write("#{line}\r\n") && client.close } }
-      reading = App::Gauge.at("tcp:127.0.0.1:#{server.addr[1]}")
+      reading = Device::Gauge.at("tcp:127.0.0.1:#{server.addr[1]}")
       if millimetres
         assert_in_delta millimetres, reading.read.first.to_f, 0.001
       else
-        assert_raises(App::Gauge::Silent) { reading.read }
+        assert_raises(Device::Gauge::Silent) { reading.read }
       end
       gauge.join
       server.close

@@ -4,7 +4,7 @@ require_relative "../app_helper"
 
 # What a person, or anything else, may send that cannot be taken.
 class RefusedTest < AppTest
-  LENGTH_FIELDS = Store::FIELDS.values.select { |field| field.kind == :length }.map(&:path).freeze
+  LENGTH_FIELDS = FIELDS.values.select { |field| field.kind == :length }.map(&:path).freeze
 
   def change(path, typed)
     room, name = path.split(".")
@@ -16,7 +16,7 @@ class RefusedTest < AppTest
       ["abc", "NaN", "1e308", "3/0", "99999", "-99999", "½½"].each { |typed| assert_refused path, change(path, typed) }
     end
 
-    LENGTH_FIELDS.reject { |path| Store::FIELDS[path].optional }.each { |path| assert_refused path, change(path, "\u0000") }
+    LENGTH_FIELDS.reject { |path| FIELDS[path].optional }.each { |path| assert_refused path, change(path, "\u0000") }
     (LENGTH_FIELDS - %w[opening.correction]).each { |path| assert_refused path, change(path, "-1") }
   end
 
@@ -181,7 +181,7 @@ class RefusedTest < AppTest
 
   def test_whatever_breaks_inside_no_trace_leaves
     out = StringIO.new
-    broken = App::Guards::Failures.new(->(_) { raise "secret /etc/path" }, out)
+    broken = Http::Guards::Failures.new(->(_) { raise "secret /etc/path" }, out)
     status, headers, body = broken.call({})
 
     assert_equal [500, "application/problem+json"], [status, headers["content-type"]]
@@ -191,7 +191,7 @@ class RefusedTest < AppTest
 
   def test_the_log_has_one_line_a_request_and_nothing_typed
     out = StringIO.new
-    logged = App::Web.application(db: db, log: out)
+    logged = Http::Web.application(db: db, log: out)
     Rack::MockRequest.new(logged).patch("/api/closures/1?who=me", HEADERS.merge(match).merge(
                                                                     "CONTENT_TYPE" => "application/json",
                                                                     input: '{"button": {"name": "grandmother"}}'

@@ -60,7 +60,7 @@ class SetupTest < AppTest
   end
 
   def test_a_cluster_keeps_its_port_and_its_data
-    cluster = App::Cluster.new("#{@folder}/data", throwaway: true).start
+    cluster = Server::Cluster.new("#{@folder}/data", throwaway: true).start
     first = cluster.database("somewhere")
     Sequel.connect(first) { |db| db.run("CREATE TABLE here (id int)") }
 
@@ -84,17 +84,17 @@ class SetupTest < AppTest
 
     File.chmod(0o700, @folder)
 
-    assert_match(%r{\A/var/lib/nimble-eyelet/\h{12}\z}, App::Cluster.new("#{@folder}/data").folder)
+    assert_match(%r{\A/var/lib/nimble-eyelet/\h{12}\z}, Server::Cluster.new("#{@folder}/data").folder)
     File.chmod(0o755, @folder)
 
-    assert_equal "#{@folder}/data", App::Cluster.new("#{@folder}/data").folder
+    assert_equal "#{@folder}/data", Server::Cluster.new("#{@folder}/data").folder
   end
 
   def test_a_cluster_that_cannot_start_says_why
-    cluster = App::Cluster.new("#{@folder}/data", throwaway: true).start
+    cluster = Server::Cluster.new("#{@folder}/data", throwaway: true).start
     cluster.stop
     File.write("#{@folder}/data/postgresql.conf", "nonsense = maybe\n")
-    failure = assert_raises(App::Cluster::Failed) { cluster.start }
+    failure = assert_raises(Server::Cluster::Failed) { cluster.start }
 
     assert_match(/nonsense/, failure.message)
   end

@@ -18,7 +18,7 @@ class StartTest < AppTest
 
   def teardown
     @running.each { |io| finish(io, "TERM") }
-    App::Cluster.new("#{@folder}/postgres").stop
+    Server::Cluster.new("#{@folder}/postgres").stop
     FileUtils.rm_rf(@folder)
   end
 
@@ -119,10 +119,10 @@ class StartTest < AppTest
     until_it_answers(again)
 
     assert_equal "21 mm", JSON.parse(ask("/api/closures/1").body)["plan"]["button"]["diameter"]["text"]
-    assert_predicate App::Cluster.new("#{@folder}/postgres"), :running?
+    assert_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
     finish(again, "TERM")
 
-    refute_predicate App::Cluster.new("#{@folder}/postgres"), :running?
+    refute_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
   end
 
   def test_nonsense_in_the_environment_is_said_in_one_line

@@ -78,7 +78,7 @@ module NimbleEyelet
       def schools(world)
         closure = Store::Closures.new(world.db, 1).find(1)
         plan = closure.plan
-        said = JSON.generate(Api::ClosureView.of(closure, Api::Say.new(:mm))[:plan])
+        said = JSON.generate(View::ClosureView.of(closure, Presenter.new(:mm))[:plan])
         ends = Sheet.of(plan).recipe.ends
         ours, parse = each_of({ ours: -> { Opening::Cut.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
           JSON.parse(said)

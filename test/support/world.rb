@@ -8,10 +8,10 @@ require "net/http"
 require "puma"
 require "puma/server"
 require "tmpdir"
-require_relative "../../app/cluster"
-require_relative "../../app/web"
+require_relative "../../app/server/cluster"
+require_relative "../../app/http/web"
 require_relative "../../app/store/demo"
-require_relative "../../app/stand_in/caliper"
+require_relative "../../app/device/stand_in_caliper"
 
 module NimbleEyelet
   module Support
@@ -19,7 +19,7 @@ module NimbleEyelet
       # @return [Sequel::Database]
       attr_reader :db
 
-      # @return [App::Cluster]
+      # @return [Server::Cluster]
       attr_reader :cluster
 
       # @yieldparam world [World]
@@ -33,7 +33,7 @@ module NimbleEyelet
       def initialize
         @folder = Dir.mktmpdir("nimble-eyelet-")
         File.chmod(0o755, @folder)
-        @cluster = App::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
+        @cluster = Server::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
         @db = Store::Database.connect(@cluster.database("nimble_eyelet_test"))
         Store::Database.migrate(@db)
         Store::Demo.new(@db).load
@@ -45,7 +45,7 @@ module NimbleEyelet
         Store::Demo.new(@db).load
       end
 
-      def app(**options) = App::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr, **options)
+      def app(**options) = Http::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr, **options)
 
       # @return [String] address of a real server in this process
       def serve(port: 0)
@@ -55,10 +55,10 @@ module NimbleEyelet
         "http://127.0.0.1:#{bound}"
       end
 
-      # @return [App::Gauge] a stand-in caliper in this process
+      # @return [Device::Gauge] a stand-in caliper in this process
       def caliper
-        @caliper ||= StandIn::Caliper.new(random: Random.new(7)).tap { |caliper| Thread.new { caliper.run } }
-        App::Gauge.at("stand-in:#{@caliper.port}")
+        @caliper ||= Device::StandInCaliper.new(random: Random.new(7)).tap { |caliper| Thread.new { caliper.run } }
+        Device::Gauge.at("stand-in:#{@caliper.port}")
       end
 
       # Stops the server as a crash would look from outside.

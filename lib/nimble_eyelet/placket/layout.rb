@@ -134,7 +134,7 @@ module NimbleEyelet
         (count.to_f / together).ceil * together
       end
 
-      # @return [Row, nil] the row asked for; where no count was, one that fits and is near the gap wished
+      # @return [Spacing::Row, nil] the row asked for; where no count was, one that fits and is near the gap wished
       def found
         @found ||= if @run.count && !@run.count_most
                      solved(fitted(@run.count))

@@ -1,4 +1,4 @@
-// The typed client of the interface. Types come from app/api/openapi.yaml.
+// The typed client of the interface. Types come from app/http/openapi.yaml.
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
 

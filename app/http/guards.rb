@@ -1,0 +1,166 @@
+# frozen_string_literal: true
+
+# Guards stand in front of every request: one log line, a limit on the body, headers that keep
+# other pages out, writes only as JSON from our own pages, and the interface description.
+
+require "committee"
+require "rack/utils"
+require_relative "../problem"
+
+module NimbleEyelet
+  module Http
+    module Guards
+      # Nothing a person types into a closure is near this.
+      LARGEST_BODY = 256 * 1024
+      # A stash of twenty thousand buttons fits.
+      LARGEST_FILE = 4 * 1024 * 1024
+      # Where files come in, and as what.
+      FILES = { "/api/stash/import" => %r{\Atext/csv\s*(;|\z)}i, "/api/garments/import" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
+
+      SAFE = %w[GET HEAD OPTIONS].freeze
+
+      HEADERS = {
+        "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; " \
+                                     "img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
+                                     "base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer",
+        "cross-origin-opener-policy" => "same-origin", "cross-origin-resource-policy" => "same-origin",
+        "permissions-policy" => "camera=(), microphone=(), geolocation=()"
+      }.freeze
+
+      # One line a request: method, path, status, milliseconds. No query, no body, no address.
+      class Log
+        def initialize(app, out)
+          @app = app
+          @out = out
+        end
+
+        def call(env)
+          start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+          status, headers, body = @app.call(env)
+          spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) * 1000
+          @out&.puts format("%<method>-6s %<path>s %<status>d %<spent>.1f ms", method: env["REQUEST_METHOD"], status: status,
+                                                                               path: env["PATH_INFO"].inspect[1..-2], spent: spent)
+          [status, headers, body]
+        end
+      end
+
+      # The last word on anything that went wrong: no trace leaves the server.
+      class Failures
+        def initialize(app, out)
+          @app = app
+          @out = out
+        end
+
+        def call(env)
+          @app.call(env)
+        rescue StandardError => e
+          @out&.puts "error  #{e.class}: #{e.message.lines.first&.strip} at #{e.backtrace&.first}"
+          Problem.new(500, "Something went wrong here. What you typed is kept; please try again.").render
+        end
+      end
+
+      class Headers
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          status, headers, body = @app.call(env)
+          [status, HEADERS.merge(headers), body]
+        end
+      end
+
+      # Refuses bodies over the limit, whether announced or not.
+      class BodyLimit
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          most = FILES.key?(env["PATH_INFO"]) ? LARGEST_FILE : LARGEST_BODY
+          return too_large(most) if env["CONTENT_LENGTH"].to_i > most
+
+          input = env["rack.input"]
+          if input && !env["CONTENT_LENGTH"] && !SAFE.include?(env["REQUEST_METHOD"])
+            read = input.read(most + 1).to_s
+            return too_large(most) if read.bytesize > most
+
+            env["rack.input"] = StringIO.new(read)
+          end
+          @app.call(env)
+        end
+
+        private
+
+        def too_large(most) = Problem.new(413, "That is more than #{most / 1024} kB: too much at once.").render
+      end
+
+      # An address that is no text names nothing.
+      class Addresses
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          return @app.call(env) if [env["PATH_INFO"], env["QUERY_STRING"]].all? { |part| text?(part.to_s) }
+
+          Problem.new(400, "The address holds something that is no text.").render
+        end
+
+        private
+
+        def text?(part)
+          Rack::Utils.unescape(part).valid_encoding?
+        rescue ArgumentError
+          false
+        end
+      end
+
+      # Writes come from our own pages: they carry a header that no other site can add, and JSON.
+      class Writes
+        HEADER = "HTTP_X_NIMBLE_EYELET"
+
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          return @app.call(env) if SAFE.include?(env["REQUEST_METHOD"])
+          return Problem.new(403, "Changes are made from the application's own pages.").render unless own?(env)
+          return Problem.new(415, "This is not sent in the form it is read in.").render unless readable?(env)
+
+          @app.call(env)
+        end
+
+        private
+
+        def own?(env)
+          origin = env["HTTP_ORIGIN"]
+          env.key?(HEADER) && (origin.nil? || origin == "#{env['rack.url_scheme']}://#{env['HTTP_HOST']}")
+        end
+
+        def readable?(env)
+          type = env["CONTENT_TYPE"].to_s
+          form = FILES[env["PATH_INFO"]]
+          return type.match?(form) if form
+
+          empty = env["CONTENT_LENGTH"].to_i.zero? && !env.key?("HTTP_TRANSFER_ENCODING")
+          empty ? type.empty? || type.start_with?("application/json") : type.match?(%r{\Aapplication/json\s*(;|\z)}i)
+        end
+      end
+
+      # What the interface description does not allow, in our one shape.
+      class NotInTheDescription < Committee::ValidationError
+        # An address that cannot name anything names nothing.
+        ADDRESS = %r{components/parameters/(Id|Number|Stage|Key)|schemas/StageWord}
+
+        def render
+          return Problem.new(404, "There is no such thing here.").render if message.match?(ADDRESS)
+
+          Problem.new(status, "The request is not as the interface describes it: #{message}").render
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,169 @@
+# frozen_string_literal: true
+
+# Web is the application: the guards, the routes of the interface, and the built front end.
+#
+#   app = NimbleEyelet::Http::Web.application(db: Store::Database.connect(url))   # a Rack application
+
+require "sinatra/base"
+require "rack/protection"
+require "yaml"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../document/api_page"
+require_relative "../presenter"
+require_relative "../problem"
+require_relative "../route/caliper"
+require_relative "../route/closure"
+require_relative "../route/garment"
+require_relative "../route/machine"
+require_relative "../route/measure"
+require_relative "../route/opening"
+require_relative "../route/print"
+require_relative "../route/stash"
+require_relative "../route/stitch"
+require_relative "../route/workroom"
+require_relative "../store/database"
+require_relative "../store/errors"
+require_relative "../store/workroom"
+require_relative "guards"
+
+module NimbleEyelet
+  module Http
+    class Web < Sinatra::Base
+      DESCRIPTION = File.expand_path("openapi.yaml", __dir__)
+      FRONT_END = File.expand_path("../../web/dist", __dir__)
+      SCHEMA = Committee::Drivers.load_from_file(DESCRIPTION, parser_options: { strict_reference_validation: true })
+
+      set :environment, :production
+      set :logging, false
+      set :show_exceptions, false
+      set :raise_errors, true
+      set :static, false
+      set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1]
+
+      register Route::WorkroomRoutes
+      register Route::MeasureRoutes
+      register Route::OpeningRoutes
+      register Route::ClosureRoutes
+      register Route::PrintRoutes
+      register Route::MachineRoutes
+      register Route::StitchRoutes
+      register Route::GarmentRoutes
+      register Route::StashRoutes
+      register Route::CaliperRoutes
+
+      # @param db [Sequel::Database]
+      # @param log [IO, nil] where the request lines go
+      # @param hosts [Array<String>] further host names to answer to
+      # @param caliper [Device::Gauge, nil]
+      # @param clock [#call] gives the time
+      # @return [#call] Rack application
+      def self.application(db:, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now })
+        permitted = host_authorization[:permitted_hosts] + hosts
+        app = Class.new(self) do
+          set :db, db
+          set :caliper, caliper
+          set :now, clock # called anew each time it is asked for
+          set :host_authorization, permitted_hosts: permitted
+        end
+        guarded(app, log)
+      end
+
+      def self.guarded(app, log)
+        Rack::Builder.new do
+          use Guards::Log, log
+          use Guards::Headers
+          use Guards::Failures, log
+          use Guards::Addresses
+          use Guards::BodyLimit
+          use Guards::Writes
+          use Committee::Middleware::RequestValidation, schema: SCHEMA, error_class: Guards::NotInTheDescription,
+                                                        parse_response_by_content_type: true
+          run app
+        end.to_app
+      end
+      private_class_method :guarded
+
+      helpers do
+        def db = settings.db
+        def workroom = @workroom ||= Store::Workroom.default(db)
+        def say = @say ||= Presenter.new(workroom.unit)
+
+        # The body as the guards have checked it.
+        def body_hash = env["committee.request_body_hash"] || {}
+
+        def json(value, status: 200)
+          content_type :json
+          halt status, JSON.generate(value)
+        end
+
+        # The revision the person saw.
+        def seen
+          tag = request.env["HTTP_IF_MATCH"] or halt Problem.new(428, "Say which revision you saw, in If-Match.").render
+          tag[/\A"(\d{1,9})"\z/, 1].to_i
+        end
+
+        # @param text [String] from the path
+        # @return [Integer]
+        def number(text) = text.match?(/\A\d{1,9}\z/) ? text.to_i : raise(Store::Missing)
+      end
+
+      before { cache_control :no_store if request.path_info.start_with?("/api/") }
+
+      error(Refusal) do |e|
+        problem 422, e.faults.map { |fault| say.words(fault.allowed) }.uniq.join(" "), faults: say.faults(e.faults)
+      end
+      error(Store::Missing) { problem 404, "There is no such thing here, or not any more." }
+      error(*Store::Database::AWAY) do
+        db.disconnect
+        response["retry-after"] = "2"
+        problem 503, "The database is away. What you typed is kept and will be saved when it is back."
+      end
+      not_found { problem(404, "There is no such page.") if request.path_info.start_with?("/api/") }
+
+      get "/api/health" do
+        db.fetch("SELECT 1").get
+        json({ status: "ok", database: "answers" })
+      rescue *Store::Database::AWAY, Sequel::DatabaseError
+        db.disconnect
+        json({ status: "waiting", database: "away" }, status: 503)
+      end
+
+      get "/api/openapi.yaml" do
+        send_file DESCRIPTION, type: "application/yaml"
+      end
+
+      get "/api/docs" do
+        content_type :html
+        Document::ApiPage.new(YAML.safe_load_file(DESCRIPTION)).html
+      end
+
+      get "/api/docs.css" do
+        send_file File.expand_path("../document/api_page.css", __dir__)
+      end
+
+      # The front end: its files as built, and its one page for every other address.
+      get "/*" do |path|
+        file = File.expand_path(path, FRONT_END)
+        inside = file.start_with?("#{FRONT_END}/") && File.file?(file)
+        pass if path.start_with?("api/")
+        cache_control :public, :immutable, max_age: 31_536_000 if inside && path.start_with?("assets/")
+        send_file inside ? file : page
+      end
+
+      private
+
+      def page
+        file = File.join(FRONT_END, "index.html")
+        halt 503, "The front end is not built yet: run bin/setup." unless File.file?(file)
+        response["cache-control"] = "no-cache"
+        file
+      end
+
+      def problem(status, detail, **more)
+        self.status status
+        content_type Problem::TYPE
+        body Problem.new(status, detail, **more).body
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# Presenter puts the values of the core into JSON: lengths with their figure in the person's unit,
+# reasons and cautions written out. There is this one way of presenting.
+#
+#   say = Presenter.new(:in)
+#   say.length(Length.inches(3/4r))   # => { mm: 19.05, text: "3/4 in" }
+
+require_relative "../lib/nimble_eyelet"
+
+module NimbleEyelet
+  class Presenter
+    # @return [Symbol] :mm, :cm or :in
+    attr_reader :unit
+
+    # @param unit [Symbol]
+    def initialize(unit)
+      @unit = unit
+    end
+
+    # @param length [Length, nil]
+    # @return [Hash, nil]
+    def length(length)
+      length && { mm: length.to_f.round(4), text: Wording.of(length, unit) }
+    end
+
+    # @param text [String, Sentence, nil]
+    # @return [String, nil]
+    def words(text) = text && Sentence.in(text, unit)
+
+    # @param number [Numeric]
+    # @return [String] without trailing zeros
+    def number(number, places = 2) = Wording.decimal(number.to_r, places)
+
+    # @param reasons [Array<Reason>]
+    # @return [Array<Hash>]
+    def reasons(reasons) = reasons.map { |reason| { rule: reason.rule, says: words(reason.says), source: reason.source } }
+
+    # @param cautions [Array<Caution>]
+    # @return [Array<Hash>]
+    def cautions(cautions)
+      cautions.map { |caution| { rule: caution.rule, says: words(caution.says), instead: words(caution.instead) } }
+    end
+
+    # @param faults [Array<Fault>]
+    # @return [Array<Hash>]
+    def faults(faults)
+      faults.map { |fault| { field: fault.field, given: words(fault.given).to_s, allowed: words(fault.allowed) } }
+    end
+
+    # @param value [Length, Rational, Outline, Integer, String, nil] of a field
+    # @return [Hash, String, nil] as the interface describes fields
+    def field(value)
+      case value
+      when Length then length(value)
+      when Outline then value.in(unit)
+      when Rational then number(value)
+      when Integer then value.to_s
+      else value
+      end
+    end
+
+    # @param value [Object] of a field
+    # @return [String] as a person would type it; empty for nothing
+    def typed(value) = field(value).then { |shown| shown.is_a?(Hash) ? shown.fetch(:text) : shown.to_s }
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+# caliper: a reading for the field somebody is in; and the jaws and keys of the stand-in.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../device/gauge"
+require_relative "../store/errors"
+
+module NimbleEyelet
+  module Route
+    module CaliperRoutes
+      def self.registered(app)
+        app.helpers Helpers
+        app.error(Device::Gauge::Silent) { |e| problem 503, e.message }
+        app.get("/api/caliper") { json(caliper_state) }
+        app.post("/api/caliper/reading") do
+          length, text = caliper.read
+          json({ length: say.length(length), text: text })
+        end
+        app.put("/api/caliper") do
+          raise Store::Missing unless caliper.stand_in?
+
+          move_caliper(body_hash)
+          json(caliper_state)
+        end
+      end
+
+      module Helpers
+        def caliper = settings.caliper || raise(Store::Missing)
+
+        def caliper_state
+          gauge = settings.caliper
+          return { there: !gauge.nil?, stand_in: false } unless gauge&.stand_in?
+
+          state = gauge.state
+          { there: true, stand_in: true, jaws: say.length(state[:jaws]), zeroed: !state[:zero].zero?, unit: state[:unit] }
+        end
+
+        def move_caliper(asked)
+          caliper.press(asked["key"]) if asked["key"]
+          return unless asked["jaws"]
+
+          length = Typing::Notation.read(asked["jaws"], unit: say.unit, field: "caliper.jaws")
+          Refusal.unless_valid { |check| Typing::Limits.check(check, "caliper.jaws", length) }
+          caliper.open_jaws(length)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+# Takes a CSV into the stash, or shows what would become of each row. It answers line by line,
+# so that a person sees it move and nothing is held in memory.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../document/stash_csv"
+
+module NimbleEyelet
+  module Route
+    class StashImport
+      BATCH = 200
+      FATES = %w[new changed same bad].freeze
+      TAKEN = %w[new changed].freeze
+
+      # @param stash [Store::Stash]
+      # @param io [IO]
+      # @param keep [Boolean] false only looks
+      # @param say [Presenter]
+      # @raise [Refusal] when the file is none
+      def initialize(stash, io, keep:, say:)
+        @stash = stash
+        @rows = Document::StashCsv::Reader.new(io)
+        @keep = keep
+        @say = say
+      end
+
+      # @yieldparam line [String] one JSON object and a line feed
+      def each
+        counts = FATES.to_h { |fate| [fate, 0] }
+        @rows.each_slice(BATCH) do |rows|
+          settle(rows).each do |row, fate|
+            counts[fate] += 1
+            yield line(row: row.number, name: row.name, fate: fate, why: why(row)) unless fate == "same"
+          end
+          yield line(bytes: rows.last.bytes)
+        end
+        yield line(summary: counts, kept: @keep)
+      rescue Refusal => e
+        yield line(problem: @say.words(e.faults.first.allowed), summary: counts, kept: @keep)
+      end
+
+      private
+
+      # @return [Array<Array(Row, String)>] each row with its fate
+      def settle(rows)
+        there = @stash.named(rows.filter_map { |row| row.item && row.name })
+        fates = rows.map { |row| [row, fate(row, there)] }
+        @stash.put_all(fates.filter_map { |row, fate| row.item if TAKEN.include?(fate) }) if @keep
+        fates
+      end
+
+      def fate(row, there)
+        return "bad" unless row.item
+        return "new" unless there[row.name]
+
+        there[row.name] == row.item ? "same" : "changed"
+      end
+
+      def why(row) = row.faults.map { |fault| "#{fault.field.delete_prefix('button.')}: #{@say.words(fault.allowed)}" }.join(" ")
+      def line(**what) = "#{JSON.generate(what)}\n"
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+# stitch: the hole sewn before it is sewn, with the recipe as it stands or with dials turned for a try;
+# the same as SVG and CSV; and the card for the machine.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../document/card_pdf"
+require_relative "../document/stitches"
+require_relative "../document/stretch_scale_pdf"
+require_relative "../field/field"
+require_relative "../view/stitch"
+
+module NimbleEyelet
+  module Route
+    module StitchRoutes
+      def self.registered(app)
+        app.helpers Helpers
+        app.post("/api/closures/:id/stitches") do
+          json(View::StitchView.of(HoleSimulation.of(sheet_of(params["id"]), trial), say))
+        end
+        app.get(%r{/api/closures/(\d+)/stitches\.(svg|csv)}) do |id, format|
+          sheet = sheet_of(id)
+          simulation = HoleSimulation.of(sheet)
+          content_type format == "svg" ? "image/svg+xml" : "text/csv", charset: "utf-8"
+          response["content-disposition"] = "attachment; filename=\"stitches-#{id}.#{format}\""
+          format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
+        end
+        app.get(%r{/api/closures/(\d+)/card\.pdf}) do |id|
+          closure = closures.find(number(id))
+          content_type "application/pdf"
+          response["content-disposition"] = "inline; filename=\"card-#{id}.pdf\""
+          Document::CardPdf.new(Sheet.of(closure.plan), say, title: "#{closure.garment_name}: #{closure.plan.name}").render
+        end
+        app.get("/api/stretch-scale.pdf") do
+          content_type "application/pdf"
+          Document::StretchScalePdf.new.render
+        end
+        app.post("/api/feel") { json(feel(body_hash)) }
+      end
+
+      module Helpers
+        def sheet_of(id) = Sheet.of(closures.find(number(id)).plan)
+
+        # Dials as typed.
+        def trial
+          read = lambda do |name|
+            text = body_hash[name].to_s.strip
+            text.empty? ? nil : Field.fetch("recipe.#{name}").read(text, unit: workroom.unit)
+          end
+          Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
+                    tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).validate
+        end
+
+        # What a cloth is like, from a square on the scales, a folded stack, or two marks pulled apart.
+        def feel(typed)
+          length = ->(name) { Typing::Notation.read(typed[name].to_s, unit: say.unit, field: "feel.#{name}") }
+          case typed.fetch("test")
+          when "weigh" then { weight: ClothFeel.weight(grams: figure(typed["grams"], "feel.grams"), side: length.call("side")).to_s }
+          when "fold"
+            { thickness: say.words(ClothFeel.thickness(folded: length.call("folded"),
+                                                       layers: figure(typed["layers"], "feel.layers").to_i)) }
+          else { stretch: ClothFeel.stretch(marked: length.call("marked"), pulled: length.call("pulled")).to_s }
+          end
+        end
+
+        def figure(text, field)
+          raise Refusal.field(field, text, "Write a number, such as 1.2.") unless text.to_s.match?(/\A\s*\d{1,4}([.,]\d{1,3})?\s*\z/)
+
+          Rational(text.strip.tr(",", "."))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+# Serves the application on 127.0.0.1, with a database cluster of its own unless DATABASE_URL names
+# one. Ctrl-C or SIGTERM stops both cleanly; what a killed start left running is taken over.
+
+require "puma"
+require "puma/configuration"
+require "puma/launcher"
+require_relative "../device/gauge"
+require_relative "../http/guards"
+require_relative "../http/web"
+require_relative "../store/database"
+require_relative "../store/demo"
+require_relative "cluster"
+
+module NimbleEyelet
+  module Server
+    class Start
+      HOST = "127.0.0.1"
+      VAR = File.expand_path("../../var", __dir__)
+
+      CALIPER = File.expand_path("../device/stand_in_caliper.rb", __dir__)
+
+      # @param environment [Hash] PORT, DATABASE_URL, NIMBLE_EYELET_VAR for another data folder, and
+      #   NIMBLE_EYELET_CALIPER for the device of a caliper, or "none"; without it there is a stand-in
+      def initialize(environment)
+        @port = Integer(environment.fetch("PORT", "4567"), exception: false)
+        @url = environment["DATABASE_URL"]
+        @var = environment.fetch("NIMBLE_EYELET_VAR", VAR)
+        @caliper = environment["NIMBLE_EYELET_CALIPER"]
+      end
+
+      # Runs until told to stop.
+      #
+      # @return [Integer] exit status
+      def run
+        return failed("PORT is a number from 1 to 65535.") unless @port&.between?(1, 65_535)
+
+        reason = taken
+        return failed(reason) if reason
+
+        # A signal during the start stops what has been started so far.
+        %w[INT TERM].each { |signal| trap(signal) { raise Interrupt } }
+        serve
+        0
+      rescue Cluster::Failed, *Store::Database::AWAY => e
+        failed("The database does not start: #{e.message.lines.first&.strip}")
+      rescue Interrupt
+        0
+      ensure
+        @stand_in&.close
+        @cluster&.stop
+      end
+
+      private
+
+      def serve
+        db = Store::Database.connect(@url || own_database)
+        Store::Database.migrate(db)
+        puts "Filled in the demo workroom." if Store::Demo.new(db).load
+        launcher(Http::Web.application(db: db, caliper: Device::Gauge.at(@caliper || stand_in))).run
+      ensure
+        db&.disconnect
+      end
+
+      def own_database
+        hold_lock
+        @cluster = Cluster.new(File.join(@var, "postgres")).start
+        @cluster.database("nimble_eyelet")
+      end
+
+      # A stand-in caliper, in a process of its own that goes when this one goes.
+      # @return [String] its address
+      def stand_in
+        @stand_in = IO.popen([RbConfig.ruby, CALIPER], "r+")
+        "stand-in:#{@stand_in.gets.to_i}"
+      end
+
+      # One server at a time may start and stop the cluster of this folder.
+      def hold_lock
+        FileUtils.mkdir_p(@var)
+        @lock = File.open(File.join(@var, "start.lock"), File::RDWR | File::CREAT)
+        return if @lock.flock(File::LOCK_EX | File::LOCK_NB)
+
+        raise Cluster::Failed, "another bin/start of this folder is running; stop it first, or set DATABASE_URL"
+      end
+
+      def taken
+        TCPServer.new(HOST, @port).close
+        nil
+      rescue Errno::EADDRINUSE
+        "Port #{@port} is taken by another program. Choose another: PORT=#{@port + 1} bin/start"
+      rescue Errno::EACCES
+        "Port #{@port} needs more rights. Choose another: PORT=4567 bin/start"
+      end
+
+      def launcher(app)
+        configuration = Puma::Configuration.new do |puma|
+          puma.bind "tcp://#{HOST}:#{@port}"
+          puma.threads 1, 6
+          puma.app app
+          puma.raise_exception_on_sigterm false
+          # Larger than anything that is taken: refused before it is read.
+          puma.http_content_length_limit Http::Guards::LARGEST_FILE * 2
+        end
+        launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
+        launcher.events.after_booted { puts "Nimble Eyelet is at http://#{HOST}:#{@port}" }
+        launcher
+      end
+
+      def failed(reason)
+        warn reason
+        1
+      end
+    end
+  end
+end
+
+$stdout.sync = true
+exit NimbleEyelet::Server::Start.new(ENV).run if $PROGRAM_NAME == __FILE__
