@@ -34,7 +34,7 @@ module NimbleEyelet
 
     # @param reasons [Array<Reason>]
     # @return [Array<Hash>]
-    def reasons(reasons) = reasons.map { |reason| { rule: reason.rule, says: words(reason.says), source: reason.source } }
+    def reasons(reasons) = reasons.map { |reason| { rule: reason.rule, says: words(reason.says), kind: reason.kind, source: reason.from } }
 
     # @param cautions [Array<Caution>]
     # @return [Array<Hash>]

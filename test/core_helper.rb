@@ -59,19 +59,27 @@ module CoreValues
   end
 
   def run_of(**changes)
-    Placket::Run.new(length: mm(620), use: "shirt", orientation: "vertical", extension: mm(18), edge: "ten",
+    Placket::Run.new(run_length: mm(620), use: "shirt", orientation: "vertical", extension: mm(18), edge: "ten",
                      grid: "millimetre", seat: "upper", **changes)
   end
 
   def plan(**changes)
     Plan.new(name: "front placket", button: button, cloth: cloth, thread: thread, machine: machine, opening: wish,
-             run: run_of, overrides: Recipes::Overrides.none, attach: Attach::ButtonSewing.new(pattern: "two_bars"), **changes)
+             placket: run_of, recipe: Recipes::Overrides.none, attach: Attach::ButtonSewing.new(pattern: "two_bars"), **changes)
   end
 
-  def sheet(**changes) = Sheet.of(plan(**changes).validate)
+  def sheet(facts: Sewing::Facts.none, **changes) = Sheet.of(plan(**changes).validate, facts)
+
+  # What was done: keys of steps, and test holes as seen.
+  def facts(steps: [], swatches: [], with: {})
+    entries = steps.map { |key| Sewing::Entry.new(id: key, kind: "step", happened_at: nil, step: key, done_with: with) }
+    Sewing::Facts.of(entries + swatches.each_with_index.map do |swatch, index|
+      Sewing::Entry.new(id: "swatch-#{index}", kind: "swatch", happened_at: nil, swatch: swatch)
+    end)
+  end
 
   # What is away from neutral after these steps.
-  def ledger_after(steps) = steps.reduce(Ledger.empty) { |ledger, step| ledger.changed(step.changes) }
+  def ledger_after(steps) = steps.reduce(Ledger.empty) { |ledger, step| ledger.changed(step.moves) }
 
   # The faults a block is refused with, by field.
   def refused(&block)

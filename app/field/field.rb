@@ -11,7 +11,7 @@ require_relative "../../lib/nimble_eyelet"
 module NimbleEyelet
   # kind - Symbol: :length, :choice, :whole, :decimal, :outline, :tex, :flag or :text
   # table - Symbol, :closures or :recipes; optional - Boolean, may be left empty for the rules to decide
-  class Field < Value.of(:path, :kind, :column, :table, :optional, :choices, choices: nil)
+  class Field < Value.of(:path, :kind, :column, :table, :optional, choices: nil)
     # @param typed [String, nil] as typed; empty counts as nothing
     # @param unit [Symbol] the person's unit
     # @return [Length, Integer, Rational, Outline, String, nil]

@@ -44,7 +44,7 @@ module NimbleEyelet
 
       def check_feet(feet)
         twice = feet.map(&:kind).tally.find { |_, count| count > 1 } or return
-        raise Refusal.field("machine.feet", twice.first, "The #{FOOT_KINDS.fetch(twice.first)} stands there twice.")
+        raise Refusal.field("machine.feet", twice.first, "The #{FOOT_KINDS.fetch(twice.first).name} stands there twice.")
       end
     end
   end

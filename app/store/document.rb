@@ -17,8 +17,8 @@ module NimbleEyelet
     # fields - Hash of path to value; machine_id - Integer; pins - Array<Placket::Pin>
     # keep_outs - Array<Placket::KeepOut>; swatches - Array<Swatches::Swatch>
     # steps_done - Array<String>; knots - Hash of stage to fingerprint
-    class Document < Value.of(:fields, :machine_id, :pins, :keep_outs, :swatches, :steps_done, :knots, pins: [],
-                              keep_outs: [], swatches: [], steps_done: [], knots: {})
+    class Document < Value.of(:fields, :machine_id, pins: [], keep_outs: [], swatches: [], steps_done: [],
+                              knots: {})
       # @param machine [Machine] the one machine_id names
       # @param habits [Hash{String => Object}] of the house, for what the closure leaves open
       # @return [Plan]

@@ -17,7 +17,7 @@ module NimbleEyelet
       MOST_OWNED = 10_000
 
       # One kind of button in the box. colour - String, key of Buttons::COLOURS
-      class Item < Value.of(:button, :owned, :colour, :note, owned: 0, colour: "shell", note: "")
+      class Item < Value.of(:button, owned: 0, colour: "shell", note: "")
         # @return [self]
         # @raise [Refusal]
         def validate

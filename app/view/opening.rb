@@ -15,7 +15,7 @@ module NimbleEyelet
         { length: say.length(cut.length), overall: say.length(cut.overall), rounding: say.length(cut.rounding),
           ruler: cut.ruler.name, verdict: verdict(cut.verdict, say), ends: ends(cut.ends, say),
           answers: cut.answers.map { |answer| answer(answer, cut, say, sheet.settings.fetch(answer.school.key)) },
-          setting: setting(sheet.settings.fetch(cut.chosen.school.key), say), foot: FOOT_KINDS.fetch(sheet.recipe.foot.value.kind),
+          setting: setting(sheet.settings.fetch(cut.chosen.school.key), say), foot: sheet.recipe.foot.value.name,
           bands: cut.bands.to_h { |key, length| [key, say.length(length)] }, asks: cut.chosen.school.asks,
           if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth)
                           .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, say) } },

@@ -60,7 +60,7 @@ module NimbleEyelet
 
       def self.setting(part, choice, say, label)
         { key: part.key.to_s, label: label, field: part.field, text: text(choice.value, say),
-          yours: choice.because.first.source == Recipes::Chooser::YOURS,
+          yours: choice.because.first.kind == :yours,
           because: say.reasons(choice.because), cautions: say.cautions(choice.cautions) }
       end
 

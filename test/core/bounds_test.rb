@@ -11,7 +11,7 @@ class BoundsTest < CoreTest
     **%w[allowance correction wrapped ease].to_h { |name| ["opening.#{name}", ->(test, at) { test.wish(name.to_sym => at) }] },
     **%w[wished_gap least_gap most_gap inner_gap offset extension]
            .to_h { |name| ["placket.#{name}", ->(test, at) { test.run_of(name.to_sym => at) }] },
-    "placket.run_length" => ->(test, at) { test.run_of(length: at) },
+    "placket.run_length" => ->(test, at) { test.run_of(run_length: at) },
     **%w[stitch_width stitch_length].to_h { |name| ["recipe.#{name}", ->(_, at) { Recipes::Overrides.new(name.to_sym => at) }] },
     **%w[allowance click scale_pitch]
            .to_h { |name| ["foot.#{name}", ->(_, at) { Foot.new(kind: "carriage_foot", name.to_sym => at) }] },
@@ -21,7 +21,7 @@ class BoundsTest < CoreTest
 
   def test_each_limit_holds_to_a_hair
     PLACES.each do |field, place|
-      limit = Typing::Limits::LENGTHS.fetch(field)
+      limit = limit_of(field)
       inside = [limit.open ? limit.least + HAIR : limit.least, limit.most]
       outside = [limit.open ? limit.least : limit.least - HAIR, limit.most + HAIR]
 
@@ -33,7 +33,7 @@ class BoundsTest < CoreTest
   def test_every_refusal_says_what_is_allowed_in_the_persons_unit
     PLACES.each do |field, place|
       said = assert_raises(Refusal) do
-        place.call(self, Typing::Limits::LENGTHS.fetch(field).most + mm(1)).validate
+        place.call(self, limit_of(field).most + mm(1)).validate
       end.faults.first.allowed
 
       assert_match(/ mm/, Sentence.in(said, :mm), field)
@@ -65,6 +65,10 @@ class BoundsTest < CoreTest
   end
 
   private
+
+  NOUNS = Plan::SECTIONS.merge("foot" => Foot, "machine" => Machine).freeze
+
+  def limit_of(field) = field.split(".").then { |section, name| NOUNS.fetch(section)::LIMITS.fetch(name.to_sym) }
 
   def reread(length, unit) = Typing::Notation.read(Wording.of(length, unit), unit: unit, field: "field")
 end

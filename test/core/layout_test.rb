@@ -6,7 +6,7 @@ require_relative "../core_helper"
 class LayoutTest < CoreTest
   POCKET = Placket::KeepOut.new(from: Length.mm(268), to: Length.mm(276), label: "pocket edge")
 
-  def layout(**changes) = sheet(run: run_of(**changes)).layout
+  def layout(**changes) = sheet(placket: run_of(**changes)).layout
   def places(**changes) = layout(**changes).holes.map { |hole| hole.at.to_f }
   def pin(at, **more) = Placket::Pin.new(at: mm(at), **more)
   def gaps(places) = places.each_cons(2).map { |upper, lower| (lower - upper).round(4) }
@@ -148,7 +148,7 @@ class LayoutTest < CoreTest
                 least_gap: [nil, mm(random.rand(30..60))].sample(random: random),
                 most_gap: [nil, mm(random.rand(70..200))].sample(random: random),
                 keep_outs: Array.new(random.rand(0..2)) { random.rand(50..500).then { |at| Placket::KeepOut.new(from: mm(at), to: mm(at + 12)) } } }
-      found = sheet(run: run_of(**asked))
+      found = sheet(placket: run_of(**asked))
       found.layout ? assert_holds(asked, found.layout) : assert_explained(found.faults)
     end
   end

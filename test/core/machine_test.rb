@@ -30,7 +30,7 @@ class MachineTest < CoreTest
       assert found.type.order
       assert RESETS.key?(facts[:reset])
       assert FEED_STOPS.key?(facts[:feed_stop])
-      assert(found.feet.all? { |foot| FOOT_KINDS.value?(foot.name) })
+      assert(found.feet.all? { |foot| FOOT_KINDS.value?(foot.type) })
       assert_nil found.foot("laser")
     end
   end

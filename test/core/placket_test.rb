@@ -3,7 +3,7 @@
 require_relative "../core_helper"
 
 class PlacketTest < CoreTest
-  def layout(**changes) = sheet(run: run_of(**changes)).layout
+  def layout(**changes) = sheet(placket: run_of(**changes)).layout
   def places(**changes) = layout(**changes).holes.map { |hole| hole.at.millimetres.to_f }
 
   def test_an_even_row_on_the_grid
@@ -35,14 +35,14 @@ class PlacketTest < CoreTest
 
   def test_every_hole_and_mark_lies_on_the_run_in_order
     200.times do
-      run = run_of(length: mm(random.rand(200..900)), count: random.rand(2..9),
+      run = run_of(run_length: mm(random.rand(200..900)), count: random.rand(2..9),
                    orientation: %w[vertical horizontal].sample(random: random))
-      found = sheet(run: run).layout or next
+      found = sheet(placket: run).layout or next
       marks = found.holes.flat_map { |hole| [hole.from, hole.open_from, hole.open_to, hole.to] }
 
       assert_equal marks, marks.sort
       assert_operator marks.first, :>=, Length.zero
-      assert_operator marks.last, :<=, run.length
+      assert_operator marks.last, :<=, run.run_length
     end
   end
 
@@ -87,15 +87,15 @@ class PlacketTest < CoreTest
 
   def test_what_cannot_be_laid_out_is_refused_by_field
     assert_equal ["placket.last"], refused { run_of(first: mm(300), last: mm(200)).validate }.keys
-    assert_equal ["placket.pins"], refused { run_of(pins: [Placket::Pin.new(at: mm(700))]).validate }.keys
-    assert_equal ["placket.keep_outs"], refused { run_of(keep_outs: [Placket::KeepOut.new(from: mm(5), to: mm(5))]).validate }.keys
+    assert_equal ["placket.pins.b7.at"], refused { run_of(pins: [Placket::Pin.new(id: "b7", at: mm(700))]).validate }.keys
+    assert_equal ["placket.keep_outs.c.to"], refused { run_of(keep_outs: [Placket::KeepOut.new(id: "c", from: mm(5), to: mm(5))]).validate }.keys
     assert_equal ["placket.count"], refused { run_of(count: 0).validate }.keys
-    assert_includes refused { run_of(length: mm(5000)).validate }.keys, "placket.run_length"
+    assert_includes refused { run_of(run_length: mm(5000)).validate }.keys, "placket.run_length"
 
     { { count: 40 } => "placket.count", { first: mm(2) } => "placket.first", { last: mm(619) } => "placket.last",
       { pins: [Placket::Pin.new(at: mm(615))] } => "placket.pins", { length: mm(10) } => "placket.first",
       { count: 2, first: mm(24), last: mm(540), pins: [Placket::Pin.new(at: mm(212))] } => "placket.pins" }.each do |changes, field|
-      found = sheet(run: run_of(**changes))
+      found = sheet(placket: run_of(**changes))
 
       assert_nil found.layout
       assert_nil found.progress

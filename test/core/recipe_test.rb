@@ -3,9 +3,9 @@
 require_relative "../core_helper"
 
 class RecipeTest < CoreTest
-  def recipe(kind: "sensing", overrides: {}, **parts)
+  def recipe(kind: "sensing", recipe: {}, **parts)
     given = { button: button, cloth: cloth, thread: thread, machine: machine(kind) }.merge(parts)
-    Recipes::Recipe.of(Recipes::Situation.new(**given), Recipes::Overrides.new(**overrides))
+    Recipes::Recipe.of(Recipes::Situation.new(**given), Recipes::Overrides.new(**recipe))
   end
 
   # d = √(4·tex·10⁻⁶ / (π·ρ·φ)): tex 27 polyester, ρ 1380, φ 0.65 gives 0.1958 mm.
@@ -65,18 +65,18 @@ class RecipeTest < CoreTest
   def test_a_coarse_dial_that_leaves_gaps_is_cautioned
     assert_equal ["cover"], recipe(kind: "stepped").stitch_length.cautions.map(&:rule)
     assert_empty recipe.stitch_length.cautions
-    assert_match(/above the band/, recipe(overrides: { stitch_length: mm(0.2) }).stitch_length.cautions.first.says)
+    assert_match(/above the band/, recipe(recipe: { stitch_length: mm(0.2) }).stitch_length.cautions.first.says)
   end
 
   def test_what_the_person_sets_wins_as_far_as_the_machine_goes
-    own = recipe(overrides: { style: "keyhole", stitch_width: mm(20), tension: 2r, stabiliser: "paper", needle_size: 80,
+    own = recipe(recipe: { style: "keyhole", stitch_width: mm(20), tension: 2r, stabiliser: "paper", needle_size: 80,
                               foot: "general_zigzag_foot" })
 
     assert_equal ["keyhole", "7 mm", 2, "paper", 80, "general_zigzag_foot"],
                  [own.style.value.key, own.stitch_width.value.to_s, own.tension.value, own.stabiliser.value,
                   own.needle.value.size, own.foot.value.kind]
-    assert_equal ["cutting space"], recipe(overrides: { stitch_width: mm(3) }).stitch_width.cautions.map(&:rule)
-    assert_equal "two_tacks", recipe(kind: "stepped", overrides: { style: "keyhole" }).style.value.key
+    assert_equal ["cutting space"], recipe(recipe: { stitch_width: mm(3) }).stitch_width.cautions.map(&:rule)
+    assert_equal "two_tacks", recipe(kind: "stepped", recipe: { style: "keyhole" }).style.value.key
     assert_includes refused { Recipes::Overrides.new(needle_size: 10).validate }.keys, "recipe.needle_size"
   end
 
@@ -100,7 +100,7 @@ class RecipeTest < CoreTest
     keyhole = scores.find { |score| score.style.key == "keyhole" }
 
     assert_equal ["An eyelet has nothing to seat."], keyhole.against.map(&:says)
-    own = recipe(overrides: { style: "keyhole" })
+    own = recipe(recipe: { style: "keyhole" })
 
     assert_equal ["keyhole", ["flat button"]], [own.style.value.key, own.style.cautions.map(&:rule)]
     assert_includes own.style.cautions.first.instead, "rectangular"

@@ -30,7 +30,6 @@ class SewingTest < CoreTest
     assert_empty(steps(machine: machine("memory")).select { |step| step.key.start_with?("reset-") })
     lever = steps.find { |step| step.key == "lever" }
 
-    assert_predicate lever, :guarded?
     assert_match(/beeps/, lever.symptom)
     assert_empty(steps(machine: machine("stepped")).select { |step| step.key == "lever" })
   end
@@ -51,13 +50,34 @@ class SewingTest < CoreTest
   end
 
   def test_progress_tells_what_was_passed_over_and_what_is_away_from_neutral
-    made = sheet(steps_done: %w[stabilise foot no-longer-there]).progress
+    made = sheet(facts: facts(steps: %w[stabilise foot no-longer-there])).progress
 
     assert_equal %w[stabilise foot], made.done
     assert_equal %w[try-on mark needle], made.passed_over
     assert_equal "settings", made.next_key
-    assert_equal ["presser foot"], made.ledger.entries.map(&:name)
-    assert_nil sheet(steps_done: steps.map(&:key)).progress.next_key
+    assert_nil sheet(facts: facts(steps: steps.map(&:key))).progress.next_key
+  end
+
+  def test_a_step_done_with_other_figures_says_from_what_to_what
+    done = facts(steps: %w[mark needle], with: { "opening.length" => mm(27), "recipe.needle" => "universal 75/11" })
+    outdated = sheet(facts: done).progress.outdated
+
+    assert_equal ["mark"], outdated.keys
+    assert_equal [["opening.length", mm(27), mm(22.5)]], outdated["mark"].map(&:to_a)
+  end
+
+  def test_facts_are_read_off_the_journal_and_what_is_withdrawn_does_not_count
+    entry = ->(id, kind, **more) { Sewing::Entry.new(id: id, kind: kind, happened_at: nil, **more) }
+    read = Sewing::Facts.of([
+                              entry.call("a", "hole_sewn", step: "sew-1", at: mm(118), opening: mm(22)),
+                              entry.call("b", "hole_sewn", step: "sew-2", at: mm(24), opening: mm(22)),
+                              entry.call("c", "step", step: "mark"), entry.call("d", "withdrawal", about: "c"),
+                              entry.call("e", "hole_sewn", step: "sew-1", at: mm(118), opening: mm(22.5))
+                            ])
+
+    assert_equal %w[sew-1 sew-2], read.steps.keys
+    assert_equal [[mm(24), mm(22)], [mm(118), mm(22.5)]], read.holes.map(&:to_a)
+    assert_equal "e", read.steps["sew-1"].id, "the newest counts"
   end
 
   def test_shank_buttons_are_sewn_by_hand

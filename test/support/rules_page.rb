@@ -34,7 +34,7 @@ module NimbleEyelet
 
           | foot | why |
           | --- | --- |
-          #{Recipes::FOOT_RULES.map { |rule| "| #{FOOT_KINDS.fetch(rule.gives)} | #{rule.says} |" }.join("\n")}
+          #{Recipes::FOOT_RULES.map { |rule| "| #{FOOT_KINDS.fetch(rule.gives).name} | #{rule.says} |" }.join("\n")}
 
           ## Needle and stabiliser by cloth
 

@@ -13,7 +13,7 @@ require_relative "../answer/refusal"
 require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../stitch/button_pattern"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
@@ -25,21 +25,20 @@ module NimbleEyelet
     # Stitches into each pair of holes.
     STITCHES = 8
     STITCHES_HEAVY = 10
-    STITCHES_ALLOWED = (4..20)
 
     # A layer thicker than this is thicker than shirting, and wants a thread shank.
     SHIRTING = Length.mm(4r / 10)
     SHANK_EXTRA = Length.mm(1)
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
-    class ButtonSewing < Value.of(:pattern, :stitches, :width, stitches: nil, width: nil)
+    class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil)
+      LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12) }.freeze
+
       # @return [self]
       # @raise [Refusal]
       def validate
         Refusal.unless_valid do |check|
-          Typing::Limits.check(check, "attach.width", width) if width
-          check.expect("attach.stitches", stitches, stitches.nil? || STITCHES_ALLOWED.cover?(stitches),
-                       "This takes a whole number from #{STITCHES_ALLOWED.min} to #{STITCHES_ALLOWED.max}.")
+          Typing::Limit.check_all(check, "attach", self, LIMITS)
         end
         self
       end
@@ -109,7 +108,7 @@ module NimbleEyelet
       end
 
       def stitches = @sewing.stitches || (heavy? ? STITCHES_HEAVY : STITCHES)
-      def heavy? = %w[heavy_woven leather].include?(@cloth.kind)
+      def heavy? = @cloth.type.heavy_wear
 
       def shank
         @cloth.thickness > SHIRTING && !@button.shank? ? @cloth.stack + SHANK_EXTRA : Length.zero

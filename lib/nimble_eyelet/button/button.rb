@@ -9,7 +9,7 @@
 
 require_relative "../answer/refusal"
 require_relative "../answer/sentence"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 require_relative "button_shape"
 
@@ -25,8 +25,14 @@ module NimbleEyelet
 
   # width - Length or nil, the smallest width of a shape that is not round
   # outline - Outline or nil, of a shape with many corners
-  class Button < Value.of(:name, :shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, :width,
-                          :outline, name: "", width: nil, outline: nil)
+  class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
+                          width: nil, outline: nil)
+    LIMITS = {
+      diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
+      width: Typing::Limit.length(0, 150, open: true), hole_spacing: Typing::Limit.length(0, 100, open: true),
+      hole_diameter: Typing::Limit.length(0, 20, open: true)
+    }.freeze
+
     # @return [ButtonShape]
     def form = ButtonShape.fetch(shape)
 
@@ -35,13 +41,7 @@ module NimbleEyelet
 
     # Height without the shank; for balls it follows from the diameter.
     # @return [Length]
-    def height
-      case shape
-      when "ball" then diameter
-      when "half_ball" then diameter / 2
-      else thickness
-      end
-    end
+    def height = { thickness: thickness, diameter: diameter, half_diameter: diameter / 2 }.fetch(form.height)
 
     # @return [Length] largest width: measured, or from the corners
     def across = cornered? ? outline.largest_width : diameter
@@ -86,8 +86,8 @@ module NimbleEyelet
     # @raise [Refusal] naming every field that cannot be as given
     def validate
       Refusal.unless_valid do |check|
-        sized = { "button.diameter" => across, "button.thickness" => height, "button.width" => width || narrow }.map do |field, length|
-          Typing::Limits.check(check, field, length)
+        sized = { diameter: across, thickness: height, width: width || narrow }.map do |name, length|
+          LIMITS.fetch(name).check(check, "button.#{name}", length)
         end
         check_thickness(check) if sized.all?
         check_holes(check) if sized.all? && !shank?
@@ -107,10 +107,7 @@ module NimbleEyelet
     end
 
     def check_holes(check)
-      sound = { "button.hole_spacing" => hole_spacing, "button.hole_diameter" => hole_diameter }.map do |field, length|
-        Typing::Limits.check(check, field, length)
-      end
-      return unless sound.all?
+      return unless Typing::Limit.check_all(check, "button", self, LIMITS.slice(:hole_spacing, :hole_diameter))
 
       check.expect("button.hole_spacing", hole_spacing, hole_spacing >= hole_diameter,
                    Sentence["Holes %s wide run into each other: the spacing, middle to middle, is at least that.",

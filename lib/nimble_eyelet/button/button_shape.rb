@@ -14,15 +14,16 @@ require_relative "../value"
 require_relative "section"
 
 module NimbleEyelet
-  # key, name - String
+  # key, name - String; clampable - Boolean, lies flat in a carriage foot; end_on - Boolean, passes tip first
+  # hollow - Boolean, thick only at its rim; height - Symbol, what its height is: :thickness, :diameter, :half_diameter
   # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
   # across    - String, what the diameter is called for this shape
   # formula   - String, the formula for H
   # half      - Proc(d, t, w) -> Float mm, of diameter, thickness and smallest width
   # outline   - Proc(d, t, w) -> Array of [x, y] in mm, the section with its middle at x = 0
   # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
-  class ButtonShape < Value.of(:key, :name, :measured, :across, :formula, :passes, :half, :outline, :front,
-                               across: "Diameter", front: nil)
+  class ButtonShape < Value.of(:key, :name, :measured, :formula, :passes, :half, :outline, across: "Diameter",
+                               front: nil, clampable: true, end_on: false, hollow: false, height: :thickness)
     # @param diameter [Length] largest width
     # @param thickness [Length] height without shank
     # @param width [Length] smallest width
@@ -60,7 +61,7 @@ module NimbleEyelet
       half: ->(d, t, _w) { d - t + (Math::PI * t / 2) }, outline: ->(d, t, _w) { Section.stadium_outline(d, t) }
     ),
     ButtonShape.new(
-      key: "rimmed", name: "rimmed disc", measured: %i[thickness],
+      key: "rimmed", name: "rimmed disc", hollow: true, measured: %i[thickness],
       formula: "H = D + T, T over the rim", passes: "edge on, rim first, as a rectangle of diameter by rim",
       half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rimmed_outline(d, t) }
     ),
@@ -70,12 +71,12 @@ module NimbleEyelet
       half: ->(d, t, _w) { (d + Section.segment_arc(d, t)) / 2 }, outline: ->(d, t, _w) { Section.segment_outline(d, t) }
     ),
     ButtonShape.new(
-      key: "half_ball", name: "half ball", measured: [],
+      key: "half_ball", name: "half ball", measured: [], clampable: false, height: :half_diameter,
       formula: "H = (D + πD/2) / 2", passes: "edge on, as half a circle",
       half: ->(d, _t, _w) { (d + (Math::PI * d / 2)) / 2 }, outline: ->(d, _t, _w) { Section.segment_outline(d, d / 2) }
     ),
     ButtonShape.new(
-      key: "ball", name: "ball", measured: [],
+      key: "ball", name: "ball", measured: [], clampable: false, height: :diameter,
       formula: "H = πD/2", passes: "any way round, as a full circle",
       half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.arc(0, 0, d / 2, 0, 2 * Math::PI) }
     ),
@@ -97,7 +98,7 @@ module NimbleEyelet
       front: ->(d, _t, w) { Section.ellipse_outline(d, w) }
     ),
     ButtonShape.new(
-      key: "bar", name: "bar or toggle", measured: %i[thickness], across: "Length",
+      key: "bar", name: "bar or toggle", end_on: true, measured: %i[thickness], across: "Length",
       formula: "H = πd/2, d its thickness", passes: "end on, as a circle as wide as it is thick",
       half: ->(_d, t, _w) { Math::PI * t / 2 }, outline: ->(_d, t, _w) { Section.arc(0, 0, t / 2, 0, 2 * Math::PI) },
       front: ->(d, t, _w) { Section.stadium_outline(d, t) }

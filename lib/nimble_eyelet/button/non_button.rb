@@ -9,7 +9,7 @@ require_relative "../answer/reason"
 require_relative "../answer/refusal"
 require_relative "../answer/sentence"
 require_relative "../length/length"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
@@ -19,12 +19,14 @@ module NimbleEyelet
 
   # key, name, measured, formula - String; rule - Proc(Length) -> Length
   class NonButton < Value.of(:key, :name, :measured, :formula, :rule)
+    LIMITS = { size: Typing::Limit.length(0, 200, open: true) }.freeze
+
     # @param size [Length] what was measured
     # @param ruler [Ruler]
     # @return [Length] opening, rounded up
     # @raise [Refusal]
     def opening(size, ruler)
-      Refusal.unless_valid { |check| Typing::Limits.check(check, "plain.size", size) }
+      Refusal.unless_valid { |check| LIMITS.fetch(:size).check(check, "plain.size", size) }
       ruler.up(rule.call(size))
     end
 

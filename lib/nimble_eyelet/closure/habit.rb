@@ -19,8 +19,7 @@ module NimbleEyelet
   HabitOption = Value.of(:key, :name, :speaks_for, :against)
 
   # path - String, the field of a closure it stands in for; begins - String or nil, the first school
-  class Habit < Value.of(:path, :question, :begins, :options, :speaks_for, :against, begins: nil, options: [],
-                         speaks_for: "", against: "")
+  class Habit < Value.of(:path, :question, begins: nil, options: [], speaks_for: "", against: "")
     # @return [HabitOption, nil]
     def option(key) = options.find { |option| option.key == key }
 

@@ -8,30 +8,28 @@
 #   simulation.row.enough_for   # 5 of 7 holes
 
 require_relative "../answer/refusal"
+require_relative "../recipe/recipe"
 require_relative "../stitch/hole_shape"
 require_relative "../stitch/path"
 require_relative "../stitch/reckoning"
 require_relative "../thread/bobbin"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
-  # Balance that still sews at all, percent to either side.
-  BALANCES = (-40..40)
-
   # Dials turned for a try; what is nil stays as the recipe has it.
   #
   # stitch_width, stitch_length - Length; tension - Rational; balance - Integer percent, forward feed too long
-  class Trial < Value.of(:stitch_width, :stitch_length, :tension, :balance, stitch_width: nil, stitch_length: nil,
-                         tension: nil, balance: 0)
+  class Trial < Value.of(stitch_width: nil, stitch_length: nil, tension: nil, balance: 0)
+    LIMITS = Recipes::Overrides::LIMITS.slice(:stitch_width, :stitch_length, :tension)
+                               # Balance that still sews at all, percent to either side.
+                               .merge(balance: Typing::Limit.whole(-40..40)).freeze
+
     # @return [self]
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        Typing::Limits.check(check, "recipe.stitch_width", stitch_width) if stitch_width
-        Typing::Limits.check(check, "recipe.stitch_length", stitch_length) if stitch_length
-        check.expect("recipe.tension", tension.to_f, tension.nil? || (0..20).cover?(tension), "This takes a number from 0 to 20.")
-        check.expect("recipe.balance", balance, BALANCES.cover?(balance), "From #{BALANCES.min} to #{BALANCES.max} percent.")
+        Typing::Limit.check_all(check, "recipe", self, LIMITS)
       end
       self
     end

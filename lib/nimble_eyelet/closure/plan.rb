@@ -1,31 +1,104 @@
 # frozen_string_literal: true
 
-# Plan is everything a person has said about one closure: the button, the cloth, the thread, the
-# machine, how holes are sized and where they go, what was overruled, what the test holes showed,
-# which steps are done and which stages are settled.
+# Plan is everything a person wants of one closure: the button, the cloth, the thread, the machine,
+# how holes are sized and where they go, what was overruled, which test hole was accepted and which
+# stages are settled. It is what is kept, edited, undone and brought back; what happened at the
+# table is no part of it.
 #
-#   sheet = NimbleEyelet::Sheet.of(plan)
+# Everything in it has a path, section and name: "button.diameter". What is nil is left open: the
+# house decides, or the rules do.
+#
+#   plan.at("button.diameter")                              # => 18 mm
+#   plan.changed("button.diameter" => Length.mm(20))        # => Plan
+#   Sheet.of(plan.in(house), facts).cut.length
 
 require_relative "../answer/refusal"
+require_relative "../attach/attaching"
+require_relative "../button/button"
+require_relative "../cloth/cloth"
 require_relative "../cloth/stabiliser"
+require_relative "../opening/sizing"
+require_relative "../placket/run"
+require_relative "../recipe/recipe"
+require_relative "../thread/sewing_thread"
 require_relative "../value"
 
 module NimbleEyelet
-  # opening - Opening::Sizing; run - Placket::Run; overrides - Recipes::Overrides; attach - Attach::ButtonSewing
-  # swatches - Array<Swatches::Swatch>; steps_done - Array<String>; knots - Hash of stage word to fingerprint
-  # stabilisers - Array<String>, keys of STABILISER_KINDS that lie in the drawer
-  class Plan < Value.of(:name, :button, :cloth, :thread, :machine, :opening, :run, :overrides, :attach, :swatches,
-                        :steps_done, :knots, :stabilisers, swatches: [], steps_done: [], knots: {},
-                        stabilisers: STABILISER_KINDS.keys)
+  # opening - Opening::Sizing; placket - Placket::Run; recipe - Recipes::Overrides; attach - Attach::ButtonSewing
+  # settled - Hash of stage word to what it was settled from, as Stage#read gives it
+  # accepted - String or nil, id of the swatch whose settings hold
+  # stabilisers - Array<String>, keys of STABILISER_KINDS that lie in the drawer; known once it is in a house
+  class Plan < Value.of(:name, :button, :cloth, :thread, :machine, :opening, :placket, :recipe, :attach,
+                        settled: {}, accepted: nil, stabilisers: STABILISER_KINDS.keys)
+    SECTIONS = { "button" => Button, "cloth" => Cloth, "thread" => SewingThread, "opening" => Opening::Sizing,
+                 "placket" => Placket::Run, "recipe" => Recipes::Overrides, "attach" => Attach::ButtonSewing }.freeze
+    # Lists of a section, by path; their rows are known by their id.
+    LISTS = %w[placket.pins placket.keep_outs].freeze
+    # Paths that are no member of a section.
+    OWN = { "closure.name" => :name, "swatch.accepted" => :accepted }.freeze
+    PATHS = (["closure.name"] + SECTIONS.flat_map { |section, noun| noun.members.map { |name| "#{section}.#{name}" } } -
+             LISTS).freeze
+
+    # @param path [String] one of PATHS, LISTS, "machine.id" or "swatch.accepted"
+    # @return [Object]
+    def at(path)
+      own = OWN[path] and return self[own]
+
+      section, name = path.split(".")
+      self[section.to_sym][name.to_sym]
+    end
+
+    # @param changes [Hash{String => Object}] by path; "machine" takes a Machine
+    # @return [Plan]
+    def changed(changes)
+      own, rest = changes.partition { |path, _| OWN.key?(path) || path == "machine" }
+      sections = rest.group_by { |path, _| path[/\A\w+/] }.to_h do |section, values|
+        [section.to_sym, self[section.to_sym].with(**values.to_h { |path, value| [path[/\w+\z/].to_sym, value] })]
+      end
+      with(**sections, **own.to_h { |path, value| [OWN.fetch(path, path.to_sym), value] })
+    end
+
+    # @param house [House]
+    # @return [Plan] with what is left open filled in by the habits of the house
+    def in(house)
+      open = house.habits.select { |path, _| at(path).nil? }
+      changed(open).with(stabilisers: house.stabilisers)
+    end
+
+    # @param other [Plan]
+    # @return [Array<PlanChange>] what is otherwise here than there
+    def changes_since(other)
+      fields = (PATHS + ["machine.id", "swatch.accepted"]).reject { |path| at(path) == other.at(path) }
+      fields.map { |path| PlanChange.new(path: path, from: other.at(path), to: at(path)) } +
+        LISTS.flat_map { |list| rows_changed(list, other) } + stages_changed(other)
+    end
+
     # Checks every part by itself, and gathers the faults of all.
     #
     # @return [self]
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        [button, cloth, thread, opening, run, overrides, attach, *swatches].each { |part| check.gather { part.validate } }
+        [button, cloth, thread, opening, placket, recipe, attach].each { |part| check.gather { part.validate } }
       end
       self
     end
+
+    private
+
+    def rows_changed(list, other)
+      here, there = [self, other].map { |plan| plan.at(list).to_h { |row| [row.id, row] } }
+      (there.keys | here.keys).reject { |id| here[id] == there[id] }
+                              .map { |id| PlanChange.new(path: "#{list}.#{id}", from: there[id], to: here[id]) }
+    end
+
+    def stages_changed(other)
+      (settled.keys | other.settled.keys).reject { |stage| settled[stage] == other.settled[stage] }.map do |stage|
+        PlanChange.new(path: "settled.#{stage}", from: other.settled.key?(stage), to: settled.key?(stage))
+      end
+    end
   end
+
+  # One thing that is otherwise than it was. from, to - values at the path; of a list, its row or nil
+  PlanChange = Value.of(:path, :from, :to)
 end

@@ -8,7 +8,7 @@
 #   cloth.stack   # 0.7 mm
 
 require_relative "../answer/refusal"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 require_relative "cloth_kind"
 
@@ -16,8 +16,17 @@ module NimbleEyelet
   # weight - Integer g/m²; stretch - Integer percent; layers - Integer of cloth at the hole
   # seams - Integer, further layers of seams and facings at the hole
   # frays, iron, washed - "yes", "no", or nil to go by the kind
-  class Cloth < Value.of(:name, :kind, :weight, :thickness, :layers, :interfacing, :stretch, :seams, :frays, :iron,
-                         :washed, name: "", seams: 0, frays: nil, iron: nil, washed: nil)
+  class Cloth < Value.of(:kind, :weight, :thickness, :layers, :interfacing, :stretch, name: "", seams: 0,
+                         frays: nil, iron: nil, washed: nil)
+    LIMITS = {
+      weight: Typing::Limit.whole(10..1500), thickness: Typing::Limit.length(0, 15, open: true), layers: Typing::Limit.whole(1..12),
+      interfacing: Typing::Limit.length(0, 5), stretch: Typing::Limit.whole(0..200), seams: Typing::Limit.whole(0..12)
+    }.freeze
+    # Answers to what a person may know better than the kind.
+    ANSWERS = { "yes" => "yes", "no" => "no" }.freeze
+    # Share of the cloth's stretch that a slit takes part in.
+    STRETCH_SHARE = 3r / 10
+
     # @return [ClothKind]
     def type = CLOTH_KINDS.fetch(kind)
 
@@ -41,18 +50,13 @@ module NimbleEyelet
 
     # How much further the opening reaches when the cloth gives: 1 + 0.3 × stretch.
     # @return [Rational]
-    def give = 1 + (Cloth::STRETCH_SHARE * stretch / 100)
+    def give = 1 + (STRETCH_SHARE * stretch / 100)
 
     # @return [self]
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        Typing::Limits.check(check, "cloth.thickness", thickness)
-        Typing::Limits.check(check, "cloth.interfacing", interfacing)
-        Cloth::COUNTS.each do |name, range|
-          check.expect("cloth.#{name}", self[name], range.cover?(self[name]),
-                       "This takes a whole number from #{range.min} to #{range.max}.")
-        end
+        Typing::Limit.check_all(check, "cloth", self, LIMITS)
       end
       self
     end
@@ -61,12 +65,4 @@ module NimbleEyelet
 
     def said(answer, usual) = answer.nil? || answer.empty? ? usual : answer == "yes"
   end
-
-  # Answers to what a person may know better than the kind.
-  Cloth::ANSWERS = { "yes" => "yes", "no" => "no" }.freeze
-
-  # Share of the cloth's stretch that a slit takes part in.
-  Cloth::STRETCH_SHARE = 3r / 10
-
-  Cloth::COUNTS = { weight: 10..1500, layers: 1..12, stretch: 0..200, seams: 0..12 }.freeze
 end

@@ -14,9 +14,11 @@ module NimbleEyelet
   # nap - Boolean, pile or fluff; heat - Boolean, takes a hot iron; fray - Boolean
   # marking - String, what to mark it with; example - String
   # perforates - Boolean, needle holes stay and tear; washed - Boolean, as a rule
-  # pressure - String, of the foot
-  ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example, :perforates, :washed,
-                       :pressure, perforates: false, washed: true, pressure: "usual foot pressure")
+  # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
+  # heavy_wear - Boolean, its buttons are pulled hard
+  ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example,
+                       perforates: false, washed: true, pressure: "usual foot pressure", knitted: false, thick: false, fine: false,
+                       heavy_wear: false)
 
   # Cloth that the foot pushes along wants less of it.
   LIGHTER = "foot pressure one step lighter"
@@ -25,24 +27,24 @@ module NimbleEyelet
     ClothKind.new(key: "light_woven", name: "light woven", weight: 120, thickness: Length.mm(0.25), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk, or a wash-away pen tried on a scrap",
                   example: "shirting, lawn, light linen"),
-    ClothKind.new(key: "heavy_woven", name: "heavy woven", weight: 320, thickness: Length.mm(0.7), stretch: 0,
+    ClothKind.new(key: "heavy_woven", thick: true, heavy_wear: true, name: "heavy woven", weight: 320, thickness: Length.mm(0.7), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk", example: "canvas, denim, coating, flannel"),
-    ClothKind.new(key: "knit", name: "knit", weight: 200, thickness: Length.mm(0.6), stretch: 30,
+    ClothKind.new(key: "knit", knitted: true, name: "knit", weight: 200, thickness: Length.mm(0.6), stretch: 30,
                   nap: false, heat: true, fray: false, marking: "wash-away pen tried on a scrap",
                   example: "jersey, rib, interlock", pressure: LIGHTER),
-    ClothKind.new(key: "sheer", name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
+    ClothKind.new(key: "sheer", fine: true, name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "thread tacks",
                   example: "voile, organza, chiffon"),
-    ClothKind.new(key: "leather", name: "leather or vinyl", weight: 500, thickness: Length.mm(1), stretch: 0,
+    ClothKind.new(key: "leather", heavy_wear: true, name: "leather or vinyl", weight: 500, thickness: Length.mm(1), stretch: 0,
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
                   example: "garment leather, suede, vinyl", perforates: true, washed: false),
     ClothKind.new(key: "coated", name: "coated or waxed", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
                   example: "waxed cotton, oilcloth, laminated cloth", perforates: true, washed: false),
-    ClothKind.new(key: "quilted", name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
+    ClothKind.new(key: "quilted", thick: true, name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk, or thread tacks", example: "quilted cotton, padded lining",
                   pressure: LIGHTER),
-    ClothKind.new(key: "pile", name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
+    ClothKind.new(key: "pile", thick: true, name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
                   nap: true, heat: false, fray: false, marking: "thread tacks",
                   example: "corduroy, velvet, towelling, fleece, felted wool", pressure: LIGHTER)
   ].to_h { |kind| [kind.key, kind] }.freeze

@@ -6,16 +6,24 @@
 
 require_relative "../answer/refusal"
 require_relative "../length/length"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
   # Feet by what they do.
-  FOOT_KINDS = {
-    "carriage_foot" => "carriage foot", "sliding_scale_foot" => "sliding scale foot",
-    "grooved_satin_foot" => "grooved satin foot", "cording_foot" => "cording foot",
-    "button_foot" => "button foot", "general_zigzag_foot" => "general zigzag foot"
-  }.freeze
+  #
+  # clamps - Boolean, holds the button and feels its length; marks - Boolean, has a scale to stop at
+  # neutral - Boolean, what is fitted when nothing is sewn
+  FootKind = Value.of(:key, :name, clamps: false, marks: false, neutral: false)
+
+  FOOT_KINDS = [
+    FootKind.new(key: "carriage_foot", name: "carriage foot", clamps: true),
+    FootKind.new(key: "sliding_scale_foot", name: "sliding scale foot", marks: true),
+    FootKind.new(key: "grooved_satin_foot", name: "grooved satin foot"),
+    FootKind.new(key: "cording_foot", name: "cording foot"),
+    FootKind.new(key: "button_foot", name: "button foot"),
+    FootKind.new(key: "general_zigzag_foot", name: "general zigzag foot", neutral: true)
+  ].to_h { |kind| [kind.key, kind] }.freeze
 
   # A click of a carriage foot that nobody has measured yet.
   FOOT_CLICK = Length.mm(1r / 2)
@@ -28,17 +36,21 @@ module NimbleEyelet
   # allowance - Length a carriage foot adds to the button by itself, learned from test holes
   # click - Length of one click of its catch
   # scale_pitch - Length between two marks of a sliding scale foot; scale_reads - String, key of SCALE_READS
-  class Foot < Value.of(:kind, :nickname, :largest_button, :allowance, :click, :scale_pitch, :scale_reads,
-                        nickname: "", largest_button: nil, allowance: Length.zero, click: FOOT_CLICK,
+  class Foot < Value.of(:kind, nickname: "", largest_button: nil, allowance: Length.zero, click: FOOT_CLICK,
                         scale_pitch: SCALE_PITCH, scale_reads: "overall")
-    def name = FOOT_KINDS.fetch(kind)
+    LIMITS = {
+      largest_button: Typing::Limit.length(0, 150, open: true), allowance: Typing::Limit.length(-5, 10),
+      click: Typing::Limit.length(0.05r, 3), scale_pitch: Typing::Limit.length(0.1r, 25)
+    }.freeze
+
+    def type = FOOT_KINDS.fetch(kind)
+    def name = type.name
 
     # @return [self]
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        { "foot.largest_button" => largest_button, "foot.allowance" => allowance, "foot.click" => click,
-          "foot.scale_pitch" => scale_pitch }.each { |field, length| length && Typing::Limits.check(check, field, length) }
+        Typing::Limit.check_all(check, "foot", self, LIMITS)
       end
       self
     end

@@ -27,7 +27,7 @@ module NimbleEyelet
                     back: "Machine off, hands clear: fit the general zigzag foot.")
   ].to_h { |part| [part.key, part] }.freeze
 
-  # part - MachinePart; now - String or Sentence
+  # part - MachinePart; now - Length or String
   class LedgerEntry < Value.of(:part, :now)
     def name = part.name
   end
@@ -36,7 +36,7 @@ module NimbleEyelet
   class Ledger < Value.of(:state)
     def self.empty = new(state: {}.freeze)
 
-    # @param changes [Hash{String => String, Sentence, nil}] nil puts a part back to neutral
+    # @param changes [Hash{String => Length, String, nil}] nil puts a part back to neutral
     # @return [Ledger]
     def changed(changes) = Ledger.new(state: state.merge(changes).compact.freeze)
 

@@ -8,7 +8,7 @@
 
 require_relative "../answer/refusal"
 require_relative "../answer/sentence"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 require_relative "machine_kind"
 
@@ -37,11 +37,16 @@ module NimbleEyelet
   # max_width, width_step, length_step - Length; neutral_tension, tension_step - Rational
   # first_side, first_direction - String; straight_first - Boolean, a straight run before the satin
   # lift_resets - Boolean, lifting the foot half way loses the place; top_speed - Integer, stitches a minute
-  class Machine < Value.of(:id, :name, :kind, :styles, :stops, :reset, :max_width, :width_step, :length_step,
-                           :neutral_tension, :tension_step, :feed_stop, :bobbin_finger, :balance, :feet, :first_side,
-                           :first_direction, :straight_first, :lift_resets, :needle_positions, :top_speed, id: nil,
-                           first_side: "left", first_direction: "away", straight_first: false, lift_resets: false,
-                           needle_positions: 2, top_speed: 700)
+  class Machine < Value.of(:name, :kind, :styles, :stops, :reset, :max_width, :width_step, :length_step,
+                           :neutral_tension, :tension_step, :feed_stop, :bobbin_finger, :balance, :feet, id: nil,
+                           first_side: "left", first_direction: "away", straight_first: false,
+                           lift_resets: false, needle_positions: 2, top_speed: 700)
+    LIMITS = {
+      max_width: Typing::Limit.length(0, 12), width_step: Typing::Limit.length(0.05r, 2), length_step: Typing::Limit.length(0.01r, 1),
+      neutral_tension: Typing::Limit.number(0..20), tension_step: Typing::Limit.number((1r / 20)..5),
+      needle_positions: Typing::Limit.whole(1..50), top_speed: Typing::Limit.whole(50..1500)
+    }.freeze
+
     def type = MACHINE_KINDS.fetch(kind)
     def reset_words = RESETS.fetch(reset)
 
@@ -56,14 +61,10 @@ module NimbleEyelet
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        Machine::LENGTHS.each { |name| Typing::Limits.check(check, "machine.#{name}", self[name]) }
-        Machine::NUMBERS.each do |name, range|
-          check.expect("machine.#{name}", self[name].to_s, range.cover?(self[name]),
-                       "This takes a number from #{range.min} to #{range.max}.")
-        end
+        Typing::Limit.check_all(check, "machine", self, LIMITS)
         check.expect("machine.width_step", width_step, max_width.zero? || width_step <= max_width,
                      Sentence["One step of the dial is not more than its whole range, %s.", max_width])
-        check.expect("machine.kind", kind, kind == "plain" || zigzag?,
+        check.expect("machine.kind", kind, !type.programmed || zigzag?,
                      "A machine whose needle does not swing has no buttonhole programme: it is a plain one.")
         feet.each { |foot| check.gather { foot.validate } }
       end
@@ -78,7 +79,4 @@ module NimbleEyelet
     # @return [Length] nearest stitch length the dial has, at least one step
     def length_settable(length) = [length.round_to(length_step), length_step].max
   end
-
-  Machine::LENGTHS = %i[max_width width_step length_step].freeze
-  Machine::NUMBERS = { neutral_tension: 0..20, tension_step: (1r / 20)..5, needle_positions: 1..50, top_speed: 50..1500 }.freeze
 end

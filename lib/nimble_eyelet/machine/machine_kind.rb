@@ -11,20 +11,22 @@ module NimbleEyelet
   #
   # length_from, order - String, in words
   # sews - Array<Symbol>, the parts of a hole with two tacks in the order it sews them
-  MachineKind = Value.of(:key, :name, :length_from, :order, :sews)
+  # programmed - Boolean, has a buttonhole programme; senses - Boolean, a lever feels the button in the foot
+  # stores - Boolean, keeps the length of the first hole and repeats it
+  MachineKind = Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false)
 
   MACHINE_KINDS = [
-    MachineKind.new(key: "sensing", name: "sensing one-step", length_from: "the button clamped in the carriage foot",
+    MachineKind.new(key: "sensing", name: "sensing one-step", senses: true, length_from: "the button clamped in the carriage foot",
                     order: "near tack, one bead away, far tack, other bead back",
                     sews: %i[near_tack first_bead far_tack second_bead]),
-    MachineKind.new(key: "memory", name: "memory one-step",
+    MachineKind.new(key: "memory", name: "memory one-step", stores: true,
                     length_from: "the reverse key, pressed at the first hole's far end",
                     order: "first bead out to where you press, then the rest by itself",
                     sews: %i[first_bead far_tack second_bead near_tack]),
     MachineKind.new(key: "stepped", name: "stepped", length_from: "your eye on the marks",
                     order: "side, tack, side, tack: each with its own setting",
                     sews: %i[first_bead far_tack second_bead near_tack]),
-    MachineKind.new(key: "plain", name: "plain zigzag", length_from: "chalk lines",
+    MachineKind.new(key: "plain", name: "plain zigzag", programmed: false, length_from: "chalk lines",
                     order: "wide tack, narrow bead, pivot half a turn, wide tack, narrow bead",
                     sews: %i[near_tack first_bead far_tack second_bead])
   ].to_h { |kind| [kind.key, kind] }.freeze

@@ -39,11 +39,11 @@ module NimbleEyelet
     # @param button [Button]
     # @return [Length] what a carriage foot is opened to
     def self.clamp_gap(button) = stand_in?(button) ? button.half_perimeter : button.across
-    def self.stand_in?(button) = %w[ball half_ball].include?(button.shape)
+    def self.stand_in?(button) = !button.form.clampable
 
     # key, name, assumes, fails - String; asks - String or nil, the further field it goes by
     # rule - Proc(Question) -> [Length, Array<Reason>]
-    class School < Value.of(:key, :name, :assumes, :fails, :asks, :rule, asks: nil)
+    class School < Value.of(:key, :name, :assumes, :fails, :rule, asks: nil)
       # @param question [Question]
       # @return [Array(Length, Array<Reason>)] the cut length before rounding, and how it came about
       def answer(question) = rule.call(question)

@@ -31,9 +31,8 @@ module NimbleEyelet
     # by - SettingMethod; reads - String, what the figure means; figure - Length to go by
     # gives - Length, the opening that results; overall - Length, that with both ends
     # clicks - Integer; pitch - Length between two marks, or nil; says - Sentence; cautions - Array<Caution>
-    class Setting < Value.of(:by, :reads, :figure, :gives, :overall, :says, :short, :clicks, :pitch, :cautions,
-                             clicks: 0, pitch: nil,
-cautions: [])
+    class Setting < Value.of(:by, :reads, :figure, :gives, :overall, :says, :short, clicks: 0, pitch: nil,
+                             cautions: [])
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
       # @param button [Button]
@@ -47,10 +46,10 @@ cautions: [])
       end
 
       def self.method_for(foot, machine)
-        return "clamp" if foot.kind == "carriage_foot"
-        return "key" if machine.kind == "memory"
+        return "clamp" if foot.type.clamps
+        return "key" if machine.type.stores
 
-        foot.kind == "sliding_scale_foot" ? "scale" : "lines"
+        foot.type.marks ? "scale" : "lines"
       end
 
       # The foot's own length and as many clicks as it takes to reach the opening.

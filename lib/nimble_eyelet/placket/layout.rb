@@ -117,8 +117,8 @@ module NimbleEyelet
 
       def default_last
         least = [Edge.margin(@button), @holes.footprint / 2].max
-        below = @run.length > SHORT_RUN ? [ABOVE_HEM, least].max : least
-        @default_last ||= [@run.length - below, Length.zero].max.round_down_to(@grid.step)
+        below = @run.run_length > SHORT_RUN ? [ABOVE_HEM, least].max : least
+        @default_last ||= [@run.run_length - below, Length.zero].max.round_down_to(@grid.step)
       end
 
       # Holes and buttons may not touch their neighbours.
@@ -167,7 +167,7 @@ module NimbleEyelet
       def demands(count, pattern = @run.pattern, together = self.together)
         half = @holes.footprint / 2
         demands = Spacing::Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
-                                       to: @run.length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
+                                       to: @run.run_length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
                                        pins: @run.musts.map(&:at), soft_pins: soft_pins, blocked: blocked(half),
                                        blocked_first: (blocked(@holes.first_footprint / 2) if @run.first_across?),
                                        together: together, inner: together > 1 ? inner : Length.zero)
@@ -204,11 +204,11 @@ module NimbleEyelet
         top = @holes.first_footprint / 2
         Refusal.unless_valid do |check|
           check.expect("placket.first", first, first >= top, Sentence["The hole itself reaches %s up: at least that.", top])
-          check.expect("placket.last", last, last + half <= @run.length,
-                       Sentence["The hole itself reaches %s down: at most %s.", half, @run.length - half])
+          check.expect("placket.last", last, last + half <= @run.run_length,
+                       Sentence["The hole itself reaches %s down: at most %s.", half, @run.run_length - half])
           @run.musts.each do |pin|
-            check.expect("placket.pins", pin.at, pin.at.between?(half, @run.length - half),
-                         Sentence["A pin lies where a hole fits on the run, from %s to %s.", half, @run.length - half])
+            check.expect("placket.pins", pin.at, pin.at.between?(half, @run.run_length - half),
+                         Sentence["A pin lies where a hole fits on the run, from %s to %s.", half, @run.run_length - half])
           end
         end
       end

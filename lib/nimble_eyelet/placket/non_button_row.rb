@@ -11,7 +11,7 @@ require_relative "../answer/reason"
 require_relative "../answer/refusal"
 require_relative "../answer/sentence"
 require_relative "../length/length"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
@@ -20,10 +20,11 @@ module NimbleEyelet
 
     # Cloth left between two openings.
     ROW_BRIDGE = Length.mm(6)
-    ROW_COUNTS = (2..200)
 
     # places - Array<Length>, middle of each from the middle of the first; pitch - Length or nil
     class NonButtonRow < Value.of(:count, :pitch, :places, :because)
+      LIMITS = { span: Typing::Limit.length(0, 3000, open: true), count: Typing::Limit.whole(2..200) }.freeze
+
       # @param arrangement [String] key of ARRANGEMENTS
       # @param span [Length, nil] from the middle of the first to the middle of the last
       # @param count [Integer, nil] of a row
@@ -42,8 +43,8 @@ module NimbleEyelet
 
       def self.even(count)
         Refusal.unless_valid do |check|
-          check.expect("plain.count", count, !count.nil? && ROW_COUNTS.cover?(count),
-                       "A row takes a whole number from #{ROW_COUNTS.min} to #{ROW_COUNTS.max}.")
+          check.expect("plain.count", count, !count.nil? && LIMITS.fetch(:count).hold?(count),
+                       LIMITS.fetch(:count).allowed)
         end
         count + (count % 2)
       end
@@ -52,7 +53,7 @@ module NimbleEyelet
       def self.fitting(span, number, opening, ruler)
         Refusal.unless_valid do |check|
           if check.expect("plain.span", span, !span.nil?, "Say how far apart the first and the last are.")
-            Typing::Limits.check(check, "plain.span", span)
+            LIMITS.fetch(:span).check(check, "plain.span", span)
           end
         end
         pitch = (span / (number - 1)).round_down_to(ruler.step)

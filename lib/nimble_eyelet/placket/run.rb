@@ -4,7 +4,7 @@
 # finished edge), where the first and last hole go or how many there are, which points must have a
 # hole, and which stretches must not.
 #
-#   run = Placket::Run.new(length: Length.mm(620), use: "shirt", orientation: "vertical", extension: Length.mm(18),
+#   run = Placket::Run.new(run_length: Length.mm(620), use: "shirt", orientation: "vertical", extension: Length.mm(18),
 #                          edge: "ten", grid: "millimetre", seat: "upper")
 #   run.grid_ruler.step   # 1 mm
 
@@ -13,7 +13,7 @@ require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../length/ruler"
 require_relative "../spacing/demands"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
@@ -52,9 +52,6 @@ module NimbleEyelet
       Pattern.new(key: "ribbon", name: "for a ribbon", says: "Equal steps and an even number: both ends come out on the same side.")
     ].to_h { |pattern| [pattern.key, pattern] }.freeze
 
-    # Holes in one cluster.
-    CLUSTER = (2..6)
-
     # The first hole on a collar stand often lies across while the rest run along.
     FIRST_LIES = { "as_rest" => "like the rest", "across" => "across, on the collar stand" }.freeze
 
@@ -71,27 +68,33 @@ module NimbleEyelet
     # More wishes than anybody has for one row; each makes it longer to weigh them all.
     MOST_WISHES = 2
 
-    # How strongly a hole is wanted somewhere: 0 is a must.
-    WEIGHTS = (0..9)
-
-    # at - Length from the datum; label - String, such as "fullest point"; weight - Integer of WEIGHTS
-    class Pin < Value.of(:at, :label, :weight, label: "", weight: 0)
+    # id - String, what the row is known by; at - Length from the datum; label - String, such as "fullest point"; weight - Integer, how strongly a hole is wanted there; 0 is a must
+    class Pin < Value.of(:at, id: "", label: "", weight: 0)
       def must? = weight.zero?
     end
 
-    # from, to - Length from the datum; label - String, such as "pocket"
-    KeepOut = Value.of(:from, :to, :label, label: "")
+    # id - String, what the row is known by; from, to - Length from the datum; label - String, such as "pocket"
+    KeepOut = Value.of(:from, :to, id: "", label: "")
 
     # first, last - Length or nil; count, count_most - Integer or nil; wished_gap - Length or nil
     # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
     # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
     # first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
-    class Run < Value.of(:length, :use, :orientation, :extension, :edge, :grid, :seat, :first, :last, :count,
-                         :wished_gap, :pins, :keep_outs, :count_most, :least_gap, :most_gap, :pattern, :together,
-                         :inner_gap, :first_lies, :overlap, :rows, :offset, first: nil, last: nil, count: nil,
-                         wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil, most_gap: nil,
-                         pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest", overlap: "right",
-                         rows: "single", offset: Length.mm(60))
+    class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil,
+                         count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil,
+                         most_gap: nil, pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest",
+                         overlap: "right", rows: "single", offset: Length.mm(60))
+      gap = Typing::Limit.length(5, 500)
+      place = Typing::Limit.length(0, 3000, open: true)
+      LIMITS = {
+        run_length: place, first: place, last: place, wished_gap: gap, least_gap: gap, most_gap: gap, inner_gap: gap,
+        extension: Typing::Limit.length(0, 200, open: true), offset: Typing::Limit.length(0, 300, open: true),
+        count: Typing::Limit.whole(1..Spacing::MOST_HOLES), count_most: Typing::Limit.whole(1..Spacing::MOST_HOLES),
+        together: Typing::Limit.whole(2..6)
+      }.freeze
+      # Rows of each list, and what of them can be wrong.
+      MOST = { pins: 20, keep_outs: 50 }.freeze
+
       def vertical? = orientation == "vertical"
       def usage = USES.fetch(use)
       def grid_ruler = Ruler.fetch(grid)
@@ -111,13 +114,9 @@ module NimbleEyelet
       # @raise [Refusal]
       def validate
         Refusal.unless_valid do |check|
-          check_lengths(check)
-          check.expect("placket.count", count, count.nil? || (1..Spacing::MOST_HOLES).cover?(count),
-                       "This takes a whole number from 1 to #{Spacing::MOST_HOLES}.")
-          check.expect("placket.count_most", count_most, count_most.nil? || (count && count_most.between?(count, Spacing::MOST_HOLES)),
+          Typing::Limit.check_all(check, "placket", self, LIMITS)
+          check.expect("placket.count_most", count_most, count_most.nil? || (!count.nil? && count_most >= count),
                        "This is the upper end of a range: not less than how many, and at most #{Spacing::MOST_HOLES}.")
-          check.expect("placket.together", together, CLUSTER.cover?(together),
-                       "This takes a whole number from #{CLUSTER.min} to #{CLUSTER.max}.")
           check_places(check)
         end
         self
@@ -125,17 +124,9 @@ module NimbleEyelet
 
       private
 
-      def check_lengths(check)
-        { "placket.run_length" => length, "placket.first" => first, "placket.last" => last,
-          "placket.wished_gap" => wished_gap, "placket.extension" => extension, "placket.least_gap" => least_gap,
-          "placket.most_gap" => most_gap, "placket.inner_gap" => inner_gap, "placket.offset" => offset }.each do |field, value|
-          Typing::Limits.check(check, field, value) if value
-        end
-      end
-
       def check_places(check)
         { "placket.first" => first, "placket.last" => last }.each do |field, place|
-          check.expect(field, place, place.nil? || place <= length, Sentence["The run is %s long.", length])
+          check.expect(field, place, place.nil? || place <= run_length, Sentence["The run is %s long.", run_length])
         end
         if first && last
           check.expect("placket.last", last, last >= first,
@@ -158,15 +149,15 @@ module NimbleEyelet
 
       def check_pin(check, pin)
         least = first || Length.zero
-        most = last || length
-        check.expect("placket.pins", pin.at, pin.at.between?(least, most),
+        most = last || run_length
+        check.expect("placket.pins.#{pin.id}.at", pin.at, pin.at.between?(least, most),
                      Sentence["A pin lies on the run between the first and the last hole, from %s to %s.", least, most])
       end
 
       def check_keep_out(check, keep_out)
-        inside = keep_out.from >= Length.zero && keep_out.to <= length
-        check.expect("placket.keep_outs", keep_out.to, inside && keep_out.from < keep_out.to,
-                     Sentence["A keep-out has its upper end first and lies on the run, between 0 and %s.", length])
+        inside = keep_out.from >= Length.zero && keep_out.to <= run_length
+        check.expect("placket.keep_outs.#{keep_out.id}.to", keep_out.to, inside && keep_out.from < keep_out.to,
+                     Sentence["A keep-out has its upper end first and lies on the run, between 0 and %s.", run_length])
       end
     end
   end

@@ -27,7 +27,7 @@ module NimbleEyelet
         turned = !near?(hole, ridge, before, behind)
         name = ridge.label.empty? ? "A ridge" : ridge.label.capitalize
         Caution.new(rule: "runway",
-                    says: Sentence["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot)} wants flat cloth: " \
+                    says: Sentence["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot).name} wants flat cloth: " \
                                    "%s behind and %s in front.", distance(hole, ridge), behind, before],
                     instead: if turned
                                "Turn the garment and sew this hole the other way, or level the foot with a folded scrap."

@@ -16,7 +16,7 @@ require_relative "../length/wording"
 require_relative "../machine/foot"
 require_relative "../style/style"
 require_relative "../thread/sewing_thread"
-require_relative "../typing/limits"
+require_relative "../typing/limit"
 require_relative "../value"
 require_relative "rules"
 
@@ -41,21 +41,20 @@ module NimbleEyelet
     LEAST_TENSION = 0r
 
     # What a person set by hand; nil where the rules decide.
-    class Overrides < Value.of(:style, :foot, :stitch_width, :stitch_length, :tension, :stabiliser, :needle_size,
-                               style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
+    class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
                                stabiliser: nil, needle_size: nil)
+      LIMITS = {
+        stitch_width: Typing::Limit.length(0, 12, open: true), stitch_length: Typing::Limit.length(0.1r, 5),
+        tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120)
+      }.freeze
+
       def self.none = new
 
       # @return [self]
       # @raise [Refusal]
       def validate
         Refusal.unless_valid do |check|
-          Typing::Limits.check(check, "recipe.stitch_width", stitch_width) if stitch_width
-          Typing::Limits.check(check, "recipe.stitch_length", stitch_length) if stitch_length
-          check.expect("recipe.tension", tension.to_f, tension.nil? || (0..20).cover?(tension),
-                       "This takes a number from 0 to 20.")
-          check.expect("recipe.needle_size", needle_size, needle_size.nil? || (60..120).cover?(needle_size),
-                       "Needle sizes run from 60 to 120.")
+          Typing::Limit.check_all(check, "recipe", self, LIMITS)
         end
         self
       end
@@ -77,8 +76,6 @@ module NimbleEyelet
 
     # Reads the recipe off the rules.
     class Chooser
-      YOURS = "your own setting"
-
       # @param situation [Situation]
       # @param overrides [Overrides]
       def initialize(situation, overrides)
@@ -106,7 +103,7 @@ module NimbleEyelet
 
       def own_style
         wanted = Style.fetch(@overrides.style)
-        choice = Decision.of(wanted, "your choice", "You chose it.", source: YOURS)
+        choice = Decision.of(wanted, "your choice", "You chose it.", kind: :yours)
         score = scores.find { |other| other.style == wanted }
         return choice.with(cautions: against(score)) if score.possible
 
@@ -147,10 +144,10 @@ module NimbleEyelet
 
       def foot
         owned = @overrides.foot && @machine.foot(@overrides.foot)
-        return Decision.of(owned, "your choice", "You chose it.", source: YOURS) if owned
+        return Decision.of(owned, "your choice", "You chose it.", kind: :yours) if owned
 
         rule = FOOT_RULES.find do |candidate|
-          @machine.foot(candidate.gives) && candidate.applies.call(@situation, style.value.key)
+          @machine.foot(candidate.gives) && candidate.applies.call(@situation, style.value)
         end
         return no_foot unless rule
 
@@ -164,7 +161,7 @@ module NimbleEyelet
       end
 
       def foot_cautions(rule)
-        return [] if rule.gives == "carriage_foot" || @machine.kind != "sensing" || style.value.stitched == :straight
+        return [] if FOOT_KINDS.fetch(rule.gives).clamps || !@machine.type.senses || style.value.stitched == :straight
 
         [Caution.new(rule: "carriage", says: "The carriage foot cannot hold this button.",
                      instead: "Use the sliding scale foot and watch its marks, or clamp a flat stand-in as long as H.")]
@@ -173,7 +170,7 @@ module NimbleEyelet
       def needle
         needle, says = NEEDLES.fetch(@cloth.kind)
         if @overrides.needle_size
-          Decision.of(needle.with(size: @overrides.needle_size), "your choice", "You chose it.", source: YOURS)
+          Decision.of(needle.with(size: @overrides.needle_size), "your choice", "You chose it.", kind: :yours)
         elsif @thread.tex >= THICK_TEX && needle.size < THICK_THREAD_NEEDLE
           Decision.of(needle.with(size: THICK_THREAD_NEEDLE), "thick thread", "Tex #{@thread.tex} needs a larger eye.")
         else
@@ -183,7 +180,7 @@ module NimbleEyelet
 
       def stabiliser
         own = @overrides.stabiliser.to_s
-        return Decision.of(own, "your choice", "You chose it.", source: YOURS) unless own.empty?
+        return Decision.of(own, "your choice", "You chose it.", kind: :yours) unless own.empty?
 
         best = STABILISERS.fetch(@cloth.kind).first
         found = Stabiliser.for(@cloth.kind, @situation.stabilisers)
@@ -221,10 +218,10 @@ module NimbleEyelet
 
       def own_width
         wanted = @overrides.stitch_width
-        return Decision.of(wanted, "your choice", "You set it.", source: YOURS) if style.value.stitched == :straight
+        return Decision.of(wanted, "your choice", "You set it.", kind: :yours) if style.value.stitched == :straight
 
         set = @machine.width_settable(wanted)
-        choice = Decision.of(set, "your choice", Sentence["You set %s; #{@machine.name} can set %s.", wanted, set], source: YOURS)
+        choice = Decision.of(set, "your choice", Sentence["You set %s; #{@machine.name} can set %s.", wanted, set], kind: :yours)
         choice.with(cautions: narrow_cautions(set, (bead * 2) + space))
       end
 
@@ -238,7 +235,7 @@ module NimbleEyelet
       end
 
       def manual_width(width)
-        return unless style.value.key == "manual_zigzag"
+        return unless style.value.by_hand
 
         Decision.of(@machine.width_settable(width * MANUAL_BEAD), "by hand",
                     Sentence["The beads at two fifths of the tacks' %s.", width], source: "bead ≈ 0.4 × width")
@@ -263,7 +260,7 @@ module NimbleEyelet
       def own_length
         set = @machine.length_settable(@overrides.stitch_length)
         Decision.of(set, "your choice", Sentence["You set %s; the dial has %s.", @overrides.stitch_length, set],
-                    source: YOURS, cautions: cover_cautions(set))
+                    kind: :yours, cautions: cover_cautions(set))
       end
 
       def cover_cautions(set)
@@ -285,7 +282,7 @@ module NimbleEyelet
 
       def tension
         own = @overrides.tension
-        return Decision.of(own, "your choice", "You set it.", source: YOURS) if own
+        return Decision.of(own, "your choice", "You set it.", kind: :yours) if own
 
         neutral = @machine.neutral_tension
         return Decision.of(neutral, "straight stitch", "Straight stitch wants the usual tension.") if

@@ -13,7 +13,7 @@ require_relative "../value"
 module NimbleEyelet
   module Recipes
     # What a recipe is made for. stabilisers - Array of keys of STABILISER_KINDS that are owned
-    class Situation < Value.of(:button, :cloth, :thread, :machine, :stabilisers, stabilisers: STABILISER_KINDS.keys)
+    class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys)
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it
       def programme?(style)
@@ -23,9 +23,9 @@ module NimbleEyelet
         machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style))
       end
 
-      def stretchy? = cloth.kind == "knit" || cloth.stretch >= STRETCHY
-      def heavy? = HEAVY_KINDS.include?(cloth.kind) || (cloth.kind != "knit" && cloth.weight >= HEAVY)
-      def fine? = cloth.kind == "sheer" || cloth.weight < FINE
+      def stretchy? = cloth.type.knitted || cloth.stretch >= STRETCHY
+      def heavy? = cloth.type.thick || (!cloth.type.knitted && cloth.weight >= HEAVY)
+      def fine? = cloth.type.fine || cloth.weight < FINE
       def thick_button? = button.shank? || button.height >= THICK_BUTTON
     end
 
@@ -38,7 +38,6 @@ module NimbleEyelet
     # Percent from which a cloth counts as stretchy; g/m² from which as heavy, and below which as fine.
     STRETCHY = 15
     HEAVY = 280
-    HEAVY_KINDS = %w[heavy_woven pile quilted].freeze
     FINE = 70
     # From this height a button wants room for its shank.
     THICK_BUTTON = Length.mm(5)
@@ -83,10 +82,10 @@ module NimbleEyelet
                     says: "Light cloth: a round end has less bulk."),
       StyleRule.new(name: "loose weave", asks: "heavy, and it frays", applies: ->(s) { s.heavy? && s.cloth.frays? },
                     votes: { "corded" => 1 }, says: "A cord under the beads firms a heavy or loosely woven edge."),
-      StyleRule.new(name: "programme", asks: "the machine has a programme", applies: ->(s) { s.machine.kind != "plain" },
+      StyleRule.new(name: "programme", asks: "the machine has a programme", applies: ->(s) { s.machine.type.programmed },
                     votes: { "manual_zigzag" => -3 },
                     says: "A programme sews every hole alike; by hand each one is a little different."),
-      StyleRule.new(name: "no programme", asks: "the machine has no programme", applies: ->(s) { s.machine.kind == "plain" },
+      StyleRule.new(name: "no programme", asks: "the machine has no programme", applies: ->(s) { !s.machine.type.programmed },
                     votes: { "manual_zigzag" => 4 },
                     says: "This machine has no buttonhole programme: narrow beads and wide tacks by hand."),
       StyleRule.new(name: "not for buttons", asks: "always", applies: ->(_) { true }, votes: { "eyelet" => -9 },
@@ -125,25 +124,25 @@ module NimbleEyelet
 
     FOOT_RULES = [
       Rule.new(name: "straight stitch", gives: "general_zigzag_foot",
-               applies: ->(s, style) { style == "straight_box" && s },
+               applies: ->(_, style) { style.stitched == :straight },
                says: "Straight stitch along chalked lines: the foot you can see past."),
       Rule.new(name: "sensing", gives: "carriage_foot",
-               applies: ->(s, _) { s.machine.kind == "sensing" && Recipes.clamps?(s) },
+               applies: ->(s, _) { s.machine.type.senses && Recipes.clamps?(s) },
                says: "It holds the button and works with the sensing lever, so every hole comes out alike."),
-      Rule.new(name: "cord", gives: "cording_foot", applies: ->(s, style) { s && Style.fetch(style).corded },
+      Rule.new(name: "cord", gives: "cording_foot", applies: ->(_, style) { style.corded },
                says: "Its prong holds the cord under both beads."),
-      Rule.new(name: "scale", gives: "sliding_scale_foot", applies: ->(s, _) { s.machine.kind != "plain" },
+      Rule.new(name: "scale", gives: "sliding_scale_foot", applies: ->(s, _) { s.machine.type.programmed },
                says: "Its frame slides with the hole and has marks to stop at."),
-      Rule.new(name: "channel", gives: "grooved_satin_foot", applies: ->(s, _) { s },
+      Rule.new(name: "channel", gives: "grooved_satin_foot", applies: ->(*) { true },
                says: "The channel under its sole lets satin pass."),
-      Rule.new(name: "whatever is there", gives: "general_zigzag_foot", applies: ->(s, _) { s },
+      Rule.new(name: "whatever is there", gives: "general_zigzag_foot", applies: ->(*) { true },
                says: "The foot every zigzag machine has.")
     ].freeze
 
     # A carriage foot takes flat and domed buttons up to its largest.
     def self.clamps?(situation)
       largest = situation.machine.foot("carriage_foot")&.largest_button
-      !%w[ball half_ball].include?(situation.button.shape) && (largest.nil? || situation.button.across <= largest)
+      situation.button.form.clampable && (largest.nil? || situation.button.across <= largest)
     end
 
     NEEDLES = {

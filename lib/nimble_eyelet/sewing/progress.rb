@@ -1,30 +1,42 @@
 # frozen_string_literal: true
 
-# Progress is how far the row has come: which steps are done, which were passed over, which is
-# next, and what is away from neutral on the machine by now.
+# Progress is how far the row has come: which steps are done and with what, which were passed over,
+# and which is next.
 #
-#   progress = Sewing::Progress.of(steps, ["stabilise", "mark"])
-#   progress.passed_over   # => ["try-on"]
-#   progress.next_key      # => "needle"
+#   progress = Sewing::Progress.of(steps, facts)
+#   progress.passed_over         # => ["try-on"]
+#   progress.next_key            # => "needle"
+#   progress.outdated["mark"]    # => [Difference(figure: "opening.length", was: 27 mm, now: 28 mm)]
 
-require_relative "../machine/ledger"
 require_relative "../value"
 
 module NimbleEyelet
   module Sewing
+    # A figure that a step was done with, and what the plan says now. was, now - Length or String
+    Difference = Value.of(:figure, :was, :now)
+
     # steps - Array<Step>; done, passed_over - Array<String> of keys; next_key - String or nil
-    class Progress < Value.of(:steps, :done, :passed_over, :next_key, :ledger)
+    # outdated - Hash of key to Array<Difference>, for steps that were done with other figures than those of now
+    class Progress < Value.of(:steps, :done, :passed_over, :next_key, :outdated)
       # @param steps [Array<Step>]
-      # @param done [Array<String>] keys ever ticked; ones the plan no longer has are left out
+      # @param facts [Facts] steps done that the plan no longer has are left out
       # @return [Progress]
-      def self.of(steps, done)
-        ticked = steps.select { |step| done.include?(step.key) }
-        furthest = steps.rindex { |step| done.include?(step.key) } || -1
-        before = steps[0..furthest] if furthest >= 0
-        passed_over = (before || []).reject { |step| done.include?(step.key) }.map(&:key)
-        new(steps: steps, done: ticked.map(&:key), passed_over: passed_over, next_key: steps[furthest + 1]&.key,
-            ledger: ticked.reduce(Ledger.empty) { |state, step| state.changed(step.changes) })
+      def self.of(steps, facts)
+        done, open = steps.partition { |step| facts.done?(step.key) }
+        furthest = steps.rindex { |step| facts.done?(step.key) } || -1
+        new(steps: steps, done: done.map(&:key), passed_over: steps.first(furthest + 1).intersection(open).map(&:key),
+            next_key: steps[furthest + 1]&.key,
+            outdated: done.to_h { |step| [step.key, differences(step, facts.steps.fetch(step.key))] }.reject { |_, found| found.empty? })
       end
+
+      # Only figures that were kept are compared.
+      def self.differences(step, entry)
+        step.figures.filter_map do |figure, now|
+          was = entry.done_with[figure]
+          Difference.new(figure: figure, was: was, now: now) unless was.nil? || was == now
+        end
+      end
+      private_class_method :differences
     end
   end
 end

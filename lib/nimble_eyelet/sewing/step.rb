@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Step is one thing to do with the hands, what it changes on the machine, and the sign by which one
-# notices that it was left out.
+# Step is one thing to do with the hands, the figures to do it with, what it moves on the machine,
+# and the sign by which one notices that it was left out.
 
 require_relative "../value"
 
@@ -10,11 +10,10 @@ module NimbleEyelet
     # key     - String, stays the same when the plan changes elsewhere
     # part    - String, heading the step stands under
     # does    - String or Sentence; how - String or Sentence or nil
-    # changes - Hash for Ledger#changed; symptom - String or nil, what happens when it is skipped
-    # caution - String or nil; guarded - Boolean, never passed over silently
-    class Step < Value.of(:key, :part, :does, :how, :changes, :symptom, :caution, how: nil, changes: {},
-                          symptom: nil, caution: nil)
-      def guarded? = !symptom.nil?
-    end
+    # figures - Hash of path to Length or String, what it is done with; kept when it is done
+    # moves   - Hash for Ledger#changed: machine part to its state afterwards, Length or String, nil for neutral
+    # hole    - Placket::SewnHole or nil, the hole that is in the garment once the step is done
+    # symptom - String or nil, what happens when it is skipped; caution - String or nil
+    Step = Value.of(:key, :part, :does, how: nil, figures: {}, moves: {}, hole: nil, symptom: nil, caution: nil)
   end
 end

@@ -14,6 +14,7 @@ require_relative "../answer/sentence"
 require_relative "../length/wording"
 require_relative "../machine/ledger"
 require_relative "../machine/machine"
+require_relative "../placket/sewn_hole"
 require_relative "../value"
 require_relative "step"
 
@@ -53,7 +54,7 @@ module NimbleEyelet
       # @return [Array<Step>]
       def all
         work = prepare + set_up + test + row + open_up + buttons
-        ledger = work.reduce(Ledger.empty) { |state, step| state.changed(step.changes) }
+        ledger = work.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
         (work + put_back(ledger)) << Step.new(key: "note", part: "Put the machine back",
                                               does: "Note what worked: accept the swatch it was sewn with.")
       end
@@ -74,6 +75,7 @@ module NimbleEyelet
       def mark_step(part)
         holes = count == 1 ? "the hole" : "#{count} holes"
         Step.new(key: "mark", part: part, does: Sentence["Mark #{holes}, each from the top edge; the slit is %s.", @order.cut.length],
+                 figures: slit,
                  how: "With #{@order.cloth.type.marking}. Never measure one hole from the one before.")
       end
 
@@ -85,28 +87,34 @@ module NimbleEyelet
       end
 
       def needle_step
-        Step.new(key: "needle", part: SET_UP, does: "Fit the needle: #{@recipe.needle.value}.",
+        Step.new(key: "needle", part: SET_UP, figures: { "recipe.needle" => @recipe.needle.value.to_s }, does: "Fit the needle: #{@recipe.needle.value}.",
                  how: @recipe.needle.because.first.says, caution: "Machine off while your hands are at the needle.")
       end
 
       def foot_step
         foot = @recipe.foot.value
         name = foot.nickname.empty? ? foot.name : "#{foot.name} (#{foot.nickname})"
-        away = foot.kind == "general_zigzag_foot" ? {} : { "foot" => foot.name }
-        Step.new(key: "foot", part: SET_UP, does: "Fit the #{name}.", how: @recipe.foot.because.first.says, changes: away)
+        away = foot.type.neutral ? {} : { "foot" => foot.name }
+        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.name }, does: "Fit the #{name}.", how: @recipe.foot.because.first.says, moves: away)
       end
 
       def set_step
         says = "Set stitch length %s and top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}."
         figures = [@recipe.stitch_length.value]
-        changes = { "length" => Sentence["%s", @recipe.stitch_length.value], "tension" => tension_away }
+        moves = { "length" => @recipe.stitch_length.value, "tension" => tension_away }
         unless straight?
           says = "Set stitch width %s, #{says[0].downcase}#{says[1..]}"
           figures.unshift(@recipe.stitch_width.value)
-          changes["width"] = Sentence["%s", @recipe.stitch_width.value]
+          moves["width"] = @recipe.stitch_width.value
         end
-        Step.new(key: "settings", part: SET_UP, does: Sentence[says, *figures], changes: changes.compact,
+        Step.new(key: "settings", part: SET_UP, does: Sentence[says, *figures], moves: moves.compact, figures: set,
                  how: "Select #{by_hand? ? 'zigzag' : @recipe.style.value.name}, needle up and out of the cloth.")
+      end
+
+      # What the dials are set to.
+      def set
+        { "recipe.stitch_width" => straight? ? nil : @recipe.stitch_width.value, "recipe.stitch_length" => @recipe.stitch_length.value,
+          "recipe.tension" => Wording.decimal(@recipe.tension.value.to_r, 2) }.compact
       end
 
       def tension_away
@@ -117,24 +125,26 @@ module NimbleEyelet
       def clamp_step
         Step.new(key: "clamp", part: SET_UP, does: "Put the button into the carriage foot and clamp it.",
                  how: Sentence["The foot should give a slit of %s. Look at the test hole before trusting it.", @order.cut.length],
-                 changes: { "button_in_foot" => "clamped" })
+                 moves: { "button_in_foot" => "clamped" }, figures: slit)
       end
 
       def lever_step
         Step.new(key: "lever", part: SET_UP, does: "Pull the sensing lever down, between its two stops.",
-                 changes: { "lever" => "down" },
+                 moves: { "lever" => "down" },
                  symptom: "Left up, the machine beeps and stops, or runs on past the tack.")
       end
 
       def chalk_step
         how = straight? ? "Both long lines and both ends." : "Both ends of every slit: they are where the tacks begin."
-        Step.new(key: "chalk", part: SET_UP, does: Sentence["Chalk the lines of the holes: %s overall.", @order.cut.overall], how: how)
+        Step.new(key: "chalk", part: SET_UP, does: Sentence["Chalk the lines of the holes: %s overall.", @order.cut.overall], how: how,
+                 figures: slit)
       end
 
       def test
         part = "Test"
         [Step.new(key: "test-sew", part: part, does: "Sew a test hole on a scrap of the same layers and stabiliser.",
-                  how: Sentence["Slit %s, overall %s. Same grain, same thread.", @order.cut.length, @order.cut.overall]),
+                  how: Sentence["Slit %s, overall %s. Same grain, same thread.", @order.cut.length, @order.cut.overall],
+                  figures: slit.merge(set)),
          Step.new(key: "test-open", part: part, does: "Cut it open, put the button through, and log what you see.",
                   symptom: "Skipped, the first hole cut into the garment is the test.",
                   caution: "Ripper away from the holding hand, on a mat.")]
@@ -162,7 +172,7 @@ module NimbleEyelet
       def place_step(hole, part)
         start = hole.vertical? ? Sentence["%s from the top edge", hole.to] : Sentence["%s from the top edge", hole.at]
         lever = clamped? ? " Lever down?" : ""
-        Step.new(key: "place-#{hole.number}", part: part,
+        Step.new(key: "place-#{hole.number}", part: part, figures: { "hole.at" => hole.at },
                  does: Sentence["Needle onto the start mark, by hand: %s.", start],
                  how: "Hold the thread tails under the foot.#{lever}", caution: "Hand wheel only toward you.")
       end
@@ -171,10 +181,11 @@ module NimbleEyelet
         does, how = SEW.fetch(straight? ? "straight" : @machine.kind)
         how = Sentence[*how.map { |piece| figure(piece) }]
         how = Sentence["%s %s", how, "Stop it yourself when the second bead meets the tack."] if
-          @machine.stops == "operator" && @machine.kind == "sensing" && !straight?
-        stored = hole.number == 1 && @machine.kind == "memory" && !straight?
-        Step.new(key: "sew-#{hole.number}", part: part, does: does, how: how, symptom: interrupted(hole),
-                 changes: stored ? { "memory" => Sentence["%s", @order.cut.length] } : {})
+          @machine.stops == "operator" && @machine.type.senses && !straight?
+        stored = hole.number == 1 && @machine.type.stores && !straight?
+        Step.new(key: "sew-#{hole.number}", part: part, figures: { "hole.at" => hole.at }.merge(slit, set),
+                 hole: Placket::SewnHole.new(at: hole.at, opening: @order.cut.length), does: does, how: how, symptom: interrupted(hole),
+                 moves: stored ? { "memory" => @order.cut.length } : {})
       end
 
       # Sentence once, at the first hole.
@@ -196,7 +207,7 @@ module NimbleEyelet
 
       def tails_step
         Step.new(key: "tails", part: "Open the holes", does: "Take the thread tails to the back, knot and trim them.",
-                 changes: clamped? ? { "lever" => nil, "button_in_foot" => nil } : {},
+                 moves: clamped? ? { "lever" => nil, "button_in_foot" => nil } : {},
                  how: clamped? ? "Lever up and the button out of the foot: the holes are done." : nil)
       end
 
@@ -205,7 +216,7 @@ module NimbleEyelet
         seal = Step.new(key: "seal", part: part, does: "Seal the cut line sparingly with fray liquid, and let it dry.",
                         how: "Minutes, as its label says. Try it on the scrap for stains.", caution: "Fresh air, no flame.")
         openings = @order.layout.holes.map do |hole|
-          Step.new(key: "open-#{hole.number}", part: part,
+          Step.new(key: "open-#{hole.number}", part: part, figures: { "hole.at" => hole.at }.merge(slit),
                    does: "Open hole #{hole.number} from both ends to the middle, and put the button through.",
                    how: straight? ? "Stop short of the stitching." : "A pin across inside each tack stops the blade.",
                    symptom: hole.number == 1 ? "Untried, a hole that is too short is found out after the whole row." : nil,
@@ -232,17 +243,17 @@ module NimbleEyelet
         attaching = @order.attaching
         button_foot = @machine.foot("button_foot")
         foot = if button_foot
-                 Step.new(key: "button-foot", part: part, does: "Fit the button foot.", changes: { "foot" => "button foot" },
+                 Step.new(key: "button-foot", part: part, does: "Fit the button foot.", moves: { "foot" => "button foot" },
                           caution: "Machine off while your hands are at the needle.")
                else
                  Step.new(key: "button-foot", part: part, does: "Take the foot off and hold the button under the bare shank.",
-                          changes: { "foot" => "none" }, caution: "Fingers well away; hand wheel first.")
+                          moves: { "foot" => "none" }, caution: "Fingers well away; hand wheel first.")
                end
         [foot,
-         Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", changes: feed_off,
+         Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", moves: feed_off,
                   symptom: "Forgotten, the cloth creeps and the needle hits the button."),
          Step.new(key: "button-width", part: part, does: Sentence["Select zigzag, width %s; tension back to your usual.", attaching.width],
-                  changes: { "width" => Sentence["%s", attaching.width], "tension" => nil })]
+                  figures: { "attach.width" => attaching.width }, moves: { "width" => attaching.width, "tension" => nil })]
       end
 
       def feed_off
@@ -254,10 +265,10 @@ module NimbleEyelet
       def sew_buttons(part)
         attaching = @order.attaching
         shank = attaching.shank.zero? ? "" : " over a pin, for a thread shank of %s"
-        turns = attaching.pattern.key == "two_bars" ? "" : " #{attaching.pattern.how}"
+        turns = !attaching.pattern.turned ? "" : " #{attaching.pattern.how}"
         how = Sentence["#{attaching.stitches} stitches a pair#{shank}.#{turns}", *(attaching.shank unless attaching.shank.zero?)]
         sewn = @order.layout.holes.map do |hole|
-          Step.new(key: "button-#{hole.number}", part: part, how: how,
+          Step.new(key: "button-#{hole.number}", part: part, how: how, figures: { "hole.button" => hole.button },
                    does: "Turn the needle by hand through both holes, then sew button #{hole.number}.",
                    caution: hole.number == 1 ? "Eyes protected, slow: a struck needle flies." : nil)
         end
@@ -267,14 +278,15 @@ module NimbleEyelet
       def put_back(ledger)
         ledger.entries.map do |entry|
           Step.new(key: "back-#{entry.part.key}", part: "Put the machine back", does: entry.part.back,
-                   changes: { entry.part.key => nil }, symptom: "Left as it is, next week's seam is ruined.")
+                   moves: { entry.part.key => nil }, symptom: "Left as it is, next week's seam is ruined.")
         end
       end
 
+      def slit = { "opening.length" => @order.cut.length }
       def count = @order.layout.holes.size
       def straight? = @recipe.style.value.stitched == :straight
-      def by_hand? = straight? || @recipe.style.value.key == "manual_zigzag"
-      def clamped? = @recipe.foot.value.kind == "carriage_foot"
+      def by_hand? = straight? || @recipe.style.value.by_hand
+      def clamped? = @recipe.foot.value.type.clamps
     end
   end
 end

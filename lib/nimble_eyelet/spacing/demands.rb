@@ -22,7 +22,7 @@ module NimbleEyelet
     SoftPin = Value.of(:at, :weight)
 
     # A stretch that no hole's place may lie in; both of its ends are allowed.
-    Blocked = Value.of(:from, :to, :label, label: "")
+    Blocked = Value.of(:from, :to, label: "")
 
     # How strongly the first and the last hole keep to where they are wished.
     END_WEIGHT = 10_000
@@ -31,9 +31,8 @@ module NimbleEyelet
     # blocked - Array<Blocked> for every hole; blocked_first - Array<Blocked> for the first, when it lies otherwise
     # least_gap, most_gap - Length, the latter may be nil; together - Integer, holes of a cluster
     # inner - Length between two holes of a cluster
-    class Demands < Value.of(:count, :grid, :from, :to, :first, :last, :least_gap, :most_gap, :pins, :soft_pins, :blocked,
-                             :blocked_first, :together, :inner, most_gap: nil, pins: [], soft_pins: [], blocked: [],
-                             blocked_first: nil, together: 1, inner: Length.zero)
+    class Demands < Value.of(:count, :grid, :from, :to, :first, :last, :least_gap, most_gap: nil, pins: [],
+                             soft_pins: [], blocked: [], blocked_first: nil, together: 1, inner: Length.zero)
       # @return [Length] how far the last hole of a cluster lies below its first
       def span = inner * (together - 1)
 

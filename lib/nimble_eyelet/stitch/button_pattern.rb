@@ -8,11 +8,11 @@ require_relative "../value"
 
 module NimbleEyelet
   module Stitches
-    # diagonal - Boolean, the needle swings between opposite holes: spacing × √2
-    ButtonPattern = Value.of(:key, :name, :how, :diagonal, diagonal: false)
+    # diagonal - Boolean, the needle swings between opposite holes: spacing × √2; turned - Boolean, the work is turned between pairs
+    ButtonPattern = Value.of(:key, :name, :how, diagonal: false, turned: true)
 
     BUTTON_PATTERNS = [
-      ButtonPattern.new(key: "two_bars", name: "two parallel bars",
+      ButtonPattern.new(key: "two_bars", name: "two parallel bars", turned: false,
                         how: "Sew the near pair, lift the needle, move the button, sew the far pair."),
       ButtonPattern.new(key: "cross", name: "a cross", diagonal: true,
                         how: "Turn the work 45° so that the needle swings along a diagonal, sew, turn, and sew the other."),

@@ -18,8 +18,8 @@ module NimbleEyelet
     # near, far - Float, length of each end; length - Float, feed of one stitch
     # balance - Float, how much farther forward feed goes than it should, as a share: 0.1 is a tenth
     # own_bead - Float or nil, where it is not half of what the cutting space leaves
-    class HoleShape < Value.of(:near_end, :far_end, :opening, :near, :far, :width, :space, :length, :corded,
-                               :balance, :own_bead, corded: false, balance: 0.0, own_bead: nil)
+    class HoleShape < Value.of(:near_end, :far_end, :opening, :near, :far, :width, :space, :length,
+                               corded: false, balance: 0.0, own_bead: nil)
       def overall = near + opening + far
       def bead = own_bead || [(width - space) / 2, 0].max
 

@@ -53,7 +53,7 @@ module NimbleEyelet
       # Which part after which, and for beads whether away from the chair.
       def order
         return bead_by_bead unless @shape.near_end == :tack && @shape.far_end == :tack
-        return [[:run, -1, true], *bead_by_bead] if @machine.straight_first && @machine.kind != "plain"
+        return [[:run, -1, true], *bead_by_bead] if @machine.straight_first && @machine.type.programmed
 
         beads = { first_bead: [:bead, -1, true], second_bead: [:bead, 1, false] }
         @machine.type.sews.map { |part| beads.fetch(part) { [:finish, part == :near_tack ? :near : :far] } }

@@ -16,8 +16,8 @@ module NimbleEyelet
   BOX_END = Length.mm(1)
 
   # near, far - Symbol, how an end is finished: :tack, :round, :eyelet, :ring or :box
-  # stitched - Symbol, :satin, :open or :straight
-  class Style < Value.of(:key, :name, :for_what, :near, :far, :stitched, :corded)
+  # stitched - Symbol, :satin, :open or :straight; by_hand - Boolean, the operator turns and stops
+  class Style < Value.of(:key, :name, :for_what, :near, :far, :stitched, :corded, by_hand: false)
     # @param width [Length] total stitch width, which a round end follows
     # @return [Ends]
     def ends(width:)
@@ -53,7 +53,7 @@ module NimbleEyelet
     Style.new(key: "straight_box", name: "straight-stitch box, twice round", for_what: "leather, vinyl, coated cloth",
               near: :box, far: :box, stitched: :straight, corded: false),
     Style.new(key: "manual_zigzag", name: "by hand with zigzag", for_what: "machines without a buttonhole programme",
-              near: :tack, far: :tack, stitched: :satin, corded: false),
+              near: :tack, far: :tack, stitched: :satin, corded: false, by_hand: true),
     Style.new(key: "eyelet", name: "eyelet, twice round", for_what: "cords, drawstrings, removable shanks",
               near: :ring, far: :ring, stitched: :satin, corded: false)
   ].to_h { |style| [style.key, style] }.freeze

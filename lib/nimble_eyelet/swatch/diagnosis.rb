@@ -11,6 +11,7 @@ require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "../opening/verdict"
 require_relative "../value"
+require_relative "symptom"
 
 module NimbleEyelet
   module Swatches
@@ -25,7 +26,7 @@ module NimbleEyelet
 
     # field - String of the setting to change, or nil for something done by hand
     # from, to - Length, Rational or String; says - String or Sentence; because - Array<Reason>
-    Change = Value.of(:field, :from, :to, :says, :because, field: nil, from: nil, to: nil)
+    Change = Value.of(:says, :because, field: nil, from: nil, to: nil)
 
     class Diagnosis < Value.of(:change, :accept)
       # @param swatches [Array<Swatch>] oldest first
@@ -42,11 +43,6 @@ module NimbleEyelet
 
     # Works out the change for the newest swatch.
     class Troubleshooter
-      # Fit first, then cover, then the rest: later ones often go away with the earlier.
-      PASSING = { "will_not_pass" => :lengthen, "slips_out" => :shorten }.freeze
-      SEEN = { "piled_up" => :longer_stitch, "gappy" => :shorter_stitch, "uneven_beads" => :balance,
-               "bobbin_on_top" => :lower_tension, "puckers" => :steady }.freeze
-
       def initialize(swatches, bench)
         @swatches = swatches
         @newest = swatches.last
@@ -54,9 +50,14 @@ module NimbleEyelet
       end
 
       # @return [Change]
+      # Fit first, then cover, then the rest: later ones often go away with the earlier; a tight button last.
+      #
+      # @raise [KeyError] for a symptom nobody knows
       def change
-        remedy = PASSING[@newest.passes] || SEEN.find { |symptom, _| @newest.shows?(symptom) }&.last || :loosen
-        send(remedy)
+        passing = PASSES.fetch(@newest.passes)
+        seen = SYMPTOMS.fetch_values(*@newest.symptoms).min_by { |symptom| SYMPTOMS.keys.index(symptom.key) }
+        tight = passing.remedy == :loosen
+        send((passing.remedy unless tight && seen) || seen.remedy)
       end
 
       private

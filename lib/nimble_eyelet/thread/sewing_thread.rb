@@ -12,19 +12,20 @@
 
 require_relative "../answer/refusal"
 require_relative "../length/length"
+require_relative "../typing/limit"
 require_relative "../value"
 require_relative "bobbin"
 
 module NimbleEyelet
   # tex - Numeric, grams a kilometre; fibre - String, a key of DENSITIES
   # bobbin - String, what is left on it as the person says it, or empty
-  class SewingThread < Value.of(:name, :fibre, :tex, :bobbin, name: "", bobbin: "")
+  class SewingThread < Value.of(:fibre, :tex, name: "", bobbin: "")
     # kg/m³
     DENSITIES = { "polyester" => 1380, "cotton" => 1540, "rayon" => 1520, "silk" => 1340 }.freeze
     # Share of a twisted thread that is fibre.
     PACKING = 0.65
 
-    TEX_RANGE = (5..200)
+    LIMITS = { tex: Typing::Limit.number(5..200) }.freeze
 
     # The coverage index k = thread diameter / stitch length.
     COVERAGE_AIM = 0.49
@@ -61,9 +62,7 @@ module NimbleEyelet
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        range = TEX_RANGE
-        sound = check.expect("thread.tex", tex.to_f, range.cover?(tex),
-                             "Sewing thread is between tex #{range.min} and tex #{range.max}.")
+        sound = Typing::Limit.check_all(check, "thread", self, LIMITS)
         check.gather { Bobbin.left(bobbin, self) } if sound && !bobbin.empty?
       end
       self

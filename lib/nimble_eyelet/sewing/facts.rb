@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+# Facts are what happened at the table, read off the journal: test holes sewn and looked at, steps
+# done, holes sewn, notes. Nothing of it is ever changed; what was entered by mistake is withdrawn
+# by another entry.
+#
+#   facts = Sewing::Facts.of(entries)
+#   facts.done?("mark")          # => true
+#   facts.steps["mark"].done_with     # => { "opening.length" => 22.5 mm }, what it was done with
+
+require_relative "../placket/sewn_hole"
+require_relative "../value"
+
+module NimbleEyelet
+  module Sewing
+    # One entry of the journal.
+    #
+    # id - String; kind - String, one of KINDS; happened_at - Time
+    # about - String or nil, id of the entry it withdraws; step - String or nil, key of a step
+    # at, opening - Length or nil, of a hole; done_with - Hash of path to Length or String, what it was done with
+    # moves - Hash of machine part to its state afterwards, nil for neutral; swatch - Swatches::Swatch or nil
+    # note - String
+    class Entry < Value.of(:id, :kind, :happened_at, about: nil, step: nil, at: nil, opening: nil, with: {},
+                           moves: {}, swatch: nil, note: "")
+      KINDS = %w[swatch step hole_sewn button_sewn machine_part mishap note withdrawal].freeze
+      # Kinds that say that a step was done.
+      STEPS = %w[step hole_sewn button_sewn].freeze
+
+      def step? = STEPS.include?(kind)
+    end
+
+    # swatches - Array<Swatches::Swatch>, oldest first; steps - Hash of key to Entry, the newest that stands
+    # holes - Array<Placket::SewnHole> by place
+    class Facts < Value.of(swatches: [], steps: {}, holes: [])
+      def self.none = new
+
+      # @param entries [Array<Entry>] oldest first, withdrawn ones among them
+      # @return [Facts]
+      def self.of(entries)
+        withdrawn = entries.filter_map(&:about)
+        standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
+        swatches = entries.select(&:swatch).each_with_index
+                          .filter_map { |entry, index| entry.swatch.with(number: index + 1) unless withdrawn.include?(entry.id) }
+        new(swatches: swatches, steps: standing.select { |entry| entry.step? && entry.step }.to_h { |entry| [entry.step, entry] },
+            holes: holes(standing))
+      end
+
+      # A hole sewn twice at one place counts as it was sewn last.
+      def self.holes(standing)
+        standing.select { |entry| entry.kind == "hole_sewn" }
+                .to_h { |entry| [entry.at, Placket::SewnHole.new(at: entry.at, opening: entry.opening)] }
+                .values.sort_by(&:at)
+      end
+      private_class_method :holes
+
+      def done?(key) = steps.key?(key)
+    end
+  end
+end
