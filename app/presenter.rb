@@ -4,7 +4,7 @@
 # reasons and cautions written out. There is this one way of presenting.
 #
 #   say = Presenter.new(:in)
-#   say.length(Length.inches(3/4r))   # => { mm: 19.05, text: "3/4 in" }
+#   present.length(Length.inches(3/4r))   # => { mm: 19.05, text: "3/4 in" }
 
 require_relative "../lib/nimble_eyelet"
 
@@ -28,13 +28,37 @@ module NimbleEyelet
     # @return [String, nil]
     def words(text) = text && Sentence.in(text, unit)
 
+    # From one value of a field to another, the unit said once: "18 → 20 mm".
+    #
+    # @return [String]
+    def from_to(from, to)
+      was, now = [from, to].map { |value| value.nil? || value == "" ? "—" : typed(value) }
+      was = was.delete_suffix(" #{unit}") if now.end_with?(" #{unit}") && was != now
+      "#{was} → #{now}"
+    end
+
     # @param number [Numeric]
     # @return [String] without trailing zeros
     def number(number, places = 2) = Wording.decimal(number.to_r, places)
 
+    # @param value [Style, Foot, Boolean, Numeric, Length, Needle, String] that was decided on
+    # @return [String]
+    def decided(value)
+      case value
+      when Style then value.name
+      when Foot then value.nickname.empty? ? value.name : "#{value.name} (#{value.nickname})"
+      when true then "yes"
+      when false then "no"
+      when Rational, Integer then number(value)
+      else words(value)
+      end
+    end
+
     # @param reasons [Array<Reason>]
     # @return [Array<Hash>]
-    def reasons(reasons) = reasons.map { |reason| { rule: reason.rule, says: words(reason.says), kind: reason.kind, source: reason.from } }
+    def reasons(reasons)
+      reasons.map { |reason| { rule: reason.rule, says: words(reason.says), kind: reason.kind, source: reason.from } }
+    end
 
     # @param cautions [Array<Caution>]
     # @return [Array<Hash>]

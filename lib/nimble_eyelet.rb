@@ -8,4 +8,4 @@
 # Every folder is a room and stands on a floor: what things are lies below, what is done with them
 # above. docs/architecture.md has the plan of the house.
 
-Dir[File.join(__dir__, "nimble_eyelet", "**", "*.rb")].sort.each { |file| require file }
+Dir[File.join(__dir__, "nimble_eyelet", "**", "*.rb")].each { |file| require file }

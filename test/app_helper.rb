@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
-# For tests of the application: a throwaway database with the demo workroom, made once a process
+# For tests of the application: a throwaway database with the sample workroom, made once a process
 # and put back before every test; every answer is held against the interface description.
 
 require "minitest/autorun"
 require "rack/test"
 require "committee"
+require "securerandom"
 require_relative "support/world"
 
 module AppWorld
@@ -32,37 +33,78 @@ class AppTest < Minitest::Test
 
   def setup = world.reset
 
-  # Sends a request, checks the answer against the description, and gives it back parsed.
+  def workroom = Store::Workrooms.new(db).find("marsh-walk")
+
+  # Where the sample lies; other addresses than those of workrooms are written out in full.
+  HOME = "/api/workrooms/marsh-walk"
+  WHOLE = %r{\A/api/(workrooms|health|docs|openapi|nowhere|stretch-scale)}
+
+  # Sends a request, checks the answer against the description, and gives it back parsed. An address such as
+  # /api/closures/1 is one of the sample workroom.
   def call(verb, path, body = nil, headers = {})
     sent = HEADERS.merge(headers)
     sent = sent.merge("CONTENT_TYPE" => "application/json") if body
     custom_request(verb.to_s.upcase, path, {}, sent.merge(input: body.is_a?(String) ? body : body && JSON.generate(body)))
     return if last_response.status == 204
 
-    assert_response_schema_confirm(last_response.status) if described?(path)
+    assert_response_schema_confirm(last_response.status) if described?(at(path))
     last_response.content_type.to_s.include?("json") ? JSON.parse(last_response.body) : last_response.body
   end
 
-  # Saves to a closure with the revision it has now.
-  def save(body, id: SMOCK) = call(:patch, "/api/closures/#{id}", body, match(id))
+  def custom_request(verb, path, *rest) = super(verb, at(path), *rest)
+  def at(path) = path.match?(WHOLE) ? path : path.sub(%r{\A/api/workroom\b}, HOME).sub(%r{\A/api/(?!workrooms/)}, "#{HOME}/")
 
-  def act(verb, rest, body = nil, id: SMOCK) = call(verb, "/api/closures/#{id}/#{rest}", body, match(id))
+  # What is typed, by path: { button: { diameter: "20" } } is "button.diameter". A list takes the place of
+  # the one there is.
+  def paths(sections, id: SMOCK)
+    sections.flat_map do |section, values|
+      next [[section, values]] unless values.is_a?(Hash) && !section.to_s.include?(".")
 
-  def match(id = SMOCK) = { "HTTP_IF_MATCH" => "\"#{db[:closures].where(id: id).get(:revision)}\"" }
+      values.map { |name, value| ["#{section}.#{name}", value.is_a?(Array) ? rows("#{section}.#{name}", value, id) : value] }
+    end.to_h
+  end
+
+  def rows(path, rows, id)
+    table = path.split(".").last.to_sym
+    there = db[table].where(closure_id: id).select_map(:key).to_h { |key| [key, nil] }
+    there.merge(rows.each_with_index.to_h { |row, index| ["t#{index + 1}", row] })
+  end
+
+  # Saves to a closure with the version it has now.
+  def save(sections, id: SMOCK) = call(:patch, "/api/closures/#{id}/plan", paths(sections, id: id), match(id))
+  def preview(sections, id: SMOCK, **more) = call(:post, "/api/closures/#{id}/preview", { changes: paths(sections, id: id), **more })
+
+  def act(verb, rest, body = nil, id: SMOCK) = call(verb, "/api/closures/#{id}/#{rest}".delete_suffix("/"), body, match(id))
+
+  def match(id = SMOCK) = { "HTTP_IF_MATCH" => "\"#{version(id)}\"" }
+  def version(id = SMOCK) = "#{db[:identity].get(:id)}.#{db[:closures].where(id: id).get(:version)}"
+  def revision(id = SMOCK) = db[:closures].where(id: id).get(:version)
 
   def closure(id = SMOCK) = call(:get, "/api/closures/#{id}")
+
+  # A fact, entered now.
+  def enter(body, id: SecureRandom.uuid)
+    call(:put, "/api/journal/#{id}", { closure: SMOCK, happened_at: NOW.iso8601, sent_at: NOW.iso8601, **body })
+  end
+
+  def step(key, of: closure) = of["sheet"]["sewing"]["steps"].find { |item| item["key"] == key }
+
+  # Ticks a step with the figures it was given out with.
+  def tick(key, machine: 4) = enter(step(key).fetch("enter").merge("machine" => machine))
+
+  def log_swatch(seen, **more) = enter({ kind: "swatch", with: closure["sheet"]["swatch"]["with"], **seen }, **more)
 
   def assert_status(status) = assert_equal(status, last_response.status, last_response.body[0, 300])
 
   # The save is refused with a fault at the field, nothing else changes.
   def assert_refused(field, body, id: SMOCK)
-    before = db[:closures].where(id: id).get(:revision)
+    before = revision(id)
     problem = save(body, id: id)
 
     assert_status 422
     assert_equal "application/problem+json", last_response.content_type
     assert_includes problem["faults"].map { |fault| fault["field"] }, field, body.inspect
-    assert_equal before, db[:closures].where(id: id).get(:revision)
+    assert_equal before, revision(id)
   end
 
   private

@@ -27,6 +27,7 @@ class BrowserTest < AppTest
   end
 
   def teardown
+    offline(false)
     strange = page.driver.browser.logs.get(:browser).reject { |entry| entry.message.match?(/status of (4\d\d|503)|net::ERR_/) }
     page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
     page.reset!
@@ -35,8 +36,11 @@ class BrowserTest < AppTest
     assert_empty strange.map(&:message), "the console stays silent"
   end
 
+  # Where the sample lies.
+  ROOM = "/w/marsh-walk"
+
   def open_station(word, id: SMOCK)
-    visit "/closures/#{id}/#{word}"
+    visit "#{ROOM}/closures/#{id}/#{word}"
 
     assert_selector "main h1"
   end

@@ -3,13 +3,55 @@ import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
+// The floors of the front end: each may import from those before it, never from those after it.
+const FLOORS = [['api', 'router'], ['ui'], ['closure'], ['stations'], ['table', 'pages']];
+
+const floors = FLOORS.slice(0, -1).flatMap((rooms, floor) => {
+  const above = FLOORS.slice(floor + 1).flat();
+  return rooms.map((room) => ({
+    files: [`src/${room}/**`, `src/${room}.ts`],
+    // Only the router knows every page, and it loads them when they are visited.
+    ignores: ['src/router.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { regex: `^(\\.\\./)+(${above.join('|')})/`, message: 'A floor knows only those below it.' },
+          ],
+        },
+      ],
+    },
+  }));
+});
+
 export default ts.config(
-  { ignores: ['dist/', 'src/api/schema.d.ts'] },
+  { ignores: ['dist/', 'public/', 'src/api/schema.d.ts'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
-  { languageOptions: { globals: globals.browser } },
+  {
+    languageOptions: {
+      globals: globals.browser,
+      parserOptions: {
+        projectService: true,
+        extraFileExtensions: ['.svelte'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+  },
   { files: ['**/*.svelte', '**/*.svelte.ts'], languageOptions: { parserOptions: { parser: ts.parser } } },
+  {
+    files: ['src/**/*.ts', 'src/**/*.svelte'],
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      // An event handler may be asynchronous: what it fails of is shown by what it calls.
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+    },
+  },
+  // Dates and sets in the stores are values that are made anew, never state that changes in place.
+  { rules: { 'svelte/prefer-svelte-reactivity': 'off' } },
   // Addresses are made by the router's own typed function.
   { rules: { 'svelte/no-navigation-without-resolve': 'off' } },
+  ...floors,
 );

@@ -3,11 +3,10 @@
 # CardPdf is the card that lies beside the machine: what to fit and set, in the marks its owner's dials
 # have, how the foot is set, and what to put back when the row is done.
 #
-#   Document::CardPdf.new(sheet, say, title: "linen field smock: front placket").render   # => String
+#   Document::CardPdf.new(sheet, present, title: "linen field smock: front placket").render   # => String
 
 require "prawn"
 require_relative "../../lib/nimble_eyelet"
-require_relative "../view/recipe"
 require_relative "strip_pdf"
 
 module NimbleEyelet
@@ -16,11 +15,11 @@ module NimbleEyelet
       MARGIN = 40
 
       # @param sheet [Sheet]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @param title [String]
-      def initialize(sheet, say, title:)
+      def initialize(sheet, present, title:)
         @sheet = sheet
-        @say = say
+        @present = present
         @title = title
       end
 
@@ -32,7 +31,7 @@ module NimbleEyelet
         pdf.text @title, size: 15
         pdf.text "#{@sheet.plan.machine.name}, #{@sheet.plan.machine.type.name}", size: 9
         section(pdf, "Set", settings)
-        section(pdf, "Length", [@say.words(setting.says)] + setting.cautions.map { |caution| @say.words(caution.says) })
+        section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
         section(pdf, "Between two holes", [@sheet.plan.machine.reset_words&.capitalize || "Nothing to reset."])
         section(pdf, "Put back", back)
         pdf.render
@@ -43,13 +42,13 @@ module NimbleEyelet
       def setting = @sheet.settings.fetch(@sheet.cut.chosen.school.key)
 
       def settings
-        View::RecipeView.of(@sheet, @say)[:settings].map { |item| "#{item[:label]}: #{item[:text]}" } +
-          ["Opening #{@say.words(@sheet.cut.length)}, overall #{@say.words(@sheet.cut.overall)} with both ends"]
+        @sheet.recipe.lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
+          ["Opening #{@present.words(@sheet.cut.length)}, overall #{@present.words(@sheet.cut.overall)} with both ends"]
       end
 
       # Everything that some step moves away from neutral.
       def back
-        moved = (@sheet.progress&.steps || []).flat_map { |step| step.changes.keys }.uniq
+        moved = (@sheet.progress&.steps || []).flat_map { |step| step.moves.keys }.uniq
         MACHINE_PARTS.values.select { |part| moved.include?(part.key) }.map { |part| "#{part.name.capitalize}: #{part.back}" }
       end
 

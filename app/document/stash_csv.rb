@@ -9,7 +9,7 @@
 require "csv"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
-require_relative "../store/stash"
+require_relative "../form/stash_form"
 
 module NimbleEyelet
   module Document
@@ -31,7 +31,7 @@ module NimbleEyelet
       # @return [String]
       def self.header = CSV.generate_line(COLUMNS.keys, row_sep: "\r\n")
 
-      # @param item [Store::Stash::Item]
+      # @param item [StashButton]
       # @return [String]
       def self.line(item)
         CSV.generate_line(COLUMNS.values.map { |name| cell(name, item) }, row_sep: "\r\n")
@@ -121,7 +121,7 @@ module NimbleEyelet
           return bad(number, name, "The same name as in row #{names[name]}.") if names[name]
 
           names[name] = number unless name.empty?
-          Row.new(number: number, name: name, item: Store::Stash.read(typed, unit: :mm), faults: [], bytes: @bytes)
+          Row.new(number: number, name: name, item: Form::StashForm.read(typed, unit: :mm), faults: [], bytes: @bytes)
         rescue CSV::MalformedCSVError
           bad(number, "", "A quote is not closed, or stands in the middle of a cell.")
         rescue Refusal => e

@@ -4,7 +4,7 @@
 # true place and length, the buttons, pins and keep-outs, and a check line. It only says what is
 # drawn where, in millimetres from the datum and the finished edge; a pen puts it on paper.
 #
-#   Document::Strip.new(sheet, say, garment: "linen field smock").draw(pen)
+#   Document::Strip.new(sheet, present, garment: "linen field smock").draw(pen)
 
 require_relative "../../lib/nimble_eyelet"
 
@@ -31,11 +31,11 @@ module NimbleEyelet
       attr_reader :length
 
       # @param sheet [Sheet] with a layout
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @param garment [String]
       # @param date [String] of the plan, as a person writes it
       # @param side [Symbol] :overlap with the holes, or :underlap with the crosses for the buttons
-      def initialize(sheet, say, garment:, date: "", side: :overlap)
+      def initialize(sheet, present, garment:, date: "", side: :overlap)
         @side = side
         @date = date
         @sheet = sheet
@@ -44,8 +44,8 @@ module NimbleEyelet
         @button = sheet.plan.button
         @name = sheet.plan.name
         @garment = garment
-        @say = say
-        @length = @layout.run.length.to_f
+        @present = present
+        @length = @layout.run.run_length.to_f
         @extension = @layout.run.extension.to_f
       end
 
@@ -72,7 +72,7 @@ module NimbleEyelet
 
       # The same strip for the other side.
       # @return [Strip]
-      def underlap = Strip.new(@sheet, @say, garment: @garment, date: @date, side: :underlap)
+      def underlap = Strip.new(@sheet, @present, garment: @garment, date: @date, side: :underlap)
 
       # @return [void]
       def draw_check_line(pen, x, y)
@@ -102,7 +102,7 @@ module NimbleEyelet
       def across(from_edge) = from_edge - left
       def centre = across(@extension)
 
-      def text(length) = @say.words(length)
+      def text(length) = @present.words(length)
 
       def says
         return "#{@layout.holes.size} buttons, #{text(@button.across)} across" if @side == :underlap
@@ -121,7 +121,7 @@ module NimbleEyelet
         pen.text(1, @length - 1, "fold or finished edge", 2.4)
         pen.text(centre + 1, 5.5, "centre line", 2.4)
         pen.text(cloth_width + 2, 3, "datum: top finished edge", 2.6)
-        pen.text(cloth_width + 2, @length - 1, "end of the run, #{text(@layout.run.length)}", 2.6)
+        pen.text(cloth_width + 2, @length - 1, "end of the run, #{text(@layout.run.run_length)}", 2.6)
       end
 
       def draw_keep_out(pen, keep_out)

@@ -9,10 +9,11 @@ require_relative "field"
 
 module NimbleEyelet
   module MachineFields
-    def self.field(path, kind, optional: false, choices: nil)
-      table, name = path.split(".")
-      Field.new(path: path, kind: kind, column: (kind == :length ? "#{name}_mm" : name).to_sym, table: table.to_sym,
-                optional: optional, choices: choices&.keys)
+    def self.field(path, kind, choices: nil, **more)
+      section, name = path.split(".")
+      noun = section == "foot" ? Foot : Machine
+      Field.new(path: path, kind: kind, column: (kind == :length ? "#{name}_mm" : name).to_sym, choices: choices&.keys,
+                limit: noun::LIMITS[name.to_sym], **more)
     end
 
     def self.by_name(fields) = fields.to_h { |field| [field.path.split(".").last.to_sym, field] }.freeze

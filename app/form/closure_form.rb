@@ -1,86 +1,115 @@
 # frozen_string_literal: true
 
-# ClosureForm reads what a person typed into the fields of a closure and answers with the document as it
+# ClosureForm reads what a person typed about a closure, by path, and answers with the plan as it
 # would be, or with every fault at once.
 #
-#   Form::ClosureForm.new(:mm).apply({ "button" => { "diameter" => "28L" } }, document)
+#   Form::ClosureForm.new(:mm).apply({ "button.diameter" => "28L", "placket.pins" => { "b7" => { "at" => "212" } } }, plan)
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
 require_relative "../field/field"
+require_relative "../field/plan_document"
 
 module NimbleEyelet
   module Form
     class ClosureForm
-      # Lists of a run are replaced whole.
-      MOST_PINS = 20
-      MOST_KEEP_OUTS = 50
+      ROW_ID = /\A[A-Za-z0-9_-]{1,40}\z/
 
       # @param unit [Symbol] the person's unit
-      def initialize(unit)
+      # @param machine [#call] gives the machine of an id, or nil
+      def initialize(unit, machine: ->(_id) {})
         @unit = unit
+        @machine = machine
       end
 
-      # @param body [Hash] rooms with fields, as sent; sound by the interface description
-      # @param document [Store::Document]
-      # @return [Store::Document]
+      # @param body [Hash{String => Object}] by path; of a list only the rows that change, nil for one that goes
+      # @param plan [Plan]
+      # @return [Plan]
       # @raise [Refusal]
-      def apply(body, document)
+      def apply(body, plan)
         @check = Refusal::Check.new
-        changes = fields(body)
-        lists = { pins: pins(body), keep_outs: keep_outs(body), machine_id: body.dig("machine", "id") }.compact
+        changes = body.each_with_object({}) do |(path, typed), found|
+          @check.gather { found.store(*read(path, typed, plan)) }
+        end
         raise Refusal, @check.faults unless @check.faults.empty?
 
-        document.changed(changes).with(**lists)
+        plan.changed(changes)
+      end
+
+      # @param name [String] of a new closure
+      # @param machine [Machine]
+      # @param typed [Hash{String => String}] what is known already, in the person's unit
+      # @return [Plan] with all else as fields begin
+      def blank(name:, machine:, typed: {})
+        sections = Plan::SECTIONS.to_h do |section, _|
+          fields = ClosureFields::ALL.select { |field| field.path.start_with?("#{section}.") }
+          [section.to_sym, fields.to_h { |field| [field.path[/\w+\z/].to_sym, field.begun] }]
+        end
+        apply(typed, PlanDocument.build(sections, { pins: [], keep_outs: [] }, name: name, machine: machine))
       end
 
       private
 
-      def fields(body)
-        typed = body.flat_map { |room, values| values.map { |name, value| ["#{room}.#{name}", value] } }
-        typed.each_with_object({}) do |(path, value), changes|
-          field = FIELDS[path] or next
-          @check.gather { changes[path] = field.read(value, unit: @unit) }
-        end
+      def read(path, typed, plan)
+        return ["machine", chosen(typed)] if path == PlanDocument::MACHINE
+        return [path, rows(ClosureFields::LISTS[path], typed, plan.at(path))] if ClosureFields::LISTS.key?(path)
+
+        field = ClosureFields::BY_PATH[path] or raise Refusal.field(path, typed, "There is no such field.")
+        [path, field.read(typed, unit: @unit)]
       end
 
-      def pins(body)
-        items = body.dig("placket", "pins") or return
-        limited("placket.pins", items, MOST_PINS)
-        pins = items.filter_map do |item|
-          @check.gather { Placket::Pin.new(at: length("placket.pins", item["at"]), weight: weight(item["weight"]), **label(item)) }
-        end
-        pins.sort_by(&:at)
+      def chosen(id)
+        found = id.is_a?(Integer) && id.between?(1, (2**31) - 1) && @machine.call(id)
+        found || raise(Refusal.field(PlanDocument::MACHINE, id, "Choose one of the workroom's machines."))
       end
 
-      def keep_outs(body)
-        items = body.dig("placket", "keep_outs") or return
-        limited("placket.keep_outs", items, MOST_KEEP_OUTS)
-        items.filter_map do |item|
-          @check.gather do
-            Placket::KeepOut.new(from: length("placket.keep_outs", item["from"]), to: length("placket.keep_outs", item["to"]),
-                                 **label(item))
+      # Each row is taken or refused by itself.
+      def rows(list, typed, kept)
+        there = kept.to_h { |row| [row.id, row] }
+        typed.each do |id, values|
+          next there.delete(id) if values.nil?
+          next @check.expect("#{list.path}.#{id[0, 40]}", id, false, "A row is known by letters and digits.") unless id.match?(ROW_ID)
+
+          row = @check.gather { row(list, id, values, there[id]) }
+          there[id] = row if row
+        end
+        @check.expect(list.path, there.size, there.size <= list.most, "At most #{list.most} on one run.")
+        PlanDocument.sorted(list, there.values)
+      end
+
+      def row(list, id, values, before)
+        read = list.row.members.reject { |name| name == :id }.each_with_object({}) do |name, found|
+          text = values[name.to_s]
+          next if text.nil? && (before || !list.lengths.include?(name))
+
+          found[name] = member(list, "#{list.path}.#{id}.#{name}", name, text)
+        end
+        before ? before.with(**read) : list.row.new(id: id, **read)
+      end
+
+      def member(list, path, name, text)
+        if list.lengths.include?(name)
+          return Typing::Notation.read(text.to_s, unit: @unit, field: path).tap do |length|
+            within(path, length)
           end
         end
+        return weight(path, text) if name == :weight
+
+        Field.clean(text)[0, Field::LONGEST_TEXT]
       end
 
-      def label(item) = { label: Field.clean(item["label"])[0, 80] }
+      def within(path, length)
+        Refusal.unless_valid { |check| Placket::Run::PLACE.check(check, path, length) }
+      end
 
-      # @param text [String, nil] empty for a must
-      def weight(text)
+      # Empty for a must.
+      def weight(path, text)
         text = text.to_s.strip
         return 0 if text.empty?
-        raise Refusal.field("placket.pins", text, "A wish weighs from 1 to 9; 0 is a must.") unless text.match?(/\A\d\z/)
+        raise Refusal.field(path, text, "A wish weighs from 1 to 9; 0 is a must.") unless text.match?(/\A\d\z/)
 
         text.to_i
       end
-
-      def limited(field, items, most)
-        return if items.size <= most
-
-        raise Refusal.field(field, items.size, "At most #{most} on one run.")
-      end
-
-      def length(field, text) = Typing::Notation.read(text.to_s, unit: @unit, field: field)
     end
   end
 end

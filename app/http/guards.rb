@@ -15,7 +15,11 @@ module NimbleEyelet
       # A stash of twenty thousand buttons fits.
       LARGEST_FILE = 4 * 1024 * 1024
       # Where files come in, and as what.
-      FILES = { "/api/stash/import" => %r{\Atext/csv\s*(;|\z)}i, "/api/garments/import" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
+      FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "garments" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
+      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments)/import\z}
+
+      # @return [Regexp, nil] the type a file has that comes in at this address
+      def self.file_type(path) = FILES[path[FILE_ADDRESS, 1]]
 
       SAFE = %w[GET HEAD OPTIONS].freeze
 
@@ -78,7 +82,7 @@ module NimbleEyelet
         end
 
         def call(env)
-          most = FILES.key?(env["PATH_INFO"]) ? LARGEST_FILE : LARGEST_BODY
+          most = Guards.file_type(env["PATH_INFO"]) ? LARGEST_FILE : LARGEST_BODY
           return too_large(most) if env["CONTENT_LENGTH"].to_i > most
 
           input = env["rack.input"]
@@ -142,7 +146,7 @@ module NimbleEyelet
 
         def readable?(env)
           type = env["CONTENT_TYPE"].to_s
-          form = FILES[env["PATH_INFO"]]
+          form = Guards.file_type(env["PATH_INFO"])
           return type.match?(form) if form
 
           empty = env["CONTENT_LENGTH"].to_i.zero? && !env.key?("HTTP_TRANSFER_ENCODING")
@@ -153,7 +157,7 @@ module NimbleEyelet
       # What the interface description does not allow, in our one shape.
       class NotInTheDescription < Committee::ValidationError
         # An address that cannot name anything names nothing.
-        ADDRESS = %r{components/parameters/(Id|Number|Stage|Key)|schemas/StageWord}
+        ADDRESS = %r{components/parameters/(Id|Number|Stage|Slug|Entry|Kind)|schemas/(StageWord|Uuid)}
 
         def render
           return Problem.new(404, "There is no such thing here.").render if message.match?(ADDRESS)

@@ -8,12 +8,12 @@ require "sinatra/base"
 require "rack/protection"
 require "yaml"
 require_relative "../../lib/nimble_eyelet"
-require_relative "../document/api_page"
 require_relative "../presenter"
 require_relative "../problem"
 require_relative "../route/caliper"
 require_relative "../route/closure"
 require_relative "../route/garment"
+require_relative "../route/journal"
 require_relative "../route/machine"
 require_relative "../route/measure"
 require_relative "../route/opening"
@@ -23,7 +23,7 @@ require_relative "../route/stitch"
 require_relative "../route/workroom"
 require_relative "../store/database"
 require_relative "../store/errors"
-require_relative "../store/workroom"
+require_relative "../store/workrooms"
 require_relative "guards"
 
 module NimbleEyelet
@@ -41,6 +41,7 @@ module NimbleEyelet
       set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1]
 
       register Route::WorkroomRoutes
+      register Route::JournalRoutes
       register Route::MeasureRoutes
       register Route::OpeningRoutes
       register Route::ClosureRoutes
@@ -85,8 +86,17 @@ module NimbleEyelet
 
       helpers do
         def db = settings.db
-        def workroom = @workroom ||= Store::Workroom.default(db)
-        def say = @say ||= Presenter.new(workroom.unit)
+        def workrooms = @workrooms ||= Store::Workrooms.new(db)
+        def workroom = @workroom ||= workrooms.find(params["slug"])
+
+        # For addresses that are matched by a pattern.
+        def workroom_at(slug) = @workroom = workrooms.find(slug)
+
+        # In the unit of the workroom, where there is one.
+        def present = @present ||= Presenter.new(params["slug"] || @workroom ? workroom.unit : :mm)
+
+        # @param version [String, Integer] of what is shown
+        def etag_of(version) = response["etag"] = "\"#{version}\""
 
         # The body as the guards have checked it.
         def body_hash = env["committee.request_body_hash"] || {}
@@ -96,11 +106,14 @@ module NimbleEyelet
           halt status, JSON.generate(value)
         end
 
-        # The revision the person saw.
+        # The version the person saw.
         def seen
-          tag = request.env["HTTP_IF_MATCH"] or halt Problem.new(428, "Say which revision you saw, in If-Match.").render
-          tag[/\A"(\d{1,9})"\z/, 1].to_i
+          tag = request.env["HTTP_IF_MATCH"] or halt Problem.new(428, "Say which version you saw, in If-Match.").render
+          tag[/\A"([a-z0-9.]{1,40})"\z/, 1].to_s
         end
+
+        # Of what has no versions of its own, a number.
+        def revision_seen = seen[/\A\d{1,9}\z/].to_i
 
         # @param text [String] from the path
         # @return [Integer]
@@ -110,9 +123,13 @@ module NimbleEyelet
       before { cache_control :no_store if request.path_info.start_with?("/api/") }
 
       error(Refusal) do |e|
-        problem 422, e.faults.map { |fault| say.words(fault.allowed) }.uniq.join(" "), faults: say.faults(e.faults)
+        problem 422, e.faults.map { |fault| present.words(fault.allowed) }.uniq.join(" "), faults: present.faults(e.faults)
       end
       error(Store::Missing) { problem 404, "There is no such thing here, or not any more." }
+      error(Store::Removed) do |e|
+        problem 409, "This goes back to the #{e.what[:kind]} #{e.what[:name] || 'of then'}, which is not here any more. " \
+                     "#{e.what[:name] ? 'Take it out of the waste basket, or' : 'Please'} go to another revision.", missing: e.what
+      end
       error(*Store::Database::AWAY) do
         db.disconnect
         response["retry-after"] = "2"
@@ -132,13 +149,15 @@ module NimbleEyelet
         send_file DESCRIPTION, type: "application/yaml"
       end
 
-      get "/api/docs" do
-        content_type :html
-        Document::ApiPage.new(YAML.safe_load_file(DESCRIPTION)).html
-      end
+      get("/api/docs") { send_file File.join(FRONT_END, "api-docs", "index.html") }
 
-      get "/api/docs.css" do
-        send_file File.expand_path("../document/api_page.css", __dir__)
+      # Addresses from before there were several workrooms.
+      get(%r{/(closures|machines|garments)/(\d{1,9})(/[a-z]*)?}) { |kind, id, rest| moved("/w/%s/#{kind}/#{id}#{rest}", kind, id) }
+      get(%r{/(stash|habits)}) { |page| redirect("/w/#{(workrooms.first || raise(Store::Missing)).slug}/#{page}", 302) }
+      %i[get post put patch delete].each do |verb|
+        public_send(verb, %r{/api/(closures|machines|garments)/(\d{1,9})((?:/[^?]*)?)}) do |kind, id, rest|
+          moved("/api/workrooms/%s/#{kind}/#{id}#{rest}", kind, id, status: 308)
+        end
       end
 
       # The front end: its files as built, and its one page for every other address.
@@ -157,6 +176,12 @@ module NimbleEyelet
         halt 503, "The front end is not built yet: run bin/setup." unless File.file?(file)
         response["cache-control"] = "no-cache"
         file
+      end
+
+      def moved(address, kind, id, status: 302)
+        found = workrooms.public_send(:"of_#{kind.delete_suffix('s')}", number(id)) or raise Store::Missing
+        query = request.query_string
+        redirect(format(address, found.slug) + (query.empty? ? "" : "?#{query}"), status)
       end
 
       def problem(status, detail, **more)

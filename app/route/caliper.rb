@@ -12,12 +12,12 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         app.error(Device::Gauge::Silent) { |e| problem 503, e.message }
-        app.get("/api/caliper") { json(caliper_state) }
-        app.post("/api/caliper/reading") do
+        app.get("/api/workrooms/:slug/caliper") { json(caliper_state) }
+        app.post("/api/workrooms/:slug/caliper/reading") do
           length, text = caliper.read
-          json({ length: say.length(length), text: text })
+          json({ length: present.length(length), text: text })
         end
-        app.put("/api/caliper") do
+        app.put("/api/workrooms/:slug/caliper") do
           raise Store::Missing unless caliper.stand_in?
 
           move_caliper(body_hash)
@@ -26,6 +26,8 @@ module NimbleEyelet
       end
 
       module Helpers
+        JAWS = Typing::Limit.length(0, 150)
+
         def caliper = settings.caliper || raise(Store::Missing)
 
         def caliper_state
@@ -33,15 +35,15 @@ module NimbleEyelet
           return { there: !gauge.nil?, stand_in: false } unless gauge&.stand_in?
 
           state = gauge.state
-          { there: true, stand_in: true, jaws: say.length(state[:jaws]), zeroed: !state[:zero].zero?, unit: state[:unit] }
+          { there: true, stand_in: true, jaws: present.length(state[:jaws]), zeroed: !state[:zero].zero?, unit: state[:unit] }
         end
 
         def move_caliper(asked)
           caliper.press(asked["key"]) if asked["key"]
           return unless asked["jaws"]
 
-          length = Typing::Notation.read(asked["jaws"], unit: say.unit, field: "caliper.jaws")
-          Refusal.unless_valid { |check| Typing::Limits.check(check, "caliper.jaws", length) }
+          length = Typing::Notation.read(asked["jaws"], unit: present.unit, field: "caliper.jaws")
+          Refusal.unless_valid { |check| JAWS.check(check, "caliper.jaws", length) }
           caliper.open_jaws(length)
         end
       end

@@ -13,27 +13,28 @@ module NimbleEyelet
     module GarmentRoutes
       def self.registered(app)
         app.helpers Helpers
-        app.get("/api/garments/:id/file") do
+        app.get("/api/workrooms/:slug/garments/:id/file") do
           garment = garments.find(number(params["id"]))
           content_type :json
           response["content-disposition"] = "attachment; filename=\"garment-#{garment.id}.json\""
           Document::GarmentFile.write(garment)
         end
-        app.get("/api/garments/:id") { json(View::GarmentView.of(garments.find(number(params["id"])), say)) }
-        app.post("/api/garments/import") do
+        app.get("/api/workrooms/:slug/garments/:id") { json(View::GarmentView.of(garments.find(number(params["id"])), present)) }
+        app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))
-          json(View::GarmentView.of(garments.find(garments.take_in(content.name, content.closures)), say), status: 201)
+          json(View::GarmentView.of(garments.find(garments.take_in(content.name, content.closures)), present), status: 201)
         end
-        app.get(%r{/api/closures/(\d+)/marks\.csv}) do |id|
-          layout = Sheet.of(closures.find(number(id)).plan).then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }
+        app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
+          closure = closures.find(number(params["id"]))
+          layout = closure.sheet.then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }
           content_type "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"marks-#{id}.csv\""
+          response["content-disposition"] = "attachment; filename=\"marks-#{closure.id}.csv\""
           Document::MarksCsv.of(layout)
         end
       end
 
       module Helpers
-        def garments = @garments ||= Store::Garments.new(db, workroom.id)
+        def garments = @garments ||= Store::Garments.new(workroom)
       end
     end
   end

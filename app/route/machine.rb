@@ -5,7 +5,6 @@
 require_relative "../form/machine_form"
 require_relative "../problem"
 require_relative "../store/errors"
-require_relative "../store/machines"
 require_relative "../view/machine"
 
 module NimbleEyelet
@@ -13,26 +12,28 @@ module NimbleEyelet
     module MachineRoutes
       def self.registered(app)
         app.helpers Helpers
-        app.get("/api/machines/:id") { show_machine(machines.find(number(params["id"]))) }
-        app.post("/api/machines") { show_machine(machines.add(Form::MachineForm.new(workroom.unit).read(body_hash)), status: 201) }
-        app.put("/api/machines/:id") do
+        app.get("/api/workrooms/:slug/machines/:id") { show_machine(machines.find(number(params["id"]))) }
+        app.post("/api/workrooms/:slug/machines") { show_machine(machines.add(Form::MachineForm.new(workroom.unit).read(body_hash)), status: 201) }
+        app.put("/api/workrooms/:slug/machines/:id") do
           typed = Form::MachineForm.new(workroom.unit).read(body_hash)
-          show_machine(machines.change(number(params["id"]), typed, revision: seen))
+          show_machine(machines.change(number(params["id"]), typed, revision: revision_seen))
         rescue Store::Stale
           halt Problem.new(412, "This machine was changed in another place meanwhile. Look again.").render
         end
-        app.delete("/api/machines/:id") do
-          machines.remove(number(params["id"]))
+        app.delete("/api/workrooms/:slug/machines/:id") do
+          machines.remove(number(params["id"]), revision: revision_seen)
           halt 204
+        rescue Store::Stale
+          halt Problem.new(412, "This machine was changed in another place meanwhile. Look again.").render
         end
       end
 
       module Helpers
-        def machines = @machines ||= Store::Machines.new(db, workroom.id)
+        def machines = workroom.machines
 
-        def show_machine(kept, status: 200)
-          etag_of(kept)
-          json(View::MachineView.of(kept, say), status: status)
+        def show_machine(record, status: 200)
+          etag_of(record.revision)
+          json(View::MachineView.of(record, present), status: status)
         end
       end
     end

@@ -13,16 +13,17 @@ module NimbleEyelet
       FORMATS = { "pdf" => [Document::StripPdf, "application/pdf"], "svg" => [Document::StripSvg, "image/svg+xml"] }.freeze
 
       def self.registered(app)
-        app.get(%r{/api/closures/(\d+)/strip\.(pdf|svg)}) do |id, format|
+        app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/strip\.(pdf|svg)}) do |slug, id, format|
+          workroom_at(slug)
           closure = closures.find(number(id))
-          sheet = Sheet.of(closure.plan)
+          sheet = closure.sheet
           raise Refusal, sheet.faults unless sheet.layout
 
           printer, type = FORMATS.fetch(format)
-          strip = Document::Strip.new(sheet, say, garment: closure.garment_name,
+          strip = Document::Strip.new(sheet, present, garment: closure.garment_name,
                                        date: closures.made_at(closure).utc.strftime("%Y-%m-%d"))
           content_type type
-          attachment_name = "strip-#{closure.id}-#{closure.revision}.#{format}"
+          attachment_name = "strip-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}"
           response["content-disposition"] = "inline; filename=\"#{attachment_name}\""
           paper = format == "pdf" ? { paper: params.fetch("paper", "a4") } : {}
           printer.new(strip, "#{closure.garment_name}: #{sheet.plan.name}", **paper).render

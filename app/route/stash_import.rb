@@ -16,13 +16,13 @@ module NimbleEyelet
       # @param stash [Store::Stash]
       # @param io [IO]
       # @param keep [Boolean] false only looks
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @raise [Refusal] when the file is none
-      def initialize(stash, io, keep:, say:)
+      def initialize(stash, io, keep:, present:)
         @stash = stash
         @rows = Document::StashCsv::Reader.new(io)
         @keep = keep
-        @say = say
+        @present = present
       end
 
       # @yieldparam line [String] one JSON object and a line feed
@@ -37,7 +37,7 @@ module NimbleEyelet
         end
         yield line(summary: counts, kept: @keep)
       rescue Refusal => e
-        yield line(problem: @say.words(e.faults.first.allowed), summary: counts, kept: @keep)
+        yield line(problem: @present.words(e.faults.first.allowed), summary: counts, kept: @keep)
       end
 
       private
@@ -57,7 +57,7 @@ module NimbleEyelet
         there[row.name] == row.item ? "same" : "changed"
       end
 
-      def why(row) = row.faults.map { |fault| "#{fault.field.delete_prefix('button.')}: #{@say.words(fault.allowed)}" }.join(" ")
+      def why(row) = row.faults.map { |fault| "#{fault.field.delete_prefix('button.')}: #{@present.words(fault.allowed)}" }.join(" ")
       def line(**what) = "#{JSON.generate(what)}\n"
     end
   end

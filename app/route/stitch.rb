@@ -7,7 +7,7 @@ require_relative "../../lib/nimble_eyelet"
 require_relative "../document/card_pdf"
 require_relative "../document/stitches"
 require_relative "../document/stretch_scale_pdf"
-require_relative "../field/field"
+require_relative "../field/closure_fields"
 require_relative "../view/stitch"
 
 module NimbleEyelet
@@ -15,37 +15,38 @@ module NimbleEyelet
     module StitchRoutes
       def self.registered(app)
         app.helpers Helpers
-        app.post("/api/closures/:id/stitches") do
-          json(View::StitchView.of(HoleSimulation.of(sheet_of(params["id"]), trial), say))
+        app.post("/api/workrooms/:slug/closures/:id/stitches") do
+          json(View::StitchView.of(HoleSimulation.of(sheet_of(params["id"]), trial), present))
         end
-        app.get(%r{/api/closures/(\d+)/stitches\.(svg|csv)}) do |id, format|
+        app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/stitches\.(svg|csv)}) do |slug, id, format|
+          workroom_at(slug)
           sheet = sheet_of(id)
           simulation = HoleSimulation.of(sheet)
           content_type format == "svg" ? "image/svg+xml" : "text/csv", charset: "utf-8"
           response["content-disposition"] = "attachment; filename=\"stitches-#{id}.#{format}\""
           format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
         end
-        app.get(%r{/api/closures/(\d+)/card\.pdf}) do |id|
-          closure = closures.find(number(id))
+        app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
+          closure = closures.find(number(params["id"]))
           content_type "application/pdf"
-          response["content-disposition"] = "inline; filename=\"card-#{id}.pdf\""
-          Document::CardPdf.new(Sheet.of(closure.plan), say, title: "#{closure.garment_name}: #{closure.plan.name}").render
+          response["content-disposition"] = "inline; filename=\"card-#{closure.id}.pdf\""
+          Document::CardPdf.new(closure.sheet, present, title: "#{closure.garment_name}: #{closure.plan.name}").render
         end
         app.get("/api/stretch-scale.pdf") do
           content_type "application/pdf"
           Document::StretchScalePdf.new.render
         end
-        app.post("/api/feel") { json(feel(body_hash)) }
+        app.post("/api/workrooms/:slug/feel") { json(feel(body_hash)) }
       end
 
       module Helpers
-        def sheet_of(id) = Sheet.of(closures.find(number(id)).plan)
+        def sheet_of(id) = closures.find(number(id)).sheet
 
         # Dials as typed.
         def trial
           read = lambda do |name|
             text = body_hash[name].to_s.strip
-            text.empty? ? nil : Field.fetch("recipe.#{name}").read(text, unit: workroom.unit)
+            text.empty? ? nil : ClosureFields.fetch("recipe.#{name}").read(text, unit: workroom.unit)
           end
           Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
                     tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).validate
@@ -53,12 +54,12 @@ module NimbleEyelet
 
         # What a cloth is like, from a square on the scales, a folded stack, or two marks pulled apart.
         def feel(typed)
-          length = ->(name) { Typing::Notation.read(typed[name].to_s, unit: say.unit, field: "feel.#{name}") }
+          length = ->(name) { Typing::Notation.read(typed[name].to_s, unit: present.unit, field: "feel.#{name}") }
           case typed.fetch("test")
           when "weigh" then { weight: ClothFeel.weight(grams: figure(typed["grams"], "feel.grams"), side: length.call("side")).to_s }
           when "fold"
-            { thickness: say.words(ClothFeel.thickness(folded: length.call("folded"),
-                                                       layers: figure(typed["layers"], "feel.layers").to_i)) }
+            { thickness: present.words(ClothFeel.thickness(folded: length.call("folded"),
+                                                           layers: figure(typed["layers"], "feel.layers").to_i)) }
           else { stretch: ClothFeel.stretch(marked: length.call("marked"), pulled: length.call("pulled")).to_s }
           end
         end

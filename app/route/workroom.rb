@@ -1,49 +1,85 @@
 # frozen_string_literal: true
 
-# The workroom: its unit, its shelves, and what can be chosen from.
+# The workrooms: which there are, begun, put away and taken back; and each with its unit, its habits,
+# its shelves, and what can be chosen from.
 
-require_relative "../../lib/nimble_eyelet"
-require_relative "../field/field"
+require_relative "../form/workroom_form"
 require_relative "../problem"
-require_relative "../store/closures"
 require_relative "../store/errors"
+require_relative "../store/sample"
+require_relative "../store/waste_basket"
 require_relative "../view/catalogue"
+require_relative "../view/waste_basket"
 require_relative "../view/workroom"
 
 module NimbleEyelet
   module Route
     module WorkroomRoutes
-      module Helpers
-        # @param thing [#revision]
-        def etag_of(thing) = response["etag"] = "\"#{thing.revision}\""
-      end
+      AT = "/api/workrooms/:slug"
 
       def self.registered(app)
         app.helpers Helpers
-        app.get("/api/catalogue") { json(View::Catalogue.of(say)) }
+        all(app)
+        one(app)
+        shelves(app)
+        basket(app)
+      end
 
-        app.get("/api/workroom") do
-          etag_of(workroom)
-          json(View::WorkroomView.of(workroom))
+      def self.all(app)
+        app.get("/api/workrooms") { json(View::WorkroomsView.of(workrooms.all, workrooms.put_away_ones)) }
+        app.post("/api/workrooms") do
+          show_workroom(workrooms.begin(Form::WorkroomForm.name(body_hash["name"]), unit: body_hash.fetch("unit", "mm")), status: 201)
         end
+        app.post("/api/workrooms/sample") { show_workroom(Store::Sample.new(db).fresh, status: 201) }
+      end
 
-        app.patch("/api/workroom") do
-          changed = workroom.change(unit: body_hash["unit"], habits: body_hash.fetch("habits", {}),
-                                    stabilisers: body_hash["stabilisers"], revision: seen)
-          etag_of(changed)
-          json(View::WorkroomView.of(changed))
+      def self.one(app)
+        app.get("#{AT}/catalogue") { json(View::Catalogue.of(present)) }
+        app.get(AT) { show_workroom(workroom) }
+        app.patch(AT) do
+          show_workroom(workroom.change(revision: revision_seen, unit: body_hash["unit"],
+                                        name: body_hash["name"] && Form::WorkroomForm.name(body_hash["name"]),
+                                        habits: Form::WorkroomForm.habits(body_hash.fetch("habits", {}), unit: workroom.unit),
+                                        stabilisers: body_hash["stabilisers"]))
         rescue Store::Stale
-          halt Problem.new(412, "The workroom was changed in another place. Look again.").render
+          changed_elsewhere
         end
+        app.delete(AT) do
+          workrooms.put_away(workroom, revision: revision_seen)
+          halt 204
+        rescue Store::Stale
+          changed_elsewhere
+        end
+        app.post("#{AT}/taken-back") { show_workroom(workrooms.take_back(params["slug"])) }
+      end
 
-        app.post("/api/buttons") do
-          closure = Store::Closures.new(db, workroom.id).find(body_hash.fetch("closure_id"))
-          name = Field.clean(body_hash.fetch("name"))
-          raise Refusal.field("button.name", name, "A button on the shelf needs a name.") if name.empty?
-
-          workroom.stash.measure(closure.plan.button.with(name: Field.fetch("button.name").read(name, unit: :mm)).validate)
+      def self.shelves(app)
+        app.post("#{AT}/buttons") do
+          closure = closures.find(body_hash.fetch("closure_id"))
+          name = Form::WorkroomForm.name(body_hash.fetch("name"), field: "button.name")
+          workroom.stash.measure(closure.plan.button.with(name: name).validate)
           json(View::WorkroomView.of(workroom))
         end
+      end
+
+      def self.basket(app)
+        app.get("#{AT}/waste-basket") { json(View::WasteBasketView.of(waste_basket.lying)) }
+        app.post("#{AT}/waste-basket/:kind/:id") do
+          waste_basket.take_out(params["kind"], number(params["id"]))
+          json(View::WasteBasketView.of(waste_basket.lying))
+        end
+      end
+      private_class_method :all, :one, :shelves, :basket
+
+      module Helpers
+        def waste_basket = @waste_basket ||= Store::WasteBasket.new(workroom.scope)
+
+        def show_workroom(found, status: 200)
+          etag_of(found.revision)
+          json(View::WorkroomView.of(found), status: status)
+        end
+
+        def changed_elsewhere = halt(Problem.new(412, "The workroom was changed in another place. Look again.").render)
       end
     end
   end

@@ -10,7 +10,8 @@ require_relative "../device/gauge"
 require_relative "../http/guards"
 require_relative "../http/web"
 require_relative "../store/database"
-require_relative "../store/demo"
+require_relative "../store/sample"
+require_relative "../store/waste_basket"
 require_relative "cluster"
 
 module NimbleEyelet
@@ -57,7 +58,8 @@ module NimbleEyelet
       def serve
         db = Store::Database.connect(@url || own_database)
         Store::Database.migrate(db)
-        puts "Filled in the demo workroom." if Store::Demo.new(db).load
+        Store::WasteBasket.empty(db)
+        puts "Filled in the sample workroom." if Store::Sample.new(db).first
         launcher(Http::Web.application(db: db, caliper: Device::Gauge.at(@caliper || stand_in))).run
       ensure
         db&.disconnect

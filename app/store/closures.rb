@@ -1,76 +1,116 @@
 # frozen_string_literal: true
 
-# Closures keeps the closures of a workroom. There is one way to save: `change` takes the revision
-# the person saw, hands over the document, and keeps what comes back as a new revision; undo,
-# redo and history rest on the same rows.
+# Closures keeps the closures of a workroom. There is one way to save: `change` takes the version
+# the person saw, hands over the closure, and keeps the plan that comes back as a new revision;
+# undo, redo and history speak of the plan only, and rest on the same rows.
 #
-#   closures.change(4, revision: 7) { |document| document.changed("button.diameter" => Length.mm(20)) }
+#   closures.change(4, version: "k3f9.7") { |closure| closure.plan.changed("button.diameter" => Length.mm(20)) }
 
-require "sequel"
+require "json"
 require_relative "../../lib/nimble_eyelet"
-require_relative "../field/field"
-require_relative "closure_reader"
-require_relative "document"
+require_relative "../field/closure_fields"
+require_relative "../field/plain_value"
+require_relative "../field/plan_document"
+require_relative "closure_writer"
 require_relative "errors"
+require_relative "journal_rows"
+require_relative "machine_rows"
+require_relative "machines"
 
 module NimbleEyelet
   module Store
+    # One closure as it stands.
+    #
+    # version - String, rising with every write of the plan; position - Integer, number of the revision shown
+    # undo_changes, redo_changes - Array<Hash> of what the next undo or redo changes, or nil where there is nowhere to go
+    # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
+    class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan, :entries,
+                             :ledger, :house)
+      # @return [Sewing::Facts]
+      def facts = Sewing::Facts.of(entries)
+
+      # @return [Sheet]
+      def sheet = Sheet.of(plan.in(house), facts)
+    end
+
     class Closures
-      # @param db [Sequel::Database]
-      # @param workroom_id [Integer]
-      def initialize(db, workroom_id)
-        @db = db
-        @workroom_id = workroom_id
-        @reader = ClosureReader.for(db)
+      HISTORY = 200
+      # A closure with all that belongs to it, in one statement and so from one moment.
+      READ = <<~SQL.freeze
+        SELECT c.*, g.name AS garment_name, (SELECT id FROM identity) AS identity,
+          (SELECT jsonb_object_agg(p.key, jsonb_build_object('at', p.at_mm::text, 'label', p.label, 'weight', p.weight))
+             FROM pins p WHERE p.workroom_id = c.workroom_id AND p.closure_id = c.id)::text AS pins,
+          (SELECT jsonb_object_agg(k.key, jsonb_build_object('from', k.from_mm::text, 'to', k.to_mm::text, 'label', k.label))
+             FROM keep_outs k WHERE k.workroom_id = c.workroom_id AND k.closure_id = c.id)::text AS keep_outs,
+          #{MachineRows::JSON_OBJECT}::text AS machine,
+          (SELECT jsonb_agg(#{JournalRows::JSON_OBJECT} ORDER BY j.happened_at, j.seq)
+             FROM journal j WHERE j.workroom_id = c.workroom_id AND j.closure_id = c.id)::text AS entries,
+          (SELECT jsonb_object_agg(s.part, s.state) FROM (
+             SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
+              WHERE v.workroom_id = c.workroom_id AND v.machine_id = c.machine_id
+                AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+              ORDER BY v.part, v.happened_at DESC, v.seq DESC) s)::text AS moved,
+          (SELECT jsonb_build_object('parent', r.parent, 'changes', r.changes)
+             FROM revisions r WHERE r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.number = c.position)::text AS here,
+          (SELECT r.changes FROM revisions r WHERE r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.parent = c.position
+            ORDER BY r.number DESC LIMIT 1)::text AS following
+        FROM closures c
+        JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+        JOIN machines m ON m.workroom_id = c.workroom_id AND m.id = c.machine_id
+        WHERE c.workroom_id = :workroom AND c.id = :id AND c.removed_at IS NULL
+      SQL
+
+      # @param workroom [Workroom]
+      def initialize(workroom)
+        @workroom = workroom
+        @scope = workroom.scope
+        @writer = ClosureWriter.new(@scope)
       end
 
       # @param id [Integer]
       # @return [Closure]
       # @raise [Missing]
-      def find(id)
-        # One snapshot: no list from after a save beside a row from before it.
-        @db.transaction(isolation: :repeatable, read_only: true) { @reader.read(@workroom_id, id) } or raise Missing
-      end
+      def find(id) = read(id)
 
       # @param id [Integer]
-      # @param revision [Integer] the one the person saw
-      # @yieldparam document [Document]
-      # @yieldreturn [Document]
+      # @param version [String] the one the person saw
+      # @param device [String, nil] of who types, for one revision a settled value
+      # @yieldparam closure [Closure]
+      # @yieldreturn [Plan]
       # @return [Closure]
       # @raise [Missing, Stale]
       # @raise [Refusal] from the block, or when the name is taken
-      def change(id, revision:)
-        locked(id, revision) do |closure|
-          document = yield(closure)
-          changes = document.differences(closure.document)
+      def change(id, version:, device: nil)
+        locked(id, version) do |closure|
+          plan = yield(closure)
+          changes = plan.changes_since(closure.plan)
           next closure if changes.empty?
 
-          number = closure.revision + 1
-          keep(closure, document, number)
-          write(closure, document, revision: number, position: number)
-          find(id)
+          @writer.save(closure, plan, changes, device: device)
         end
       end
 
-      # @return [Closure] as it was before the last change still score
-      # @raise [Missing, Stale]
-      def undo(id, revision:)
-        move(id, revision) { |closure| revisions(id).where(number: closure.position).get(:parent) }
+      # @return [Closure] as it was before the last change still standing
+      # @raise [Missing, Stale, Removed]
+      def undo(id, version:)
+        move(id, version) { |closure| revisions(id).where(number: closure.position).get(:parent) }
       end
 
       # @return [Closure] with the change last undone made again
-      # @raise [Missing, Stale]
-      def redo(id, revision:)
-        move(id, revision) { |closure| revisions(id).where(parent: closure.position).max(:number) }
+      # @raise [Missing, Stale, Removed]
+      def redo(id, version:)
+        move(id, version) { |closure| revisions(id).where(parent: closure.position).max(:number) }
       end
 
       # @param id [Integer]
-      # @return [Array<Hash>] number, summary, made_at; newest first, at most 200
+      # @param before [Integer, nil] only revisions with a smaller number
+      # @return [Array<Hash>] number, parent, changes, made_at; newest first
       # @raise [Missing]
-      def history(id)
-        raise Missing if @db[:closures].where(workroom_id: @workroom_id, id: id).empty?
+      def history(id, before: nil)
+        raise Missing if @scope.standing(:closures).where(id: id).empty?
 
-        revisions(id).select(:number, :summary, :made_at).reverse(:number).limit(200).all
+        rows = revisions(id).select(:number, :parent, :changes, :made_at).reverse(:number).limit(HISTORY)
+        (before ? rows.where { number < before } : rows).all
       end
 
       # @param closure [Closure]
@@ -79,147 +119,84 @@ module NimbleEyelet
 
       # @param id [Integer]
       # @param number [Integer]
-      # @return [Document] as it was then
-      # @raise [Missing]
-      def document_at(id, number)
-        kept = revisions(id).where(number: number).get(:document) or raise Missing
-        Document.load(kept)
+      # @return [Plan] as it was then
+      # @raise [Missing, Removed]
+      def plan_at(id, number)
+        document = revisions(id).where(number: number).get(:document) or raise Missing
+        document = document.to_h
+        PlanDocument.load(document, machine_of(document))
       end
 
       # @param garment_id [Integer]
-      # @param document [Document]
-      # @return [Closure]
+      # @param plan [Plan]
+      # @return [Integer] id
       # @raise [Refusal] when the garment has one of that name
-      def create(garment_id, document)
-        @db.transaction do
-          id = guard_name(document) do
-            keys = { workroom_id: @workroom_id, garment_id: garment_id, machine_id: document.machine_id }
-            @db[:closures].insert(columns(document, :closures).merge(keys, revision: 1, position: 1))
-          end
-          write_recipe(id, document)
-          write_lists(id, document, Document::LISTS)
-          add_revision(id, 1, nil, "begun", document)
-          find(id)
-        end
-      end
+      def create(garment_id, plan) = @scope.transaction { @writer.create(garment_id, plan) }
 
+      # Into the waste basket.
+      #
       # @param id [Integer]
-      # @raise [Missing]
-      def remove(id)
-        raise Missing if @db[:closures].where(workroom_id: @workroom_id, id: id).delete.zero?
+      # @param version [String]
+      # @raise [Missing, Stale]
+      def remove(id, version:)
+        locked(id, version) { @scope[:closures].where(id: id).update(removed_at: Sequel::CURRENT_TIMESTAMP) }
       end
 
       private
 
-      def owned(table, id) = @db[table].where(closure_id: id, workroom_id: @workroom_id)
-      def revisions(id) = owned(:revisions, id)
+      def revisions(id) = @scope[:revisions].where(closure_id: id)
 
-      def locked(id, revision)
-        @db.transaction do
-          @db[:closures].where(id: id, workroom_id: @workroom_id).for_update.get(:id) or raise Missing
+      def read(id)
+        row = @scope.ask(:read_closure, READ, id: id).first or raise Missing
+        here = parse(row[:here])
+        Closure.new(id: id, garment_id: row[:garment_id], garment_name: row[:garment_name], version: "#{row[:identity]}.#{row[:version]}",
+                    position: row[:position], undo_changes: here["parent"] && here["changes"], redo_changes: row[:following] && parse(row[:following]),
+                    plan: plan(row), entries: (row[:entries] ? parse(row[:entries]) : []).map { |entry| JournalRows.entry(entry) },
+                    ledger: ledger(row[:moved]), house: @workroom.house)
+      end
+
+      def parse(text) = JSON.parse(text.to_s, decimal_class: BigDecimal)
+
+      def plan(row)
+        document = ClosureFields::ALL.to_h { |field| [field.path, row[field.column]] }
+        document["placket.pins"] = row[:pins] && parse(row[:pins])
+        document["placket.keep_outs"] = row[:keep_outs] && parse(row[:keep_outs])
+        document["swatch.accepted"] = row[:accepted]
+        document["settled"] = row[:settled].to_h
+        PlanDocument.load(document, MachineRows.from_json(parse(row[:machine])))
+      end
+
+      def ledger(moved) = Ledger.empty.changed(moved ? PlainValue.load_all(parse(moved)) : {})
+
+      def locked(id, version)
+        @scope.transaction do
+          # Locked first, then read: whoever had to wait sees what was saved meanwhile.
+          @scope.standing(:closures).where(id: id).for_update.get(:id) or raise Missing
           closure = find(id)
-          raise Stale, closure unless closure.revision == revision
+          raise Stale, closure unless closure.version == version
 
           yield closure
         end
       end
 
-      def move(id, revision)
-        locked(id, revision) do |closure|
+      def move(id, version)
+        locked(id, version) do |closure|
           target = yield(closure)
           next closure unless target
 
-          write(closure, document_at(id, target), revision: closure.revision + 1, position: target)
+          @writer.move(closure, plan_at(id, target), target)
           find(id)
         end
       end
 
-      def keep(closure, document, number)
-        add_revision(closure.id, number, closure.position, Summary.of(closure.document, document), document)
+      def machine_of(document)
+        id = document[PlanDocument::MACHINE]
+        found = Machines.new(@scope).one(id)
+        return found if found
+
+        name = @scope[:machines].where(id: id).get(:name)
+        raise Removed, { kind: "machine", id: id, name: name }
       end
-
-      def add_revision(id, number, parent, summary, document)
-        @db[:revisions].insert(workroom_id: @workroom_id, closure_id: id, number: number, parent: parent, summary: summary,
-                               document: Sequel.pg_jsonb_wrap(document.dump))
-      end
-
-      def write(closure, document, revision:, position:)
-        guard_name(document) do
-          @db[:closures].where(id: closure.id).update(
-            columns(document, :closures).merge(machine_id: document.machine_id, revision: revision, position: position)
-          )
-        end
-        write_recipe(closure.id, document)
-        write_lists(closure.id, document, Document::LISTS.reject { |list| document[list] == closure.document[list] })
-      end
-
-      def columns(document, table)
-        FIELDS.each_value.select { |field| field.table == table }.to_h do |field|
-          [field.column, field.dump(document.fields[field.path])]
-        end
-      end
-
-      def write_recipe(id, document)
-        values = columns(document, :recipes)
-        @db[:recipes].insert_conflict(target: :closure_id, update: values)
-                     .insert(values.merge(closure_id: id, workroom_id: @workroom_id))
-      end
-
-      def write_lists(id, document, lists)
-        (lists - [:machine_id]).each do |list|
-          owned(list, id).delete
-          @db[list].multi_insert(send(:"#{list}_rows", document).map do |row|
-            row.merge(closure_id: id, workroom_id: @workroom_id)
-          end)
-        end
-      end
-
-      def pins_rows(document) = document.pins.map { |pin| { at_mm: Field.decimal(pin.at), label: pin.label, weight: pin.weight } }
-
-      def keep_outs_rows(document)
-        document.keep_outs.map do |item|
-          { from_mm: Field.decimal(item.from), to_mm: Field.decimal(item.to), label: item.label }
-        end
-      end
-
-      def swatches_rows(document)
-        document.swatches.map do |swatch|
-          plain = Document.dump_swatch(swatch)
-          lengths = Document::SWATCH_LENGTHS.map(&:to_s)
-          plain.to_h { |name, value| [(lengths.include?(name) ? "#{name}_mm" : name).to_sym, value] }
-               .merge(symptoms: Sequel.pg_array(swatch.symptoms, :text))
-        end
-      end
-
-      def steps_done_rows(document) = document.steps_done.map { |key| { key: key } }
-      def knots_rows(document) = document.knots.map { |stage, fingerprint| { stage: stage, fingerprint: fingerprint } }
-
-      def guard_name(document, &)
-        # The savepoint keeps the transaction usable after a name that is taken.
-        @db.transaction(savepoint: true, &)
-      rescue Sequel::UniqueConstraintViolation
-        raise Refusal.field("closure.name", document.fields["closure.name"], "This garment has another closure of that name.")
-      end
-    end
-
-    # One line saying what a revision changed.
-    module Summary
-      # @param before [Document]
-      # @param after [Document]
-      # @return [String]
-      def self.of(before, after)
-        after.differences(before).map { |path| part(path, before, after) }.join("; ")[0, 300]
-      end
-
-      def self.part(path, before, after)
-        words = path.tr("._", "  ")
-        return words unless FIELDS.key?(path)
-
-        "#{words}: #{word(before.fields[path])} → #{word(after.fields[path])}"
-      end
-
-      def self.word(value) = value.nil? || value == "" ? "—" : value.to_s
-      private_class_method :part, :word
     end
   end
 end

@@ -2,13 +2,13 @@
 
 # Garments of a workroom with their closures, read whole and taken in whole.
 #
-#   Store::Garments.new(db, workroom_id).find(1).closures   # => [Closure, …]
+#   Store::Garments.new(workroom).find(1).closures   # => [Closure, …]
 
+require "securerandom"
 require_relative "../../lib/nimble_eyelet"
-require_relative "closure_reader"
 require_relative "closures"
 require_relative "errors"
-require_relative "machines"
+require_relative "journal"
 
 module NimbleEyelet
   module Store
@@ -16,52 +16,58 @@ module NimbleEyelet
     Garment = Value.of(:id, :name, :closures)
 
     class Garments
-      # @param db [Sequel::Database]
-      # @param workroom_id [Integer]
-      def initialize(db, workroom_id)
-        @db = db
-        @workroom_id = workroom_id
+      # @param workroom [Workroom]
+      def initialize(workroom)
+        @workroom = workroom
+        @scope = workroom.scope
+        @closures = Closures.new(workroom)
       end
 
       # @param id [Integer]
       # @return [Garment]
       # @raise [Missing]
       def find(id)
-        @db.transaction(isolation: :repeatable, read_only: true) do
-          name = @db[:garments].where(workroom_id: @workroom_id, id: id).get(:name) or raise Missing
-          reader = ClosureReader.for(@db)
-          ids = @db[:closures].where(workroom_id: @workroom_id, garment_id: id).order(:name).select_map(:id)
-          Garment.new(id: id, name: name, closures: ids.map { |closure| reader.read(@workroom_id, closure) })
+        @scope.transaction(isolation: :repeatable, read_only: true) do
+          name = @scope.standing(:garments).where(id: id).get(:name) or raise Missing
+          ids = @scope.standing(:closures).where(garment_id: id).order(:name).select_map(:id)
+          Garment.new(id: id, name: name, closures: ids.map { |closure| @closures.find(closure) })
         end
       end
 
-      # Takes a garment in with its closures; machines are those of the same name, or new ones. Either all
-      # of it is taken or nothing.
+      # Takes a garment in with its closures and what was sewn; machines are those of the same name, or new
+      # ones. Either all of it is taken or nothing. Facts get new ids and move no real machine.
       #
       # @param name [String] changed when the workroom has a garment of that name
-      # @param closures [Array<Array(Document, Machine)>] machine_id of the documents does not count
+      # @param closures [Array<Array(Plan, Array<Sewing::Entry>)>] the machine of a plan counts by its name
       # @return [Integer] id of the garment
       def take_in(name, closures)
-        @db.transaction do
-          machines = machines_for(closures.map(&:last))
-          id = @db[:garments].insert(workroom_id: @workroom_id, name: free_name(name))
-          store = Closures.new(@db, @workroom_id)
-          closures.each { |document, machine| store.create(id, document.with(machine_id: machines.fetch(machine.name))) }
+        @scope.transaction do
+          machines = machines_for(closures.map { |plan, _| plan.machine })
+          id = @scope.insert(:garments, name: free_name(name))
+          closures.each { |plan, entries| take_in_closure(id, plan, machines.fetch(plan.machine.name), entries) }
           id
         end
       end
 
       private
 
-      def machines_for(machines)
-        known = @db[:machines].where(workroom_id: @workroom_id).select_hash(:name, :id)
-        machines.uniq(&:name).to_h do |machine|
-          [machine.name, known[machine.name] || Machines.new(@db, @workroom_id).add(machine).machine.id]
+      def take_in_closure(garment_id, plan, machine, entries)
+        ids = entries.to_h { |entry| [entry.id, SecureRandom.uuid] }
+        closure = @closures.create(garment_id, plan.with(machine: machine, accepted: ids[plan.accepted]))
+        journal = Journal.new(@scope)
+        entries.each do |entry|
+          journal.add(entry.with(id: ids.fetch(entry.id), about: ids[entry.about]), closure_id: closure, machine_id: machine.id,
+                                                                                    imported: true)
         end
       end
 
+      def machines_for(machines)
+        known = @workroom.machines.all.to_h { |machine| [machine.name, machine] }
+        machines.uniq(&:name).to_h { |machine| [machine.name, known[machine.name] || @workroom.machines.add(machine).machine] }
+      end
+
       def free_name(name)
-        taken = @db[:garments].where(workroom_id: @workroom_id).select_map(:name)
+        taken = @scope.standing(:garments).select_map(:name)
         [name, *(2..(taken.size + 2)).map { |number| "#{name[0, 70]} (#{number})" }].find { |other| !taken.include?(other) }
       end
     end

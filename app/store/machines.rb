@@ -1,115 +1,94 @@
 # frozen_string_literal: true
 
-# Machines of a workroom with their feet, as core values; and the one way to keep them.
+# Machines of a workroom with their feet, and the one way to keep them. A machine is kept whole, its
+# feet with it.
 #
-#   Store::MachineReader.for(db).read(workroom_id, 3)   # => NimbleEyelet::Machine or nil
+#   Store::Machines.new(scope).find(3).machine   # => Machine
 
-require "sequel"
+require "json"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/machine_fields"
 require_relative "errors"
+require_relative "machine_rows"
 
 module NimbleEyelet
   module Store
-    class MachineReader
-      READERS = ObjectSpace::WeakMap.new
-      private_constant :READERS
+    # One machine, the revision it was read at, and the closures sewn on it: hashes of id and name.
+    MachineRecord = Value.of(:machine, :revision, :closures)
 
-      # @param db [Sequel::Database]
-      # @return [MachineReader] the one of this database
-      def self.for(db) = READERS[db] ||= new(db)
-
-      def initialize(db)
-        @db = db
-        @machine = db[:machines].where(workroom_id: :$workroom, id: :$id).prepare(:first, :read_machine)
-        @feet = db[:feet].order(:id).where(workroom_id: :$workroom, machine_id: :$id).prepare(:select, :read_feet)
-      end
-
-      # @param workroom_id [Integer]
-      # @param id [Integer]
-      # @return [Machine, nil]
-      def read(workroom_id, id)
-        key = { workroom: workroom_id, id: id }
-        row = @machine.call(key)
-        row && build(row, @feet.call(key))
-      end
-
-      # @param workroom_id [Integer]
-      # @return [Array<Machine>] by name
-      def all(workroom_id)
-        feet = @db[:feet].where(workroom_id: workroom_id).order(:id).all.group_by { |row| row[:machine_id] }
-        @db[:machines].where(workroom_id: workroom_id).order(:name).map { |row| build(row, feet.fetch(row[:id], [])) }
-      end
-
-      private
-
-      def build(row, feet)
-        Machine.new(id: row[:id], styles: row[:styles].to_a, **MachineFields.load(MachineFields::MACHINE, row),
-                    feet: feet.map { |foot| Foot.new(**MachineFields.load(MachineFields::FOOT, foot)) })
-      end
-    end
-
-    # Adds, changes and removes machines. A machine is kept whole, its feet with it.
     class Machines
-      # One machine and the revision it was read at.
-      Kept = Value.of(:machine, :revision, :closures)
+      ONE = "SELECT #{MachineRows::JSON_OBJECT}::text AS machine FROM machines m " \
+            "WHERE m.workroom_id = :workroom AND m.id = :id AND m.removed_at IS NULL".freeze
 
-      # @param db [Sequel::Database]
-      # @param workroom_id [Integer]
-      def initialize(db, workroom_id)
-        @db = db
-        @workroom_id = workroom_id
+      # @param scope [Scope]
+      def initialize(scope)
+        @scope = scope
       end
 
       # @param id [Integer]
-      # @return [Kept] closures - Array<Hash> of id and name of those sewn on it
+      # @return [Machine, nil] unless it lies in the waste basket
+      def one(id)
+        row = @scope.ask(:read_machine, ONE, id: id).first
+        row && MachineRows.from_json(JSON.parse(row[:machine], decimal_class: BigDecimal))
+      end
+
+      # @return [Array<Machine>] by name
+      def all
+        feet = @scope[:feet].order(:id).all.group_by { |row| row[:machine_id] }
+        @scope.standing(:machines).order(:name).map { |row| MachineRows.build(row, feet.fetch(row[:id], [])) }
+      end
+
+      # @param id [Integer]
+      # @return [MachineRecord]
       # @raise [Missing]
       def find(id)
-        machine = MachineReader.for(@db).read(@workroom_id, id) or raise Missing
-        closures = @db[:closures].where(workroom_id: @workroom_id, machine_id: id).order(:name).select(:id, :name).all
-        Kept.new(machine: machine, revision: @db[:machines].where(id: id).get(:revision), closures: closures)
+        machine = one(id) or raise Missing
+        closures = @scope.standing(:closures).where(machine_id: id).order(:name).select(:id, :name).all
+        MachineRecord.new(machine: machine, revision: @scope[:machines].where(id: id).get(:revision), closures: closures)
       end
 
-      # @param machine [Machine] sound
-      # @return [Kept]
+      # @param machine [Machine] valid
+      # @return [MachineRecord]
       # @raise [Refusal] when the name is taken
-      def add(machine)
-        write(machine) { |columns| @db[:machines].insert(columns.merge(workroom_id: @workroom_id)) }
-      end
+      def add(machine) = write(machine) { |columns| @scope.insert(:machines, columns) }
 
       # @param id [Integer]
       # @param revision [Integer] the one the person saw
-      # @return [Kept]
+      # @return [MachineRecord]
       # @raise [Missing, Stale, Refusal]
       def change(id, machine, revision:)
         write(machine) do |columns|
-          row = @db[:machines].where(workroom_id: @workroom_id, id: id).for_update.first or raise Missing
-          raise Stale, find(id) unless row[:revision] == revision
+          changed = @scope.standing(:machines).where(id: id, revision: revision).update(columns.merge(revision: revision + 1))
+          raise Stale, find(id) if changed.zero?
 
-          @db[:machines].where(id: id).update(columns.merge(revision: revision + 1))
-          @db[:feet].where(machine_id: id).delete
+          @scope[:feet].where(machine_id: id).delete
           id
         end
       end
 
-      # @raise [Missing]
+      # Into the waste basket.
+      #
+      # @raise [Missing, Stale]
       # @raise [Refusal] while a closure is sewn on it
-      def remove(id)
-        raise Missing if @db[:machines].where(workroom_id: @workroom_id, id: id).delete.zero?
-      rescue Sequel::ForeignKeyConstraintViolation
-        names = find(id).closures.map { |closure| closure[:name] }.join(", ")
-        raise Refusal.field("machine.id", id, "Still in use for: #{names}. Choose another machine there first.")
+      def remove(id, revision:)
+        @scope.transaction do
+          record = find(id)
+          raise Stale, record unless record.revision == revision
+
+          names = record.closures.map { |closure| closure[:name] }.join(", ")
+          raise Refusal.field("machine.id", id, "Still in use for: #{names}. Choose another machine there first.") unless names.empty?
+
+          @scope[:machines].where(id: id).update(removed_at: Sequel::CURRENT_TIMESTAMP)
+        end
       end
 
       private
 
       def write(machine)
-        @db.transaction do
+        @scope.transaction do
           columns = MachineFields.dump(MachineFields::MACHINE, machine).merge(styles: Sequel.pg_array(machine.styles, :text))
           id = yield(columns)
-          @db[:feet].multi_insert(machine.feet.map do |foot|
-            MachineFields.dump(MachineFields::FOOT, foot).merge(workroom_id: @workroom_id, machine_id: id)
-          end)
+          @scope.insert_all(:feet, machine.feet.map { |foot| MachineFields.dump(MachineFields::FOOT, foot).merge(machine_id: id) })
           find(id)
         end
       rescue Sequel::UniqueConstraintViolation

@@ -1,89 +1,98 @@
 # frozen_string_literal: true
 
-# Workroom is what belongs to one person: the unit they read, and the shelves they pick from.
+# Workroom is what belongs to one person: the unit they read, the habits of the house, and the
+# shelves they pick from.
 #
-#   Store::Workroom.default(db).unit   # => :mm
+#   Store::Workrooms.new(db).find("marsh-walk").unit   # => :mm
 
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
 require_relative "errors"
-require_relative "habits"
 require_relative "machines"
+require_relative "scope"
 require_relative "stash"
 
 module NimbleEyelet
   module Store
     class Workroom
-      attr_reader :id
+      # Beside the habits: which stabilisers lie in the drawer.
+      DRAWER = "stabilisers"
 
-      # The one workroom there is for now.
-      #
+      # @return [Scope]
+      attr_reader :scope
+
       # @param db [Sequel::Database]
-      # @return [Workroom]
-      # @raise [Missing] while nothing has been set up
-      def self.default(db)
-        row = db[:workrooms].order(:id).first or raise Missing
-        new(db, row)
-      end
-
       # @param row [Hash] as in the table
       def initialize(db, row)
         @db = db
         @row = row
-        @id = row[:id]
+        @scope = Scope.new(db, row[:id])
       end
 
+      def id = @row[:id]
+      def slug = @row[:slug]
       def name = @row[:name]
+      def sample? = @row[:sample]
 
       # @return [Symbol] :mm, :cm or :in
       def unit = @row[:unit].to_sym
       def revision = @row[:revision]
 
-      # @return [Hash{String => Object}] answers of the house, by the path they stand in for
-      def habits = Habits.load(@row[:habits])
+      # @return [House] a value for every habit; questions that came later begin as the table says
+      def house
+        @house ||= begin
+          kept = @row[:habits].to_h
+          habits = HABITS.to_h { |path, habit| [path, kept.key?(path) ? ClosureFields.fetch(path).load(kept[path]) : habit.begins] }
+          House.new(habits: habits, stabilisers: kept.key?(DRAWER) ? kept[DRAWER].to_a : STABILISER_KINDS.keys)
+        end
+      end
 
-      # @return [Array<String>] keys of the stabilisers that are owned
-      def stabilisers = habits.fetch(Habits::DRAWER)
-
-      # @param unit [String, nil]
-      # @param habits [Hash{String => String, nil}] as typed
-      # @param stabilisers [Array<String>, nil] all that are owned now
       # @param revision [Integer] the one the person saw
+      # @param unit [String, nil]
+      # @param name [String, nil]
+      # @param habits [Hash{String => Object, nil}] read; nil goes back to the first school
+      # @param stabilisers [Array<String>, nil] all that are owned now
       # @return [Workroom]
-      # @raise [Stale, Refusal]
-      def change(revision:, unit: nil, habits: {}, stabilisers: nil)
-        kept = Habits.change(@row[:habits], habits, unit: self.unit)
-        kept = kept.merge(Habits::DRAWER => stabilisers.uniq) if stabilisers
+      # @raise [Stale]
+      def change(revision:, unit: nil, name: nil, habits: {}, stabilisers: nil)
+        kept = habits.reduce(@row[:habits].to_h) do |all, (path, value)|
+          value.nil? ? all.except(path) : all.merge(path => ClosureFields.fetch(path).dump(value))
+        end
+        kept = kept.merge(DRAWER => stabilisers.uniq) if stabilisers
         changed = @db[:workrooms].where(id: id, revision: revision).returning
-                                 .update(unit: unit || @row[:unit], habits: Sequel.pg_jsonb_wrap(kept),
+                                 .update(unit: unit || @row[:unit], name: name || @row[:name], habits: Sequel.pg_jsonb_wrap(kept),
                                          revision: Sequel[:revision] + 1)
-        raise Stale, Workroom.default(@db) if changed.empty?
+        raise Stale, Workroom.new(@db, @db[:workrooms].where(id: id).first || raise(Missing)) if changed.empty?
 
         Workroom.new(@db, changed.first)
       end
 
       # @return [Array<Hash>] rows of :buttons, :cloths or :threads, by name
-      def shelf(table) = @db[table].where(workroom_id: id).order(:name).all
+      def shelf(table)
+        rows = table == :buttons ? @scope.standing(table) : @scope[table]
+        rows.order(:name).all
+      end
 
-      # @return [Array<Machine>]
-      def machines = MachineReader.for(@db).all(id)
+      # @return [Machines]
+      def machines = @machines ||= Machines.new(@scope)
 
-      # @return [Array<Hash>] garments with their closures: id, name, closures
+      # @return [Array<Hash>] garments that have closures, with these: id, name, closures
       def garments
-        closures = @db[:closures].where(workroom_id: id).order(:name, :id).select(:id, :name, :garment_id).all
-                                 .group_by { |row| row[:garment_id] }
-        @db[:garments].where(workroom_id: id).order(:name).map do |row|
-          { id: row[:id], name: row[:name], closures: closures.fetch(row[:id], []).map { |closure| closure.slice(:id, :name) } }
+        closures = @scope.standing(:closures).order(:name, :id).select(:id, :name, :garment_id).all.group_by { |row| row[:garment_id] }
+        @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
+          { id: row[:id], name: row[:name], closures: closures.fetch(row[:id]).map { |closure| closure.slice(:id, :name) } }
         end
       end
 
       # @param name [String]
       # @return [Integer] id of the garment of that name, made when there is none
       def garment_named(name)
-        @db[:garments].insert_conflict(target: %i[workroom_id name], update: { name: name })
-                      .insert(workroom_id: id, name: name)
+        @scope.upsert(:garments, [{ name: name }], target: [:name], update: { name: name }, where: { removed_at: nil })
+        @scope.standing(:garments).where(name: name).get(:id)
       end
 
       # @return [Stash]
-      def stash = @stash ||= Stash.new(@db, id)
+      def stash = @stash ||= Stash.new(@scope)
     end
   end
 end

@@ -8,21 +8,21 @@ module NimbleEyelet
   module View
     module AttachView
       # @param sheet [Sheet]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash]
-      def self.of(sheet, say)
+      def self.of(sheet, present)
         attaching = sheet.attaching
-        { by_machine: attaching.by_machine, width: say.length(attaching.width), spacing: say.length(attaching.spacing),
-          clearance: say.length(attaching.clearance), verdict: attaching.verdict,
+        { by_machine: attaching.by_machine, width: present.length(attaching.width), spacing: present.length(attaching.spacing),
+          clearance: present.length(attaching.clearance), verdict: attaching.verdict,
           verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
-          needle: sheet.recipe.needle.value.to_s, needle_diameter: say.length(sheet.recipe.needle.value.diameter),
+          needle: sheet.recipe.needle.value.to_s, needle_diameter: present.length(sheet.recipe.needle.value.diameter),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
-          shank: say.length(attaching.shank), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),
-          instead: attaching.instead, because: say.reasons(attaching.because), cautions: say.cautions(attaching.cautions) }
+          shank: present.length(attaching.shank), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),
+          instead: attaching.instead, because: present.reasons(attaching.because), cautions: present.cautions(attaching.cautions) }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, say) = sheet.attaching.by_machine ? say.words(sheet.attaching.width) : "by hand"
+      def self.short(sheet, present) = sheet.attaching.by_machine ? present.words(sheet.attaching.width) : "by hand"
     end
   end
 end

@@ -8,20 +8,20 @@ module NimbleEyelet
   module View
     module ButtonView
       # @param sheet [Sheet]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash]
-      def self.of(sheet, say)
+      def self.of(sheet, present)
         button = sheet.plan.button
-        { half_perimeter: say.length(button.half_perimeter), height: say.length(button.height),
-          measured: button.form.measured.map(&:to_s), across: button.form.across, largest: say.length(button.across),
-          smallest: say.length(button.narrow), lignes: say.number(button.across.in(:ligne), 1),
+        { half_perimeter: present.length(button.half_perimeter), height: present.length(button.height),
+          measured: button.form.measured.map(&:to_s), across: button.form.across, largest: present.length(button.across),
+          smallest: present.length(button.narrow), lignes: present.number(button.across.in(:ligne), 1),
           formula: button.form.formula, passes: button.form.passes,
           section: button.section, face: button.face, holes: button.hole_places,
           measuring: Buttons.measuring(button).map(&:to_h) }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, say) = say.words(sheet.plan.button.across)
+      def self.short(sheet, present) = present.words(sheet.plan.button.across)
     end
   end
 end

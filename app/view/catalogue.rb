@@ -3,30 +3,32 @@
 # Catalogue is everything a person chooses from, read off the tables of the core.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
 
 module NimbleEyelet
   module View
     module Catalogue
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash] lists of { key, name, note }
-      def self.of(say)
+      def self.of(present)
         { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS), schools: noted(Opening::SCHOOLS, &:assumes),
-          rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, say) },
-          orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| say.words(seat) }),
-          edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| say.words(length) }),
+          rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, present) },
+          orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
+          edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),
           cloth_kinds: noted(CLOTH_KINDS, &:example), fibres: plain(SewingThread::DENSITIES.to_h { |key, _| [key, key] }),
           styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: noted(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
-          plain: noted(NON_BUTTONS, &:measured), patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
+          non_buttons: noted(NON_BUTTONS, &:measured), patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
           gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES), overlaps: plain(Placket::OVERLAPS),
           rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
           programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
-          sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews } },
+          sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews, programmed: kind.programmed } },
           measured: BUTTON_SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured } },
           arrangements: plain(Placket::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
-          first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS) }
+          first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS),
+          fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
       end
 
       # Rows of a table, with what the block says of each as a note.
@@ -36,7 +38,7 @@ module NimbleEyelet
 
       def self.plain(table) = table.map { |key, name| item(key, name) }
       def self.item(key, name, note = "") = { key: key, name: name, note: note }
-      def self.gap(use, say) = "gaps of #{say.words(use.least_gap)} to #{say.words(use.most_gap)}"
+      def self.gap(use, present) = "gaps of #{present.words(use.least_gap)} to #{present.words(use.most_gap)}"
       private_class_method :noted, :plain, :item, :gap
     end
   end

@@ -4,12 +4,14 @@
 # worked out from that.
 
 require_relative "../../lib/nimble_eyelet"
-require_relative "../store/document"
+require_relative "../field/closure_fields"
+require_relative "../field/plan_document"
 require_relative "attach"
 require_relative "button"
 require_relative "opening"
 require_relative "placket"
 require_relative "recipe"
+require_relative "revision"
 require_relative "sewing"
 require_relative "swatch"
 
@@ -20,42 +22,46 @@ module NimbleEyelet
                 "swatch" => SwatchView, "sewing" => SewingView, "attach" => AttachView }.freeze
 
       # @param closure [Store::Closure]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @param sheet [Sheet] of the closure's plan
+      # @param moved [Sentence, nil] what became of the holes
       # @return [Hash]
-      # @param before [Sheet, nil] what the holes are compared with
-      def self.of(closure, say, sheet: Sheet.of(closure.plan), before: nil)
-        { id: closure.id, name: closure.document.fields["closure.name"],
-          garment: { id: closure.garment_id, name: closure.garment_name }, revision: closure.revision,
-          unit: say.unit, can_undo: closure.can_undo, can_redo: closure.can_redo, plan: plan(closure.document, say),
-          sheet: sheet(sheet, say), moved: say.words(sheet.layout && before&.layout && sheet.layout.moved_since(before.layout)) }
+      def self.of(closure, present, sheet: closure.sheet, moved: nil)
+        { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
+          machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
+          version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present), redo: changed(closure.redo_changes, present),
+          plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present), moved: present.words(moved) }
       end
 
-      def self.plan(document, say)
-        rooms = Store::Document::ROOMS.transform_values do |fields|
-          fields.transform_values { |path| say.field(document.fields[path]) }
-        end
-        rooms["placket"].merge!(pins: document.pins.map do |pin|
-          { at: say.length(pin.at), label: pin.label, weight: pin.weight.to_s }
-        end,
-                                keep_outs: document.keep_outs.map { |item| keep_out(item, say) })
-        rooms.merge("machine" => { id: document.machine_id })
+      # @return [String, nil] what the next undo or redo is about
+      def self.changed(changes, present) = changes && RevisionView.words(changes, present)
+
+      # Everything by its path.
+      def self.plan(plan, present)
+        fields = ClosureFields::ALL.to_h { |field| [field.path, present.field(plan.at(field.path))] }
+        lists = ClosureFields::LISTS.to_h { |path, list| [path, plan.at(path).map { |row| row(list, row, present) }] }
+        fields.merge(lists, PlanDocument::MACHINE => plan.machine.id, "swatch.accepted" => plan.accepted)
       end
 
-      def self.keep_out(item, say) = { from: say.length(item.from), to: say.length(item.to), label: item.label }
-
-      def self.sheet(sheet, say)
-        VIEWS.transform_values { |view| view.of(sheet, say) }
-             .merge("stages" => stages(sheet, say), "faults" => say.faults(sheet.faults))
+      def self.row(list, row, present)
+        row.to_h.to_h { |name, value| [name, list.lengths.include?(name) ? present.length(value) : value.to_s] }
       end
 
-      def self.stages(sheet, say)
+      def self.sheet(sheet, closure, present)
+        VIEWS.transform_values { |view| view.of(sheet, present) }
+             .merge("stages" => stages(sheet, present), "faults" => present.faults(sheet.faults),
+                    "ledger" => SewingView.ledger(closure.ledger, present))
+      end
+
+      def self.stages(sheet, present)
         STAGES.values.map do |stage|
-          { word: stage.word, title: stage.title, question: stage.question, state: sheet.stages.fetch(stage.word),
-            answer: VIEWS.key?(stage.word) ? VIEWS.fetch(stage.word).short(sheet, say) : "1 : 1" }
+          state = sheet.stages.fetch(stage.word)
+          { word: stage.word, title: stage.title, question: stage.question, state: state.state,
+            changes: state.changes.map { |change| RevisionView.since(change, present) },
+            answer: VIEWS.key?(stage.word) ? VIEWS.fetch(stage.word).short(sheet, present) : "1 : 1" }
         end
       end
-      private_class_method :plan, :keep_out, :sheet, :stages
+      private_class_method :changed, :plan, :row, :sheet, :stages
     end
   end
 end

@@ -8,22 +8,22 @@ module NimbleEyelet
   module View
     module GarmentView
       # @param garment [Store::Garment]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash]
-      def self.of(garment, say)
-        { id: garment.id, name: garment.name, closures: garment.closures.map { |closure| closure(closure, say) } }
+      def self.of(garment, present)
+        { id: garment.id, name: garment.name, closures: garment.closures.map { |closure| closure(closure, present) } }
       end
 
-      def self.closure(closure, say)
-        sheet = Sheet.of(closure.plan)
+      def self.closure(closure, present)
+        sheet = closure.sheet
         steps = sheet.progress&.steps || []
-        { id: closure.id, name: closure.document.fields["closure.name"], holes: sheet.layout ? sheet.layout.holes.size : 0,
-          places: sheet.layout ? sheet.layout.holes.map { |hole| hole.at.to_f } : [], run_length: sheet.plan.run.length.to_f,
-          overlap: Placket::OVERLAPS.fetch(sheet.plan.run.overlap), button: sheet.plan.button.name,
-          opening: say.length(sheet.cut.length),
-          machine: closure.machine.name, stages: sheet.stages.map { |word, state| { word: word, state: state } },
-          steps: steps.size, done: (steps.map(&:key) & sheet.plan.steps_done).size,
-          trouble: sheet.layout ? nil : sheet.faults.map { |fault| say.words(fault.allowed) }.join(" ") }
+        { id: closure.id, name: closure.plan.name, holes: sheet.layout ? sheet.layout.holes.size : 0,
+          places: sheet.layout ? sheet.layout.holes.map { |hole| hole.at.to_f } : [], run_length: sheet.plan.placket.run_length.to_f,
+          overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap), button: sheet.plan.button.name,
+          opening: present.length(sheet.cut.length),
+          machine: closure.plan.machine.name, stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } },
+          steps: steps.size, done: sheet.progress ? sheet.progress.done.size : 0,
+          trouble: sheet.layout ? nil : sheet.faults.map { |fault| present.words(fault.allowed) }.join(" ") }
       end
       private_class_method :closure
     end

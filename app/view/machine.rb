@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# machine: the profile of a sewing machine and its feet, as typed and as kept.
+# machine: the profile of a sewing machine and its feet, as typed and as record.
 
 require_relative "../field/machine_fields"
 
@@ -9,20 +9,20 @@ module NimbleEyelet
     module MachineView
       FLAGS = { true => "yes", false => "no" }.freeze
 
-      # @param kept [Store::Machines::Kept]
-      # @param say [Presenter]
+      # @param record [Store::MachineRecord]
+      # @param present [Presenter]
       # @return [Hash]
-      def self.of(kept, say)
-        machine = kept.machine
-        { id: machine.id, revision: kept.revision, kind_name: machine.type.name, order: machine.type.order,
-          length_from: machine.type.length_from, facts: facts(MachineFields::MACHINE, machine, say),
-          styles: machine.styles, feet: machine.feet.map { |foot| facts(MachineFields::FOOT, foot, say) },
-          closures: kept.closures }
+      def self.of(record, present)
+        machine = record.machine
+        { id: machine.id, revision: record.revision, kind_name: machine.type.name, order: machine.type.order,
+          length_from: machine.type.length_from, facts: facts(MachineFields::MACHINE, machine, present),
+          styles: machine.styles, feet: machine.feet.map { |foot| facts(MachineFields::FOOT, foot, present) },
+          closures: record.closures }
       end
 
       # Every fact as a person would type it.
-      def self.facts(fields, thing, say)
-        fields.to_h { |name, field| [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : say.typed(thing[name])] }
+      def self.facts(fields, thing, present)
+        fields.to_h { |name, field| [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : present.typed(thing[name])] }
       end
       private_class_method :facts
     end

@@ -2,49 +2,49 @@
 
 # opening: the slit by every school, the chosen one, and its verdict.
 
-require_relative "../../lib/nimble_eyelet"
-
 module NimbleEyelet
   module View
     module OpeningView
       # @param sheet [Sheet]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash]
-      def self.of(sheet, say)
+      def self.of(sheet, present)
         cut = sheet.cut
-        { length: say.length(cut.length), overall: say.length(cut.overall), rounding: say.length(cut.rounding),
-          ruler: cut.ruler.name, verdict: verdict(cut.verdict, say), ends: ends(cut.ends, say),
-          answers: cut.answers.map { |answer| answer(answer, cut, say, sheet.settings.fetch(answer.school.key)) },
-          setting: setting(sheet.settings.fetch(cut.chosen.school.key), say), foot: sheet.recipe.foot.value.name,
-          bands: cut.bands.to_h { |key, length| [key, say.length(length)] }, asks: cut.chosen.school.asks,
+        { length: present.length(cut.length), overall: present.length(cut.overall), rounding: present.length(cut.rounding),
+          ruler: cut.ruler.name, verdict: verdict(cut.verdict, present), ends: ends(cut.ends, present),
+          answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
+          setting: setting(sheet.settings.fetch(cut.chosen.school.key), present), foot: sheet.recipe.foot.value.name,
+          bands: cut.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
           if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth)
-                          .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, say) } },
-          because: say.reasons(cut.chosen.because), cautions: say.cautions(cut.cautions) }
+                          .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, present) } },
+          because: present.reasons(cut.chosen.because), cautions: present.cautions(cut.cautions) }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, say) = say.words(sheet.cut.length)
+      def self.short(sheet, present) = present.words(sheet.cut.length)
 
-      def self.verdict(verdict, say) = { key: verdict.key, words: verdict.words, slack: say.length(verdict.slack) }
+      def self.verdict(verdict, present)
+        { key: verdict.key, words: verdict.words, usable: verdict.usable?, slack: present.length(verdict.slack) }
+      end
 
-      def self.ends(ends, say)
-        { near: say.length(ends.near), far: say.length(ends.far), near_name: ends.near_name, far_name: ends.far_name }
+      def self.ends(ends, present)
+        { near: present.length(ends.near), far: present.length(ends.far), near_name: ends.near_name, far_name: ends.far_name }
       end
 
       # @param setting [Opening::Setting]
-      def self.setting(setting, say)
-        { way: setting.by.key, name: setting.by.name, reads: setting.reads, figure: say.length(setting.figure),
-          gives: say.length(setting.gives), overall: say.length(setting.overall),
-          clicks: setting.clicks, pitch: say.length(setting.pitch), says: say.words(setting.says),
-          cautions: say.cautions(setting.cautions) }
+      def self.setting(setting, present)
+        { way: setting.by.key, name: setting.by.name, reads: setting.reads, figure: present.length(setting.figure),
+          gives: present.length(setting.gives), overall: present.length(setting.overall),
+          clicks: setting.clicks, pitch: present.length(setting.pitch), says: present.words(setting.says),
+          cautions: present.cautions(setting.cautions) }
       end
 
-      def self.answer(answer, cut, say, setting)
+      def self.answer(answer, cut, present, setting)
         school = answer.school
         { school: school.key, name: school.name, assumes: school.assumes, fails: school.fails,
-          exact: say.length(answer.exact), length: say.length(answer.length), overall: say.length(answer.overall),
-          verdict: verdict(answer.verdict, say), chosen: answer.equal?(cut.chosen), setting: say.words(setting.short),
-          gives: say.length(setting.gives) }
+          exact: present.length(answer.exact), length: present.length(answer.length), overall: present.length(answer.overall),
+          verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen), setting: present.words(setting.short),
+          gives: present.length(setting.gives) }
       end
       private_class_method :verdict, :ends, :answer, :setting
     end

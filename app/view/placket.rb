@@ -8,41 +8,41 @@ module NimbleEyelet
   module View
     module PlacketView
       # @param sheet [Sheet]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash, nil] nothing while the holes do not fit
-      def self.of(sheet, say)
+      def self.of(sheet, present)
         layout = sheet.layout or return
-        { holes: layout.holes.map { |hole| hole(hole, say) }, edge: edge(layout.edge, say),
-          mean_gap: say.length(layout.mean_gap), smallest_gap: say.length(layout.smallest_gap),
-          largest_gap: say.length(layout.largest_gap), evenness: say.length(layout.evenness),
-          grid: say.length(layout.run.grid_ruler.step),
+        { holes: layout.holes.map { |hole| hole(hole, present) }, edge: edge(layout.edge, present),
+          mean_gap: present.length(layout.mean_gap), smallest_gap: present.length(layout.smallest_gap),
+          largest_gap: present.length(layout.largest_gap), evenness: present.length(layout.evenness),
+          grid: present.length(layout.run.grid_ruler.step),
           binding: layout.binding.map do |demand|
-            say.words(demand)
-          end, unseen: say.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
-          alternatives: layout.alternatives.map { |item| alternative(item, layout, say) },
-          because: say.reasons(layout.because), cautions: say.cautions(layout.cautions) }
+            present.words(demand)
+          end, unseen: present.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
+          alternatives: layout.alternatives.map { |item| alternative(item, layout, present) },
+          because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, _say)
+      def self.short(sheet, _present)
         holes = sheet.layout&.holes or return "does not fit"
         "#{holes.size} #{holes.size == 1 ? 'hole' : 'holes'}"
       end
 
       LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner].freeze
 
-      def self.hole(hole, say)
-        LENGTHS.to_h { |name| [name, say.length(hole[name])] }
-               .merge(number: hole.number, pinned: hole.pinned, lies: hole.lies, cautions: say.cautions(hole.cautions))
+      def self.hole(hole, present)
+        LENGTHS.to_h { |name| [name, present.length(hole[name])] }
+               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned, lies: hole.lies, cautions: present.cautions(hole.cautions))
       end
 
-      def self.edge(edge, say)
-        { extension_needed: say.length(edge.extension_needed), to_edge: say.length(edge.to_edge),
-          to_edge_needed: say.length(edge.to_edge_needed) }
+      def self.edge(edge, present)
+        { extension_needed: present.length(edge.extension_needed), to_edge: present.length(edge.to_edge),
+          to_edge_needed: present.length(edge.to_edge_needed) }
       end
 
-      def self.alternative(item, layout, say)
-        { count: item.count, pattern: item.pattern, smallest: say.length(item.smallest), largest: say.length(item.largest),
+      def self.alternative(item, layout, present)
+        { count: item.count, pattern: item.pattern, smallest: present.length(item.smallest), largest: present.length(item.largest),
           fits: item.fits?, places: item.places.map(&:to_f),
           chosen: item.count == layout.holes.size && item.pattern == layout.run.pattern }
       end

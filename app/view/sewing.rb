@@ -1,34 +1,62 @@
 # frozen_string_literal: true
 
-# sewing: the steps in order, how far they are done, and the machine ledger.
+# sewing: the steps in order with the figures they are done with, how far they are done, and the
+# machine ledger.
+
+require_relative "../field/field"
+require_relative "../field/plain_value"
 
 module NimbleEyelet
   module View
     module SewingView
+      FIGURES = { "hole.at" => "the hole at", "hole.button" => "the button at", "opening.length" => "the slit",
+                  "recipe.needle" => "the needle", "recipe.foot" => "the foot", "recipe.stitch_width" => "the stitch width",
+                  "recipe.stitch_length" => "the stitch length", "recipe.tension" => "the top tension",
+                  "attach.width" => "the zigzag width" }.freeze
+
       # @param sheet [Sheet]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash, nil] nothing while the holes do not fit
-      def self.of(sheet, say)
+      def self.of(sheet, present)
         progress = sheet.progress or return
-        { steps: progress.steps.map { |step| step(step, progress, say) }, next: progress.next_key,
-          done: progress.done.size, ledger: progress.ledger.entries.map { |entry| entry(entry, say) } }
+        { steps: progress.steps.map { |step| step(step, progress, sheet.facts, present) }, next: progress.next_key,
+          done: progress.done.size, passed_over: progress.passed_over.size,
+          newest: progress.steps.map(&:key).reverse.find { |key| progress.done.include?(key) } }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, _say)
+      def self.short(sheet, _present)
         progress = sheet.progress or return "waits"
         "#{progress.done.size} of #{progress.steps.size}"
       end
 
-      def self.step(step, progress, say)
-        { key: step.key, part: step.part, does: say.words(step.does), how: say.words(step.how), symptom: step.symptom,
-          caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key) }
+      # @param ledger [Ledger]
+      # @return [Array<Hash>]
+      def self.ledger(ledger, present)
+        ledger.entries.map do |entry|
+          { key: entry.part.key, name: entry.name, now: present.words(entry.now), neutral: entry.part.neutral, back: entry.part.back }
+        end
       end
 
-      def self.entry(entry, say)
-        { key: entry.part.key, name: entry.name, now: say.words(entry.now), neutral: entry.part.neutral, back: entry.part.back }
+      def self.step(step, progress, facts, present)
+        { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
+          caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key),
+          entry: facts.steps[step.key]&.id, enter: enter(step),
+          outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }
       end
-      private_class_method :step, :entry
+
+      # What is handed back when the step is done.
+      def self.enter(step)
+        { kind: step.hole ? "hole_sewn" : "step", step: step.key, at: step.hole && Field.decimal(step.hole.at),
+          opening: step.hole&.opening && Field.decimal(step.hole.opening), with: PlainValue.dump_all(step.figures),
+          moves: PlainValue.dump_all(step.moves) }.compact
+      end
+
+      def self.outdated(difference, present)
+        was, now = [difference.was, difference.now].map { |value| present.words(value) }
+        "#{FIGURES.fetch(difference.figure)}: done with #{was}, the plan says #{now}"
+      end
+      private_class_method :step, :enter, :outdated
     end
   end
 end

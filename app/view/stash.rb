@@ -3,23 +3,23 @@
 # stash: the button box, searched, typed, counted, and carried in and out as CSV.
 
 require_relative "../../lib/nimble_eyelet"
-require_relative "../store/stash"
+require_relative "../field/stash_fields"
 
 module NimbleEyelet
   module View
     module StashView
-      # @param kept [Array<Store::Stash::Kept>]
+      # @param records [Array<Store::Stash::StashRecord>]
       # @param total [Integer]
       # @return [Hash]
-      def self.of(kept, total, say) = { total: total, buttons: kept.map { |item| item(item, say) } }
+      def self.of(records, total, present) = { total: total, buttons: records.map { |item| item(item, present) } }
 
-      # @param kept [Store::Stash::Kept]
+      # @param record [Store::Stash::StashRecord]
       # @return [Hash]
-      def self.item(kept, say)
-        item = kept.item
+      def self.item(record, present)
+        item = record.item
         button = item.button
-        { id: kept.id, revision: kept.revision, fields: fields(item, say), owned: item.owned, used: kept.used,
-          says: "#{button.form.name}, #{say.words(button.across)}", half_perimeter: say.length(button.half_perimeter),
+        { id: record.id, revision: record.revision, fields: fields(item, present), owned: item.owned, used: record.used,
+          says: "#{button.form.name}, #{present.words(button.across)}", half_perimeter: present.length(button.half_perimeter),
           picture: picture(button, Buttons::COLOURS.fetch(item.colour)) }
       end
 
@@ -28,9 +28,9 @@ module NimbleEyelet
           rimmed: button.form.hollow, ink: colour.ink, rim: colour.rim, section: button.section, height: button.height.to_f }
       end
 
-      def self.fields(item, say)
-        Store::Stash::BUTTON.merge(Store::Stash::MORE).to_h do |name, _|
-          [name, say.typed(item.respond_to?(name) ? item.public_send(name) : item.button[name])]
+      def self.fields(item, present)
+        StashFields::ALL.to_h do |name, _|
+          [name, present.typed(item.respond_to?(name) ? item.public_send(name) : item.button[name])]
         end
       end
       private_class_method :picture, :fields

@@ -9,22 +9,22 @@ module NimbleEyelet
   module View
     module StitchView
       # @param simulation [HoleSimulation]
-      # @param say [Presenter]
+      # @param present [Presenter]
       # @return [Hash] points in whole micrometres, x and y in turn, in sewing order
-      def self.of(simulation, say)
+      def self.of(simulation, present)
         path = simulation.path
         shape = path.shape
         set = { width: Length.mm(shape.width), stitch_length: Length.mm(shape.length) }.transform_values do |length|
-          say.length(length)
+          present.length(length)
         end
-        { **set, tension: say.number(simulation.tension), parts: parts(path), points: path.points.flatten.map do |figure|
+        { **set, tension: present.number(simulation.tension), parts: parts(path), points: path.points.flatten.map do |figure|
           (figure * 1000).round
         end,
           cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
           overall: shape.overall.round(4),
           slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
-          thread: simulation.thread.to_f, **comes_to(simulation.reckoning, say),
-          row: row(simulation.row, say) }
+          thread: simulation.thread.to_f, **comes_to(simulation.reckoning, present),
+          row: row(simulation.row, present) }
       end
 
       def self.parts(path)
@@ -34,18 +34,18 @@ module NimbleEyelet
         end
       end
 
-      def self.comes_to(reckoning, say)
-        { top: say.length(whole(reckoning.top)), bobbin: say.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
+      def self.comes_to(reckoning, present)
+        { top: present.length(whole(reckoning.top)), bobbin: present.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
           cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: SewingThread.looks(index) } },
-          hits: reckoning.hits.round(2), bulk: say.length(reckoning.bulk), cautions: say.cautions(reckoning.cautions) }
+          hits: reckoning.hits.round(2), bulk: present.length(reckoning.bulk), cautions: present.cautions(reckoning.cautions) }
       end
 
       # Thread is not measured finer than this.
       def self.whole(length) = length.round_to(Length.mm(1))
 
-      def self.row(row, say)
+      def self.row(row, present)
         row && { holes: row.holes, enough_for: row.enough_for, says: row.says,
-                 left: say.length(row.left), needed: say.length(row.needed) }
+                 left: present.length(row.left), needed: present.length(row.needed) }
       end
       private_class_method :parts, :comes_to, :whole, :row
     end

@@ -256,6 +256,8 @@ Sequel.migration do
   end
 
   down do
+    # What a later version kept beside, on its way down.
+    run "DROP TABLE IF EXISTS moves_before, journal_before; DROP FUNCTION IF EXISTS journal_refuses()"
     drop_table(:revisions, :knots, :steps_done, :swatches, :keep_outs, :pins, :recipes, :closures, :garments,
                :buttons, :threads, :cloths, :feet, :machines, :workrooms)
   end

@@ -2,7 +2,7 @@
 
 require "tmpdir"
 require_relative "../app_helper"
-require_relative "../../app/backup"
+require_relative "../../app/server/backup"
 
 class BackupTest < AppTest
   def backup = @backup ||= Server::Backup.new(world.cluster.url("nimble_eyelet_test"))
@@ -27,7 +27,7 @@ class BackupTest < AppTest
       backup.read(file)
 
       assert_equal before, everything
-      assert_equal "19 mm", closure["plan"]["button"]["diameter"]["text"]
+      assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
       assert_equal ["marsh walk.backup"], Dir.children(File.dirname(file)), "nothing unfinished stays behind"
     end
   end

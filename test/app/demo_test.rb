@@ -2,7 +2,7 @@
 
 require_relative "../app_helper"
 
-# The demo workroom, worked through: for each closure what a dressmaker would expect to read.
+# The sample workroom, worked through: for each closure what a dressmaker would expect to read.
 class DemoTest < AppTest
   # garment, closure => H, opening, overall, verdict, style, foot, width, length, holes, attach
   EXPECTED = {
@@ -87,7 +87,7 @@ class DemoTest < AppTest
         found = save({ room => item["fields"] }, id: 2)
 
         assert_status 200
-        assert_equal item["name"], found["plan"][room]["name"]
+        assert_equal item["name"], found["plan"]["#{room}.name"]
       end
     end
   end
@@ -99,7 +99,7 @@ class DemoTest < AppTest
     assert_equal 28, pairs.size
     pairs.each do |id, machine_id|
       found = save({ machine: { id: machine_id } }, id: id)
-      machine = Store::MachineReader.for(db).read(1, machine_id)
+      machine = workroom.machines.one(machine_id)
       settings = found["sheet"]["recipe"]["settings"].to_h { |setting| [setting["key"], setting] }
 
       settings.each_value { |setting| refute_empty setting["because"], setting["key"] }

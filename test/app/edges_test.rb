@@ -5,48 +5,53 @@ require_relative "../app_helper"
 # The edges of what is asked: nothing to undo, said twice, just within a limit.
 class EdgesTest < AppTest
   def test_undo_with_nothing_to_undo_changes_nothing
-    assert_equal 1, act(:post, "undo")["revision"]
-    assert_equal 1, act(:post, "redo")["revision"]
+    first = version
+
+    assert_equal first, act(:post, "undo")["version"]
+    assert_equal first, act(:post, "redo")["version"]
     save({ button: { diameter: "19" } })
     act(:post, "redo")
 
-    assert_equal "19 mm", closure["plan"]["button"]["diameter"]["text"]
+    assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
   end
 
   def test_fifty_changes_can_be_undone_and_redone
     (19..68).each { |size| save({ button: { diameter: size.to_s } }) }
     50.times { act(:post, "undo") }
 
-    assert_equal "18 mm", closure["plan"]["button"]["diameter"]["text"]
+    assert_equal "18 mm", closure["plan"]["button.diameter"]["text"]
     50.times { act(:post, "redo") }
 
-    assert_equal "68 mm", closure["plan"]["button"]["diameter"]["text"]
-    refute closure["can_redo"]
+    assert_equal "68 mm", closure["plan"]["button.diameter"]["text"]
+    assert_nil closure["redo"]
     assert_equal 51, call(:get, "/api/closures/1/history").size
   end
 
   def test_saying_it_twice_is_saying_it_once
-    act(:put, "steps/foot")
-    revision = closure["revision"]
-    act(:put, "steps/foot")
-    act(:put, "knots/button")
-    tied = closure["revision"]
-    act(:put, "knots/button")
+    act(:put, "settled/button")
+    tied = version
+    act(:put, "settled/button")
 
-    assert_equal [revision + 1, tied], [tied, closure["revision"]]
-    act(:delete, "steps/never")
+    assert_equal tied, version
+    foot = { **step("foot")["enter"], machine: 4 }
+    2.times { enter(foot, id: "6f0c7a1e-0000-4000-8000-000000000001") }
 
-    assert_status 404
+    assert_status 200
+    assert_equal 1, db[:journal].count
+    assert_equal tied, version, "a tick is no edit"
+    enter(foot.merge("step" => "mark"), id: "6f0c7a1e-0000-4000-8000-000000000001")
+
+    assert_status 409
   end
 
   def test_every_stage_can_be_tied
-    STAGES.each_key { |word| act(:put, "knots/#{word}") }
+    STAGES.each_key { |word| act(:put, "settled/#{word}") }
 
     assert_equal(["tied"], closure["sheet"]["stages"].map { |stage| stage["state"] }.uniq)
   end
 
   def test_ticks_stay_when_the_plan_grows_and_go_with_the_hole_when_it_shrinks
-    act(:put, "steps/sew-7")
+    tick("sew-7")
     more = save({ placket: { count: "8" } })
 
     assert(more["sheet"]["sewing"]["steps"].find { |step| step["key"] == "sew-7" }["done"])
@@ -57,11 +62,11 @@ class EdgesTest < AppTest
   end
 
   def test_a_body_of_just_the_limit_is_read
-    room = Http::Guards::LARGEST_BODY - "{\"button\":{\"name\":\"\"}}".bytesize
-    call(:patch, "/api/closures/1", "{\"button\":{\"name\":\"#{'x' * room}\"}}", match)
+    room = Http::Guards::LARGEST_BODY - "{\"button.name\":\"\"}".bytesize
+    call(:patch, "/api/closures/1/plan", "{\"button.name\":\"#{'x' * room}\"}", match)
 
     assert_includes [400, 422], last_response.status
-    call(:patch, "/api/closures/1", "{\"button\":{\"name\":\"#{'x' * (room + 1)}\"}}", match)
+    call(:patch, "/api/closures/1/plan", "{\"button.name\":\"#{'x' * (room + 1)}\"}", match)
 
     assert_status 413
   end
@@ -69,7 +74,7 @@ class EdgesTest < AppTest
   def test_keep_outs_may_overlap
     found = save({ placket: { keep_outs: [{ from: "100", to: "130" }, { from: "120", to: "140", label: "dart" }] } })
 
-    assert_equal 2, found["plan"]["placket"]["keep_outs"].size
+    assert_equal 2, found["plan"]["placket.keep_outs"].size
     found["sheet"]["placket"]["holes"].each { |hole| refute_includes 86..154, hole["at"]["mm"] }
     assert_includes found["sheet"]["placket"]["cautions"].map { |caution| caution["rule"] }, "runway"
   end
@@ -83,7 +88,8 @@ class EdgesTest < AppTest
   end
 
   def test_a_long_note_is_cut_and_symptoms_count_once
-    found = act(:post, "swatches", { passes: "passes", symptoms: %w[gappy gappy], note: "n" * 900 })["sheet"]["swatch"]["log"][0]
+    log_swatch({ passes: "passes", symptoms: %w[gappy gappy], note: "n" * 900 })
+    found = closure["sheet"]["swatch"]["log"][0]
 
     assert_equal [["gappy"], 500], [found["symptoms"], found["note"].size]
   end
@@ -96,14 +102,42 @@ class EdgesTest < AppTest
     assert_includes svg, "50 mm", "the check line is what it is"
   end
 
-  def test_removing_a_closure_takes_its_history_and_leaves_the_rest
-    others = db[:closures].exclude(id: SMOCK).count
-    call(:delete, "/api/closures/1")
+  def test_a_closure_that_is_removed_lies_in_the_waste_basket_and_comes_out_whole
+    tick("stabilise")
+    before = closure
+    act(:delete, "")
 
-    assert_equal others, db[:closures].count
-    %i[pins keep_outs recipes revisions].each { |table| assert_empty db[table].where(closure_id: SMOCK).all, table.to_s }
-    act(:post, "undo", id: 2)
+    assert_status 204
+    closure
 
-    assert_status 200
+    assert_status 404
+    lying = call(:get, "/api/waste-basket")
+
+    assert_equal([["closure", SMOCK, "front placket"]], lying.map { |item| item.values_at("kind", "id", "name") })
+    assert_equal 30, (Time.parse(lying[0]["until"]) - Time.parse(lying[0]["removed_at"])) / 86_400
+    taken = call(:post, "/api/closures", { garment: "linen field smock", name: "front placket" })
+
+    call(:post, "/api/waste-basket/closure/1")
+
+    assert_status 422
+    call(:patch, "/api/closures/#{taken['id']}/plan", { "closure.name" => "another" }, match(taken["id"]))
+
+    assert_empty call(:post, "/api/waste-basket/closure/1")
+    assert_equal before, closure
+  end
+
+  # What a closure left on its machine outlives it.
+  def test_the_basket_is_emptied_of_what_has_lain_there_thirty_days
+    tick("foot")
+    ledger = closure(2)["sheet"]["ledger"]
+    act(:delete, "")
+
+    assert_equal 0, Store::WasteBasket.empty(db)
+    db[:closures].where(id: SMOCK).update(removed_at: Time.now - (31 * 86_400))
+    db[:machines].where(id: [1, 2, 3]).update(removed_at: Time.now - (31 * 86_400))
+
+    assert_equal 1, Store::WasteBasket.empty(db), "machines that closures name stay"
+    %i[pins keep_outs revisions].each { |table| assert_empty db[table].where(closure_id: SMOCK).all, table.to_s }
+    assert_equal ledger, closure(2)["sheet"]["ledger"]
   end
 end

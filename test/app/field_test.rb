@@ -4,7 +4,7 @@ require_relative "../app_helper"
 
 # The table of fields, and what goes by it: reading, keeping, telling and presenting.
 class FieldTest < AppTest
-  def field(path) = Field.fetch(path)
+  def field(path) = ClosureFields.fetch(path)
 
   def test_each_kind_reads_what_a_person_types
     { ["button.diameter", "28L"] => Length.lignes(28), ["placket.count", " 7 "] => 7, ["placket.count", ""] => nil,
@@ -29,35 +29,59 @@ class FieldTest < AppTest
     end)
   end
 
-  def test_every_field_has_its_column_and_a_beginning_that_can_be_read
-    FIELDS.each do |path, one|
-      assert_includes db[one.table].columns, one.column, path
-      begin
-        one.read(INITIAL[path], unit: :mm)
-      rescue Refusal
-        assert_equal "closure.name", path
-      end
+  def test_every_field_has_its_column_a_label_and_a_beginning_that_can_be_read
+    assert_equal Plan::PATHS.sort, ClosureFields::BY_PATH.keys.sort
+    ClosureFields::ALL.each do |one|
+      assert_includes db[:closures].columns, one.column, one.path
+      refute_empty one.label
+      one.begun unless one.path == "closure.name"
     end
+    blank = Form::ClosureForm.new(:mm).blank(name: "cuff", machine: workroom.machines.one(1))
 
-    assert_empty INITIAL.keys - FIELDS.keys
-    assert Form::NewClosure.document(name: "cuff", machine_id: 1).plan(Store::MachineReader.for(db).read(1, 1)).validate
+    assert blank.in(House.usual).validate
+    assert_equal HABITS.keys.sort, ClosureFields::ALL.select(&:habit).map(&:path).sort
   end
 
-  def test_every_length_field_has_its_limits_and_its_check
-    lengths = FIELDS.values.select { |one| one.kind == :length }
-
-    assert_empty lengths.map(&:path) - Typing::Limits::LENGTHS.keys
+  def test_every_figure_has_its_limits_here_and_in_the_database
+    figures = ClosureFields::ALL.select { |one| %i[length whole decimal tex].include?(one.kind) }
     checks = db[:pg_constraint].where(contype: "c").select_map(:conname).map(&:to_s)
 
-    lengths.each { |one| assert_includes checks, "#{one.column}_in_range" }
+    figures.each do |one|
+      assert one.limit, one.path
+      assert_includes checks, "#{one.column.to_s.sub(/_(g_m2|percent)\z/, '')}_in_range"
+    end
   end
 
-  def test_a_summary_tells_what_changed_from_what_to_what
-    before = Store::Closures.new(db, 1).find(SMOCK).document
-    after = before.changed("button.diameter" => Length.mm(20), "placket.count" => 8).with(pins: [])
+  # What no rule reads and no screen offers would be asked for in vain.
+  def test_every_field_has_a_control_and_a_rule_that_reads_it
+    root = File.expand_path("../..", __dir__)
+    screens = Dir["#{root}/web/src/**/*.{svelte,ts}"].reject { |file| file.end_with?(".d.ts") }.map { |file| File.read(file) }.join
+    rules = Dir["#{root}/lib/**/*.rb"].map do |file|
+      File.read(file).gsub(/^\s*#.*$/, "").gsub(/Value\.of\([^)]*\)|LIMITS = \{.*?\}/m, "")
+    end.join
+    # Each setting of the recipe is overruled where it is shown.
+    overruled = closure["sheet"]["recipe"]["settings"].map { |setting| "\"#{setting['field']}\"" }.join
+    ClosureFields::ALL.each do |one|
+      name = one.path.split(".").last
 
-    assert_equal "button diameter: 18 mm → 20 mm; placket count: — → 8; placket pins", Store::Summary.of(before, after)
-    assert_equal "", Store::Summary.of(before, before)
+      assert_match(/["'`]#{Regexp.escape(one.path)}["'`]/, screens + overruled, "a control for #{one.path}")
+      next if %w[closure.name cloth.washed].include?(one.path) # the latter gets its rule with the stabilisers
+
+      assert_match(/\b#{name}\b/, rules, "a rule that reads #{one.path}")
+    end
+  end
+
+  def test_what_changed_is_told_from_what_to_what
+    before = Store::Closures.new(workroom).find(SMOCK).plan
+    after = before.changed("button.diameter" => Length.mm(20), "placket.count" => 8, "placket.pins" => [])
+    writer = Store::ClosureWriter.new(workroom.scope)
+    changes = after.changes_since(before).map { |change| writer.send(:dump, change) }
+
+    assert_equal "diameter 18 → 20 mm; how many — → 8; 1 more", View::RevisionView.words(changes, Presenter.new(:mm))
+    assert_equal "diameter 45/64 → 25/32 in",
+                 View::RevisionView.words([{ "path" => "button.diameter", "from" => "17.859375", "to" => "19.84375" }],
+                                          Presenter.new(:in))
+    assert_equal "", View::RevisionView.words([], Presenter.new(:mm))
   end
 
   def test_presenting_in_the_persons_unit

@@ -18,8 +18,8 @@ class FilesTest < AppTest
                         width: shape == "square" ? Length.mm(wide * 3 / 4) : nil, hole_spacing: Length.mm(2),
                         hole_diameter: Length.mm(1r),
                         outline: shape == "polygon" ? CORNERS : nil)
-    Store::Stash::Item.new(button: tidy(button), owned: random.rand(0..500),
-                           colour: Buttons::COLOURS.keys.sample(random: random), note: words)
+    StashButton.new(button: tidy(button), owned: random.rand(0..500),
+                    colour: Buttons::COLOURS.keys.sample(random: random), note: words)
   end
 
   # A ball is as thick as it is wide, and corners give their own width: so they are read back.
@@ -83,15 +83,15 @@ class FilesTest < AppTest
 
   # Any closure anybody can save comes back from a garment file as it went.
   def test_any_closure_comes_back_from_its_garment_file
-    garments = Store::Garments.new(db, 1)
+    garments = Store::Garments.new(workroom)
     60.times do |turn|
       change((turn % 7) + 1)
       garment = garments.find(db[:closures].where(id: (turn % 7) + 1).get(:garment_id))
       content = Document::GarmentFile.read(Document::GarmentFile.write(garment))
 
-      garment.closures.zip(content.closures) do |closure, (document, machine)|
-        assert_equal closure.document.with(machine_id: 0), document
-        assert_equal closure.machine.with(id: nil), machine
+      garment.closures.zip(content.closures) do |closure, (plan, entries)|
+        assert_equal closure.plan.with(machine: closure.plan.machine.with(id: nil)), plan
+        assert_equal closure.entries.map(&:to_a), entries.map(&:to_a)
       end
     end
   end
@@ -109,7 +109,10 @@ class FilesTest < AppTest
               { "opening" => { "school" => Opening::SCHOOLS.keys.sample(random: random), "ease" => "1/32" } },
               { "recipe" => { "stitch_length" => "0.5", "tension" => "2.5" } }, { "cloth" => { "frays" => "yes", "seams" => "2" } }]
     save(bodies.sample(random: random), id: id)
-    act(:post, "swatches", { passes: "passes", measured: "20.1", note: words }, id: id) if random.rand < 0.2
-    act(:put, "knots/#{STAGES.keys.sample(random: random)}", nil, id: id)
+    if random.rand < 0.2
+      enter({ kind: "swatch", closure: id, passes: "passes", measured: "20.1", note: words,
+with: closure(id)["sheet"]["swatch"]["with"] })
+    end
+    act(:put, "settled/#{STAGES.keys.sample(random: random)}", nil, id: id)
   end
 end

@@ -1,44 +1,24 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
+require_relative "../support/description"
 
 # Every operation of the interface, sent what nobody should send: the answer is always a clear refusal
 # in the one shape, never a failure of the server, and nothing kept is changed by it.
 class HostileTest < AppTest
-  DESCRIPTION = YAML.safe_load_file(Http::Web::DESCRIPTION)
-  VERBS = %w[get post put patch delete].freeze
+  include Description
+
   TEXTS = ["", " ", "\u0000", "W" * 5000, "'; DROP TABLE closures; --", "<script>alert(1)</script>", "1e999",
            "NaN", "-0", "٣", "9" * 400,
            "../../etc/passwd", "\u202e18", "18 mm mm", "{\"a\":1}", "1/0", "°", "=1+1"].freeze
 
-  def operations
-    DESCRIPTION["paths"].flat_map { |path, item| (item.keys & VERBS).map { |verb| [verb, path, item[verb]] } }
-  end
-
   def address(path, id: 1, number: 1)
-    path.sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button").sub("{key}", "stabilise")
+    path.sub("{slug}", "marsh-walk").sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button").sub("{kind}", "closure")
+        .sub("{entry}", "6f0c7a1e-0000-4000-8000-000000000001")
   end
-
-  def deref(schema) = schema["$ref"] ? deref(DESCRIPTION.dig(*schema["$ref"].delete_prefix("#/").split("/"))) : schema
-
-  # A body as the description has it, with the same text wherever any text can go.
-  def body(schema, text)
-    schema = deref(schema)
-    return schema["enum"].first if schema["enum"]
-
-    case schema["type"]
-    when "object" then (schema["properties"] || {}).transform_values { |part| body(part, text) }
-    when "array" then [body(schema["items"], text)]
-    when "integer" then 1
-    when "boolean" then true
-    else text
-    end
-  end
-
-  def json_schema(operation) = operation.dig("requestBody", "content", "application/json", "schema")
 
   def send_raw(verb, path, input, type: "application/json", headers: {})
-    sent = HEADERS.merge("HTTP_IF_MATCH" => "\"1\"", input: input).merge(headers)
+    sent = HEADERS.merge(path.match?(%r{/closures/1(/|\z)}) ? match : { "HTTP_IF_MATCH" => "\"1\"" }).merge(input: input).merge(headers)
     custom_request(verb.upcase, path, {}, input ? sent.merge("CONTENT_TYPE" => type) : sent)
     last_response
   end
@@ -133,7 +113,8 @@ class HostileTest < AppTest
   def test_of_two_saves_at_once_one_is_taken
     button = { "name" => "twin", "shape" => "flat", "attachment" => "shank", "diameter" => "18", "thickness" => "3" }
     { "/api/stash/1" => ["PUT", ->(turn) { button.merge("owned" => turn.to_s) }],
-      "/api/closures/1" => ["PATCH", ->(turn) { { "button" => { "diameter" => "#{16 + turn}.5" } } }] }.each do |path, (verb, sent)|
+      "/api/closures/1/plan" => ["PATCH", ->(turn) { { "button.diameter" => "#{16 + turn}.5" } }] }.each do |path, (verb, sent)|
+      @seen = path.include?("closures") ? match : { "HTTP_IF_MATCH" => "\"1\"" }
       statuses = Array.new(4) { |turn| Thread.new { answer_to(verb, path, sent.call(turn)) } }.map(&:value)
 
       assert_equal [200, 412, 412, 412], statuses.sort, path
@@ -141,7 +122,7 @@ class HostileTest < AppTest
   end
 
   def answer_to(verb, path, sent)
-    asked = HEADERS.merge("HTTP_IF_MATCH" => "\"1\"", "CONTENT_TYPE" => "application/json", input: JSON.generate(sent))
-    Rack::MockRequest.new(app).request(verb, path, asked).status
+    asked = HEADERS.merge(@seen).merge("CONTENT_TYPE" => "application/json", input: JSON.generate(sent))
+    Rack::MockRequest.new(app).request(verb, at(path), asked).status
   end
 end

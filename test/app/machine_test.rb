@@ -5,9 +5,9 @@ require_relative "../../app/device/stand_in_caliper"
 
 # Machines with their feet, the habits of the house, and the caliper.
 class MachineTest < AppTest
-  WORKROOM = 4
+  LAPWING = 4
 
-  def machine(id = WORKROOM) = call(:get, "/api/machines/#{id}")
+  def machine(id = LAPWING) = call(:get, "/api/machines/#{id}")
 
   def typed(**facts)
     machine.slice("styles", "feet", "facts").then { |body| body.merge("facts" => body["facts"].merge(facts.transform_keys(&:to_s))) }
@@ -17,14 +17,14 @@ class MachineTest < AppTest
     assert_equal ["7 mm", "yes", "no"], machine["facts"].values_at("max_width", "lift_resets", "straight_first")
     body = typed(max_width: "1/4", top_speed: "600")
     body["feet"][0]["allowance"] = "2.5"
-    changed = call(:put, "/api/machines/#{WORKROOM}", body, "HTTP_IF_MATCH" => '"1"')
+    changed = call(:put, "/api/machines/#{LAPWING}", body, "HTTP_IF_MATCH" => '"1"')
 
     assert_equal ["6.35 mm", "600", "2.5 mm"], [*changed["facts"].values_at("max_width", "top_speed"), changed["feet"][0]["allowance"]]
     assert_includes closure["sheet"]["opening"]["setting"]["says"], "4 clicks", "18 and 2.5 by itself, then 4 halves to 22.5"
-    call(:put, "/api/machines/#{WORKROOM}", body, "HTTP_IF_MATCH" => '"1"')
+    call(:put, "/api/machines/#{LAPWING}", body, "HTTP_IF_MATCH" => '"1"')
 
     assert_status 412
-    call(:put, "/api/machines/#{WORKROOM}", body)
+    call(:put, "/api/machines/#{LAPWING}", body)
 
     assert_status 428
   end
@@ -34,10 +34,10 @@ class MachineTest < AppTest
 
     assert_status 201
     id = JSON.parse(last_response.body)["id"]
-    call(:delete, "/api/machines/#{id}")
+    call(:delete, "/api/machines/#{id}", nil, "HTTP_IF_MATCH" => '"1"')
 
     assert_status 204
-    problem = call(:delete, "/api/machines/#{WORKROOM}")
+    problem = call(:delete, "/api/machines/#{LAPWING}", nil, "HTTP_IF_MATCH" => '"1"')
 
     assert_status 422
     assert_includes problem["detail"], "front placket"
@@ -47,11 +47,11 @@ class MachineTest < AppTest
   end
 
   def test_what_no_machine_can_be_is_refused_at_its_field
-    { { name: "" } => "machine.name", { name: "Attic" } => "machine.name", { max_width: "40" } => "machine.max_width",
+    { { name: "" } => "machine.name", { name: "Curlew" } => "machine.name", { max_width: "40" } => "machine.max_width",
       { max_width: "0" } => "machine.kind",
       { width_step: "x" } => "machine.width_step", { needle_positions: "0" } => "machine.needle_positions",
       { kind: "robot" } => "machine.kind", { tension_step: "0" } => "machine.tension_step" }.each do |facts, field|
-      problem = call(:put, "/api/machines/#{WORKROOM}", typed(**facts), "HTTP_IF_MATCH" => '"1"')
+      problem = call(:put, "/api/machines/#{LAPWING}", typed(**facts), "HTTP_IF_MATCH" => '"1"')
 
       assert_status 422
       assert_includes problem["faults"].map { |fault| fault["field"] }, field, facts.inspect
@@ -85,7 +85,7 @@ class MachineTest < AppTest
   end
 
   def test_the_recipe_goes_by_what_lies_in_the_drawer
-    act(:put, "knots/recipe")
+    act(:put, "settled/recipe")
     before = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }
     found = call(:patch, "/api/workroom", { stabilisers: %w[tear_away wash_film] }, "HTTP_IF_MATCH" => "\"1\"")
     after = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }

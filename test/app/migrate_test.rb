@@ -7,11 +7,15 @@ class MigrateTest < Minitest::Test
   include NimbleEyelet
 
   VERSIONS = Dir[File.join(Store::Database::MIGRATIONS, "*.rb")].map { |file| File.basename(file).to_i }.sort
+  BEFORE_THE_JOURNAL = 7
+  FOREVER = %i[closures buttons cloths machines feet].freeze
 
   def setup
     @db = Store::Database.connect(AppWorld.world.cluster.database("nimble_eyelet_migrate"))
     Sequel.extension :migration
     to(0)
+    to(VERSIONS.last)
+    Store::Sample.new(@db).first
   end
 
   def teardown
@@ -19,17 +23,26 @@ class MigrateTest < Minitest::Test
     @db.disconnect
   end
 
-  def to(version) = Sequel::Migrator.run(@db, Store::Database::MIGRATIONS, target: version)
-
-  def counts = %i[closures recipes buttons cloths machines feet revisions].to_h { |table| [table, @db[table].count] }
-
-  def plans
-    Store::ClosureReader.for(@db).then { |reader| @db[:closures].order(:id).select_map(%i[workroom_id id]).map { |key| reader.read(*key).plan } }
+  def to(version)
+    Sequel::Migrator.run(@db, Store::Database::MIGRATIONS, target: version)
+    # Statements were prepared for the tables of then.
+    @db.disconnect
   end
 
-  def test_every_step_goes_up_and_down_with_the_demo_in_it
-    to(VERSIONS.last)
-    Store::Demo.new(@db).load
+  def counts = FOREVER.to_h { |table| [table, @db[table].count] }
+  def workroom = Store::Workrooms.new(@db).find("marsh-walk")
+  def closures = @db[:closures].order(:id).select_map(:id).map { |id| Store::Closures.new(workroom).find(id) }
+
+  # Everything about plans and facts, without what is told anew each time.
+  def state
+    { plans: closures.map { |closure| [closure.plan, closure.entries, closure.version[/\d+\z/], closure.position] },
+      revisions: @db[:revisions].order(:closure_id, :number).select(:closure_id, :number, :parent, :document).all.map do |row|
+        [*row.values[0, 3], row[:document].to_h]
+      end,
+      journal: @db[:journal].order(:id).select_map(%i[id kind closure_id about step_key happened_at]) }
+  end
+
+  def test_every_step_goes_up_and_down_with_the_sample_in_it
     before = counts
     VERSIONS[0..-2].reverse_each do |version|
       to(version)
@@ -45,45 +58,122 @@ class MigrateTest < Minitest::Test
 
   # What a person had before the newest fields existed is planned as it was.
   def test_what_was_kept_earlier_is_planned_as_before
-    to(VERSIONS.last)
-    Store::Demo.new(@db).load
-    places = plans.map { |plan| Sheet.of(plan).layout.holes.map(&:at) }
+    places = closures.map { |closure| closure.sheet.layout.holes.map(&:at) }
     # Down past everything that came with habits and the solver, and up again.
     to(3)
     to(VERSIONS.last)
-    @db.disconnect
 
-    assert_equal(places, plans.map { |plan| Sheet.of(plan).layout.holes.map(&:at) })
-    plans.each { |plan| assert plan.validate }
+    assert_equal(places, closures.map { |closure| closure.sheet.layout.holes.map(&:at) })
+    closures.each { |closure| assert closure.plan.in(closure.house).validate }
   end
 
-  def test_a_revision_from_before_a_field_existed_loads_with_what_it_begins_with
-    to(VERSIONS.last)
-    Store::Demo.new(@db).load
-    closures = Store::Closures.new(@db, 1)
-    kept = @db[:revisions].where(closure_id: 1, number: 1).get(:document).to_h
-    late = %w[placket.pattern placket.together thread.bobbin cloth.seams opening.ease placket.offset]
-    earlier = kept.merge("fields" => kept["fields"].except(*late), "pins" => kept["pins"].map { |pin| pin.first(2) })
-    @db[:revisions].where(closure_id: 1, number: 1).update(document: Sequel.pg_jsonb_wrap(earlier))
-    document = closures.document_at(1, 1)
+  # A closure as the version before the journal kept it: a test hole, undone, another, ticks, a knot.
+  def lived_in
+    to(BEFORE_THE_JOURNAL)
+    own = { workroom_id: 1, closure_id: 1 }
+    first = @db[:revisions].where(closure_id: 1).get(:document).to_h
+    swatch = lambda do |number, passes, accepted, minute|
+      { "number" => number, "passes" => passes, "measured" => "22.1", "symptoms" => ["gappy"], "opening" => "22.5", "stitch_width" => "4.5",
+        "stitch_length" => "0.4", "tension" => "3", "stabiliser" => "fusible", "note" => "n", "accepted" => accepted,
+        "sewn_at" => "2026-11-20T10:0#{minute}:00Z" }
+    end
+    add = lambda do |number, parent, **changes|
+      document = first.merge(@documents[parent] || {}).merge(changes.transform_keys(&:to_s))
+      @documents[number] = document
+      @db[:revisions].insert(**own, number: number, parent: parent, summary: "x", document: Sequel.pg_jsonb_wrap(document),
+                                    made_at: Time.utc(2026, 11, 20, 10, number))
+    end
+    @documents = { 1 => first }
+    wider = first["fields"].merge("button.diameter" => "19")
+    add.call(2, 1, fields: wider)
+    add.call(3, 2, swatches: [swatch.call(1, "tight", false, 1)])
+    # Undone, and another test hole instead.
+    add.call(4, 2, swatches: [swatch.call(1, "passes", false, 2)])
+    add.call(5, 4, swatches: [swatch.call(1, "passes", true, 2)], knots: { "recipe" => "a" * 64 })
+    add.call(6, 5, steps_done: %w[stabilise])
+    add.call(7, 6, steps_done: %w[mark stabilise])
+    add.call(8, 7, fields: wider.merge("button.diameter" => "20"))
+    kept = @documents[8]
+    @db[:swatches].insert(**own, **kept["swatches"][0].except("symptoms").transform_keys do |name|
+      (%w[measured opening stitch_width stitch_length].include?(name) ? "#{name}_mm" : name).to_sym
+    end, symptoms: Sequel.pg_array(["gappy"], :text))
+    kept["steps_done"].each { |key| @db[:steps_done].insert(**own, key: key) }
+    @db[:knots].insert(**own, stage: "recipe", fingerprint: "a" * 64)
+    @db[:closures].where(id: 1).update(revision: 8, position: 8, button_diameter_mm: 20)
+  end
 
-    assert_equal "even", document.fields["placket.pattern"]
-    assert_equal [2, "", 0, nil], document.fields.values_at("placket.together", "thread.bobbin", "cloth.seams", "opening.ease")
-    assert_equal [0], document.pins.map(&:weight)
-    assert_equal closures.find(1).document, document
+  def test_swatches_and_ticks_of_all_branches_become_facts_and_undo_steps_over_them
+    lived_in
+    to(VERSIONS.last)
+    closure = Store::Closures.new(workroom).find(1)
+    facts = closure.facts
+
+    assert_equal ["passes"], facts.swatches.map(&:passes)
+    assert_equal facts.swatches.first.id, closure.plan.accepted
+    assert_equal %w[mark stabilise], facts.steps.keys.sort
+    assert_equal Time.utc(2026, 11, 20, 10, 6), facts.steps["stabilise"].happened_at, "the first revision that has it"
+    assert_equal %w[swatch swatch withdrawal], @db[:journal].exclude(kind: "step").select_order_map(:kind),
+                 "the one undone is withdrawn"
+    assert_equal({ "mm" => "19" }, @db[:closures].where(id: 1).get(:settled)["recipe"]["button.diameter"],
+                 "as it was when it was settled")
+    # 3 equals 2, and 6 and 7 equal 5: they would make undo do nothing.
+    assert_equal [[1, nil], [2, 1], [5, 2], [8, 5]], @db[:revisions].where(closure_id: 1).order(:number).select_map(%i[number parent])
+    assert_equal(["button.diameter"], closure.undo_changes.map { |change| change["path"] })
+  end
+
+  def test_an_old_database_goes_up_down_and_up_again_to_the_same
+    lived_in
+    to(VERSIONS.last)
+    once = state
+    to(BEFORE_THE_JOURNAL)
+
+    assert_equal ["passes"], @db[:swatches].select_map(:passes)
+    assert_equal %w[mark stabilise], @db[:steps_done].select_order_map(:key)
+    assert_equal "20", @db[:revisions].where(closure_id: 1).order(:number).last[:document].to_h["fields"]["button.diameter"]
+    to(VERSIONS.last)
+
+    assert_equal once[:journal], state[:journal]
+    assert_equal once, state
+    # What the older version did meanwhile comes along.
+    to(BEFORE_THE_JOURNAL)
+    @db[:steps_done].where(key: "mark").delete
+    @db[:revisions].where(closure_id: 1,
+                          number: 8).update(document: Sequel.lit("jsonb_set(document, '{steps_done}', '[\"stabilise\", \"foot\"]')"))
+    @db[:steps_done].insert(workroom_id: 1, closure_id: 1, key: "foot")
+    to(VERSIONS.last)
+
+    assert_equal %w[foot stabilise], Store::Closures.new(workroom).find(1).facts.steps.keys.sort
+  end
+
+  def test_rows_that_point_into_another_workroom_stop_the_way_up_with_a_sentence
+    to(6)
+    other = @db[:workrooms].insert(name: "elsewhere", unit: "mm")
+    @db[:feet].where(id: @db[:feet].min(:id)).update(workroom_id: other)
+
+    assert_includes assert_raises(Sequel::Error) { to(7) }.message, "1 rows of feet belong to another workroom than their machines"
+    @db[:feet].update(workroom_id: 1)
+    @db[:workrooms].where(id: other).delete
   end
 
   def test_the_database_itself_refuses_what_no_field_takes
-    to(VERSIONS.last)
-    Store::Demo.new(@db).load
-
     { closures: { placket_count_most: 99 }, buttons: { owned: -1 }, feet: { scale_pitch_mm: 0 }, machines: { top_speed: 1 },
       pins: { weight: 10 } }.each do |table, wrong|
       assert_raises(Sequel::CheckConstraintViolation, table.to_s) { @db[table].update(wrong) }
     end
     { placket_pattern: "spiral", cloth_kind: "foil", opening_school: "guess", cloth_frays: "maybe",
-placket_overlap: "both" }.each do |column, wrong|
+      placket_overlap: "both" }.each do |column, wrong|
       assert_raises(Sequel::CheckConstraintViolation, column.to_s) { @db[:closures].update(column => wrong) }
     end
+    other = Store::Workrooms.new(@db).begin("elsewhere").id
+
+    assert_raises(Sequel::ForeignKeyConstraintViolation) { @db[:closures].where(id: 1).update(workroom_id: other) }
+    entry = { workroom_id: 1, id: SecureRandom.uuid, closure_id: 1, happened_at: Time.now }
+
+    [{ kind: "step" }, { kind: "hole_sewn" }, { kind: "withdrawal" }, { kind: "singing" }, { kind: "swatch" }].each do |wrong|
+      assert_raises(Sequel::CheckConstraintViolation, wrong.to_s) { @db[:journal].insert(entry.merge(wrong)) }
+    end
+    @db[:journal].insert(entry.merge(kind: "note"))
+
+    assert_match(/only ever added to/, assert_raises(Sequel::DatabaseError) { @db[:journal].update(kind: "step") }.message)
   end
 end

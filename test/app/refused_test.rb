@@ -4,11 +4,10 @@ require_relative "../app_helper"
 
 # What a person, or anything else, may send that cannot be taken.
 class RefusedTest < AppTest
-  LENGTH_FIELDS = FIELDS.values.select { |field| field.kind == :length }.map(&:path).freeze
+  LENGTH_FIELDS = ClosureFields::ALL.select { |field| field.kind == :length }.map(&:path).freeze
 
   def change(path, typed)
-    room, name = path.split(".")
-    { room => { name => typed } }
+    { path => typed }
   end
 
   def test_every_length_refuses_what_is_none_and_what_is_out_of_range
@@ -16,7 +15,7 @@ class RefusedTest < AppTest
       ["abc", "NaN", "1e308", "3/0", "99999", "-99999", "½½"].each { |typed| assert_refused path, change(path, typed) }
     end
 
-    LENGTH_FIELDS.reject { |path| FIELDS[path].optional }.each { |path| assert_refused path, change(path, "\u0000") }
+    LENGTH_FIELDS.reject { |path| ClosureFields.fetch(path).optional }.each { |path| assert_refused path, change(path, "\u0000") }
     (LENGTH_FIELDS - %w[opening.correction]).each { |path| assert_refused path, change(path, "-1") }
   end
 
@@ -34,10 +33,10 @@ class RefusedTest < AppTest
     assert_refused "button.hole_spacing", change("button.hole_spacing", "17")
     assert_refused "placket.count", change("placket.count", "60")
     assert_refused "placket.last", { placket: { first: "400", last: "300" } }
-    assert_refused "placket.pins", { placket: { pins: [{ at: "700" }] } }
-    assert_refused "placket.pins", { placket: { pins: [{ at: "here" }] } }
+    assert_refused "placket.pins.t1.at", { placket: { pins: [{ at: "700" }] } }
+    assert_refused "placket.pins.t1.at", { placket: { pins: [{ at: "here" }] } }
     assert_refused "placket.pins", { placket: { pins: Array.new(30) { |at| { at: (at + 20).to_s } } } }
-    assert_refused "placket.keep_outs", { placket: { keep_outs: [{ from: "200", to: "100" }] } }
+    assert_refused "placket.keep_outs.t1.to", { placket: { keep_outs: [{ from: "200", to: "100" }] } }
     assert_refused "machine.id", { machine: { id: 999 } }
     # All faults at once, with what was typed.
     problem = save({ button: { diameter: "wide", thickness: "-2" } })
@@ -55,7 +54,7 @@ class RefusedTest < AppTest
     call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
     found = save({ button: { shape: "polygon", outline: "0 0, 1 0, 1 0.5, 0 0.5" } })
 
-    assert_equal "0 0, 1 0, 1 0.5, 0 0.5", found["plan"]["button"]["outline"]
+    assert_equal "0 0, 1 0, 1 0.5, 0 0.5", found["plan"]["button.outline"]
     assert_equal "1/2 in", found["sheet"]["button"]["smallest"]["text"]
     assert_equal 4, found["sheet"]["button"]["face"].size
   end
@@ -73,19 +72,16 @@ class RefusedTest < AppTest
     call(:get, "/api/closures/1/strip.pdf")
 
     assert_status 422
-    act(:put, "steps/foot")
-
-    assert_status 404
   end
 
   def test_what_is_not_json_or_not_as_described
-    ["{", "[1]", "\xFF\xFE", "{\"button\": 3}", "{\"button\": {\"diameter\": 18}}", "{\"nonsense\": {}}", "null",
-     "{\"button\": {\"colour\": \"red\"}}", "[" * 5000].each do |body|
-      call(:patch, "/api/closures/1", body, match)
+    ["{", "[1]", "\xFF\xFE", "{\"button.diameter\": {}}", "{\"button.diameter\": 18}", "{\"nonsense\": \"x\"}", "null", "{}",
+     "{\"button.colour\": \"red\"}", "{\"placket.pins\": []}", "[" * 5000].each do |body|
+      call(:patch, "/api/closures/1/plan", body, match)
 
       assert_status 400
     end
-    call(:post, "/api/closures/1/swatches", { passes: "perhaps" }, match)
+    enter({ kind: "swatch", passes: "perhaps" })
 
     assert_status 400
   end
@@ -100,20 +96,21 @@ class RefusedTest < AppTest
     act(:post, "history/77")
 
     assert_status 404
-    call(:delete, "/api/closures/999")
+    call(:delete, "/api/closures/999", nil, match)
 
     assert_status 404
   end
 
   def test_saves_need_the_revision_seen
-    call(:patch, "/api/closures/1", { button: { diameter: "20" } })
+    call(:patch, "/api/closures/1/plan", { "button.diameter" => "20" })
 
     assert_status 428
+    first = match
     save({ button: { diameter: "20" } })
-    problem = call(:patch, "/api/closures/1", { button: { diameter: "21" } }, "HTTP_IF_MATCH" => '"1"')
+    problem = call(:patch, "/api/closures/1/plan", { "button.diameter" => "21" }, "HTTP_IF_MATCH" => first["HTTP_IF_MATCH"])
 
     assert_status 412
-    assert_equal "20 mm", problem["current"]["plan"]["button"]["diameter"]["text"]
+    assert_equal "20 mm", problem["current"]["plan"]["button.diameter"]["text"]
     ['"0"', "nonsense", '"99999999999"', "*"].each do |tag|
       call(:post, "/api/closures/1/undo", nil, "HTTP_IF_MATCH" => tag)
 
@@ -122,11 +119,12 @@ class RefusedTest < AppTest
   end
 
   def test_two_saves_of_one_revision_at_once_leave_one
+    seen = match
     statuses = Array.new(4) do |number|
       Thread.new do
         session = Rack::MockRequest.new(app)
-        session.patch("/api/closures/1", HEADERS.merge("HTTP_IF_MATCH" => '"1"', "CONTENT_TYPE" => "application/json",
-                                                       input: JSON.generate(button: { diameter: (20 + number).to_s }))).status
+        session.patch("#{HOME}/closures/1/plan", HEADERS.merge(seen).merge("CONTENT_TYPE" => "application/json",
+                                                                           input: JSON.generate("button.diameter" => (20 + number).to_s))).status
       end
     end.map(&:value)
 
@@ -135,27 +133,27 @@ class RefusedTest < AppTest
   end
 
   def test_too_much_at_once
-    call(:patch, "/api/closures/1", "{\"button\": {\"name\": \"#{'x' * 300_000}\"}}", match)
+    call(:patch, "/api/closures/1/plan", "{\"button.name\": \"#{'x' * 300_000}\"}", match)
 
     assert_status 413
     # Not announced either.
-    env = Rack::MockRequest.env_for("/api/closures/1", method: "PATCH", input: "x" * 300_000)
+    env = Rack::MockRequest.env_for("#{HOME}/closures/1/plan", method: "PATCH", input: "x" * 300_000)
                            .merge(HEADERS).merge("CONTENT_TYPE" => "application/json").except("CONTENT_LENGTH")
 
     assert_equal 413, app.call(env).first
   end
 
   def test_only_our_own_pages_may_write
-    body = JSON.generate(button: { diameter: "20" })
+    body = JSON.generate("button.diameter" => "20")
     json = { "CONTENT_TYPE" => "application/json", input: body }.merge(match)
     { HEADERS.except("HTTP_X_NIMBLE_EYELET") => 403, HEADERS.merge("HTTP_ORIGIN" => "http://elsewhere.example") => 403,
       HEADERS.merge("HTTP_HOST" => "elsewhere.example") => 403,
       HEADERS.merge("HTTP_ORIGIN" => "http://127.0.0.1") => 200 }.each do |headers, status|
-      custom_request("PATCH", "/api/closures/1", {}, headers.merge(json))
+      custom_request("PATCH", "/api/closures/1/plan", {}, headers.merge(json))
 
       assert_status status
     end
-    custom_request("PATCH", "/api/closures/1", {}, HEADERS.merge(match).merge("CONTENT_TYPE" => "text/plain", input: body))
+    custom_request("PATCH", "/api/closures/1/plan", {}, HEADERS.merge(match).merge("CONTENT_TYPE" => "text/plain", input: body))
 
     assert_status 415
   end
@@ -192,11 +190,11 @@ class RefusedTest < AppTest
   def test_the_log_has_one_line_a_request_and_nothing_typed
     out = StringIO.new
     logged = Http::Web.application(db: db, log: out)
-    Rack::MockRequest.new(logged).patch("/api/closures/1?who=me", HEADERS.merge(match).merge(
-                                                                    "CONTENT_TYPE" => "application/json",
-                                                                    input: '{"button": {"name": "grandmother"}}'
-                                                                  ))
+    Rack::MockRequest.new(logged).patch("#{HOME}/closures/1/plan?who=me", HEADERS.merge(match).merge(
+                                                                            "CONTENT_TYPE" => "application/json",
+                                                                            input: '{"button.name": "grandmother"}'
+                                                                          ))
 
-    assert_match(%r{\APATCH  /api/closures/1 200 \d+\.\d ms\n\z}, out.string)
+    assert_match(%r{\APATCH  /api/workrooms/marsh-walk/closures/1/plan 200 \d+\.\d ms\n\z}, out.string)
   end
 end

@@ -44,8 +44,8 @@ class StartTest < AppTest
     flunk "it ended without an address"
   end
 
-  def ask(path, verb = Net::HTTP::Get, body: nil, revision: 1)
-    request = verb.new(path, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{revision}\"", "Content-Type" => "application/json")
+  def ask(path, verb = Net::HTTP::Get, body: nil, seen: 1)
+    request = verb.new(path, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{seen}\"", "Content-Type" => "application/json")
     request.body = body && JSON.generate(body)
     Net::HTTP.start("127.0.0.1", @port) { |http| http.request(request) }
   end
@@ -68,7 +68,7 @@ class StartTest < AppTest
     ids = calipers(io)
 
     assert_equal 1, ids.size
-    reading = JSON.parse(ask("/api/caliper/reading", Net::HTTP::Post).body)
+    reading = JSON.parse(ask("/api/workrooms/marsh-walk/caliper/reading", Net::HTTP::Post).body)
 
     assert_in_delta 18, reading["length"]["mm"], 0.04
     assert_predicate finish(io, "TERM"), :success?
@@ -79,14 +79,14 @@ class StartTest < AppTest
     io = start(NIMBLE_EYELET_CALIPER: "none")
     until_it_answers(io)
 
-    refute JSON.parse(ask("/api/caliper").body)["there"]
+    refute JSON.parse(ask("/api/workrooms/marsh-walk/caliper").body)["there"]
     assert_equal "413", refused_early(50 * 1024 * 1024)
     finish(io, "TERM")
     another = start(NIMBLE_EYELET_CALIPER: "/dev/no-such-gauge")
     until_it_answers(another)
 
-    assert JSON.parse(ask("/api/caliper").body)["there"]
-    silent = ask("/api/caliper/reading", Net::HTTP::Post)
+    assert JSON.parse(ask("/api/workrooms/marsh-walk/caliper").body)["there"]
+    silent = ask("/api/workrooms/marsh-walk/caliper/reading", Net::HTTP::Post)
 
     assert_equal ["503", "The caliper is not connected."], [silent.code, JSON.parse(silent.body)["detail"]]
   end
@@ -95,7 +95,7 @@ class StartTest < AppTest
   def refused_early(bytes)
     Timeout.timeout(10) do
       Socket.tcp("127.0.0.1", @port) do |line|
-        line.write("POST /api/stash/import HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Nimble-Eyelet: 1\r\nContent-Type: text/csv\r\n" \
+        line.write("POST /api/workrooms/marsh-walk/stash/import HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Nimble-Eyelet: 1\r\nContent-Type: text/csv\r\n" \
                    "Content-Length: #{bytes}\r\n\r\n")
         line.gets[/ (\d{3}) /, 1]
       end
@@ -107,7 +107,11 @@ class StartTest < AppTest
 
     assert_includes until_it_answers(first), "http://127.0.0.1:#{@port}"
     assert_equal "200", ask("/api/health").code
-    assert_equal "200", ask("/api/closures/1", Net::HTTP::Patch, body: { button: { diameter: "21" } }).code
+    seen = JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body)["version"]
+
+    assert_equal "200",
+                 ask("/api/workrooms/marsh-walk/closures/1/plan", Net::HTTP::Patch, body: { "button.diameter" => "21" },
+seen: seen).code
     second = start
 
     assert_match(/Port #{@port} is taken/, second.read)
@@ -118,7 +122,7 @@ class StartTest < AppTest
     again = start
     until_it_answers(again)
 
-    assert_equal "21 mm", JSON.parse(ask("/api/closures/1").body)["plan"]["button"]["diameter"]["text"]
+    assert_equal "21 mm", JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body)["plan"]["button.diameter"]["text"]
     assert_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
     finish(again, "TERM")
 

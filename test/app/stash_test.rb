@@ -45,10 +45,14 @@ class StashTest < AppTest
     call(:put, "/api/stash/#{button['id']}", PEBBLE, "HTTP_IF_MATCH" => '"1"')
 
     assert_status 412
-    call(:delete, "/api/stash/#{button['id']}")
+    call(:delete, "/api/stash/#{button['id']}", nil, "HTTP_IF_MATCH" => '"1"')
+
+    assert_status 412
+    call(:delete, "/api/stash/#{button['id']}", nil, "HTTP_IF_MATCH" => '"2"')
 
     assert_status 204
-    call(:delete, "/api/stash/#{button['id']}")
+    assert_empty names("pebble")
+    call(:delete, "/api/stash/#{button['id']}", nil, "HTTP_IF_MATCH" => '"2"')
 
     assert_status 404
   end

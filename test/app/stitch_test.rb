@@ -70,7 +70,7 @@ class StitchTest < AppTest
   def test_the_card_says_what_to_set_in_the_machines_own_marks_and_what_to_put_back
     text = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").squeeze(" \n")
 
-    ["linen field smock: front placket", "Workroom", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm", "Clamp the foot on 18 mm",
+    ["linen field smock: front placket", "Lapwing", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm", "Clamp the foot on 18 mm",
      "Put back", "Push the sensing lever back", "Presser foot"].each do |words|
       assert_includes text, words
     end
@@ -79,7 +79,7 @@ class StitchTest < AppTest
   def test_the_bobbin_against_the_row
     found = save({ "thread" => { "bobbin" => "about a quarter", "tex" => "No. 120" } })
 
-    assert_equal "25", found["plan"]["thread"]["tex"]
+    assert_equal "25", found["plan"]["thread.tex"]
     assert_includes stitches["row"]["says"], "whole row"
     save({ "thread" => { "bobbin" => "1 m" } })
 

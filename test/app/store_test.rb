@@ -1,30 +1,68 @@
 # frozen_string_literal: true
 
+require "logger"
 require_relative "../app_helper"
 
 class StoreTest < AppTest
-  def closures = Store::Closures.new(db, 1)
+  def closures = Store::Closures.new(workroom)
 
-  def test_a_document_comes_back_from_a_revision_as_it_was
-    act(:post, "swatches", { passes: "tight", measured: "21.3", symptoms: %w[gappy puckers] })
+  def test_a_plan_comes_back_from_a_revision_as_it_was
     save({ button: { diameter: "1 1/64\"" }, recipe: { tension: "2.5", stitch_length: "0.45" }, placket: { count: "8" } })
-    document = closures.find(SMOCK).document
+    act(:put, "settled/opening")
+    plan = closures.find(SMOCK).plan
 
-    assert_equal Length.inches(65r / 64), document.fields["button.diameter"]
-    assert_equal document, closures.document_at(SMOCK, 3)
-    assert_equal document, Store::Document.load(JSON.parse(JSON.generate(document.dump)))
+    assert_equal Length.inches(65r / 64), plan.button.diameter
+    assert_equal plan, closures.plan_at(SMOCK, 3)
+    assert_equal plan, PlanDocument.load(JSON.parse(JSON.generate(PlanDocument.dump(plan))), plan.machine)
   end
 
   def test_a_revision_from_before_a_field_existed_can_still_be_brought_back
-    old = closures.find(SMOCK).document.dump
-    old["fields"] = old["fields"].except("opening.clicks", "button.width", "button.outline")
+    old = PlanDocument.dump(closures.find(SMOCK).plan).except("opening.clicks", "button.width", "button.outline")
     db[:revisions].where(closure_id: SMOCK).update(document: Sequel.pg_jsonb_wrap(old))
     save({ button: { diameter: "20" } })
     act(:post, "undo")
 
     assert_status 200
-    assert_equal "1", closure["plan"]["opening"]["clicks"]
-    assert_nil closure["plan"]["button"]["width"]
+    assert_equal "1", closure["plan"]["opening.clicks"]
+    assert_nil closure["plan"]["button.width"]
+  end
+
+  # One person's typing is one revision a settled value; anything between begins a new one.
+  def test_what_is_typed_on_is_one_revision
+    mine = { "HTTP_X_DEVICE" => "6f0c7a1e-0000-4000-8000-00000000000a" }
+    type = ->(changes, device = mine) { call(:patch, "/api/closures/1/plan", changes, match.merge(device)) }
+    %w[19 20 20.5].each { |text| type.call({ "button.diameter" => text }) }
+
+    assert_equal [2, "diameter 18 → 20.5 mm"], [db[:revisions].where(closure_id: SMOCK).count, closure["undo"]]
+    type.call({ "button.thickness" => "3.5" })
+    type.call({ "button.thickness" => "4" }, { "HTTP_X_DEVICE" => "6f0c7a1e-0000-4000-8000-00000000000b" })
+
+    assert_equal 4, db[:revisions].where(closure_id: SMOCK).count, "another field, another device"
+    tick("stabilise")
+    type.call({ "button.thickness" => "4.5" }, { "HTTP_X_DEVICE" => "6f0c7a1e-0000-4000-8000-00000000000b" })
+
+    assert_equal 5, db[:revisions].where(closure_id: SMOCK).count, "something was done with it"
+    db[:revisions].update(made_at: Time.now - 61)
+    type.call({ "button.thickness" => "4.2" }, { "HTTP_X_DEVICE" => "6f0c7a1e-0000-4000-8000-00000000000b" })
+
+    assert_equal 6, db[:revisions].where(closure_id: SMOCK).count, "a minute later"
+    act(:post, "undo")
+    type.call({ "button.thickness" => "4.1" }, { "HTTP_X_DEVICE" => "6f0c7a1e-0000-4000-8000-00000000000b" })
+
+    assert_equal 7, db[:revisions].where(closure_id: SMOCK).count, "it has a child"
+  end
+
+  def test_a_save_asks_few_questions_and_a_tick_is_one_write
+    mark = step("mark").fetch("enter")
+    save({ button: { diameter: "19" } }) # prepares the statements
+    saved = statements { save({ button: { diameter: "20" } }) }
+
+    assert_operator saved.size, :<=, 15, saved.join("\n")
+    tick("stabilise")
+    ticked = statements { enter({ **mark, machine: 4 }) }
+
+    assert_equal 1, ticked.count { |sql| sql.match?(/INSERT|add_entry/) }, ticked.join("\n")
+    assert_operator ticked.size, :<=, 2, ticked.join("\n")
   end
 
   def test_the_database_itself_refuses_lengths_out_of_range
@@ -40,26 +78,42 @@ class StoreTest < AppTest
     end
   end
 
-  def test_one_workroom_does_not_see_another
-    other = db[:workrooms].insert(name: "elsewhere", unit: "mm")
+  # Everything of a store comes out of its scope; what reaches over all workrooms is named here.
+  OVER_ALL = { "database.rb" => /./, "scope.rb" => /./, "workrooms.rb" => /./, "workroom.rb" => /:workrooms/,
+               "sample.rb" => /:workrooms/, "waste_basket.rb" => /\Adb\[/ }.freeze
 
-    assert_raises(Store::Missing) { Store::Closures.new(db, other).find(SMOCK) }
-    assert_raises(Store::Missing) { Store::Closures.new(db, other).remove(SMOCK) }
-    assert_raises(Store::Missing) { Store::Closures.new(db, other).change(SMOCK, revision: 1, &:document) }
-    assert_empty Store::MachineReader.for(db).all(other)
-    (db.tables - %i[schema_info workrooms]).each { |table| assert_includes db[table].columns, :workroom_id }
+  def test_no_dataset_is_made_outside_the_scope
+    Dir[File.expand_path("../../app/{store,route,view,document}/*.rb", __dir__)].each do |file|
+      File.read(file).scan(/@?\bdb\[[^\]]*\]?/) do |dataset|
+        assert_match OVER_ALL.fetch(File.basename(file), /\A\z/), dataset, file
+      end
+    end
   end
 
   def test_a_change_that_fails_half_way_leaves_nothing
-    taken = closures.find(2).document.fields["closure.name"]
+    taken = closures.find(2).plan.name
 
-    assert_raises(Refusal) { closures.change(SMOCK, revision: 1) { |found| found.document.changed("closure.name" => taken) } }
-    assert_equal 1, closures.find(SMOCK).revision
+    assert_raises(Refusal) { closures.change(SMOCK, version: version) { |found| found.plan.changed("closure.name" => taken) } }
+    assert_equal 1, revision
     assert_equal 1, db[:revisions].where(closure_id: SMOCK).count
   end
 
   def test_demo_fills_only_an_empty_database
-    refute Store::Demo.new(db).load
+    refute Store::Sample.new(db).first
     assert_equal 7, db[:closures].count
+  end
+
+  private
+
+  # What is asked of the database meanwhile.
+  def statements
+    said = []
+    logger = Logger.new(StringIO.new)
+    logger.formatter = ->(_, _, _, text) { said << text }
+    db.loggers << logger
+    yield
+    said
+  ensure
+    db.loggers.delete(logger)
   end
 end

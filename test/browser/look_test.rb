@@ -12,18 +12,18 @@ class LookTest < BrowserTest
 
   def setup
     super
-    act(:put, "knots/button")
-    act(:put, "knots/opening")
-    act(:put, "steps/foot")
-    act(:post, "swatches", { passes: "tight", symptoms: %w[gappy] })
+    act(:put, "settled/button")
+    act(:put, "settled/opening")
+    tick("foot")
+    log_swatch({ passes: "tight", symptoms: %w[gappy] })
     save({ placket: { extension: "12", first: "10" } })
   end
 
   def test_no_serious_finding_on_any_view
     [false, true].each do |dark|
-      visit "/"
+      visit ROOM
       page.execute_script("localStorage.setItem('nimble-eyelet:theme', arguments[0])", dark ? '"lamplight"' : '"daylight"')
-      visit "/"
+      visit ROOM
 
       assert_selector "h1", text: "Marsh Walk"
       assert_violates_nothing
@@ -33,7 +33,7 @@ class LookTest < BrowserTest
         assert_violates_nothing
       end
       PAGES.each do |path, known|
-        visit path
+        visit "#{ROOM}#{path}"
 
         assert_selector known
         assert_violates_nothing
@@ -52,7 +52,7 @@ class LookTest < BrowserTest
     db[:machines].where(id: 4).update(name: "W" * 80)
     db[:garments].where(id: 1).update(name: "W" * 80)
     narrow
-    visit "/"
+    visit ROOM
 
     assert_selector "h1"
     assert_no_overflow
@@ -62,7 +62,7 @@ class LookTest < BrowserTest
       assert_no_overflow
     end
     PAGES.each do |path, known|
-      visit path
+      visit "#{ROOM}#{path}"
 
       assert_selector known
       assert_no_overflow
@@ -87,20 +87,20 @@ class LookTest < BrowserTest
     STATIONS.each_with_index do |word, index|
       find("main").send_keys((index + 1).to_s)
 
-      assert_current_path "/closures/1/#{word}"
+      assert_current_path "#{ROOM}/closures/1/#{word}"
       assert_selector "nav a[aria-current=step]", text: NimbleEyelet::STAGES[word].title
     end
     find("main").send_keys "1"
     type "button.diameter", "17"
 
-    assert_current_path "/closures/1/button"
+    assert_current_path "#{ROOM}/closures/1/button"
   end
 
   def test_holes_of_the_run_are_picked_by_keyboard
     open_station "opening"
     find("[aria-label^='Hole 2']").send_keys :enter
 
-    assert_current_path "/closures/1/placket"
+    assert_current_path "#{ROOM}/closures/1/placket"
     assert_selector "[aria-label^='Hole 2'][aria-pressed=true]"
     focused = page.evaluate_script("getComputedStyle(document.activeElement).outlineStyle")
 

@@ -15,7 +15,7 @@ class NothingLostTest < BrowserTest
     type "button.hole_diameter", "2"
 
     assert_text "1 not saved"
-    assert_equal "2 mm", closure["plan"]["button"]["hole_diameter"]["text"]
+    assert_equal "2 mm", closure["plan"]["button.hole_diameter"]["text"]
     visit current_path
 
     assert_field "Diameter", with: "wide"
@@ -73,6 +73,8 @@ class NothingLostTest < BrowserTest
 
   def test_a_lost_connection
     open_station "button"
+
+    assert_selector "main[data-fetched='8']"
     offline(true)
     type "button.diameter", "23"
 
@@ -87,7 +89,7 @@ class NothingLostTest < BrowserTest
     assert_saved
     found = closure
 
-    assert_equal "23 mm", found["plan"]["button"]["diameter"]["text"]
+    assert_equal "23 mm", found["plan"]["button.diameter"]["text"]
     assert found["sheet"]["sewing"]["steps"].first["done"]
   ensure
     offline(false)
@@ -101,7 +103,7 @@ class NothingLostTest < BrowserTest
     assert_text "Not saved: no connection"
     first = page.current_window
     within_window(open_new_window) do
-      visit "/closures/1/button"
+      visit "#{ROOM}/closures/1/button"
       type "button.hole_diameter", "2"
 
       assert_saved
@@ -111,7 +113,7 @@ class NothingLostTest < BrowserTest
     offline(false)
 
     assert_saved
-    found = closure["plan"]["button"].values_at("diameter", "hole_diameter").map { |length| length["text"] }
+    found = closure["plan"].values_at("button.diameter", "button.hole_diameter").map { |length| length["text"] }
 
     assert_equal ["23 mm", "2 mm"], found
   ensure
@@ -132,11 +134,11 @@ class NothingLostTest < BrowserTest
 
     assert_text "Not saved: no connection"
     world.serve(port: BrowserTest.port)
-    visit "/closures/1/button"
+    visit "#{ROOM}/closures/1/button"
 
     assert_field "Diameter", with: "26 mm"
     assert_saved
-    assert_equal "26 mm", closure["plan"]["button"]["diameter"]["text"]
+    assert_equal "26 mm", closure["plan"]["button.diameter"]["text"]
   end
 
   def test_another_tab_that_changed_something_else_is_merged
@@ -146,7 +148,9 @@ class NothingLostTest < BrowserTest
 
     assert_answer "22 mm"
     assert_saved
-    assert_equal(["19 mm", "2.2 mm"], closure["plan"]["button"].values_at("diameter", "hole_diameter").map { |length| length["text"] })
+    assert_equal(["19 mm", "2.2 mm"], closure["plan"].values_at("button.diameter", "button.hole_diameter").map do |length|
+      length["text"]
+    end)
   end
 
   def test_another_tab_that_changed_the_same_field_is_asked_about
@@ -154,12 +158,12 @@ class NothingLostTest < BrowserTest
     save({ button: { diameter: "25" } })
     type "button.diameter", "19"
 
-    assert_text "Another tab made this 25 mm."
+    assert_text "Another tab or device made this 25 mm."
     assert_field "Diameter", with: "19"
     click_on "Keep 19"
 
     assert_saved
-    assert_equal "19 mm", closure["plan"]["button"]["diameter"]["text"]
+    assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
     save({ button: { diameter: "27" } })
     type "button.diameter", "18"
     click_on "Take 27 mm"
@@ -168,21 +172,27 @@ class NothingLostTest < BrowserTest
     assert_saved
   end
 
+  # Another tab changes the one pin there is.
+  def pin(row)
+    id = closure["plan"]["placket.pins"].first["id"]
+    save({ "placket.pins" => { id => row } })
+  end
+
   def test_another_tab_that_changed_the_same_list_is_asked_about
     open_station "placket"
-    save({ placket: { pins: [{ at: "150", label: "bust" }] } })
+    pin({ at: "150", label: "bust" })
     fill_in "Which point, row 1", with: "chest"
 
-    assert_text "Another tab made this theirs."
+    assert_text "Another tab or device made this theirs."
     click_on "Take theirs"
 
     assert_field "Which point, row 1", with: "bust"
-    save({ placket: { pins: [{ at: "160", label: "bust" }] } })
+    pin({ at: "160", label: "bust" })
     fill_in "Which point, row 1", with: "chest"
-    click_on "Keep my list"
+    click_on "Keep my row"
 
     assert_saved
-    assert_equal([["150 mm", "chest"]], closure["plan"]["placket"]["pins"].map { |pin| [pin["at"]["text"], pin["label"]] })
+    assert_equal([["150 mm", "chest"]], closure["plan"]["placket.pins"].map { |pin| [pin["at"]["text"], pin["label"]] })
   end
 
   def test_holes_that_stop_fitting_are_said_at_the_placket
@@ -204,10 +214,10 @@ class NothingLostTest < BrowserTest
   end
 
   def test_what_is_not_there
-    visit "/closures/999/button"
+    visit "#{ROOM}/closures/999/button"
 
     assert_text "This closure is not here any more."
-    visit "/closures/1/nonsense"
+    visit "#{ROOM}/closures/1/nonsense"
 
     assert_answer "21 mm"
   end

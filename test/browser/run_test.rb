@@ -74,7 +74,7 @@ class RunTest < BrowserTest
     end
 
     assert_selector "[role=alert]", text: "The pin at 212 mm lies within"
-    click_button "Back to what is saved"
+    click_button "Give up what was refused", match: :first
 
     assert_selector "g[aria-label^='Hole 4 at 294']"
     assert_saved
@@ -99,7 +99,7 @@ class RunTest < BrowserTest
   end
 
   def test_a_garment_with_its_closures_and_a_mirror_image
-    visit "/"
+    visit ROOM
     click_link "linen field smock"
 
     assert_selector "li", text: "7 holes of 22.5 mm, right over left"

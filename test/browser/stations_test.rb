@@ -16,7 +16,7 @@ class StationsTest < BrowserTest
     assert_answer "34.56 mm"
     assert_no_field "Thickness"
     assert_saved
-    assert_equal %w[ball shank], closure["plan"]["button"].values_at("shape", "attachment")
+    assert_equal %w[ball shank], closure["plan"].values_at("button.shape", "button.attachment")
   end
 
   def test_buttons_that_are_no_discs
@@ -225,10 +225,10 @@ class StationsTest < BrowserTest
 
   def test_from_one_closure_to_another_at_the_same_station
     open_station "opening"
-    find("summary", text: "linen field smock").click
-    click_on "left cuff"
+    click_on "Another closure: now linen field smock, front placket"
+    find("[role=menuitem]", text: "left cuff").click
 
-    assert_current_path "/closures/2/opening"
+    assert_current_path "#{ROOM}/closures/2/opening"
     assert_answer "14.5 mm"
     assert_equal "Opening: left cuff, linen field smock", page.title
     page.go_back
@@ -239,12 +239,12 @@ class StationsTest < BrowserTest
   def test_a_server_that_is_away_at_first
     world.stop_serving
     begin
-      visit "/closures/1/button"
+      visit "#{ROOM}/closures/1/button"
     rescue Selenium::WebDriver::Error::UnknownError
       # The page itself cannot be had.
     end
     world.serve(port: BrowserTest.port)
-    visit "/"
+    visit ROOM
 
     assert_selector "h1", text: "Marsh Walk"
     world.stop_serving
@@ -254,5 +254,7 @@ class StationsTest < BrowserTest
     world.serve(port: BrowserTest.port)
 
     assert_answer "21 mm"
+  ensure
+    world.serve(port: BrowserTest.port) unless world.serving?
   end
 end

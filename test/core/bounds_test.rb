@@ -4,6 +4,8 @@ require_relative "../core_helper"
 
 # Every limit holds exactly where it says, in every unit; and what is written can be read again.
 class BoundsTest < CoreTest
+  NOUNS = Plan::SECTIONS.merge("foot" => Foot, "machine" => Machine).freeze
+
   # Where each limited length goes.
   PLACES = {
     "button.diameter" => ->(test, at) { test.button(diameter: at, thickness: [at, Length.mm(3)].min, attachment: "shank") },
@@ -65,8 +67,6 @@ class BoundsTest < CoreTest
   end
 
   private
-
-  NOUNS = Plan::SECTIONS.merge("foot" => Foot, "machine" => Machine).freeze
 
   def limit_of(field) = field.split(".").then { |section, name| NOUNS.fetch(section)::LIMITS.fetch(name.to_sym) }
 

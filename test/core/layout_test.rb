@@ -124,13 +124,15 @@ class LayoutTest < CoreTest
 
   def test_what_moved_is_told_in_a_sentence
     before = layout(pins: [pin(212)])
+    places = before.holes.map(&:at)
 
-    assert_nil before.moved_since(before)
-    assert_equal "8 holes instead of 7.", layout(count: 8, pins: [pin(212)]).moved_since(before).to_s
+    assert_nil before.moved_since(places)
+    assert_nil before.moved_since([])
+    assert_equal "8 holes instead of 7.", layout(count: 8, pins: [pin(212)]).moved_since(places).to_s
     after = layout(pins: [pin(214)])
 
-    assert_match(/\AHoles? 2( to |, )\d.* moved.* by [\d.]+ mm.*\.\z/, after.moved_since(before).to_s)
-    assert_equal "in", after.moved_since(before).in(:in)[/(in)\.\z/, 1]
+    assert_match(/\AHoles? 2( to |, )\d.* moved.* by [\d.]+ mm.*\.\z/, after.moved_since(places).to_s)
+    assert_equal "in", after.moved_since(places).in(:in)[/(in)\.\z/, 1]
   end
 
   def test_the_alternatives_are_rows_of_their_own

@@ -88,12 +88,14 @@ class PlacketTest < CoreTest
   def test_what_cannot_be_laid_out_is_refused_by_field
     assert_equal ["placket.last"], refused { run_of(first: mm(300), last: mm(200)).validate }.keys
     assert_equal ["placket.pins.b7.at"], refused { run_of(pins: [Placket::Pin.new(id: "b7", at: mm(700))]).validate }.keys
-    assert_equal ["placket.keep_outs.c.to"], refused { run_of(keep_outs: [Placket::KeepOut.new(id: "c", from: mm(5), to: mm(5))]).validate }.keys
+    assert_equal ["placket.keep_outs.c.to"], refused {
+      run_of(keep_outs: [Placket::KeepOut.new(id: "c", from: mm(5), to: mm(5))]).validate
+    }.keys
     assert_equal ["placket.count"], refused { run_of(count: 0).validate }.keys
     assert_includes refused { run_of(run_length: mm(5000)).validate }.keys, "placket.run_length"
 
     { { count: 40 } => "placket.count", { first: mm(2) } => "placket.first", { last: mm(619) } => "placket.last",
-      { pins: [Placket::Pin.new(at: mm(615))] } => "placket.pins", { length: mm(10) } => "placket.first",
+      { pins: [Placket::Pin.new(at: mm(615))] } => "placket.pins", { run_length: mm(10) } => "placket.first",
       { count: 2, first: mm(24), last: mm(540), pins: [Placket::Pin.new(at: mm(212))] } => "placket.pins" }.each do |changes, field|
       found = sheet(placket: run_of(**changes))
 

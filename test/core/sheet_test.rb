@@ -42,7 +42,7 @@ class SheetTest < CoreTest
     assert_empty plan.changes_since(plan)
     open = plan.changed("placket.seat" => nil, "opening.school" => nil)
 
-    assert_equal %w[upper passing_geometry], %w[placket.seat opening.school].map { |path| open.in(House.usual).at(path) }
+    assert_equal(%w[upper passing_geometry], %w[placket.seat opening.school].map { |path| open.in(House.usual).at(path) })
     Plan::PATHS.each { |path| assert_equal plan, plan.changed(path => plan.at(path)), path }
   end
 

@@ -87,7 +87,7 @@ module NimbleEyelet
 
       def visit(node, nesting, reading)
         case node
-        when Prism::ModuleNode, Prism::ClassNode then return open(node, nesting, reading)
+        when Prism::ModuleNode, Prism::ClassNode then return go_into(node, nesting, reading)
         when Prism::ConstantWriteNode then define(node.name.to_s, :value, nesting, reading)
         when Prism::ConstantPathWriteNode then define(node.target.slice, :value, nesting, reading)
         when Prism::ConstantReadNode, Prism::ConstantPathNode then return reading.uses << [nesting, node.slice.delete_prefix("::"),
@@ -105,7 +105,7 @@ module NimbleEyelet
         node.compact_child_nodes.each { |child| visit(child, nesting, reading) }
       end
 
-      def open(node, nesting, reading)
+      def go_into(node, nesting, reading)
         name = full(node.constant_path.slice, nesting)
         reading.defines << [name, node.is_a?(Prism::ModuleNode) ? :module : :class]
         visit(node.superclass, nesting, reading) if node.is_a?(Prism::ClassNode) && node.superclass

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# Takes one picture of each main view, from the demo workroom as a new person finds it after a
+# Takes one picture of each main view, from the sample workroom as a new person finds it after a
 # first look round. With a folder as argument they go there, and only those whose name contains
-# the second argument.
+# the second argument, a regular expression.
 
 require_relative "world"
 require_relative "browser"
@@ -23,12 +23,12 @@ module NimbleEyelet
           @address = world.serve
           prepare
           wide = session(1280, 800)
-          shoot(wide, "workroom", "/")
+          shoot(wide, "workroom", "")
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "waistcoat", "/closures/5/placket")
-          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4", "habits" => "/habits" }
-            .each { |name, path| shoot(wide, name, path) }
+          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4", "habits" => "/habits",
+            "log" => "/closures/1/log" }.each { |name, path| shoot(wide, name, path) }
           lamplight(wide)
           shoot(wide, "lamplight", "/closures/1/opening")
           narrow = session(390, 844)
@@ -39,30 +39,46 @@ module NimbleEyelet
 
       private
 
-      # What makes the pictures worth looking at: knots tied, a swatch logged, steps done.
+      # What makes the pictures worth looking at: stations accepted, a swatch logged, steps done.
       def prepare
-        %w[button opening].each { |stage| call(:put, "knots/#{stage}") }
-        call(:post, "swatches", { passes: "passes", symptoms: ["gappy"], measured: "22", note: "cut with the ripper" })
-        %w[stabilise try-on mark needle foot settings clamp].each { |key| call(:put, "steps/#{key}") }
+        closure
+        %w[button opening].each { |stage| call(:put, "/closures/1/settled/#{stage}") }
+        enter(passes: "passes", symptoms: ["gappy"], measured: "22", note: "cut with the ripper", kind: "swatch",
+              with: closure.dig("sheet", "swatch", "with"))
+        %w[stabilise try-on mark needle foot settings clamp].each do |key|
+          step = closure.dig("sheet", "sewing", "steps").find { |item| item["key"] == key }
+          enter(step.fetch("enter").merge("machine" => 4)) if step
+        end
       end
 
       # What is worth a look but no picture to keep: names that are far too long, more of the phone.
       def look_closer(wide, narrow)
-        long = call(:post, nil, { garment: "reversible quilted overcoat with detachable storm collar and a very long name",
-                                  name: "left inner placket, from the collar stand to the lower hem facing" })["id"]
+        long = call(:post, "/closures", { garment: "reversible quilted overcoat with detachable storm collar and a very long name",
+                                          name: "left inner placket, from the collar stand to the lower hem facing" })["id"]
         shoot(wide, "long-names", "/closures/#{long}/placket")
-        shoot(narrow, "phone-placket", "/closures/1/placket")
+        shoot(wide, "basket", "/basket")
+        shoot(wide, "workrooms", "/", room: "")
+        %w[placket sewing swatch].each { |word| shoot(narrow, "phone-#{word}", "/closures/1/#{word}") }
+        shoot(narrow, "phone-workroom", "")
+        shoot(narrow, "phone-stash", "/stash")
+      end
+
+      def closure = call(:get, "/closures/1")
+
+      def enter(fact)
+        now = Time.now.utc.iso8601(3)
+        call(:put, "/journal/#{SecureRandom.uuid}", { closure: 1, happened_at: now, sent_at: now, **fact.transform_keys(&:to_sym) })
       end
 
       def call(verb, rest, body = nil)
-        @revision ||= 1
-        uri = URI("#{@address}/api/closures#{"/1/#{rest}" if rest}")
-        request = Net::HTTP.const_get(verb.capitalize).new(uri, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{@revision}\"",
+        uri = URI("#{@address}/api/workrooms/marsh-walk#{rest}")
+        request = Net::HTTP.const_get(verb.capitalize).new(uri, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{@version}\"",
                                                                 "Content-Type" => "application/json")
         request.body = JSON.generate(body) if body
-        answer = JSON.parse(Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }.body)
-        @revision = answer.fetch("revision") { raise answer.inspect } if rest
-        answer
+        answer = Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }
+        raise "#{rest}: #{answer.body}" unless answer.is_a?(Net::HTTPSuccess)
+
+        JSON.parse(answer.body).tap { |said| @version = said["version"] || @version }
       end
 
       def session(width, height)
@@ -85,10 +101,10 @@ module NimbleEyelet
         session.execute_script("document.querySelector(arguments[0]).scrollIntoView()", place)
       end
 
-      def shoot(session, name, path)
-        return if @only && !name.include?(@only)
+      def shoot(session, name, path, room: "/w/marsh-walk")
+        return if @only && !name.match?(@only)
 
-        session.visit("#{@address}#{path}")
+        session.visit("#{@address}#{room}#{path}")
         session.assert_selector("h1", wait: 10)
         session.assert_no_selector("[aria-busy]", wait: 10)
         yield session if block_given?

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# World is a throwaway database with the demo workroom, and the application over it.
+# World is a throwaway database with the sample workroom, and the application over it.
 #
 #   World.open { |world| world.serve }   # => "http://127.0.0.1:40123"
 
@@ -10,7 +10,7 @@ require "puma/server"
 require "tmpdir"
 require_relative "../../app/server/cluster"
 require_relative "../../app/http/web"
-require_relative "../../app/store/demo"
+require_relative "../../app/store/sample"
 require_relative "../../app/device/stand_in_caliper"
 
 module NimbleEyelet
@@ -36,13 +36,13 @@ module NimbleEyelet
         @cluster = Server::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
         @db = Store::Database.connect(@cluster.database("nimble_eyelet_test"))
         Store::Database.migrate(@db)
-        Store::Demo.new(@db).load
+        Store::Sample.new(@db).first
       end
 
-      # Back to the demo workroom, with the ids it began with.
+      # Back to the sample workroom, with the ids it began with.
       def reset
         @db.run("TRUNCATE workrooms RESTART IDENTITY CASCADE")
-        Store::Demo.new(@db).load
+        Store::Sample.new(@db).first
       end
 
       def app(**options) = Http::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr, **options)
@@ -60,6 +60,8 @@ module NimbleEyelet
         @caliper ||= Device::StandInCaliper.new(random: Random.new(7)).tap { |caliper| Thread.new { caliper.run } }
         Device::Gauge.at("stand-in:#{@caliper.port}")
       end
+
+      def serving? = !@server.nil?
 
       # Stops the server as a crash would look from outside.
       def stop_serving

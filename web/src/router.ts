@@ -1,18 +1,25 @@
-// Addresses: the workroom, and a closure at one of its stations.
+// Addresses: the workrooms, and in each its pages and the table with a closure at one of its
+// stations. Pages are loaded when they are visited.
 import { createRouter } from 'sv-router';
-import Table from './shell/Table.svelte';
-import GarmentPage from './garment/GarmentPage.svelte';
-import HabitsPage from './habits/HabitsPage.svelte';
-import MachinePage from './machine/MachinePage.svelte';
-import StashPage from './stash/StashPage.svelte';
-import WorkroomPage from './workroom/WorkroomPage.svelte';
+import AwayPage from './pages/AwayPage.svelte';
 
-export const { navigate, route } = createRouter({
-  '/': WorkroomPage,
-  '/stash': StashPage,
-  '/habits': HabitsPage,
-  '/garments/:id': GarmentPage,
-  '/machines/:id': MachinePage,
-  '/closures/:id/:station': Table,
-  '*': WorkroomPage,
+/** A page that cannot be fetched says so, and comes as soon as the server answers. */
+const away = (): { default: typeof AwayPage } => ({ default: AwayPage });
+
+export const { navigate, route, p } = createRouter({
+  '/': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
+  '/w/:slug': () => import('./pages/workroom/WorkroomPage.svelte').catch(away),
+  '/w/:slug/stash': () => import('./pages/stash/StashPage.svelte').catch(away),
+  '/w/:slug/habits': () => import('./pages/habits/HabitsPage.svelte').catch(away),
+  '/w/:slug/basket': () => import('./pages/basket/BasketPage.svelte').catch(away),
+  '/w/:slug/garments/:id': () => import('./pages/garment/GarmentPage.svelte').catch(away),
+  '/w/:slug/machines/:id': () => import('./pages/machine/MachinePage.svelte').catch(away),
+  '/w/:slug/closures/:id/log': () => import('./pages/log/LogPage.svelte').catch(away),
+  '/w/:slug/closures/:id/:station': () => import('./table/Table.svelte').catch(away),
+  '*': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
 });
+
+/** Goes to an address inside the application. */
+export function go(address: string): Promise<void | Error> {
+  return navigate(address as '/');
+}

@@ -12,12 +12,12 @@ require_relative "../value"
 module NimbleEyelet
   # One field that cannot be taken as typed.
   #
-  # field   - String, room and name: "button.diameter"
+  # field   - String, section and name: "button.diameter"
   # given   - String or Length, what was typed
   # allowed - String or Sentence, a sentence saying what is allowed
   class Fault < Value.of(:field, :given, :allowed)
-    # @return [String] the room the field belongs to
-    def room = field[/\A[^.]+/]
+    # @return [String] the section the field belongs to
+    def section = field[/\A[^.]+/]
   end
 
   class Refusal < StandardError

@@ -106,8 +106,6 @@ module NimbleEyelet
       "The outline crosses itself: give the corners in order, once round." if crossing?
     end
 
-    private
-
     def crossing?
       edges = points.each_index.map { |index| [points[index], points[(index + 1) % points.size]] }
       edges.each_index.to_a.combination(2).any? do |first, second|

@@ -22,8 +22,8 @@ module NimbleEyelet
   # stitch_width, stitch_length - Length; tension - Rational; balance - Integer percent, forward feed too long
   class Trial < Value.of(stitch_width: nil, stitch_length: nil, tension: nil, balance: 0)
     LIMITS = Recipes::Overrides::LIMITS.slice(:stitch_width, :stitch_length, :tension)
-                               # Balance that still sews at all, percent to either side.
-                               .merge(balance: Typing::Limit.whole(-40..40)).freeze
+                                       # Balance that still sews at all, percent to either side.
+                                       .merge(balance: Typing::Limit.whole(-40..40)).freeze
 
     # @return [self]
     # @raise [Refusal]

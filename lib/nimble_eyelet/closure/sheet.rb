@@ -89,7 +89,7 @@ module NimbleEyelet
       set = { stitch_width: recipe.stitch_width, stitch_length: recipe.stitch_length, tension: recipe.tension,
               stabiliser: recipe.stabiliser }.transform_values(&:value)
       current = Swatches::CurrentSettings.new(button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, ruler: cut.ruler,
-                                            correction: @plan.opening.correction, **set)
+                                              correction: @plan.opening.correction, **set)
       Swatches::Diagnosis.of(@facts.swatches, current)
     end
 

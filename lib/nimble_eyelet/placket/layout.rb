@@ -44,14 +44,15 @@ module NimbleEyelet
     # evenness - Length, largest less smallest gap; binding - Array<Sentence>, demands that hold holes where they are
     class Layout < Value.of(:run, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :evenness, :alternatives,
                             :binding, :because, :cautions)
-      # What became of the holes since another layout, in one sentence.
+      # What became of the holes since they lay elsewhere, in one sentence.
       #
-      # @param before [Layout]
+      # @param before [Array<Length>] places; none for nothing to compare with
       # @return [Sentence, nil] nothing when none moved
       def moved_since(before)
-        return Sentence["#{holes.size} holes instead of #{before.holes.size}."] if holes.size != before.holes.size
+        return if before.empty?
+        return Sentence["#{holes.size} holes instead of #{before.size}."] if holes.size != before.size
 
-        moves = holes.zip(before.holes).filter_map { |now, old| [now.number, now.at - old.at] unless now.at == old.at }
+        moves = holes.zip(before).filter_map { |hole, place| [hole.number, hole.at - place] unless hole.at == place }
         return if moves.empty?
 
         ways = moves.map(&:last)

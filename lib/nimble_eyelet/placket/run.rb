@@ -92,7 +92,9 @@ module NimbleEyelet
         count: Typing::Limit.whole(1..Spacing::MOST_HOLES), count_most: Typing::Limit.whole(1..Spacing::MOST_HOLES),
         together: Typing::Limit.whole(2..6)
       }.freeze
-      # Rows of each list, and what of them can be wrong.
+      # Where a row of a list may lie.
+      PLACE = Typing::Limit.length(0, 3000)
+      # Rows of each list.
       MOST = { pins: 20, keep_outs: 50 }.freeze
 
       def vertical? = orientation == "vertical"

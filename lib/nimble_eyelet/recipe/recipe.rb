@@ -60,18 +60,41 @@ module NimbleEyelet
       end
     end
 
+    # One thing to set or fit. key - Symbol, member of Recipe; field - String or nil, path of what a person can
+    # overrule; decision - Decision
+    RecipeLine = Value.of(:key, :label, field: nil, decision: nil)
+
     # Every part is a Decision. manual_width is nil unless the hole is made by hand with zigzag.
     # coverage - Float, index at the stitch length set
     # scores - Array<StyleScore>, every style with what speaks for and against it
     class Recipe < Value.of(:scores, :style, :foot, :needle, :stabiliser, :stitch_width, :manual_width, :bead,
                             :space, :stitch_length, :coverage, :tension, :cord)
+      LINES = [
+        RecipeLine.new(key: :style, label: "Style", field: "recipe.style"),
+        RecipeLine.new(key: :foot, label: "Foot", field: "recipe.foot"),
+        RecipeLine.new(key: :stitch_width, label: "Stitch width", field: "recipe.stitch_width"),
+        RecipeLine.new(key: :stitch_length, label: "Stitch length", field: "recipe.stitch_length"),
+        RecipeLine.new(key: :tension, label: "Top tension", field: "recipe.tension"),
+        RecipeLine.new(key: :stabiliser, label: "Stabiliser", field: "recipe.stabiliser"),
+        RecipeLine.new(key: :needle, label: "Needle", field: "recipe.needle_size"),
+        RecipeLine.new(key: :cord, label: "Cord"), RecipeLine.new(key: :manual_width, label: "Bead by hand")
+      ].freeze
+
       # @return [Ends]
       def ends = style.value.ends(width: stitch_width.value)
+
+      # @return [Array<RecipeLine>] what is set and fitted, in the order in which a person goes about it
+      def lines = LINES.filter_map { |line| self[line.key] && line.with(decision: self[line.key], label: label(line)) }
 
       # @return [Array<Caution>] of all parts
       def cautions
         [style, foot, needle, stabiliser, stitch_width, stitch_length, tension].flat_map(&:cautions)
       end
+
+      private
+
+      # A straight-stitch box has no swing of the needle, only a distance of its rows.
+      def label(line) = line.key == :stitch_width && style.value.stitched == :straight ? "Between the rows" : line.label
     end
 
     # Reads the recipe off the rules.

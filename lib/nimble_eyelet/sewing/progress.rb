@@ -26,7 +26,9 @@ module NimbleEyelet
         furthest = steps.rindex { |step| facts.done?(step.key) } || -1
         new(steps: steps, done: done.map(&:key), passed_over: steps.first(furthest + 1).intersection(open).map(&:key),
             next_key: steps[furthest + 1]&.key,
-            outdated: done.to_h { |step| [step.key, differences(step, facts.steps.fetch(step.key))] }.reject { |_, found| found.empty? })
+            outdated: done.to_h do |step|
+              [step.key, differences(step, facts.steps.fetch(step.key))]
+            end.reject { |_, found| found.empty? })
       end
 
       # Only figures that were kept are compared.

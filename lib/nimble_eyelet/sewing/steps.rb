@@ -95,7 +95,8 @@ module NimbleEyelet
         foot = @recipe.foot.value
         name = foot.nickname.empty? ? foot.name : "#{foot.name} (#{foot.nickname})"
         away = foot.type.neutral ? {} : { "foot" => foot.name }
-        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.name }, does: "Fit the #{name}.", how: @recipe.foot.because.first.says, moves: away)
+        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.name }, does: "Fit the #{name}.",
+                 how: @recipe.foot.because.first.says, moves: away)
       end
 
       def set_step
@@ -265,7 +266,7 @@ module NimbleEyelet
       def sew_buttons(part)
         attaching = @order.attaching
         shank = attaching.shank.zero? ? "" : " over a pin, for a thread shank of %s"
-        turns = !attaching.pattern.turned ? "" : " #{attaching.pattern.how}"
+        turns = attaching.pattern.turned ? " #{attaching.pattern.how}" : ""
         how = Sentence["#{attaching.stitches} stitches a pair#{shank}.#{turns}", *(attaching.shank unless attaching.shank.zero?)]
         sewn = @order.layout.holes.map do |hole|
           Step.new(key: "button-#{hole.number}", part: part, how: how, figures: { "hole.button" => hole.button },

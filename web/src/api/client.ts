@@ -1,11 +1,15 @@
 // The typed client of the interface. Types come from app/http/openapi.yaml.
 import createClient from 'openapi-fetch';
+import { device } from './browser_store';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
 export type Closure = Schemas['Closure'];
+export type Plan = Schemas['Plan'];
+export type PlanChange = Schemas['PlanChange'];
 export type Sheet = Schemas['Sheet'];
 export type Workroom = Schemas['Workroom'];
+export type WorkroomName = Schemas['WorkroomName'];
 export type Catalogue = Schemas['Catalogue'];
 export type Choice = Schemas['Choice'];
 export type Length = Schemas['Length'];
@@ -16,19 +20,28 @@ export type Problem = Schemas['Problem'];
 export type StageState = Schemas['StageState'];
 export type StageWord = Schemas['StageWord'];
 export type Step = Schemas['Step'];
+export type EntryTyped = Schemas['EntryTyped'];
 export type ShelfItem = Schemas['ShelfItem'];
 export type Revision = Schemas['Revision'];
-export type PlainOpening = Schemas['PlainOpening'];
-export type PlainAsked = paths['/api/plain-openings']['post']['requestBody']['content']['application/json'];
+export type JournalLine = Schemas['Journal'][number];
+export type WasteItem = Schemas['WasteBasket'][number];
+export type NonButtonOpening = Schemas['PlainOpening'];
+export type NonButtonAsked =
+  paths['/api/workrooms/{slug}/plain-openings']['post']['requestBody']['content']['application/json'];
 export type StashButton = Schemas['StashButton'];
-export type Caliper = Schemas['Caliper'];
+export type StashFields = Schemas['StashFields'];
+export type CaliperState = Schemas['Caliper'];
 export type MachineProfile = Schemas['MachineProfile'];
 export type GarmentPage = Schemas['GarmentPage'];
 export type Stitches = Schemas['Stitches'];
 export type Habit = Schemas['Habit'];
 export type Readings = Schemas['Readings'];
+export type Setting = Schemas['FootSetting'];
 
-export const client = createClient<paths>({ baseUrl: '/', headers: { 'X-Nimble-Eyelet': '1' } });
+export const client = createClient<paths>({
+  baseUrl: '/',
+  headers: { 'X-Nimble-Eyelet': '1', 'X-Device': device() },
+});
 
 /** Something that may be shown and has millimetres and text, or is plain text, or is not set. */
 type Shown = Length | string | number | null | undefined;
@@ -39,8 +52,12 @@ export function textOf(value: Shown): string {
   return typeof value === 'object' ? value.text : String(value);
 }
 
+/** Paths of the plan that hold a single value. */
+export type Path = Exclude<keyof Plan, 'placket.pins' | 'placket.keep_outs'>;
+/** Paths that hold a list of rows. */
+export type ListPath = 'placket.pins' | 'placket.keep_outs';
+
 /** The value of a plan at a path such as `button.diameter`, as text. */
 export function planText(closure: Closure, path: string): string {
-  const [room, name] = path.split('.') as [keyof Closure['plan'], string];
-  return textOf((closure.plan[room] as Record<string, Shown>)[name]);
+  return textOf(closure.plan[path as Path]);
 }

@@ -1,33 +1,25 @@
-// The stations by the word of their stage; the order is the order of the work.
+// The stations by the word of their stage; the order is the order of the work. Each is loaded when
+// somebody goes there, and fetched beforehand when there is time, so that a lost connection stops nobody.
 import type { Component } from 'svelte';
-import type { Closure, Sheet, StageWord } from '../api/client';
-import type { ClosureState } from '../api/closure.svelte';
-import Attach from './attach/Attach.svelte';
-import Button from './button/Button.svelte';
-import Opening from './opening/Opening.svelte';
-import Placket from './placket/Placket.svelte';
-import Print from './print/Print.svelte';
-import Recipe from './recipe/Recipe.svelte';
-import Sewing from './sewing/Sewing.svelte';
-import Swatch from './swatch/Swatch.svelte';
+import type { StageWord } from '../api/client';
+import type { StationProps } from '../closure/station';
 
-export type StationProps = {
-  work: ClosureState;
-  closure: Closure;
-  sheet: Sheet;
-  /** Number of the hole picked on the run, or 0. */
-  picked: number;
-  pick: (hole: number) => void;
-  go: (word: StageWord) => void;
+type Load = () => Promise<{ default: Component<StationProps> }>;
+
+export const STATIONS: Record<StageWord, Load> = {
+  button: () => import('./button/Button.svelte'),
+  opening: () => import('./opening/Opening.svelte'),
+  placket: () => import('./placket/Placket.svelte'),
+  recipe: () => import('./recipe/Recipe.svelte'),
+  swatch: () => import('./swatch/Swatch.svelte'),
+  sewing: () => import('./sewing/Sewing.svelte'),
+  attach: () => import('./attach/Attach.svelte'),
+  print: () => import('./print/Print.svelte'),
 };
 
-export const STATIONS: Record<StageWord, Component<StationProps>> = {
-  button: Button,
-  opening: Opening,
-  placket: Placket,
-  recipe: Recipe,
-  swatch: Swatch,
-  sewing: Sewing,
-  attach: Attach,
-  print: Print,
-};
+/** Fetches the stations nobody has been to yet.
+ * @returns how many are there now */
+export async function fetchAll(): Promise<number> {
+  const fetched = await Promise.allSettled(Object.values(STATIONS).map((load) => load()));
+  return fetched.filter(({ status }) => status === 'fulfilled').length;
+}

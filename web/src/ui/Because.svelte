@@ -17,8 +17,7 @@
           ></span>
           <span
             >{reason.says}
-            {#if reason.source !== 'custom of the craft'}<span class="text-secondary">({reason.source})</span
-              >{/if}</span
+            {#if reason.kind !== 'craft'}<span class="text-secondary">({reason.source})</span>{/if}</span
           >
         </li>
       {/each}

@@ -1,17 +1,17 @@
 <script lang="ts">
-  import { room } from '../../api/room.svelte';
+  import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
-  import Field from '../../ui/Field.svelte';
+  import Field from '../../closure/Field.svelte';
   import Figure from '../../ui/Figure.svelte';
-  import Pick from '../../ui/Pick.svelte';
-  import type { StationProps } from '../stations';
+  import Pick from '../../closure/Pick.svelte';
+  import type { StationProps } from '../../closure/station';
   import HolesPicture from './HolesPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
   let attach = $derived(sheet.attach);
-  let pattern = $derived(room.catalogue?.patterns.find((item) => item.key === attach.pattern));
+  let pattern = $derived(workroom.catalogue?.patterns.find((item) => item.key === attach.pattern));
 </script>
 
 {#if attach.by_machine}
@@ -45,18 +45,18 @@
   <p class="mt-1 max-w-prose">{attach.pattern_how}</p>
 {/if}
 
-{#if closure.plan.button.attachment === 'four_holes'}
+{#if closure.plan['button.attachment'] === 'four_holes'}
   <div class="mt-4">
     <Pick
       {work}
       path="attach.pattern"
       label="Four holes are sewn as"
-      choices={room.catalogue?.patterns ?? []}
+      choices={workroom.catalogue?.patterns ?? []}
       habit
     />
   </div>
 {/if}
-{#if closure.plan.button.attachment !== 'shank'}
+{#if closure.plan['button.attachment'] !== 'shank'}
   <div class="mt-4 flex flex-wrap gap-4">
     <Field
       {work}

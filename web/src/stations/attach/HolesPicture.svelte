@@ -5,7 +5,7 @@
   let { closure }: { closure: Closure } = $props();
 
   let attach = $derived(closure.sheet.attach);
-  let hole = $derived(closure.plan.button.hole_diameter.mm / 2);
+  let hole = $derived(closure.plan['button.hole_diameter'].mm / 2);
   let spacing = $derived(attach.spacing?.mm ?? 0);
   let swing = $derived((attach.width?.mm ?? 0) / 2);
   let needle = $derived(attach.needle_diameter.mm / 2);

@@ -1,10 +1,13 @@
 <script lang="ts">
+  import { ask, faultsOf, words } from '../../api/ask';
   import { client } from '../../api/client';
-  import { room } from '../../api/room.svelte';
-  import Field from '../../ui/Field.svelte';
-  import Pick from '../../ui/Pick.svelte';
-  import Shelf from '../../ui/Shelf.svelte';
-  import type { StationProps } from '../stations';
+  import { workroom } from '../../api/workroom.svelte';
+  import Caliper from '../../closure/Caliper.svelte';
+  import Field from '../../closure/Field.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import Shelf from '../../closure/Shelf.svelte';
+  import type { StationProps } from '../../closure/station';
+  import { announce } from '../../ui/announce.svelte';
   import ButtonPicture from './ButtonPicture.svelte';
   import Measuring from './Measuring.svelte';
 
@@ -14,14 +17,23 @@
   let name = $derived(work.text('button.name').trim());
 
   async function keepOnShelf(): Promise<void> {
-    await work.save();
-    const answer = await client.POST('/api/buttons', { body: { closure_id: closure.id, name } });
-    if (answer.data) {
-      room.workroom = answer.data;
-      kept = `“${name}” is on the shelf.`;
-    } else if (answer.error) {
-      work.faults['button.name'] = answer.error.faults?.[0]?.allowed ?? answer.error.detail;
+    if (!name) {
+      work.draft.faults['button.name'] = 'Give it a name first: it lies on the shelf under that.';
+      document.querySelector<HTMLInputElement>('[data-path="button.name"]')?.focus();
+      return;
     }
+    await work.save();
+    const answer = await ask(
+      client.POST('/api/workrooms/{slug}/buttons', {
+        params: { path: { slug: workroom.slug } },
+        body: { closure_id: closure.id, name },
+      }),
+    );
+    if (answer.kind === 'data') {
+      workroom.take(answer.data);
+      kept = `“${name}” is on the shelf.`;
+      announce(kept);
+    } else work.draft.faults['button.name'] = Object.values(faultsOf(answer))[0] ?? words(answer);
   }
 </script>
 
@@ -36,18 +48,19 @@
 </div>
 
 <div class="mt-5 space-y-4">
-  <Shelf {work} room="button" label="Take from the shelf" items={room.workroom?.buttons ?? []} />
+  <Shelf {work} section="button" label="Take from the shelf" items={workroom.data?.buttons ?? []} />
   <Pick
     {work}
     path="button.shape"
     label="Shape"
-    choices={(room.catalogue?.shapes ?? []).map((item) => ({ ...item, note: '' }))}
+    choices={(workroom.catalogue?.shapes ?? []).map((item) => ({ ...item, note: '' }))}
   />
   <div class="flex flex-wrap gap-x-4 gap-y-3">
     {#if !sheet.button.measured.includes('outline')}
       <Field
         {work}
         path="button.diameter"
+        measures
         label={sheet.button.across}
         hint="= {sheet.button.lignes} L"
         large
@@ -57,16 +70,18 @@
       <Field
         {work}
         path="button.width"
-        label={closure.plan.button.shape === 'square' ? 'Shorter side' : 'Smallest width'}
+        measures
+        label={closure.plan['button.shape'] === 'square' ? 'Shorter side' : 'Smallest width'}
         hint="empty: as wide all round"
         placeholder={sheet.button.smallest.text}
         large
       />
     {/if}
     {#if sheet.button.measured.includes('thickness')}
-      <Field {work} path="button.thickness" label="Thickness" hint="without the shank" large />
+      <Field {work} path="button.thickness" measures label="Thickness" hint="without the shank" large />
     {/if}
   </div>
+  <Caliper />
   <Measuring
     {work}
     {closure}
@@ -84,16 +99,21 @@
       wide
     />
   {/if}
-  <Pick {work} path="button.attachment" label="Sewn on through" choices={room.catalogue?.attachments ?? []} />
-  {#if closure.plan.button.attachment !== 'shank'}
+  <Pick
+    {work}
+    path="button.attachment"
+    label="Sewn on through"
+    choices={workroom.catalogue?.attachments ?? []}
+  />
+  {#if closure.plan['button.attachment'] !== 'shank'}
     <div class="flex flex-wrap gap-x-4 gap-y-3">
-      <Field {work} path="button.hole_spacing" label="Hole spacing" hint="middle to middle" />
-      <Field {work} path="button.hole_diameter" label="Hole diameter" />
+      <Field {work} path="button.hole_spacing" measures label="Hole spacing" hint="middle to middle" />
+      <Field {work} path="button.hole_diameter" measures label="Hole diameter" />
     </div>
   {/if}
   <div class="flex flex-wrap items-end gap-3">
     <Field {work} path="button.name" label="Name on the shelf" wide />
-    <button class="btn" disabled={!name} onclick={keepOnShelf}>Keep on the shelf</button>
-    <span role="status" class="text-sm text-secondary">{kept}</span>
+    <button class="btn" onclick={keepOnShelf}>Keep on the shelf</button>
+    <span class="text-sm text-secondary">{kept}</span>
   </div>
 </div>

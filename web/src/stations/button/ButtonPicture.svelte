@@ -4,11 +4,11 @@
 
   let { closure }: { closure: Closure } = $props();
 
-  let button = $derived(closure.plan.button);
+  let plan = $derived(closure.plan);
   let sheet = $derived(closure.sheet.button);
   let diameter = $derived(sheet.largest.mm);
   let face = $derived(sheet.face?.map(([x, y]) => `${x},${y}`).join(' '));
-  let hole = $derived(button.hole_diameter.mm / 2);
+  let hole = $derived(plan['button.hole_diameter'].mm / 2);
   let tall = $derived(Math.max(diameter, sheet.height.mm));
   let pad = $derived(diameter * 0.12);
   let text = $derived(diameter * 0.085);

@@ -1,7 +1,9 @@
 <script lang="ts">
   // Measuring more than once: one button three times, or every button of a set.
+  import { ask, refusal } from '../../api/ask';
   import { client, type Closure, type Readings } from '../../api/client';
-  import type { ClosureState } from '../../api/closure.svelte';
+  import { workroom } from '../../api/workroom.svelte';
+  import type { ClosureWork } from '../../closure/work.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import MeasuringPicture from './MeasuringPicture.svelte';
 
@@ -11,7 +13,7 @@
     across,
     wide,
     thick,
-  }: { work: ClosureState; closure: Closure; across: string; wide: boolean; thick: boolean } = $props();
+  }: { work: ClosureWork; closure: Closure; across: string; wide: boolean; thick: boolean } = $props();
 
   const NAMES: Record<string, string> = {
     diameter: 'Across',
@@ -39,15 +41,11 @@
       faults = {};
       return;
     }
-    try {
-      const answer = await client.POST('/api/readings', { body: { readings } });
-      if (turn !== asked) return;
-      found = answer.data;
-      faults = Object.fromEntries((answer.error?.faults ?? []).map((fault) => [fault.field, fault.allowed]));
-      failed = '';
-    } catch {
-      failed = 'The server does not answer; the readings stay here.';
-    }
+    const params = { path: { slug: workroom.slug } };
+    const answer = await ask(client.POST('/api/workrooms/{slug}/readings', { params, body: { readings } }));
+    if (turn !== asked) return;
+    found = answer.kind === 'data' ? answer.data : undefined;
+    ({ faults, failed } = refusal(answer));
   }
 
   function use(path: string, text: string): void {
@@ -75,6 +73,7 @@
         <input
           class={['input w-full bg-base-100 px-2 text-lg', fault && 'input-error']}
           aria-label="Reading {index + 1}"
+          data-measures
           aria-invalid={fault ? 'true' : undefined}
           placeholder="reading {index + 1}"
           bind:value={typed[index]}

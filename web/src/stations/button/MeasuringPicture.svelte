@@ -6,7 +6,7 @@
   let { closure }: { closure: Closure } = $props();
 
   let sheet = $derived(closure.sheet.button);
-  let button = $derived(closure.plan.button);
+  let plan = $derived(closure.plan);
   let wide = $derived(sheet.largest.mm);
   let narrow = $derived(sheet.smallest.mm);
   let tall = $derived(Math.max(wide, sheet.height.mm));
@@ -14,7 +14,7 @@
   let face = $derived(sheet.face?.map(([x, y]) => `${x},${y}`).join(' '));
   let section = $derived(sheet.section.map(([x, y]) => `${x},${y}`).join(' '));
   const number = (what: string) => sheet.measuring.findIndex((step) => step.what === what) + 1;
-  let bar = $derived(button.shape === 'bar');
+  let bar = $derived(plan['button.shape'] === 'bar');
   let sectionX = $derived(wide / 2 + Math.max(narrow, sheet.height.mm) / 2 + unit * 16);
 </script>
 
@@ -50,7 +50,7 @@
     {#each sheet.holes as [x, y], index (index)}<circle
         cx={x}
         cy={y}
-        r={button.hole_diameter.mm / 2}
+        r={plan['button.hole_diameter'].mm / 2}
         fill="var(--color-base-100)"
       />{/each}
   </g>

@@ -1,13 +1,13 @@
 <script lang="ts">
-  import type { PlainAsked } from '../../api/client';
-  import { room } from '../../api/room.svelte';
+  import type { NonButtonAsked } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
-  import Field from '../../ui/Field.svelte';
-  import Pick from '../../ui/Pick.svelte';
-  import type { StationProps } from '../stations';
+  import Field from '../../closure/Field.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import type { StationProps } from '../../closure/station';
   import FootPicture from './FootPicture.svelte';
-  import Plain from './Plain.svelte';
+  import NonButton from './NonButton.svelte';
   import SlitPicture from './SlitPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
@@ -25,9 +25,11 @@
   let step = $state(0);
   let given = $derived(opening.if_it_gives[step]);
 
-  let house = $derived(room.habit('opening.school'));
-  let own = $derived(closure.plan.opening.school);
-  let ruler = $derived(work.text('opening.ruler') || (room.habit('opening.ruler')?.value ?? 'millimetre'));
+  let house = $derived(workroom.habit('opening.school'));
+  let own = $derived(closure.plan['opening.school']);
+  let ruler = $derived(
+    work.text('opening.ruler') || (workroom.habit('opening.ruler')?.value ?? 'millimetre'),
+  );
 
   function choose(school: string): void {
     work.type('opening.school', school === house?.value ? '' : school);
@@ -45,13 +47,7 @@
     <p class="text-secondary">overall, with both ends</p>
   </div>
   <div>
-    <p
-      class={[
-        'text-2xl font-semibold',
-        ['will_not_pass', 'slips_out'].includes(opening.verdict.key) && 'text-warning',
-      ]}
-      data-verdict
-    >
+    <p class={['text-2xl font-semibold', !opening.verdict.usable && 'text-warning']} data-verdict>
       {opening.verdict.words}
     </p>
     <p class="text-secondary">slack {opening.verdict.slack.text}</p>
@@ -85,11 +81,7 @@
         </label>
         <span class="text-xl font-semibold">{answer.length.text}</span>
         <span class="text-secondary">overall {answer.overall.text}</span>
-        <span
-          class={answer.verdict.key === 'will_not_pass' || answer.verdict.key === 'slips_out'
-            ? 'font-semibold text-warning'
-            : ''}>{answer.verdict.words}</span
-        >
+        <span class={!answer.verdict.usable ? 'font-semibold text-warning' : ''}>{answer.verdict.words}</span>
       </div>
       <div class="relative mt-1 h-3 max-w-xl bg-base-200" aria-hidden="true">
         <div
@@ -146,11 +138,7 @@
             <td>{answer.overall.text}</td>
             <td>{answer.setting}</td>
             <td>{answer.verdict.slack.text}</td>
-            <td
-              class={['will_not_pass', 'slips_out'].includes(answer.verdict.key)
-                ? 'font-semibold text-warning'
-                : ''}>{answer.verdict.words}</td
-            >
+            <td class={!answer.verdict.usable ? 'font-semibold text-warning' : ''}>{answer.verdict.words}</td>
           </tr>
         {/each}
       </tbody>
@@ -163,7 +151,7 @@
     {work}
     path="opening.ruler"
     label="Rounded up to"
-    choices={room.catalogue?.rulers ?? []}
+    choices={workroom.catalogue?.rulers ?? []}
     listed
     habit
   />
@@ -171,7 +159,7 @@
     {work}
     path="opening.ease"
     label="Ease"
-    placeholder={room.habit('opening.ease')?.value ?? 'by the cloth'}
+    placeholder={workroom.habit('opening.ease')?.value ?? 'by the cloth'}
     hint="empty: as the house does"
   />
   {#if opening.asks === 'allowance'}
@@ -206,4 +194,4 @@
 
 <div class="mt-5"><Because reasons={opening.because} /></div>
 
-<Plain ruler={ruler as PlainAsked['ruler']} />
+<NonButton ruler={ruler as NonButtonAsked['ruler']} />

@@ -1,18 +1,18 @@
 <script lang="ts">
-  import { room } from '../../api/room.svelte';
+  import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
-  import Field from '../../ui/Field.svelte';
-  import Pick from '../../ui/Pick.svelte';
-  import Rows from '../../ui/Rows.svelte';
-  import type { StationProps } from '../stations';
-  import SmallRun from './SmallRun.svelte';
+  import Field from '../../closure/Field.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import Rows from '../../closure/Rows.svelte';
+  import type { StationProps } from '../../closure/station';
+  import SmallRun from '../../ui/SmallRun.svelte';
 
   let { work, closure, sheet, picked, pick }: StationProps = $props();
 
-  let plan = $derived(closure.plan.placket);
+  let plan = $derived(closure.plan);
   let layout = $derived(sheet.placket);
-  let upright = $derived(plan.orientation === 'vertical');
+  let upright = $derived(plan['placket.orientation'] === 'vertical');
   let gaps = $derived(
     !layout || !layout.smallest_gap || !layout.largest_gap
       ? ''
@@ -76,7 +76,7 @@
     placeholder={String(layout?.holes.length ?? '')}
     hint="empty: by the gap"
   />
-  {#if plan.count}<Field
+  {#if plan['placket.count']}<Field
       {work}
       path="placket.count_most"
       label="or up to"
@@ -88,15 +88,20 @@
   <Field {work} path="placket.extension" label="Extension" hint="centre line to edge" />
 </div>
 <div class="mt-4 flex flex-wrap gap-x-6 gap-y-3">
-  <Pick {work} path="placket.orientation" label="Holes lie" choices={room.catalogue?.orientations ?? []} />
+  <Pick
+    {work}
+    path="placket.orientation"
+    label="Holes lie"
+    choices={workroom.catalogue?.orientations ?? []}
+  />
   {#if upright}<Pick
       {work}
       path="placket.first_lies"
       label="The first hole lies"
-      choices={room.catalogue?.first_lies ?? []}
+      choices={workroom.catalogue?.first_lies ?? []}
     />{/if}
-  <Pick {work} path="placket.pattern" label="They follow" choices={room.catalogue?.gap_patterns ?? []} />
-  {#if plan.pattern === 'clusters'}
+  <Pick {work} path="placket.pattern" label="They follow" choices={workroom.catalogue?.gap_patterns ?? []} />
+  {#if plan['placket.pattern'] === 'clusters'}
     <Field {work} path="placket.together" label="In one cluster" />
     <Field {work} path="placket.inner_gap" label="Gap within it" hint="empty: as close as they fit" />
   {/if}
@@ -104,33 +109,31 @@
       {work}
       path="placket.seat"
       label="Button sits"
-      choices={room.catalogue?.seats ?? []}
+      choices={workroom.catalogue?.seats ?? []}
       habit
     />{/if}
 </div>
 <div class="mt-4 grid gap-x-8 gap-y-4 2xl:grid-cols-2">
   <Rows
     {work}
-    name="pins"
+    list="placket.pins"
     title="Points that want a hole"
     columns={[
       { key: 'at', label: 'From the top' },
       { key: 'label', label: 'Which point', text: true },
       { key: 'weight', label: 'How firmly', choices: WEIGHTS },
     ]}
-    saved={plan.pins.map((pin) => ({ at: pin.at.text, label: pin.label, weight: pin.weight }))}
     add="Pin"
   />
   <Rows
     {work}
-    name="keep_outs"
+    list="placket.keep_outs"
     title="Stretches to keep clear"
     columns={[
       { key: 'from', label: 'From' },
       { key: 'to', label: 'To' },
       { key: 'label', label: 'What is there', text: true },
     ]}
-    saved={plan.keep_outs.map((item) => ({ from: item.from.text, to: item.to.text, label: item.label }))}
     add="Keep clear"
   />
 </div>
@@ -163,7 +166,7 @@
             {#if upright}
               <td>{hole.open_from.text}</td><td>{hole.open_to.text}</td><td>{hole.button.text}</td>
             {:else}
-              <td>{hole.out_outer.text}</td><td>{hole.out_inner.text.replace('-', '')} inside</td>
+              <td>{hole.out_outer.text}</td><td>{hole.inside.text} inside</td>
             {/if}
             <td>{hole.gap?.text ?? ''}</td>
           </tr>
@@ -188,11 +191,11 @@
           disabled={!item.fits}
           onclick={() => choose(item.count, item.pattern)}
         >
-          <SmallRun places={item.places} length={plan.run_length.mm} />
+          <SmallRun places={item.places} length={plan['placket.run_length'].mm} />
           <span class="flex flex-col items-start">
             <span class="text-lg"
               >{item.count}
-              {item.count === 1 ? 'hole' : 'holes'}{item.pattern === plan.pattern
+              {item.count === 1 ? 'hole' : 'holes'}{item.pattern === plan['placket.pattern']
                 ? ''
                 : item.pattern === 'clusters'
                   ? ' in clusters'
@@ -224,7 +227,9 @@
       <dt class="text-secondary">The gaps differ by</dt>
       <dd class="font-semibold">{layout.evenness.text}</dd>
       <dt class="text-secondary">Extension wanted</dt>
-      <dd class="font-semibold">{layout.edge.extension_needed.text}, yours is {plan.extension.text}</dd>
+      <dd class="font-semibold">
+        {layout.edge.extension_needed.text}, yours is {plan['placket.extension'].text}
+      </dd>
       <dt class="text-secondary">Outer end to edge</dt>
       <dd class="font-semibold">{layout.edge.to_edge.text}, wanted {layout.edge.to_edge_needed.text}</dd>
     </dl>
@@ -233,18 +238,31 @@
 
 <details class="mt-5">
   <summary class="cursor-pointer underline decoration-dotted"
-    >Kind of closure, overlap, rows, edge distance, marking grid</summary
+    >Name and kind of closure, lap, rows, edge distance, marking grid</summary
   >
   <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
-    <Pick {work} path="placket.use" label="Kind of closure" choices={room.catalogue?.uses ?? []} listed />
+    <Field {work} path="closure.name" label="What you call the closure" wide />
+    <Pick {work} path="placket.overlap" label="Lap, as worn" choices={workroom.catalogue?.overlaps ?? []} />
+    <Pick {work} path="placket.rows" label="Rows" choices={workroom.catalogue?.rows ?? []} />
+    {#if plan['placket.rows'] === 'double'}
+      <Field {work} path="placket.offset" label="Each from the centre" hint="centre line to row" />
+    {/if}
+    <Pick {work} path="placket.use" label="Kind of closure" choices={workroom.catalogue?.uses ?? []} listed />
     <Pick
       {work}
       path="placket.edge"
       label="Keep from the edge"
-      choices={room.catalogue?.edges ?? []}
+      choices={workroom.catalogue?.edges ?? []}
       listed
       habit
     />
-    <Pick {work} path="placket.grid" label="Marks on" choices={room.catalogue?.rulers ?? []} listed habit />
+    <Pick
+      {work}
+      path="placket.grid"
+      label="Marks on"
+      choices={workroom.catalogue?.rulers ?? []}
+      listed
+      habit
+    />
   </div>
 </details>

@@ -1,13 +1,14 @@
 <script lang="ts">
+  import { workroom } from '../../api/workroom.svelte';
   import { FileText, Image, Table } from '@lucide/svelte';
   import Figure from '../../ui/Figure.svelte';
-  import type { StationProps } from '../stations';
+  import type { StationProps } from '../../closure/station';
 
   let { closure, sheet, go }: StationProps = $props();
 
-  let address = $derived(`/api/closures/${closure.id}/strip`);
+  let address = $derived(workroom.file(`/closures/${closure.id}/strip`));
   // A new picture for every saved change.
-  let version = $derived(`?v=${closure.revision}-${closure.unit}`);
+  let version = $derived(`?v=${closure.version}-${closure.unit}`);
 </script>
 
 {#if sheet.placket}
@@ -29,7 +30,7 @@
         <a class="btn" href="{address}.svg{version}" target="_blank" rel="noopener"
           ><Image size={18} aria-hidden="true" />Strip as SVG</a
         >
-        <a class="btn" href="/api/closures/{closure.id}/marks.csv"
+        <a class="btn" href={workroom.file(`/closures/${closure.id}/marks.csv`)}
           ><Table size={18} aria-hidden="true" />Marks as a table</a
         >
       </div>
@@ -37,7 +38,7 @@
         <Figure label="Holes" text={String(sheet.placket.holes.length)} />
         <Figure label="Opening" text={sheet.opening.length.text} />
         <Figure label="Overall" text={sheet.opening.overall.text} />
-        <Figure label="Run" text={closure.plan.placket.run_length.text} />
+        <Figure label="Run" text={closure.plan['placket.run_length'].text} />
       </dl>
     </div>
     <!-- A strip is long: the box scrolls, by keyboard too. -->

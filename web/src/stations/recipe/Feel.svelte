@@ -1,10 +1,12 @@
 <script lang="ts">
   // For those who know none of the figures: three small tests at the table.
+  import { ask, refusal } from '../../api/ask';
   import { client } from '../../api/client';
-  import type { ClosureState } from '../../api/closure.svelte';
+  import type { ClosureWork } from '../../closure/work.svelte';
+  import { workroom } from '../../api/workroom.svelte';
   import FormField from '../../ui/FormField.svelte';
 
-  let { work }: { work: ClosureState } = $props();
+  let { work }: { work: ClosureWork } = $props();
 
   const TESTS = [
     {
@@ -39,14 +41,13 @@
     delete found[test.test];
     for (const name of names) delete faults[`feel.${name}`];
     if (names.some((name) => !typed[name]?.trim())) return;
-    try {
-      const answer = await client.POST('/api/feel', { body: { ...$state.snapshot(typed), test: test.test } });
-      for (const fault of answer.error?.faults ?? []) faults[fault.field] = fault.allowed;
-      const value = answer.data && Object.values(answer.data)[0];
-      if (value) found[test.test] = value;
-    } catch {
-      faults[`feel.${names[0]}`] = 'The server does not answer.';
-    }
+    const params = { path: { slug: workroom.slug } };
+    const body = { ...$state.snapshot(typed), test: test.test };
+    const answer = await ask(client.POST('/api/workrooms/{slug}/feel', { params, body }));
+    const said = refusal(answer);
+    Object.assign(faults, said.failed ? { [`feel.${names[0]}`]: said.failed } : said.faults);
+    const value = answer.kind === 'data' && Object.values(answer.data)[0];
+    if (value) found[test.test] = value;
   }
 </script>
 
@@ -70,7 +71,7 @@
             <FormField
               {label}
               bind:value={typed[name]}
-              fault={faults[`feel.${name}`]}
+              fault={faults[`feel.${name}`] ?? ''}
               changed={() => look(test)}
             />
           {/each}

@@ -3,7 +3,7 @@
   // already sewn stays on the canvas: playing only adds to it.
   import { untrack } from 'svelte';
   import type { Stitches } from '../../api/client';
-  import { theme } from '../../shell/theme.svelte';
+  import { theme } from '../../ui/theme.svelte';
 
   let { hole, at, scale, label }: { hole: Stitches; at: number; scale: number; label: string } = $props();
 

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { room } from '../../api/room.svelte';
+  import { workroom } from '../../api/workroom.svelte';
   import Cautions from '../../ui/Cautions.svelte';
-  import Field from '../../ui/Field.svelte';
-  import Pick from '../../ui/Pick.svelte';
-  import Shelf from '../../ui/Shelf.svelte';
-  import type { StationProps } from '../stations';
+  import Field from '../../closure/Field.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import Shelf from '../../closure/Shelf.svelte';
+  import type { StationProps } from '../../closure/station';
   import Feel from './Feel.svelte';
   import Simulator from './Simulator.svelte';
   import StackPicture from './StackPicture.svelte';
@@ -14,7 +14,7 @@
 
   let recipe = $derived(sheet.recipe);
   let setting = $derived(Object.fromEntries(recipe.settings.map((item) => [item.key, item])));
-  let machine = $derived(room.workroom?.machines.find((item) => item.id === closure.plan.machine.id));
+  let machine = $derived(workroom.data?.machines.find((item) => item.id === closure.plan['machine.id']));
   let feet = $derived(
     (machine?.feet ?? []).map((foot) => ({ ...foot, note: foot.note ? `you call it ${foot.note}` : '' })),
   );
@@ -74,14 +74,14 @@
 <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
 
 <div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
-  <Shelf {work} room="cloth" label="Cloth" items={room.workroom?.cloths ?? []} />
-  <Shelf {work} room="thread" label="Thread" items={room.workroom?.threads ?? []} />
+  <Shelf {work} section="cloth" label="Cloth" items={workroom.data?.cloths ?? []} />
+  <Shelf {work} section="thread" label="Thread" items={workroom.data?.threads ?? []} />
   <Pick
     {work}
     path="machine.id"
     label="Machine"
     listed
-    choices={(room.workroom?.machines ?? []).map((item) => ({
+    choices={(workroom.data?.machines ?? []).map((item) => ({
       key: String(item.id),
       name: `${item.name}, ${item.kind_name}`,
       note: `Length from ${item.length_from}.`,
@@ -93,13 +93,21 @@
     >The cloth and thread in figures: stack {recipe.stack.text}, thread {recipe.thread_diameter.text}</summary
   >
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
-    <Pick {work} path="cloth.kind" label="Kind of cloth" choices={room.catalogue?.cloth_kinds ?? []} listed />
+    <Pick
+      {work}
+      path="cloth.kind"
+      label="Kind of cloth"
+      choices={workroom.catalogue?.cloth_kinds ?? []}
+      listed
+    />
+    <Field {work} path="cloth.name" label="What you call the cloth" wide />
+    <Field {work} path="thread.name" label="What you call the thread" wide />
     <Field {work} path="cloth.thickness" label="One layer" />
     <Field {work} path="cloth.layers" label="Layers at the hole" />
     <Field {work} path="cloth.interfacing" label="Interfacing" />
     <Field {work} path="cloth.weight" label="Weight, g/m²" />
     <Field {work} path="cloth.stretch" label="Stretch, %" />
-    <Pick {work} path="thread.fibre" label="Thread fibre" choices={room.catalogue?.fibres ?? []} listed />
+    <Pick {work} path="thread.fibre" label="Thread fibre" choices={workroom.catalogue?.fibres ?? []} listed />
     <Field {work} path="thread.tex" label="Thread, tex" hint="or 270 dtex, Nm 80/2, Ne 40/2, No. 120" />
     <Field {work} path="thread.bobbin" label="Left on the bobbin" hint="20 m, 1.2 g, half, about a third" />
     <Field {work} path="cloth.seams" label="Seam layers" hint="further ones at the hole" />
@@ -109,7 +117,7 @@
       label="Frays"
       listed
       empty="as its kind does"
-      choices={room.catalogue?.answers ?? []}
+      choices={workroom.catalogue?.answers ?? []}
     />
     <Pick
       {work}
@@ -117,7 +125,7 @@
       label="Takes an iron"
       listed
       empty="as its kind does"
-      choices={room.catalogue?.answers ?? []}
+      choices={workroom.catalogue?.answers ?? []}
     />
     <Pick
       {work}
@@ -125,7 +133,7 @@
       label="Gets washed"
       listed
       empty="as its kind does"
-      choices={room.catalogue?.answers ?? []}
+      choices={workroom.catalogue?.answers ?? []}
     />
   </div>
   <div class="mt-3"><StackPicture {recipe} /></div>
@@ -151,7 +159,7 @@
                 label="Your own"
                 listed
                 empty="as the rules say"
-                choices={byChoice[item.field] === 'feet' ? feet : (room.catalogue?.styles ?? [])}
+                choices={byChoice[item.field] === 'feet' ? feet : (workroom.catalogue?.styles ?? [])}
               />
             {:else}
               <Field

@@ -2,7 +2,7 @@
   // The hole sewn before it is sewn: play it, turn the dials, set it beside another.
   import { Pause, Play, SkipBack, StepBack, StepForward } from '@lucide/svelte';
   import type { Closure, Stitches } from '../../api/client';
-  import { room } from '../../api/room.svelte';
+  import { workroom } from '../../api/workroom.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Figure from '../../ui/Figure.svelte';
   import HolePicture from './HolePicture.svelte';
@@ -22,12 +22,12 @@
   });
   // A saved change of the plan is sewn anew.
   $effect(() => {
-    void closure.revision;
+    void closure.version;
     void sewn.look();
   });
 
   let hole = $derived(sewn.hole);
-  let machine = $derived(room.workroom?.machines.find((item) => item.id === closure.plan.machine.id));
+  let machine = $derived(workroom.data?.machines.find((item) => item.id === closure.plan['machine.id']));
   let widest = $derived(machine?.max_width.mm ?? 7);
   /** Lying side by side, to one scale. */
   let longest = $derived(Math.max(hole?.overall ?? 1, beside?.overall ?? 1) + 5);
@@ -184,9 +184,9 @@
     {#if hole.row}<p class="mt-2 font-semibold" data-bobbin>{hole.row.says}</p>{/if}
     <div class="mt-2"><Cautions cautions={hole.cautions} /></div>
     <p class="mt-2 flex flex-wrap gap-x-4">
-      <a class="link" href="/api/closures/{closure.id}/stitches.svg">Stitches as SVG</a>
-      <a class="link" href="/api/closures/{closure.id}/stitches.csv">Stitches as a table</a>
-      <a class="link" href="/api/closures/{closure.id}/card.pdf" target="_blank" rel="noopener"
+      <a class="link" href={workroom.file(`/closures/${closure.id}/stitches.svg`)}>Stitches as SVG</a>
+      <a class="link" href={workroom.file(`/closures/${closure.id}/stitches.csv`)}>Stitches as a table</a>
+      <a class="link" href={workroom.file(`/closures/${closure.id}/card.pdf`)} target="_blank" rel="noopener"
         >Card for the machine</a
       >
     </p>

@@ -1,6 +1,8 @@
 // Sewn holds a hole as it would be sewn: asked for anew while dials are turned, only the newest wish
 // at a time; and where the needle is in it.
+import { ask, refusal } from '../../api/ask';
 import { client, type Stitches } from '../../api/client';
+import { workroom } from '../../api/workroom.svelte';
 
 export type Dials = { stitch_width: string; stitch_length: string; tension: string; balance: number };
 export const AS_THE_RECIPE: Dials = { stitch_width: '', stitch_length: '', tension: '', balance: 0 };
@@ -41,22 +43,14 @@ export class Sewn {
   }
 
   private async ask(): Promise<void> {
-    try {
-      const answer = await client.POST('/api/closures/{id}/stitches', {
-        params: { path: { id: this.id } },
-        body: $state.snapshot(this.dials),
-      });
-      this.failed = '';
-      this.faults = Object.fromEntries(
-        (answer.error?.faults ?? []).map((fault) => [fault.field, fault.allowed]),
-      );
-      if (!answer.data) return;
-      const whole = this.at >= this.total;
-      this.hole = answer.data;
-      this.at = whole ? this.total : Math.min(this.at, this.total);
-    } catch {
-      this.failed = 'The server does not answer; the dials stay as you set them.';
-    }
+    const params = { path: { slug: workroom.slug, id: this.id } };
+    const body = $state.snapshot(this.dials);
+    const answer = await ask(client.POST('/api/workrooms/{slug}/closures/{id}/stitches', { params, body }));
+    ({ faults: this.faults, failed: this.failed } = refusal(answer));
+    if (answer.kind !== 'data') return;
+    const whole = this.at >= this.total;
+    this.hole = answer.data;
+    this.at = whole ? this.total : Math.min(this.at, this.total);
   }
 
   turn<Name extends keyof Dials>(name: Name, to: Dials[Name]): void {

@@ -1,0 +1,182 @@
+# frozen_string_literal: true
+
+# GarmentFileReader reads a garment file of this version or an earlier one, and refuses what is
+# damaged in one sentence.
+
+require "json"
+require "securerandom"
+require "time"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
+require_relative "../field/field"
+require_relative "../field/machine_fields"
+require_relative "../field/plan_document"
+require_relative "../form/closure_form"
+require_relative "../store/journal_rows"
+
+module NimbleEyelet
+  module Document
+    class GarmentFileReader
+      MOST_CLOSURES = 60
+      MOST_ENTRIES = 5000
+      DAMAGED = [KeyError, NoMethodError, TypeError, ArgumentError, FloatDomainError, ZeroDivisionError].freeze
+
+      # closures - Array<Array(Plan, Array<Sewing::Entry>)>
+      Content = Value.of(:name, :closures)
+
+      # @param text [String]
+      # @raise [Refusal]
+      def initialize(text, format:, version:)
+        @format = format
+        @version = version
+        @file = JSON.parse(text)
+      rescue JSON::ParserError, EncodingError
+        raise refused("This is no garment file: it is not JSON.")
+      end
+
+      # @return [Content]
+      # @raise [Refusal]
+      def content
+        check_format
+        machines = list("machines").to_h { |machine| machine(machine).then { |found| [found.name, found] } }
+        Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) })
+      rescue *DAMAGED => e
+        raise refused("This garment file is damaged: #{e.message.lines.first.to_s.strip[0, 120]}.")
+      rescue Refusal => e
+        raise e if e.faults.first.field == "file"
+
+        fault = e.faults.first
+        raise refused(Sentence["This garment file is damaged: %s holds %s. %s", fault.field, fault.given.to_s[0, 40], fault.allowed])
+      end
+
+      private
+
+      def refused(words) = Refusal.field("file", "", words)
+
+      def check_format
+        raise refused("This is no garment file.") unless @file.is_a?(Hash) && @file["format"] == @format
+
+        version = @file["version"]
+        raise refused("This garment file says no version.") unless version.is_a?(Integer)
+        return if version.between?(1, @version)
+
+        raise refused("This garment file is of version #{version}; this application reads up to version #{@version}. " \
+                      "Nothing was changed.")
+      end
+
+      def name
+        name = Field.clean(@file.fetch("name"))
+        raise refused("The garment in this file has no name of at most 80 characters.") unless name.length.between?(1, 80)
+
+        name
+      end
+
+      def list(key, most: MOST_CLOSURES)
+        items = @file.fetch(key)
+        raise refused("This garment file is damaged: #{key} is no list.") unless items.is_a?(Array)
+        raise refused("At most #{most} #{key} in one garment.") if items.size > most
+
+        items
+      end
+
+      def machine(kept)
+        facts = load(MachineFields::MACHINE, kept)
+        feet = kept.fetch("feet").map { |foot| Foot.new(**load(MachineFields::FOOT, foot)) }
+        Machine.new(**facts, styles: kept.fetch("styles").map(&:to_s) & STYLES.keys, feet: feet).validate
+      end
+
+      # Flags are kept as they are, all else is read as if typed in millimetres.
+      def load(fields, kept)
+        fields.to_h do |name, field|
+          [name, field.kind == :flag ? kept.fetch(name.to_s) == true : read(field, kept.fetch(name.to_s))]
+        end
+      end
+
+      def read(field, value)
+        text = value.to_s
+        field.read(field.kind == :outline ? text : text.delete("\n")[0, 200], unit: :mm)
+      end
+
+      def closure(kept, machines)
+        machine = machines.fetch(kept.fetch("machine"))
+        document, entries = if kept.key?("plan")
+                              [kept["plan"], kept.fetch("journal").map do |entry|
+                                entry(entry)
+                              end]
+                            else
+                              first_version(kept)
+                            end
+        raise refused("At most #{MOST_ENTRIES} facts of one closure.") if entries.size > MOST_ENTRIES
+
+        plan = PlanDocument.load(read_all(document), machine)
+        settled = plan.settled.select { |stage, _| STAGES.key?(stage) }
+        plan.with(settled: settled).in(House.usual).validate
+        [plan.with(settled: settled), entries]
+      end
+
+      # Every field as if it were typed, so that nothing comes in that could not be typed.
+      def read_all(document)
+        fields = ClosureFields::ALL.select { |field| document.key?(field.path) }
+                                   .to_h { |field| [field.path, field.dump(read(field, document[field.path]))] }
+        lists = ClosureFields::LISTS.to_h { |path, list| [path, rows(list, document.fetch(path))] }
+        { **fields, **lists, "swatch.accepted" => document["swatch.accepted"], "settled" => document["settled"].to_h }
+      end
+
+      def rows(list, rows)
+        raise refused("At most #{list.most} of #{list.path} on one run.") if rows.size > list.most
+
+        rows.to_h do |id, row|
+          raise KeyError, id unless id.match?(Form::ClosureForm::ROW_ID)
+
+          [id, row.slice(*list.row.members.map(&:to_s)).to_h { |name, value| [name, member(list, name, value)] }]
+        end
+      end
+
+      def member(list, name, value)
+        if list.lengths.include?(name.to_sym)
+          return Typing::Notation.read(value.to_s, unit: :mm, field: list.path).then do |length|
+            Field.decimal(length)
+          end
+        end
+
+        name == "weight" ? Integer(value).clamp(0, 9) : Field.clean(value)[0, Field::LONGEST_TEXT]
+      end
+
+      def entry(kept)
+        raise KeyError, kept["kind"] unless Sewing::Entry::KINDS.include?(kept["kind"])
+        raise KeyError, kept["step"] unless kept["step"].nil? || kept["step"].match?(/\A[a-z0-9_-]{1,60}\z/)
+
+        Store::JournalRows.entry({ "moves" => {}, "data" => {} }.merge(kept)).tap { |entry| entry.swatch&.validate }
+      end
+
+      # Version 1 kept test holes and ticks in the closure, and settled stages as fingerprints, which say nothing here.
+      def first_version(kept)
+        swatches = kept.fetch("swatches").map { |swatch| swatch(swatch) }
+        steps = kept.fetch("steps_done").map do |key|
+          entry({ "id" => SecureRandom.uuid, "kind" => "step", "step" => key.to_s, "happened_at" => Time.at(0).utc.iso8601 })
+        end
+        lists = { "placket.pins" => kept.fetch("pins").map do |pin|
+          { "at" => pin.fetch("at_mm"), "label" => pin["label"], "weight" => pin.fetch("weight", 0) }
+        end,
+                  "placket.keep_outs" => kept.fetch("keep_outs").map do |item|
+                    { "from" => item.fetch("from_mm"), "to" => item.fetch("to_mm"), "label" => item["label"] }
+                  end }
+        accepted = kept["swatches"].index { |swatch| swatch["accepted"] }
+        [kept.fetch("fields").merge(lists.transform_values do |rows|
+          rows.each_with_index.to_h do |row, index|
+            ["row#{index + 1}", row]
+          end
+        end)
+                             .merge("swatch.accepted" => accepted && swatches[accepted].id), swatches + steps]
+      end
+
+      def swatch(old)
+        set = { "opening.length" => "opening", "recipe.stitch_width" => "stitch_width", "recipe.stitch_length" => "stitch_length" }
+              .transform_values { |name| { "mm" => old.fetch(name) } }
+        entry({ "id" => SecureRandom.uuid, "kind" => "swatch", "happened_at" => old.fetch("sewn_at"),
+                "data" => { **old.slice("passes", "measured", "symptoms", "note"),
+                  "with" => { **set, "recipe.tension" => old["tension"].to_s, "recipe.stabiliser" => old["stabiliser"] } } })
+      end
+    end
+  end
+end

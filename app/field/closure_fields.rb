@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+# ClosureFields is the table of everything a person can type about a closure. Whatever reads, keeps,
+# shows or compares one goes by this table; a new field is one row here, a column, and a control.
+#
+#   ClosureFields.fetch("placket.first").label   # => "first hole"
+#
+# What a field begins with is a plain shirt button in light cloth, to be typed over; habits begin
+# empty, and so follow the house.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "field"
+
+module NimbleEyelet
+  module ClosureFields
+    SUFFIX = { length: "_mm" }.freeze
+    HEAD = "closure"
+
+    # @param path [String]
+    # @return [Field]
+    # @raise [KeyError] for a path that is none
+    def self.fetch(path) = BY_PATH.fetch(path)
+
+    # One row of the table.
+    def self.row(path, kind, label, column: nil, choices: nil, **more)
+      section, name = path.split(".")
+      plain = section == HEAD ? name : "#{section}_#{name}"
+      limits = Plan::SECTIONS[section]&.const_defined?(:LIMITS) ? Plan::SECTIONS[section]::LIMITS : {}
+      Field.new(path: path, kind: kind, column: (column || "#{plain}#{SUFFIX[kind]}").to_sym, label: label, choices: choices&.keys,
+                limit: limits[name.to_sym], **more)
+    end
+
+    # What is left open follows the house.
+    def self.habit(path, label, choices, **more) = row(path, :choice, label, choices: choices, optional: true, habit: true, **more)
+    def self.open(path, kind, label, **more) = row(path, kind, label, optional: true, **more)
+    private_class_method :row, :habit, :open
+
+    ALL = [
+      row("closure.name", :text, "name"),
+
+      row("button.name", :text, "button"),
+      row("button.shape", :choice, "shape", choices: BUTTON_SHAPES, initial: "flat"),
+      row("button.attachment", :choice, "sewn on through", choices: ATTACHMENTS, initial: "four_holes"),
+      row("button.diameter", :length, "diameter", initial: "15", help: "The largest width. Measure twice, a quarter turned."),
+      row("button.thickness", :length, "thickness", initial: "3", help: "The height without the shank, at its highest."),
+      row("button.hole_spacing", :length, "hole spacing", initial: "3", help: "Middle to middle of two neighbouring holes."),
+      row("button.hole_diameter", :length, "hole diameter", initial: "1.8"),
+      open("button.width", :length, "smallest width"),
+      open("button.outline", :outline, "corner points"),
+
+      row("cloth.name", :text, "cloth"),
+      row("cloth.kind", :choice, "kind of cloth", choices: CLOTH_KINDS, initial: "light_woven"),
+      row("cloth.weight", :whole, "weight", column: "cloth_weight_g_m2", initial: "120", help: "Grams a square metre."),
+      row("cloth.thickness", :length, "thickness of one layer", initial: "0.25"),
+      row("cloth.layers", :whole, "layers", initial: "2", help: "Layers of cloth at the hole."),
+      row("cloth.interfacing", :length, "interfacing", initial: "0.2", help: "Its thickness; 0 for none."),
+      row("cloth.stretch", :whole, "stretch", column: "cloth_stretch_percent", initial: "0", help: "Percent, along the hole."),
+      row("cloth.seams", :whole, "seam layers", initial: "0", help: "Further layers of seams and facings at the hole."),
+      open("cloth.frays", :choice, "frays", choices: Cloth::ANSWERS),
+      open("cloth.iron", :choice, "takes a hot iron", choices: Cloth::ANSWERS),
+      open("cloth.washed", :choice, "gets washed", choices: Cloth::ANSWERS),
+
+      row("thread.name", :text, "thread"),
+      row("thread.fibre", :choice, "fibre", choices: SewingThread::DENSITIES, initial: "polyester"),
+      row("thread.tex", :tex, "thickness of the thread", initial: "27"),
+      row("thread.bobbin", :text, "left on the bobbin"),
+
+      habit("opening.school", "school", Opening::SCHOOLS),
+      row("opening.allowance", :length, "fixed allowance", initial: "3"),
+      row("opening.correction", :length, "from test holes", initial: "0"),
+      open("opening.ease", :length, "ease", habit: true),
+      habit("opening.ruler", "rounded up to", RULERS),
+      row("opening.clicks", :whole, "clicks", initial: "1"),
+      open("opening.wrapped", :length, "strip round the button"),
+
+      row("placket.run_length", :length, "length of the run", initial: "600"),
+      open("placket.first", :length, "first hole"),
+      open("placket.last", :length, "last hole"),
+      open("placket.count", :whole, "how many"),
+      open("placket.count_most", :whole, "or up to"),
+      open("placket.wished_gap", :length, "wished gap"),
+      open("placket.least_gap", :length, "no gap below"),
+      open("placket.most_gap", :length, "no gap above"),
+      row("placket.extension", :length, "extension", initial: "18", help: "From the centre line to the finished edge."),
+      row("placket.orientation", :choice, "holes lie", choices: Placket::ORIENTATIONS, initial: "vertical"),
+      row("placket.first_lies", :choice, "the first hole lies", choices: Placket::FIRST_LIES, initial: "as_rest"),
+      row("placket.use", :choice, "kind of closure", choices: Placket::USES, initial: "shirt"),
+      row("placket.pattern", :choice, "they follow", choices: Placket::PATTERNS, initial: "even"),
+      row("placket.together", :whole, "in one cluster", initial: "2"),
+      open("placket.inner_gap", :length, "gap within a cluster"),
+      row("placket.overlap", :choice, "lap, as worn", choices: Placket::OVERLAPS, initial: "right"),
+      row("placket.rows", :choice, "rows", choices: Placket::ROWS, initial: "single"),
+      row("placket.offset", :length, "each row from the centre line", initial: "60"),
+      habit("placket.edge", "keep from the edge", Placket::EDGE_SCHOOLS),
+      habit("placket.grid", "marks on", RULERS),
+      habit("placket.seat", "button sits", Placket::SEATS),
+
+      open("recipe.style", :choice, "style", choices: STYLES),
+      open("recipe.foot", :choice, "foot", choices: FOOT_KINDS),
+      open("recipe.stitch_width", :length, "stitch width"),
+      open("recipe.stitch_length", :length, "stitch length"),
+      open("recipe.tension", :decimal, "top tension"),
+      open("recipe.stabiliser", :text, "stabiliser"),
+      open("recipe.needle_size", :whole, "needle"),
+
+      habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
+      open("attach.stitches", :whole, "stitches a pair"),
+      open("attach.width", :length, "zigzag width")
+    ].freeze
+
+    BY_PATH = ALL.to_h { |field| [field.path, field] }.freeze
+
+    # Rows of the lists of a run: what is typed in each, and what a row is called.
+    #
+    # names - Array<Symbol> of lengths; word - String
+    ListField = Value.of(:path, :row, :lengths, :most, :word)
+
+    LISTS = [
+      ListField.new(path: "placket.pins", row: Placket::Pin, lengths: %i[at], most: Placket::Run::MOST.fetch(:pins), word: "pin"),
+      ListField.new(path: "placket.keep_outs", row: Placket::KeepOut, lengths: %i[from to], most: Placket::Run::MOST.fetch(:keep_outs),
+                    word: "keep-out")
+    ].to_h { |list| [list.path, list] }.freeze
+  end
+end

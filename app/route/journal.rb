@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+# The journal: what happened at the table is entered, shown as a log, and withdrawn.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../form/journal_form"
+require_relative "../problem"
+require_relative "../store/errors"
+require_relative "../store/journal"
+require_relative "../view/journal"
+
+module NimbleEyelet
+  module Route
+    module JournalRoutes
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("/api/workrooms/:slug/closures/:id/journal") do
+          json(View::JournalView.of(journal.log(number(params["id"])), present))
+        end
+        app.put("/api/workrooms/:slug/journal/:entry") { enter }
+      end
+
+      module Helpers
+        def journal = @journal ||= Store::Journal.new(workroom.scope)
+
+        # One write; it never asks what the plan is by now. Sent twice it is one fact.
+        def enter
+          entry = Form::JournalForm.new(workroom.unit, now: settings.now).read(params["entry"], body_hash)
+          journal.add(entry, **belongs_to(entry), plan_version: body_hash["plan"], device: device)
+          json({ id: entry.id, kind: entry.kind, step: entry.step, about: entry.about, at: present.length(entry.at),
+                 happened_at: entry.happened_at.utc.iso8601 })
+        rescue Store::Clash
+          halt Problem.new(409, "Something else was entered under this name already.").render
+        end
+
+        # A withdrawal belongs where the entry belongs that it is about.
+        def belongs_to(entry)
+          unless entry.kind == "withdrawal"
+            raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body_hash["closure"]
+
+            return { closure_id: body_hash["closure"], machine_id: body_hash["machine"] }
+          end
+          about = entry.about && journal.find(entry.about)
+          raise Store::Missing if about.nil? || about[:kind] == "withdrawal"
+
+          { closure_id: about[:closure_id] }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+# Journal keeps what happened at the table. It is only ever added to: an entry made by mistake is
+# withdrawn by another. The one who enters makes up the id, so that sending twice is one fact.
+#
+#   journal.add(entry, closure_id: 3, machine_id: 1)   # => true when it is new
+
+require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "../field/plain_value"
+require_relative "errors"
+require_relative "journal_rows"
+
+module NimbleEyelet
+  module Store
+    class Journal
+      # The entry and what it moved on the machine, in one statement.
+      ADD = <<~SQL
+        WITH e AS (
+          INSERT INTO journal (workroom_id, id, kind, closure_id, machine_id, about, step_key, at_mm, opening_mm, moves, data,
+                               plan_version, device, happened_at, imported)
+          VALUES (:workroom, :id::uuid, :kind, :closure, :machine, :about::uuid, :step, :at::numeric, :opening::numeric, :moves::jsonb,
+                  :data::jsonb, :plan, :device::uuid, :happened_at::timestamptz, :imported::boolean)
+          ON CONFLICT (workroom_id, id) DO NOTHING RETURNING *),
+        m AS (
+          INSERT INTO moves (workroom_id, entry, part, machine_id, state, happened_at, seq)
+          SELECT e.workroom_id, e.id, t.key, e.machine_id, NULLIF(t.value, 'null'::jsonb), e.happened_at, e.seq
+            FROM e, jsonb_each(e.moves) AS t WHERE e.machine_id IS NOT NULL AND NOT e.imported)
+        SELECT id FROM e
+      SQL
+
+      LOG = <<~SQL.freeze
+        SELECT #{JournalRows::JSON_OBJECT}::text AS entry, j.noted_at, j.imported, w.happened_at AS withdrawn_at
+        FROM journal j LEFT JOIN journal w ON w.workroom_id = j.workroom_id AND w.about = j.id
+        WHERE j.workroom_id = :workroom AND j.closure_id = :closure AND j.kind <> 'withdrawal'
+        ORDER BY j.happened_at DESC, j.seq DESC LIMIT 500
+      SQL
+
+      # One line of the log. withdrawn_at - Time or nil; imported - Boolean, it came with a garment file
+      Line = Value.of(:entry, :withdrawn_at, :imported)
+
+      # @param scope [Scope]
+      def initialize(scope)
+        @scope = scope
+      end
+
+      # @param entry [Sewing::Entry]
+      # @param closure_id [Integer, nil]
+      # @param machine_id [Integer, nil]
+      # @return [Boolean] false when the same fact was known already
+      # @raise [Missing] for a closure, machine or entry of another workroom
+      # @raise [Clash] when the id stands for another fact
+      # @raise [Refusal] when what it withdraws is withdrawn already
+      def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, imported: false)
+        added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id, plan: plan_version, device: device,
+                                                             imported: imported)
+        return true if added.any?
+        raise Clash unless same?(entry, closure_id)
+
+        false
+      rescue Sequel::ForeignKeyConstraintViolation
+        raise Missing
+      rescue Sequel::UniqueConstraintViolation
+        raise Refusal.field("journal.about", entry.about, "This was withdrawn already.")
+      end
+
+      # @param id [String]
+      # @return [Hash, nil] closure_id, machine_id and kind of a standing entry
+      def find(id) = @scope[:journal].where(id: id).select(:closure_id, :machine_id, :kind).first
+
+      # @param closure_id [Integer]
+      # @return [Array<Line>] newest first, at most 500
+      # @raise [Missing]
+      def log(closure_id)
+        raise Missing if @scope.standing(:closures).where(id: closure_id).empty?
+
+        @scope.ask(:read_log, LOG, closure: closure_id).map do |row|
+          Line.new(entry: JournalRows.entry(JSON.parse(row[:entry], decimal_class: BigDecimal)), withdrawn_at: row[:withdrawn_at],
+                   imported: row[:imported])
+        end
+      end
+
+      private
+
+      def values(entry)
+        { id: entry.id, kind: entry.kind, about: entry.about, step: entry.step, at: entry.at && Field.decimal(entry.at),
+          opening: entry.opening && Field.decimal(entry.opening),
+          moves: entry.moves.empty? ? nil : JSON.generate(PlainValue.dump_all(entry.moves)),
+          data: JSON.generate(JournalRows.data(entry)), happened_at: entry.happened_at.utc.iso8601(6) }
+      end
+
+      # Whether what is kept under this id says the same; when it happened may be told a little otherwise.
+      def same?(entry, closure_id)
+        row = @scope[:journal].where(id: entry.id).first or return false
+        kept = [row[:kind], row[:closure_id], row[:about], row[:step_key], row[:at_mm]&.to_r, row[:opening_mm]&.to_r, row[:data].to_h,
+                row[:moves].to_h]
+        kept == [entry.kind, closure_id, entry.about, entry.step, entry.at&.millimetres, entry.opening&.millimetres,
+                 JournalRows.data(entry), PlainValue.dump_all(entry.moves)]
+      end
+    end
+  end
+end

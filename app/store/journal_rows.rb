@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+# JournalRows turns entries of the journal as the database's JSON gives them into facts, and facts
+# into what is kept.
+
+require "time"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "../field/plain_value"
+
+module NimbleEyelet
+  module Store
+    module JournalRows
+      # One entry as a JSON object, for a statement over the journal as j.
+      JSON_OBJECT = <<~SQL
+        jsonb_build_object('id', j.id, 'kind', j.kind, 'about', j.about, 'step', j.step_key, 'at', j.at_mm::text,
+          'opening', j.opening_mm::text, 'moves', j.moves, 'data', j.data, 'happened_at', j.happened_at)
+      SQL
+
+      # @param object [Hash{String => Object}]
+      # @return [Sewing::Entry]
+      def self.entry(object)
+        data = object["data"]
+        Sewing::Entry.new(id: object["id"], kind: object["kind"], about: object["about"], step: object["step"], at: length(object["at"]),
+                          opening: length(object["opening"]), done_with: PlainValue.load_all(data["with"]),
+                          moves: PlainValue.load_all(object["moves"]), happened_at: Time.iso8601(object["happened_at"]).utc,
+                          note: data["note"].to_s, swatch: object["kind"] == "swatch" ? swatch(object) : nil)
+      end
+
+      # @return [Swatches::Swatch]
+      def self.swatch(object)
+        data = object["data"]
+        set = PlainValue.load_all(data["with"])
+        Swatches::Swatch.new(
+          id: object["id"], passes: data["passes"], measured: length(data["measured"]), symptoms: data["symptoms"].to_a,
+          opening: set["opening.length"], stitch_width: set["recipe.stitch_width"], stitch_length: set["recipe.stitch_length"],
+          tension: set["recipe.tension"].to_r, stabiliser: set["recipe.stabiliser"], note: data["note"].to_s,
+          sewn_at: Time.iso8601(object["happened_at"]).utc.iso8601
+        )
+      end
+
+      # @param entry [Sewing::Entry]
+      # @return [Hash{String => Object}] what of it is kept as data
+      def self.data(entry)
+        seen = entry.swatch&.then do |swatch|
+          { "passes" => swatch.passes, "measured" => swatch.measured && Field.decimal(swatch.measured), "symptoms" => swatch.symptoms }
+        end
+        said = { "note" => entry.note, "with" => PlainValue.dump_all(entry.done_with) }
+        { **seen.to_h, **said.reject { |_, value| value.empty? } }
+      end
+
+      def self.length(text) = text && Length.new(text.to_r)
+      private_class_method :length, :swatch
+    end
+  end
+end

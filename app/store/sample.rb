@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+# Sample lays out the sample workroom, read from the files in db/sample: once in an empty database,
+# and again whenever somebody asks for it fresh.
+#
+#   Store::Sample.new(db).first   # => true when it was laid out in an empty database
+#   Store::Sample.new(db).fresh   # => Workroom
+
+require "yaml"
+require_relative "../form/closure_form"
+require_relative "closures"
+require_relative "workrooms"
+
+module NimbleEyelet
+  module Store
+    class Sample
+      FOLDER = File.expand_path("../../db/sample", __dir__)
+
+      # @param db [Sequel::Database]
+      def initialize(db, folder: FOLDER)
+        @db = db
+        @folder = folder
+      end
+
+      # @return [Boolean] false when there already is a workroom
+      def first
+        @db.transaction do
+          # One at a time, when several servers start on one empty database.
+          @db.run("LOCK TABLE workrooms IN EXCLUSIVE MODE")
+          next false unless @db[:workrooms].empty?
+
+          fresh
+          true
+        end
+      end
+
+      # @return [Workroom] as it was on the first day
+      def fresh
+        @db.transaction do
+          @workroom = Workrooms.new(@db).begin(read("workroom").fetch("name"), sample: true)
+          @scope = @workroom.scope
+          machines = read("machines").to_h { |machine| [machine["name"], add_machine(machine)] }
+          @shelves = %w[cloths threads buttons].to_h { |table| [table, read(table).to_h { |row| [row["name"], add(table, row)] }] }
+          read("garments").each { |garment| add_garment(garment, machines) }
+          @workroom
+        end
+      end
+
+      private
+
+      def read(name) = YAML.safe_load_file(File.join(@folder, "#{name}.yml"))
+
+      def add(table, row)
+        @scope.insert(table.to_sym, row.transform_keys(&:to_sym))
+        row
+      end
+
+      def add_machine(machine)
+        row = machine.except("feet").transform_keys(&:to_sym)
+        id = @scope.insert(:machines, row.merge(styles: Sequel.pg_array(row[:styles], :text)))
+        machine["feet"].each { |foot| add("feet", foot.merge("machine_id" => id)) }
+        @workroom.machines.one(id)
+      end
+
+      def add_garment(garment, machines)
+        id = @scope.insert(:garments, name: garment["name"])
+        closures = Closures.new(@workroom)
+        garment["closures"].each { |closure| closures.create(id, plan(closure, machines.fetch(closure["machine"]))) }
+      end
+
+      # A closure names what it takes off the shelves; the rest is written as a person would type it.
+      def plan(closure, machine)
+        typed = { "button" => "buttons", "cloth" => "cloths", "thread" => "threads" }
+                .map { |section, table| from_shelf(section, table, closure) }.reduce(:merge)
+                .merge(closure.fetch("typed", {}), "placket.pins" => rows(closure["pins"], %w[at label]),
+                                                   "placket.keep_outs" => rows(closure["keep_outs"], %w[from to label]))
+        Form::ClosureForm.new(:mm).blank(name: closure["name"], machine: machine, typed: typed)
+      end
+
+      def from_shelf(section, table, closure)
+        row = @shelves.fetch(table).fetch(closure.fetch(section))
+        row.except("owned", "colour", "note").to_h do |column, value|
+          ["#{section}.#{column.sub(/_(mm|g_m2|percent)\z/, '')}", value.to_s]
+        end
+      end
+
+      def rows(rows, names) = rows.to_a.each_with_index.to_h { |row, index| ["row#{index + 1}", names.zip(row).to_h] }
+    end
+  end
+end

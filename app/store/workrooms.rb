@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+# Workrooms are all there are on this server: the sample and people's own.
+#
+#   Store::Workrooms.new(db).begin("Heron Loft").slug   # => "heron-loft"
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "errors"
+require_relative "scope"
+require_relative "workroom"
+
+module NimbleEyelet
+  module Store
+    class Workrooms
+      MOST = 100
+
+      # @param db [Sequel::Database]
+      def initialize(db)
+        @db = db
+      end
+
+      # @return [Array<Workroom>] those not put away, people's own first
+      def all = rows.order(:sample, :name, :id).map { |row| Workroom.new(@db, row) }
+
+      # @param slug [String]
+      # @return [Workroom]
+      # @raise [Missing]
+      def find(slug) = Workroom.new(@db, statement.call(slug: slug) || raise(Missing))
+
+      # @param closure_id [Integer]
+      # @return [Workroom, nil] the one it belongs to; closures are numbered over all of them
+      def of_closure(closure_id) = of(:closures, closure_id)
+      def of_machine(machine_id) = of(:machines, machine_id)
+      def of_garment(garment_id) = of(:garments, garment_id)
+
+      # The one that addresses from before there were several mean.
+      #
+      # @return [Workroom, nil]
+      def first = rows.order(:id).first&.then { |row| Workroom.new(@db, row) }
+
+      # @param name [String] clean
+      # @param sample [Boolean]
+      # @param unit [String]
+      # @return [Workroom] empty
+      # @raise [Refusal] when there are too many
+      def begin(name, sample: false, unit: "mm")
+        @db.transaction do
+          # One at a time, so that no address is given twice.
+          @db.run("LOCK TABLE workrooms IN EXCLUSIVE MODE")
+          if @db[:workrooms].count >= MOST
+            raise Refusal.field("workroom.name", name,
+                                "There are #{MOST} workrooms: put one away first.")
+          end
+
+          id = @db[:workrooms].insert(name: name, slug: free_slug(name), sample: sample, unit: unit)
+          Workroom.new(@db, @db[:workrooms].where(id: id).first)
+        end
+      end
+
+      # Puts a workroom away; it is emptied out with the waste basket.
+      #
+      # @param workroom [Workroom]
+      # @raise [Stale]
+      def put_away(workroom, revision:)
+        changed = rows.where(id: workroom.id, revision: revision).update(removed_at: Sequel::CURRENT_TIMESTAMP)
+        raise Stale, find(workroom.slug) if changed.zero?
+      end
+
+      # The newest that was put away comes back as it was left.
+      #
+      # @param slug [String]
+      # @return [Workroom]
+      # @raise [Missing]
+      def take_back(slug)
+        raise Missing if @db[:workrooms].where(slug: slug).exclude(removed_at: nil).update(removed_at: nil).zero?
+
+        find(slug)
+      end
+
+      # @return [Array<Workroom>] put away and not yet emptied out
+      def put_away_ones = @db[:workrooms].exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row) }
+
+      private
+
+      def rows = @db[:workrooms].where(removed_at: nil)
+
+      def statement
+        Scope::STATEMENTS_OF.call(@db)[:read_workroom] ||= rows.where(slug: :$slug).prepare(:first, :read_workroom)
+      end
+
+      def of(table, id)
+        row = rows.where(id: @db[table].where(id: id).select(:workroom_id)).first
+        row && Workroom.new(@db, row)
+      end
+
+      def free_slug(name)
+        base = name.unicode_normalize(:nfkd).downcase.gsub(/[^a-z0-9]+/, "-").gsub(/\A-+|-+\z/, "")[0, 40].to_s.delete_suffix("-")
+        base = "workroom" if base.empty?
+        taken = @db[:workrooms].where(Sequel.like(:slug, "#{base}%")).select_map(:slug)
+        [base, *(2..(taken.size + 2)).map { |number| "#{base}-#{number}" }].find { |slug| !taken.include?(slug) }
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+# journal: what happened at the table, as a plain log.
+
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module View
+    module JournalView
+      # @param lines [Array<Store::Journal::Line>]
+      # @param present [Presenter]
+      # @return [Array<Hash>]
+      def self.of(lines, present)
+        lines.map do |line|
+          entry = line.entry
+          { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry)), note: entry.note,
+            happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601, imported: line.imported }
+        end
+      end
+
+      def self.says(entry)
+        case entry.kind
+        when "hole_sewn" then hole(entry)
+        when "swatch" then swatch(entry.swatch)
+        when "step" then "Done: #{entry.step.tr('-', ' ')}."
+        when "button_sewn" then Sentence["Button at %s sewn on.", entry.at]
+        else "Noted."
+        end
+      end
+
+      def self.hole(entry)
+        entry.opening ? Sentence["Hole at %s sewn, %s.", entry.at, entry.opening] : Sentence["Hole at %s sewn.", entry.at]
+      end
+
+      def self.swatch(swatch)
+        passes = Swatches::PASSES.fetch(swatch.passes).name
+        seen = swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
+        words = ["Test hole set to %s: the button #{passes}", *seen].join("; ")
+        swatch.measured ? Sentence["#{words}; measured %s.", swatch.opening, swatch.measured] : Sentence["#{words}.", swatch.opening]
+      end
+      private_class_method :says, :hole, :swatch
+    end
+  end
+end

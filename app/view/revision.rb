@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+# RevisionView says in words what a revision changed, from what to what: "diameter 18 → 20 mm".
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
+
+module NimbleEyelet
+  module View
+    module RevisionView
+      # So many changes are told one by one.
+      TOLD = 2
+      NOTHING = "—"
+      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the accepted test hole",
+"stabilisers" => "the stabilisers at hand" }.freeze
+
+      # @param row [Hash] number, parent, changes, made_at
+      # @return [Hash]
+      def self.of(row, present)
+        { number: row[:number], made_at: row[:made_at].utc.iso8601, first: row[:parent].nil?,
+          changes: row[:parent].nil? ? "begun" : words(row[:changes].to_a, present, told: 6) }
+      end
+
+      # @param changes [Array<Hash{String => Object}>] path, from and to, as kept
+      # @return [String]
+      def self.words(changes, present, told: TOLD)
+        said = changes.first(told).map { |change| change(change.to_h, present) }
+        said << "#{changes.size - told} more" if changes.size > told
+        said.join("; ")
+      end
+
+      # What a stage was settled from, and what that is now.
+      #
+      # @param change [PlanChange]
+      # @return [String]
+      def self.since(change, present)
+        was, now = [change.from, change.to].map { |value| shown(value, present) }
+        "#{label(change.path)} was #{was}, now #{now}"
+      end
+
+      # @return [String] what a path is called
+      def self.label(path)
+        ClosureFields::BY_PATH[path]&.label || OWN[path] || list(path)&.word || path.split(".").last.tr("_", " ")
+      end
+
+      def self.change(change, present)
+        path, from, to = change.values_at("path", "from", "to")
+        return row(list(path), from, to, present) if list(path)
+        return to ? "#{path.split('.').last} settled" : "#{path.split('.').last} untied" if path.start_with?("settled.")
+
+        field = ClosureFields::BY_PATH[path] or return "#{label(path)} changed"
+        "#{field.label} #{present.from_to(*[from, to].map { |value| known(field, value) })}"
+      end
+
+      def self.known(field, value)
+        return value.tr("_", " ") if field.kind == :choice && value
+
+        field.load(value)
+      end
+
+      def self.row(list, from, to, present)
+        name = [list.word, (to || from)["label"].to_s].reject(&:empty?).join(" ")
+        place = ->(row) { row&.values_at(*list.lengths.map(&:to_s))&.map { |mm| Length.new(mm.to_r) } }
+        was = place.call(from)
+        now = place.call(to)
+        return "#{name} added at #{present.words(now.first)}" unless was
+        return "#{name} at #{present.words(was.first)} removed" unless now
+
+        pair = was.zip(now).find { |one, other| one != other }
+        pair ? "#{name} #{present.from_to(*pair)}" : "#{name} changed"
+      end
+
+      def self.list(path) = ClosureFields::LISTS.values.find { |list| path.start_with?(list.path) }
+      def self.shown(value, present) = value.nil? || value == "" ? NOTHING : present.words(value).tr("_", " ")
+      private_class_method :change, :known, :row, :list, :shown
+    end
+  end
+end

@@ -1,0 +1,73 @@
+// Every call of the interface ends as one of three: what was asked for, a refusal in words, or
+// nobody there. Whoever asks shows each of them.
+import type { Problem } from './client';
+
+/** What openapi-fetch gives back. */
+type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>;
+
+export type Answer<T> =
+  | { kind: 'data'; data: T; response: Response }
+  | { kind: 'refused'; status: number; problem: Problem }
+  | { kind: 'away' };
+
+export const AWAY = 'The server does not answer. Try again in a moment.';
+
+/** Answers that say the server is there, but cannot reach what it needs: the same as being away. */
+const NOT_NOW = [502, 503, 504];
+
+export async function ask<T>(call: Call<T>): Promise<Answer<T>> {
+  try {
+    const { data, error, response } = await call;
+    if (response.ok) return { kind: 'data', data: data as T, response };
+    if (NOT_NOW.includes(response.status) && !says(error)?.faults) return { kind: 'away' };
+    return { kind: 'refused', status: response.status, problem: says(error) ?? unsaid(response.status) };
+  } catch {
+    return { kind: 'away' };
+  }
+}
+
+function says(error: unknown): Problem | undefined {
+  return typeof error === 'object' && error !== null && 'detail' in error ? (error as Problem) : undefined;
+}
+
+function unsaid(status: number): Problem {
+  return { type: 'about:blank', title: '', status, detail: 'The server gave an answer that makes no sense.' };
+}
+
+/** What to show of an answer that brought nothing, in one sentence. */
+export function words(answer: Answer<unknown>): string {
+  if (answer.kind === 'data') return '';
+  return answer.kind === 'away' ? AWAY : answer.problem.detail;
+}
+
+/** Faults of a refusal by their field; none for any other answer. */
+export function faultsOf(answer: Answer<unknown>): Record<string, string> {
+  if (answer.kind !== 'refused') return {};
+  return Object.fromEntries((answer.problem.faults ?? []).map((fault) => [fault.field, fault.allowed]));
+}
+
+/** A form: its faults beside the fields, and a sentence where no field is to blame. */
+export function refusal(answer: Answer<unknown>): { faults: Record<string, string>; failed: string } {
+  const faults = faultsOf(answer);
+  if (answer.kind === 'away')
+    return { faults, failed: 'The server does not answer. What you typed stays here.' };
+  return { faults, failed: Object.keys(faults).length ? '' : words(answer) };
+}
+
+/** For reads through a query, which tries again by itself: data, or thrown. */
+export class Unanswered extends Error {
+  constructor(readonly answer: Exclude<Answer<unknown>, { kind: 'data' }>) {
+    super(words(answer));
+  }
+}
+
+export async function read<T>(call: Call<T>): Promise<T> {
+  const answer = await ask(call);
+  if (answer.kind === 'data') return answer.data;
+  throw new Unanswered(answer);
+}
+
+/** Whether a read failed because the thing is not there any more. */
+export function gone(error: unknown): boolean {
+  return error instanceof Unanswered && error.answer.kind === 'refused' && error.answer.status === 404;
+}

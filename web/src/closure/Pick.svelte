@@ -1,0 +1,83 @@
+<script lang="ts">
+  // One of several: as words side by side when they are few, else as a list.
+  import type { Choice } from '../api/client';
+  import type { ClosureWork } from './work.svelte';
+  import { workroom } from '../api/workroom.svelte';
+
+  let {
+    work,
+    path,
+    label,
+    choices,
+    listed = false,
+    empty = '',
+    habit = false,
+  }: {
+    work: ClosureWork;
+    path: string;
+    label: string;
+    choices: Choice[];
+    listed?: boolean;
+    empty?: string;
+    /** Left open, the habit of the house holds. */
+    habit?: boolean;
+  } = $props();
+
+  const id = $props.id();
+  let house = $derived(habit ? workroom.habit(path) : undefined);
+  let open = $derived(house ? `the house habit: ${house.name ?? ''}` : empty);
+  let chosen = $derived(work.text(path));
+  let fault = $derived(work.draft.fault(path));
+  let note = $derived(choices.find((choice) => choice.key === chosen)?.note ?? '');
+
+  function pick(key: string): void {
+    work.type(path, key);
+    work.saveSoon(0);
+  }
+</script>
+
+{#if listed}
+  <div class="flex flex-col gap-0.5">
+    <label for={id} class="text-sm text-secondary">{label}</label>
+    <select
+      {id}
+      data-path={path}
+      class="select w-full max-w-sm bg-base-100 pr-8 pl-2 text-ellipsis"
+      value={chosen}
+      aria-describedby={note ? `${id}-note` : undefined}
+      onchange={(event) => pick(event.currentTarget.value)}
+    >
+      {#if open}<option value="">{open}</option>{/if}
+      {#each choices as choice (choice.key)}<option value={choice.key}>{choice.name}</option>{/each}
+    </select>
+    {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
+    {#if note}<p id="{id}-note" class="max-w-xs text-sm text-secondary">{note}</p>{/if}
+  </div>
+{:else}
+  <fieldset data-path={path}>
+    <legend class="text-sm text-secondary">{label}</legend>
+    <div class="mt-0.5 flex flex-wrap gap-x-1 gap-y-1">
+      {#each house ? [{ key: '', name: `as the house: ${house.name ?? ''}`, note: '' }, ...choices] : choices as choice (choice.key)}
+        <label
+          class={[
+            'cursor-pointer rounded border px-2.5 py-1.5 has-[:focus-visible]:outline-3 has-[:focus-visible]:outline-primary',
+            choice.key === chosen
+              ? 'border-primary bg-primary text-primary-content'
+              : 'border-base-300 hover:border-primary',
+          ]}
+        >
+          <input
+            type="radio"
+            class="sr-only"
+            name="{id}-choice"
+            value={choice.key}
+            checked={choice.key === chosen}
+            onchange={() => pick(choice.key)}
+          />
+          {choice.name}
+        </label>
+      {/each}
+    </div>
+    {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
+  </fieldset>
+{/if}

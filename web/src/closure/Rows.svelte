@@ -1,0 +1,161 @@
+<script lang="ts">
+  // A short list of places on the run: each row typed over where it stands, removed, or added. What is
+  // half typed stays in the browser.
+  import { Plus, X } from '@lucide/svelte';
+  import { tick } from 'svelte';
+  import { keep, recall } from '../api/browser_store';
+  import type { ListPath } from '../api/client';
+  import Entry from '../ui/Entry.svelte';
+  import Clash from './Clash.svelte';
+  import type { Row } from './draft.svelte';
+  import type { ClosureWork } from './work.svelte';
+
+  let {
+    work,
+    list,
+    title,
+    columns,
+    add,
+  }: {
+    work: ClosureWork;
+    list: ListPath;
+    title: string;
+    columns: { key: string; label: string; text?: boolean; choices?: { key: string; name: string }[] }[];
+    add: string;
+  } = $props();
+
+  const id = $props.id();
+  let rows = $derived(work.rows(list));
+  let fault = $derived(work.draft.faults[list]);
+  let refused = $derived(Object.keys(work.draft.faults).some((field) => field.startsWith(list)));
+  let key = $derived(`half:${work.slug}:${work.id}:${list}`);
+  // svelte-ignore state_referenced_locally
+  let draft = $state<Row>(recall<Row>(key) ?? {});
+  let wanting = $derived(
+    columns.find((column) => !column.text && !column.choices && !draft[column.key]?.trim()),
+  );
+  let asked = $state(false);
+  let first = $state<HTMLInputElement>();
+  let box = $state<HTMLElement>();
+
+  function half(name: string, text: string): void {
+    draft[name] = text;
+    keep(key, Object.values(draft).some((part) => part.trim()) ? $state.snapshot(draft) : undefined);
+  }
+
+  function change(row: { id: string; row: Row }, name: string, text: string): void {
+    work.typeRow(list, row.id, { ...row.row, [name]: text });
+  }
+
+  /** The focus goes on to the row that takes its place, else to the new row. */
+  async function remove(index: number): Promise<void> {
+    const row = rows[index];
+    if (row) work.typeRow(list, row.id, null);
+    work.saveSoon(0);
+    await tick();
+    const next = box?.querySelectorAll<HTMLElement>('[data-row] input')[index * columns.length];
+    (next ?? first)?.focus();
+  }
+
+  function append(event: SubmitEvent): void {
+    event.preventDefault();
+    asked = Boolean(wanting);
+    if (wanting) {
+      document.getElementById(`${id}-${wanting.key}`)?.focus();
+      return;
+    }
+    work.typeRow(list, undefined, $state.snapshot(draft));
+    work.saveSoon(0);
+    draft = {};
+    keep(key, undefined);
+    first?.focus();
+  }
+</script>
+
+<section aria-labelledby="{id}-title" bind:this={box}>
+  <h2 id="{id}-title" class="text-base font-semibold">{title}</h2>
+  <ul class="mt-1 space-y-1">
+    {#each rows as row, index (row.id)}
+      {@const conflict = work.conflicts.find((other) => other.path === `${list}.${row.id}`)}
+      <li class="flex flex-wrap items-start gap-2" data-row>
+        {#each columns as column (column.key)}
+          {@const wrong = work.draft.faults[`${list}.${row.id}.${column.key}`]}
+          {#if column.choices}
+            <select
+              class="select w-36 bg-base-100 pr-7 pl-2"
+              aria-label="{column.label}, row {index + 1}"
+              value={row.row[column.key] ?? '0'}
+              onchange={(event) => {
+                change(row, column.key, event.currentTarget.value);
+                work.saveSoon(0);
+              }}
+            >
+              {#each column.choices as choice (choice.key)}<option value={choice.key}>{choice.name}</option
+                >{/each}
+            </select>
+          {:else}
+            <span class={column.text ? 'w-40' : 'w-32'}>
+              <Entry
+                class={['input w-full bg-base-100 px-2 text-base', wrong && 'input-error']}
+                aria-label="{column.label}, row {index + 1}"
+                aria-invalid={wrong ? 'true' : undefined}
+                aria-describedby={wrong ? `${id}-${row.id}-${column.key}` : undefined}
+                value={row.row[column.key] ?? ''}
+                type={(text) => change(row, column.key, text)}
+                done={() => work.saveSoon(0)}
+                forget={() => work.forget(`${list}.${row.id}`)}
+              />
+              {#if wrong}<span
+                  id="{id}-{row.id}-{column.key}"
+                  role="alert"
+                  class="block text-sm font-semibold text-error">{wrong}</span
+                >{/if}
+            </span>
+          {/if}
+        {/each}
+        <button
+          class="btn btn-square btn-ghost"
+          aria-label="Remove row {index + 1}"
+          onclick={() => remove(index)}><X size={16} /></button
+        >
+        {#if conflict}<Clash {work} {conflict} />{/if}
+      </li>
+    {/each}
+  </ul>
+  {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
+  {#if refused}
+    <button class="btn btn-sm" onclick={() => work.forgetRefused(list)}>Give up what was refused</button>
+  {/if}
+  <form class="mt-1 flex flex-wrap items-start gap-2" onsubmit={append}>
+    {#each columns.filter((column) => !column.choices) as column, index (column.key)}
+      <span class={column.text ? 'w-40' : 'w-32'}>
+        {#if index === 0}
+          <input
+            bind:this={first}
+            id="{id}-{column.key}"
+            class="input w-full bg-base-100 px-2 text-base"
+            aria-label="{column.label}, new"
+            placeholder={column.label}
+            value={draft[column.key] ?? ''}
+            oninput={(event) => half(column.key, event.currentTarget.value)}
+          />
+        {:else}
+          <input
+            id="{id}-{column.key}"
+            class="input w-full bg-base-100 px-2 text-base"
+            aria-label="{column.label}, new"
+            placeholder={column.label}
+            value={draft[column.key] ?? ''}
+            oninput={(event) => half(column.key, event.currentTarget.value)}
+          />
+        {/if}
+        {#if asked && wanting?.key === column.key}
+          <span role="alert" class="block text-sm font-semibold text-error"
+            >Say where, such as 212 or 8 1/2 in.</span
+          >
+        {/if}
+      </span>
+    {/each}
+    <button class="btn"><Plus size={16} aria-hidden="true" />{add}</button>
+  </form>
+</section>

@@ -1,0 +1,40 @@
+// Preview shows what a change would make of a closure while something is dragged. Only the newest
+// wish is asked for; an answer that was overtaken is shown all the same, as long as something is
+// dragged. Without an answer there is no preview: what is dropped is kept and saved later.
+import type { Closure, PlanChange } from '../api/client';
+
+type Ask = (changes: PlanChange) => Promise<Closure | undefined>;
+
+export class Preview {
+  closure = $state.raw<Closure>();
+  private wanted: PlanChange | undefined;
+  private asking = false;
+  private dragging = false;
+
+  constructor(private readonly ask: Ask) {}
+
+  async peek(changes: PlanChange): Promise<void> {
+    this.wanted = changes;
+    this.dragging = true;
+    if (this.asking) return;
+    this.asking = true;
+    while (this.wanted) {
+      const wish: PlanChange = this.wanted;
+      this.wanted = undefined;
+      const answer = await this.ask(wish);
+      if (answer && this.dragging) this.closure = answer;
+    }
+    this.asking = false;
+  }
+
+  /** The drag is over: what it showed stays until the save has come back. */
+  end(): void {
+    this.wanted = undefined;
+    this.dragging = false;
+  }
+
+  clear(): void {
+    this.end();
+    this.closure = undefined;
+  }
+}

@@ -1,0 +1,361 @@
+// ClosureWork holds one closure as somebody works on it: what is saved, what was typed, what was
+// done, and the way all of it is saved: one request at a time, again when the server cannot be
+// reached, merged when it was saved elsewhere in between.
+import { ask, type Answer } from '../api/ask';
+import { keep, recall, uuid } from '../api/browser_store';
+import { client, planText, type Closure, type ListPath, type Problem } from '../api/client';
+import { announce } from '../ui/announce.svelte';
+import { Draft, type Entry, type Row, type Value } from './draft.svelte';
+import { conflicts, type Conflict } from './merge';
+import { Outbox, type Deed, type Fact } from './outbox.svelte';
+import { Preview } from './preview.svelte';
+
+/** What the browser keeps of a closure. */
+type Kept = { entries: Record<string, Entry>; deeds: Deed[] };
+
+const PAUSE_BEFORE_SAVING = 200;
+const FIRST_RETRY = 1000;
+const LONGEST_RETRY = 8000;
+
+export class ClosureWork {
+  closure = $state.raw<Closure>();
+  missing = $state(false);
+  away = $state(false);
+  saving = $state(false);
+  notice = $state('');
+  conflicts = $state<Conflict[]>([]);
+  /** The fact entered last, while nothing else was done since: undo offers to withdraw it. */
+  last = $state.raw<{ id: string; says: string }>();
+  readonly draft: Draft;
+  readonly outbox: Outbox;
+  readonly preview: Preview;
+
+  private written: string[] = [];
+  private wroteDeeds = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private retry = FIRST_RETRY;
+  private gone = false;
+
+  constructor(
+    readonly slug: string,
+    readonly id: number,
+  ) {
+    const kept = recall<Kept>(this.key);
+    this.draft = new Draft(kept?.entries);
+    this.outbox = new Outbox(kept?.deeds);
+    this.written = this.draft.paths;
+    this.wroteDeeds = !this.outbox.empty;
+    this.preview = new Preview((changes) => this.askPreview(changes));
+  }
+
+  private get key(): string {
+    return `typed:${this.slug}:${this.id}`;
+  }
+
+  private get path() {
+    return { slug: this.slug, id: this.id };
+  }
+
+  private get match() {
+    return { 'If-Match': `"${this.closure?.version ?? ''}"` };
+  }
+
+  /** Something typed or done that the server has not confirmed. */
+  get unsaved(): boolean {
+    return !this.draft.empty || !this.outbox.empty;
+  }
+
+  /** How many things cannot be taken as they are. */
+  get refused(): number {
+    return this.draft.refused + this.outbox.aside.length;
+  }
+
+  /** In one word how it stands with saving. */
+  get state(): 'away' | 'refused' | 'asked' | 'saving' | 'saved' {
+    if (this.away) return 'away';
+    if (this.conflicts.length) return 'asked';
+    if (this.refused) return 'refused';
+    return this.saving || this.unsaved ? 'saving' : 'saved';
+  }
+
+  /** What is shown: the preview while something is dragged, else what is saved. */
+  get shown(): Closure | undefined {
+    return this.preview.closure ?? this.closure;
+  }
+
+  async load(): Promise<void> {
+    const answer = await this.try(() =>
+      ask(client.GET('/api/workrooms/{slug}/closures/{id}', { params: { path: this.path } })),
+    );
+    if (answer?.kind === 'data') this.take(answer.data);
+    else if (answer?.status === 404) this.missing = true;
+    if (this.unsaved) this.saveSoon(0);
+  }
+
+  /** Stops saving; what is unsaved stays kept for the next visit. */
+  leave(): void {
+    this.gone = true;
+    clearTimeout(this.timer);
+  }
+
+  /** What a field shows: what was typed, else what is saved. */
+  text(path: string): string {
+    return this.draft.typed(path) ?? (this.closure ? planText(this.closure, path) : '');
+  }
+
+  type(path: string, value: Value): void {
+    this.draft.type(path, value, this.closure);
+    this.last = undefined;
+    this.keep();
+    this.saveSoon();
+  }
+
+  /** Several fields at once, such as a button taken off the shelf. */
+  typeAll(fields: Record<string, string | null>): void {
+    for (const [path, text] of Object.entries(fields)) this.type(path, text);
+    this.saveSoon(0);
+  }
+
+  rows(list: ListPath): { id: string; row: Row }[] {
+    return this.draft.rows(this.closure, list);
+  }
+
+  /** A row of a list, changed, added or taken away. */
+  typeRow(list: ListPath, id: string | undefined, row: Row | null): string {
+    const known = id ?? uuid().slice(0, 8);
+    this.type(`${list}.${known}`, row);
+    return known;
+  }
+
+  /** Drops what was typed at a path and shows what is saved. */
+  forget(path: string): void {
+    this.draft.forget(path);
+    this.keep();
+  }
+
+  /** Drops what was refused of a list, or everything refused, and shows what is saved. */
+  forgetRefused(list?: ListPath): void {
+    this.draft.forgetRefused(list);
+    this.keep();
+    this.saveSoon(0);
+  }
+
+  /** Something happened at the table: it is told as soon as it can be. */
+  enter(fact: Fact, says: string): string {
+    const id = uuid();
+    const closure = fact.kind === 'withdrawal' ? {} : { closure: this.id };
+    const machine = fact.moves && this.closure ? { machine: this.closure.machine.id } : {};
+    const plan = this.closure ? { plan: this.closure.version } : {};
+    this.do({
+      kind: 'fact',
+      id,
+      fact: { ...closure, ...machine, ...plan, ...fact },
+      at: new Date().toISOString(),
+      says,
+    });
+    this.last = fact.kind === 'withdrawal' ? undefined : { id, says };
+    return id;
+  }
+
+  withdraw(id: string): void {
+    this.enter({ kind: 'withdrawal', about: id }, '');
+  }
+
+  do(deed: Deed): void {
+    this.last = undefined;
+    this.outbox.add(deed);
+    this.keep();
+    this.saveSoon(0);
+  }
+
+  async undo(): Promise<void> {
+    await this.move('undo', this.closure?.undo ?? '');
+  }
+
+  async redo(): Promise<void> {
+    await this.move('redo', this.closure?.redo ?? '');
+  }
+
+  async bringBack(number: number): Promise<void> {
+    await this.save();
+    const params = { path: { ...this.path, number }, header: this.match };
+    await this.settle(
+      () => ask(client.POST('/api/workrooms/{slug}/closures/{id}/history/{number}', { params })),
+      'Brought back.',
+    );
+  }
+
+  resolve(conflict: Conflict, mine: boolean): void {
+    this.conflicts = this.conflicts.filter((other) => other.path !== conflict.path);
+    const value = this.draft.entries[conflict.path]?.value;
+    this.draft.forget(conflict.path);
+    if (mine && value !== undefined) this.draft.type(conflict.path, value, this.closure);
+    this.keep();
+    this.saveSoon(0);
+  }
+
+  saveSoon(pause = PAUSE_BEFORE_SAVING): void {
+    clearTimeout(this.timer);
+    if (!this.gone) this.timer = setTimeout(() => void this.save(), pause);
+  }
+
+  /** Sends what was typed, then what was done. */
+  async save(): Promise<void> {
+    clearTimeout(this.timer);
+    if (this.saving || !this.closure || this.gone) return;
+    this.saving = true;
+    try {
+      while ((await this.sendTyped()) || (await this.sendDeed())) this.keep();
+    } finally {
+      this.saving = false;
+      this.keep();
+    }
+  }
+
+  private async askPreview(changes: Parameters<Preview['peek']>[0]): Promise<Closure | undefined> {
+    const places = this.closure?.sheet.placket?.holes.map((hole) => hole.at.mm) ?? [];
+    const params = { path: this.path };
+    const body = { changes, places };
+    const answer = await ask(client.POST('/api/workrooms/{slug}/closures/{id}/preview', { params, body }));
+    return answer.kind === 'data' ? answer.data : undefined;
+  }
+
+  /** Writes what is unsaved beside what other tabs have written, and takes back only our own. */
+  private keep(): void {
+    const kept = recall<Kept>(this.key) ?? { entries: {}, deeds: [] };
+    for (const path of this.written) delete kept.entries[path];
+    Object.assign(kept.entries, this.draft.entries);
+    if (!this.outbox.empty || this.wroteDeeds) kept.deeds = this.outbox.deeds;
+    this.wroteDeeds = !this.outbox.empty;
+    this.written = this.draft.paths;
+    const empty = Object.keys(kept.entries).length + kept.deeds.length === 0;
+    keep(this.key, empty ? undefined : kept);
+  }
+
+  private async sendTyped(): Promise<boolean> {
+    const paths = this.draft.sendable(this.conflicts.map((conflict) => conflict.path));
+    const body = this.draft.body(paths);
+    if (!body) return false;
+    const entries = $state.snapshot(this.draft.entries);
+    const sent = Object.fromEntries(Object.entries(entries).filter(([path]) => paths.includes(path)));
+    const params = { path: this.path, header: this.match };
+    const answer = await this.try(() =>
+      ask(client.PATCH('/api/workrooms/{slug}/closures/{id}/plan', { params, body })),
+    );
+    if (!answer) return false;
+    if (answer.kind === 'refused') return this.refuse(answer.status, answer.problem, paths);
+    this.draft.confirm(sent);
+    this.take(answer.data);
+    return true;
+  }
+
+  /** @returns whether there is something else to try at once */
+  private refuse(status: number, problem: Problem, sent: string[]): boolean {
+    this.preview.clear();
+    if (status === 404) this.missing = true;
+    if (status === 404) return false;
+    if (status === 412 && problem.current) {
+      this.take(problem.current);
+      this.conflicts = conflicts(this.draft.entries, problem.current);
+      return true;
+    }
+    this.draft.refuse(sent, problem.faults ?? []);
+    if (!problem.faults?.length) this.notice = problem.detail;
+    return true;
+  }
+
+  private async sendDeed(): Promise<boolean> {
+    const deed = this.outbox.next;
+    if (!deed) return false;
+    const answer = await this.try(() => this.perform(deed));
+    if (!answer) return false;
+    if (answer.kind === 'data') {
+      this.outbox.done();
+      if (answer.data && 'plan' in answer.data) this.take(answer.data);
+      else if (!this.outbox.next) await this.look();
+    } else if (answer.status === 412 && answer.problem.current) this.take(answer.problem.current);
+    else this.outbox.setAside(answer.problem.detail);
+    return true;
+  }
+
+  private async perform(deed: Deed): Promise<Answer<Closure | { id: string }>> {
+    const { slug, id } = this.path;
+    const header = this.match;
+    switch (deed.kind) {
+      case 'fact': {
+        const body = { ...deed.fact, happened_at: deed.at, sent_at: new Date().toISOString() };
+        const params = { path: { slug, entry: deed.id } };
+        return ask(client.PUT('/api/workrooms/{slug}/journal/{entry}', { params, body }));
+      }
+      case 'settle': {
+        const params = { path: { slug, id, stage: deed.stage }, header };
+        const address = '/api/workrooms/{slug}/closures/{id}/settled/{stage}';
+        return ask(deed.settled ? client.PUT(address, { params }) : client.DELETE(address, { params }));
+      }
+      case 'accept': {
+        const params = { path: { slug, id, entry: deed.entry }, header };
+        return ask(client.PUT('/api/workrooms/{slug}/closures/{id}/accepted/{entry}', { params }));
+      }
+    }
+  }
+
+  /** A fact answers only what it is: how far the work is by now is looked at once all are told. */
+  private async look(): Promise<void> {
+    const answer = await ask(
+      client.GET('/api/workrooms/{slug}/closures/{id}', { params: { path: this.path } }),
+    );
+    if (answer.kind === 'data') this.take(answer.data);
+  }
+
+  private async move(direction: 'undo' | 'redo', what: string): Promise<void> {
+    await this.save();
+    const params = { path: this.path, header: this.match };
+    const words = direction === 'undo' ? 'Undone' : 'Done again';
+    await this.settle(
+      () => ask(client.POST(`/api/workrooms/{slug}/closures/{id}/${direction}`, { params })),
+      `${words}: ${what}.`,
+    );
+  }
+
+  private async settle(call: () => Promise<Answer<Closure>>, says: string): Promise<void> {
+    const answer = await this.try(call);
+    if (answer?.kind === 'data') {
+      this.take(answer.data);
+      this.last = undefined;
+      announce(says);
+    } else if (answer) {
+      if (answer.problem.current) this.take(answer.problem.current);
+      this.notice = answer.problem.detail;
+    }
+  }
+
+  private take(closure: Closure): void {
+    this.closure = closure;
+    this.preview.clear();
+  }
+
+  /** Asks once; when the server cannot be reached, says so and tries again later. */
+  private async try<T>(
+    call: () => Promise<Answer<T>>,
+  ): Promise<Exclude<Answer<T>, { kind: 'away' }> | undefined> {
+    const answer = await call();
+    if (answer.kind !== 'away') {
+      this.away = false;
+      this.retry = FIRST_RETRY;
+      return answer;
+    }
+    this.away = true;
+    clearTimeout(this.timer);
+    if (!this.gone) {
+      this.timer = setTimeout(() => void this.again(), this.retry);
+      this.retry = Math.min(this.retry * 2, LONGEST_RETRY);
+    }
+    return undefined;
+  }
+
+  /** Another try: what is unsaved, or just whether the server is back. */
+  private async again(): Promise<void> {
+    if (this.unsaved && this.closure) await this.save();
+    else await this.load();
+  }
+}

@@ -1,0 +1,69 @@
+<script lang="ts">
+  // The bar over the pages that are not about one closure: which workroom, and its pages.
+  import { Moon, Sun } from '@lucide/svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { read } from '../api/ask';
+  import { client } from '../api/client';
+  import { workroom } from '../api/workroom.svelte';
+  import { go, route } from '../router';
+  import Menu, { type MenuGroup } from '../ui/Menu.svelte';
+  import { theme } from '../ui/theme.svelte';
+
+  const all = createQuery(() => ({
+    queryKey: ['workrooms'],
+    queryFn: () => read(client.GET('/api/workrooms')),
+  }));
+  let groups = $derived<MenuGroup[]>([
+    {
+      title: 'Workrooms',
+      items: (all.data?.workrooms ?? []).map((room) => ({
+        key: room.slug,
+        name: room.sample ? `${room.name} (the sample)` : room.name,
+        here: room.slug === workroom.slug,
+        pick: () => void go(`/w/${room.slug}`),
+      })),
+    },
+    { items: [{ key: 'all', name: 'All workrooms, and a new one', pick: () => void go('/') }] },
+  ]);
+  let pages = $derived([
+    { href: workroom.at(), name: 'Workroom' },
+    { href: workroom.at('/stash'), name: 'Stash' },
+    { href: workroom.at('/habits'), name: 'House habits' },
+  ]);
+</script>
+
+<header class="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-2">
+  <a href="/" class="flex items-center gap-2 font-serif text-lg font-semibold">
+    <img src="/mark.svg" alt="" width="26" height="26" class="rounded" />
+    <span class="max-sm:sr-only">Nimble Eyelet</span>
+  </a>
+  {#if workroom.slug && route.pathname !== '/'}
+    <Menu label="Another workroom: now {workroom.data?.name ?? ''}" {groups}>
+      {#snippet trigger()}
+        <span class="max-w-[40vw] truncate text-base">{workroom.data?.name ?? workroom.slug}</span>
+      {/snippet}
+    </Menu>
+    <nav class="flex flex-wrap gap-x-4" aria-label="Pages">
+      {#each pages as page (page.href)}
+        {@const here = route.pathname === page.href}
+        <a
+          href={page.href}
+          aria-current={here ? 'page' : undefined}
+          class={[
+            'border-b-2 py-0.5',
+            here ? 'border-primary font-semibold' : 'border-transparent hover:border-primary',
+          ]}>{page.name}</a
+        >
+      {/each}
+    </nav>
+  {/if}
+  <a class="ml-auto text-sm link max-sm:hidden" href="/api/docs" target="_blank">The interface for programs</a
+  >
+  <button
+    class="btn btn-square btn-ghost btn-sm max-sm:ml-auto"
+    aria-label={theme.dark ? 'Daylight' : 'Lamplight'}
+    onclick={() => theme.toggle()}
+  >
+    {#if theme.dark}<Sun size={18} />{:else}<Moon size={18} />{/if}
+  </button>
+</header>

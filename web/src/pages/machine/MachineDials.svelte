@@ -1,0 +1,83 @@
+<script lang="ts">
+  // What can be set on it, and in which steps.
+  import type { Catalogue } from '../../api/client';
+  import FormField from '../../ui/FormField.svelte';
+  import type { Profile } from './profile.svelte';
+  import YesNo from './YesNo.svelte';
+
+  let { profile, catalogue }: { profile: Profile; catalogue: Catalogue } = $props();
+
+  let facts = $derived(profile.typed.facts);
+  const changed = () => profile.changed();
+  const fault = (name: string) => profile.faults[`machine.${name}`] ?? '';
+</script>
+
+<fieldset class="mt-6">
+  <legend class="font-serif text-xl font-semibold">What do the dials say?</legend>
+  <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
+    <FormField
+      label="Widest stitch"
+      bind:value={facts.max_width}
+      fault={fault('max_width')}
+      hint="0: it sews straight only"
+      {changed}
+    />
+    <FormField
+      label="Step of the width"
+      bind:value={facts.width_step}
+      fault={fault('width_step')}
+      {changed}
+    />
+    <FormField
+      label="Step of the length"
+      bind:value={facts.length_step}
+      fault={fault('length_step')}
+      {changed}
+    />
+    <FormField
+      label="Usual top tension"
+      bind:value={facts.neutral_tension}
+      fault={fault('neutral_tension')}
+      {changed}
+    />
+    <FormField
+      label="Step of the tension"
+      bind:value={facts.tension_step}
+      fault={fault('tension_step')}
+      {changed}
+    />
+    <FormField
+      label="Needle positions"
+      bind:value={facts.needle_positions}
+      fault={fault('needle_positions')}
+      {changed}
+    />
+    <FormField
+      label="Top speed"
+      bind:value={facts.top_speed}
+      fault={fault('top_speed')}
+      hint="stitches a minute"
+      {changed}
+    />
+    <FormField
+      label="To stop the feed"
+      bind:value={facts.feed_stop}
+      choices={catalogue.feed_stops}
+      {changed}
+    />
+  </div>
+  <div class="mt-2">
+    <YesNo
+      {profile}
+      name="balance"
+      question="It has a balance control."
+      why="It makes the two beads alike."
+    />
+    <YesNo
+      {profile}
+      name="bobbin_finger"
+      question="The bobbin case has a finger with a hole."
+      why="Threading it tightens the bobbin for satin."
+    />
+  </div>
+</fieldset>

@@ -1,0 +1,113 @@
+<script lang="ts">
+  // All garments of the workroom with their closures, its machines, and a new closure.
+  import { tick } from 'svelte';
+  import { ask, words } from '../../api/ask';
+  import { client } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
+  import { announce } from '../../ui/announce.svelte';
+  import Page from '../Page.svelte';
+  import BeginForm from './BeginForm.svelte';
+  import FirstMoves from './FirstMoves.svelte';
+  import NameForm from './NameForm.svelte';
+  import TakeInForm from './TakeInForm.svelte';
+
+  let failed = $state('');
+  /** The closure taken out last: it can be put back at once. */
+  let removed = $state.raw<{ id: number; name: string }>();
+  let back = $state<HTMLButtonElement>();
+  let garments = $derived(workroom.data?.garments ?? []);
+  let machines = $derived(workroom.data?.machines ?? []);
+
+  async function remove(closure: { id: number; name: string }): Promise<void> {
+    const path = { slug: workroom.slug, id: closure.id };
+    const found = await ask(client.GET('/api/workrooms/{slug}/closures/{id}', { params: { path } }));
+    failed = words(found);
+    if (found.kind !== 'data') return;
+    const header = { 'If-Match': `"${found.data.version}"` };
+    const answer = await ask(
+      client.DELETE('/api/workrooms/{slug}/closures/{id}', { params: { path, header } }),
+    );
+    failed = words(answer);
+    if (answer.kind !== 'data') return;
+    removed = closure;
+    announce(`${closure.name} is in the waste basket.`);
+    await workroom.refresh();
+    await tick();
+    back?.focus();
+  }
+
+  async function putBack(): Promise<void> {
+    if (!removed) return;
+    const path = { slug: workroom.slug, kind: 'closure' as const, id: removed.id };
+    const answer = await ask(
+      client.POST('/api/workrooms/{slug}/waste-basket/{kind}/{id}', { params: { path } }),
+    );
+    failed = words(answer);
+    if (answer.kind !== 'data') return;
+    removed = undefined;
+    await workroom.refresh();
+  }
+</script>
+
+<Page
+  title={workroom.data?.name ?? 'The workroom'}
+  wide
+  failed={workroom.failed ? 'The server does not answer. Trying again…' : failed}
+  missing={workroom.missing ? 'This workroom is not here any more.' : ''}
+>
+  <div class="grid gap-x-14 gap-y-8 md:grid-cols-[1fr_20rem]">
+    <section>
+      <NameForm />
+      {#if removed}
+        <p role="status" class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
+          <span class="wrap-anywhere">“{removed.name}” is in the waste basket.</span>
+          <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
+        </p>
+      {/if}
+      {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
+      {#each garments as item (item.id)}
+        <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">
+          <a class="hover:underline" href={workroom.at(`/garments/${item.id}`)}>{item.name}</a>
+        </h2>
+        <ul>
+          {#each item.closures as closure (closure.id)}
+            <li class="flex items-center gap-2 border-b border-dashed border-base-300">
+              <a
+                class="grow py-2 text-lg wrap-anywhere hover:underline"
+                href={workroom.at(`/closures/${closure.id}/button`)}>{closure.name}</a
+              >
+              <button
+                class="btn btn-ghost btn-sm"
+                aria-label="Remove {closure.name}"
+                onclick={() => remove(closure)}>Remove</button
+              >
+            </li>
+          {/each}
+        </ul>
+      {/each}
+      <h2 class="mt-8 border-b border-base-300 text-xl font-semibold">Machines</h2>
+      <ul>
+        {#each machines as machine (machine.id)}
+          <li class="border-b border-dashed border-base-300">
+            <a
+              class="flex flex-wrap items-baseline gap-x-3 py-2 text-lg hover:underline"
+              href={workroom.at(`/machines/${machine.id}`)}
+              ><span class="wrap-anywhere">{machine.name}</span>
+              <span class="text-base text-secondary">{machine.kind_name}</span></a
+            >
+          </li>
+        {/each}
+      </ul>
+      <p class="mt-3 flex flex-wrap gap-3">
+        <a class="btn btn-sm" href={workroom.at('/machines/new')}
+          >{machines.length ? 'Another machine' : 'Your machine'}</a
+        >
+        <a class="btn btn-ghost btn-sm" href={workroom.at('/basket')}>Waste basket</a>
+      </p>
+    </section>
+    <div class="self-start border-l-4 border-primary pl-4">
+      <BeginForm />
+      <TakeInForm />
+    </div>
+  </div>
+</Page>

@@ -1,0 +1,31 @@
+<script lang="ts">
+  // One step in the list: ticked, withdrawn, and told when the plan says otherwise by now.
+  import type { Step } from '../../api/client';
+
+  let { step, current, tick }: { step: Step; current: boolean; tick: (step: Step, done: boolean) => void } =
+    $props();
+</script>
+
+<li>
+  <label
+    class={[
+      'flex min-h-11 cursor-pointer items-start gap-3 rounded px-1 py-1.5 hover:bg-base-200',
+      current && 'bg-base-200',
+    ]}
+  >
+    <input
+      type="checkbox"
+      class="checkbox mt-0.5"
+      data-step={step.key}
+      checked={step.done}
+      onchange={(event) => tick(step, event.currentTarget.checked)}
+    />
+    <span>
+      <span class={step.done ? 'text-secondary line-through' : ''}>{step.does}</span>
+      {#if step.symptom && !step.done}<span class="block text-sm text-secondary">{step.symptom}</span>{/if}
+      {#each step.outdated as difference (difference)}
+        <span class="block text-sm font-semibold text-warning" data-outdated>{difference}</span>
+      {/each}
+    </span>
+  </label>
+</li>

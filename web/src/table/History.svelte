@@ -1,0 +1,71 @@
+<script lang="ts">
+  // What was changed, the newest first, in pages; any of it can be brought back.
+  import { ask, words } from '../api/ask';
+  import { client, type Revision } from '../api/client';
+  import type { ClosureWork } from '../closure/work.svelte';
+  import Dialog from '../ui/Dialog.svelte';
+
+  let { work, open = $bindable() }: { work: ClosureWork; open: boolean } = $props();
+
+  /** Rows at a time. */
+  const PAGE = 15;
+  let revisions = $state.raw<Revision[]>([]);
+  let shown = $state(PAGE);
+  let failed = $state('');
+
+  async function look(before?: number): Promise<void> {
+    const path = { slug: work.slug, id: work.id };
+    const query = before ? { before: String(before) } : {};
+    const answer = await ask(
+      client.GET('/api/workrooms/{slug}/closures/{id}/history', { params: { path, query } }),
+    );
+    failed = words(answer);
+    if (answer.kind === 'data') revisions = before ? [...revisions, ...answer.data] : answer.data;
+  }
+
+  async function more(): Promise<void> {
+    const last = revisions.at(-1);
+    if (shown + PAGE > revisions.length && last && !last.first) await look(last.number);
+    shown += PAGE;
+  }
+
+  $effect(() => {
+    if (!open) return;
+    shown = PAGE;
+    void look();
+  });
+
+  async function bringBack(number: number): Promise<void> {
+    open = false;
+    await work.bringBack(number);
+  }
+</script>
+
+<Dialog bind:open title="What was changed">
+  {#if failed}<p role="alert" class="border-l-4 border-warning pl-3">{failed}</p>{/if}
+  <p class="text-sm text-secondary">
+    Only the plan is brought back: test holes, steps done and holes sewn stay as they are.
+  </p>
+  <ol class="mt-3 space-y-1">
+    {#each revisions.slice(0, shown) as revision, index (revision.number)}
+      <li class="flex items-baseline justify-between gap-3 border-b border-base-300 py-1">
+        <span class="min-w-0 wrap-anywhere"
+          >{revision.changes}
+          <time class="block text-sm text-secondary" datetime={revision.made_at}
+            >{new Date(revision.made_at).toLocaleString()}</time
+          ></span
+        >
+        {#if index > 0}
+          <button
+            class="btn btn-sm"
+            aria-label="Bring back what it was at: {revision.changes}"
+            onclick={() => bringBack(revision.number)}>Bring back</button
+          >
+        {/if}
+      </li>
+    {/each}
+  </ol>
+  {#if revisions.length > shown || (revisions.length > 0 && !revisions.at(-1)?.first)}
+    <button class="btn mt-2 btn-sm" onclick={more}>Older</button>
+  {/if}
+</Dialog>

@@ -1,0 +1,72 @@
+<script lang="ts">
+  // A stretch kept clear: hatched, taken hold of as a whole or by an end.
+  import type { Plan } from '../api/client';
+  import type { Drag, Grip } from './drag.svelte';
+  import { NARROW, type RunGeometry } from './geometry.svelte';
+
+  let {
+    keepOut,
+    geometry,
+    drag,
+    hatch,
+    take,
+  }: {
+    keepOut: Plan['placket.keep_outs'][number];
+    geometry: RunGeometry;
+    drag: Drag;
+    hatch: string;
+    take: (event: PointerEvent, grip: Grip, at: number) => void;
+  } = $props();
+
+  let from = $derived(keepOut.from.mm);
+  let to = $derived(keepOut.to.mm);
+  let shape = $derived(geometry.area(from, to));
+  let gripped = $derived(drag.grip?.kind === 'keep' && drag.grip.id === keepOut.id);
+  let wide = $derived((to - from) * geometry.scale >= NARROW);
+  const grip = (end: 'both' | 'from' | 'to'): Grip => ({ kind: 'keep', id: keepOut.id, end });
+</script>
+
+<rect
+  {...shape}
+  fill="url(#{hatch})"
+  stroke={gripped ? 'var(--color-primary)' : 'var(--color-secondary)'}
+  stroke-width={gripped ? 2 : 0.75}
+/>
+<!-- Never too narrow for a finger: taken hold of as a whole. -->
+<rect
+  {...geometry.area(from, to, NARROW)}
+  fill="transparent"
+  role="slider"
+  tabindex="0"
+  aria-label="Keep clear: {keepOut.label || 'a stretch'}"
+  aria-valuenow={from}
+  aria-valuetext="{keepOut.from.text} to {keepOut.to.text}"
+  class="cursor-move outline-none focus-visible:stroke-primary focus-visible:stroke-3"
+  onpointerdown={(event) => take(event, grip('both'), from)}
+  onkeydown={(event) =>
+    event.altKey ? drag.nudge(event, grip('to'), to) : drag.nudge(event, grip('both'), from)}
+  ondblclick={(event) => event.stopPropagation()}
+>
+  <title>{keepOut.label || 'keep-out'}: {keepOut.from.text} to {keepOut.to.text}</title>
+</rect>
+{#if wide}
+  {#each [['from', from], ['to', to]] as const as [end, mm] (end)}
+    <line
+      {...geometry.line(mm, 0, mm, geometry.clothWidth / geometry.scale)}
+      stroke="transparent"
+      stroke-width="9"
+      class={geometry.lying ? 'cursor-ew-resize' : 'cursor-ns-resize'}
+      role="presentation"
+      onpointerdown={(event) => take(event, grip(end), mm)}
+    />
+  {/each}
+{/if}
+{#if !geometry.lying}
+  <text
+    class="text-[11px]"
+    x={shape.x + shape.width - 6}
+    y={shape.y - 3}
+    text-anchor="end"
+    fill="var(--color-secondary)">{keepOut.label}</text
+  >
+{/if}

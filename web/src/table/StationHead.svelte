@@ -1,0 +1,29 @@
+<script lang="ts">
+  // The question of the stage, and its knot: tied, taken up again, or stale and from what to what.
+  import type { StageState } from '../api/client';
+  import type { ClosureWork } from '../closure/work.svelte';
+
+  let { work, stage }: { work: ClosureWork; stage: StageState } = $props();
+
+  const WORDS = { loose: 'Tie this knot', stale: 'Tie it again', tied: 'Untie' };
+  const TOLD = 4;
+</script>
+
+<div class="flex flex-wrap items-baseline justify-between gap-x-4">
+  <h1 class="text-xl text-secondary">{stage.question}</h1>
+  <button
+    class={['btn btn-sm', stage.state === 'tied' ? 'btn-ghost' : 'btn-primary']}
+    onclick={() => work.do({ kind: 'settle', stage: stage.word, settled: stage.state !== 'tied' })}
+  >
+    {WORDS[stage.state]}
+  </button>
+</div>
+{#if stage.state === 'stale'}
+  <div role="status" class="mt-1 border-l-4 border-warning pl-3 text-warning" data-stale>
+    <p>Settled earlier; since then something it leans on has changed. Still right?</p>
+    <ul class="text-sm">
+      {#each stage.changes.slice(0, TOLD) as change (change)}<li>{change}</li>{/each}
+      {#if stage.changes.length > TOLD}<li>and {stage.changes.length - TOLD} more</li>{/if}
+    </ul>
+  </div>
+{/if}

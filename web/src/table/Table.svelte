@@ -1,0 +1,159 @@
+<script lang="ts">
+  // The cutting table: the run on the left, the thread on top, the station in the middle, the
+  // ledger on the right.
+  import { onMount } from 'svelte';
+  import { tinykeys } from 'tinykeys';
+  import type { Closure, StageWord } from '../api/client';
+  import { workroom } from '../api/workroom.svelte';
+  import { readHere } from '../closure/caliper.svelte';
+  import Saved from '../closure/Saved.svelte';
+  import { ClosureWork } from '../closure/work.svelte';
+  import { navigate, route } from '../router';
+  import { fetchAll, STATIONS } from '../stations/stations';
+  import { announce } from '../ui/announce.svelte';
+  import Ledger from './Ledger.svelte';
+  import Run from './Run.svelte';
+  import { shortcuts } from './shortcuts.svelte';
+  import StationHead from './StationHead.svelte';
+  import Thread from './Thread.svelte';
+  import TopBar from './TopBar.svelte';
+
+  /** The station that is looked at comes first, ms. */
+  const AFTER_THE_FIRST = 300;
+  const WORDS = Object.keys(STATIONS) as StageWord[];
+
+  let params = $derived(route.params as { slug: string; id: string; station: string });
+  let slug = $derived(params.slug);
+  let id = $derived(Number(params.id));
+  let word = $derived(WORDS.find((other) => other === params.station) ?? 'button');
+  let work = $state.raw<ClosureWork>(new ClosureWork('', 0));
+  let picked = $state(0);
+  let station = $state<HTMLElement>();
+
+  $effect(() => {
+    const opened = new ClosureWork(slug, id);
+    work = opened;
+    picked = 0;
+    void opened.load();
+    return () => opened.leave();
+  });
+
+  let closure = $derived<Closure | undefined>(work.shown);
+  let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
+  let loading = $derived(STATIONS[word]());
+
+  /** How many stations would open without a connection. */
+  let fetched = $state(0);
+  onMount(() => {
+    const timer = setTimeout(() => void fetchAll().then((count) => (fetched = count)), AFTER_THE_FIRST);
+    return () => clearTimeout(timer);
+  });
+
+  $effect(() => {
+    const name = work.closure ? `${work.closure.name}, ${work.closure.garment.name}` : 'Nimble Eyelet';
+    document.title = stage ? `${stage.title}: ${name}` : name;
+  });
+
+  // What a change made of this station's answer is said.
+  let said = '';
+  $effect(() => {
+    const answer = stage ? `${stage.title}: ${stage.answer}` : '';
+    if (said && answer !== said && said.startsWith(`${stage?.title}:`)) announce(answer);
+    said = answer;
+  });
+
+  /** Picks a hole of the run, or lets go of it. */
+  function pick(hole: number): void {
+    picked = picked === hole ? 0 : hole;
+  }
+
+  function go(to: StageWord): void {
+    void navigate('/w/:slug/closures/:id/:station', {
+      params: { slug, id: String(id), station: to },
+    });
+    // A new station is read from its top.
+    station?.focus({ preventScroll: true });
+    station?.scrollTo({ top: 0 });
+  }
+
+  let bar = $state<TopBar>();
+  $effect(() => {
+    const when = (may: (event: KeyboardEvent) => boolean, act: () => unknown) => (event: KeyboardEvent) => {
+      if (!may(event)) return;
+      event.preventDefault();
+      act();
+    };
+    const free = (event: KeyboardEvent) => shortcuts.free(event);
+    const single = (event: KeyboardEvent) => shortcuts.single(event);
+    const keys: Record<string, (event: KeyboardEvent) => void> = {
+      '$mod+z': when(free, () => bar?.undo()),
+      '$mod+Shift+Z': when(free, () => work.redo()),
+      'Alt+KeyC': readHere,
+    };
+    WORDS.forEach((other, index) => (keys[String(index + 1)] = when(single, () => go(other))));
+    return tinykeys(window, keys);
+  });
+
+  // Something may have been changed in another tab while this one was not looked at.
+  function lookAgain(): void {
+    if (document.visibilityState === 'visible' && !work.unsaved) void work.load();
+  }
+</script>
+
+<svelte:document onvisibilitychange={lookAgain} />
+<svelte:window ononline={() => work.saveSoon(0)} />
+
+<div class="flex min-h-screen flex-col bg-base-100 text-base-content lg:h-screen">
+  <TopBar bind:this={bar} {work} station={word} />
+  {#if work.missing || workroom.missing}
+    <main id="main" tabindex="-1" class="m-auto max-w-prose p-6 text-center">
+      <h1 class="text-2xl font-semibold">This closure is not here any more.</h1>
+      <p class="mt-2">
+        <a class="link" href={workroom.at()}>Back to the workroom</a>, or look in the
+        <a class="link" href={workroom.at('/basket')}>waste basket</a>.
+      </p>
+    </main>
+  {:else if closure && stage && workroom.catalogue && workroom.data}
+    <Thread stages={closure.sheet.stages} current={word} {id} {go} />
+    <div class="grid min-h-0 grow grid-cols-1 lg:grid-cols-[17rem_minmax(0,1fr)_15rem]">
+      <Run
+        {work}
+        {closure}
+        {picked}
+        pick={(hole) => {
+          pick(hole);
+          if (word !== 'placket') go('placket');
+        }}
+      />
+      <main
+        id="main"
+        bind:this={station}
+        tabindex="-1"
+        class="relative min-w-0 px-4 py-4 wrap-anywhere outline-none lg:overflow-y-auto lg:px-7"
+        aria-label={stage.title}
+        data-fetched={fetched}
+      >
+        <Saved {work} />
+        <StationHead {work} {stage} />
+        <div class="mt-4">
+          {#await loading then { default: Station }}
+            <Station {work} sheet={closure.sheet} {closure} {picked} {pick} {go} />
+          {:catch}
+            <p role="alert">
+              This station could not be fetched. <button class="link" onclick={() => location.reload()}
+                >Try again</button
+              >
+            </p>
+          {/await}
+        </div>
+      </main>
+      <Ledger sheet={closure.sheet} machine={closure.machine.name} go={() => go('sewing')} />
+    </div>
+  {:else}
+    <main id="main" class="m-auto p-6 text-center" aria-busy="true">
+      <p role="status">
+        {work.away || workroom.failed ? 'The server does not answer. Trying again…' : 'Laying out the table…'}
+      </p>
+    </main>
+  {/if}
+</div>

@@ -1,0 +1,171 @@
+// Drag moves pins, keep-outs and the first and last hole of the run, by pointer or by key, and shows
+// what becomes of the holes while it does.
+import type { PlanChange } from '../api/client';
+import type { Row } from '../closure/draft.svelte';
+import type { ClosureWork } from '../closure/work.svelte';
+
+export type Grip =
+  | { kind: 'pin'; id: string }
+  | { kind: 'keep'; id: string; end: 'both' | 'from' | 'to' }
+  | { kind: 'first' }
+  | { kind: 'last' };
+
+/** Keys in a row are one change: they are saved when they have paused. */
+const PAUSE = 600;
+const COARSE = 10;
+
+export class Drag {
+  grip = $state.raw<Grip>();
+  /** Where the gripped thing is now, mm from the datum. */
+  at = $state(0);
+  private from = 0;
+  private hold = 0;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly work: () => ClosureWork) {}
+
+  /** Millimetres between two marks. */
+  get grid(): number {
+    return this.work().closure?.sheet.placket?.grid.mm ?? 1;
+  }
+
+  private get plan() {
+    return this.work().closure?.plan;
+  }
+
+  start(grip: Grip, at: number): void {
+    this.settleKeys();
+    this.grip = grip;
+    this.from = this.at = at;
+  }
+
+  /** Takes hold of something with the pointer at a place of the run. */
+  take(event: PointerEvent, grip: Grip, at: number, under: number, canvas: SVGSVGElement | undefined): void {
+    if (event.button !== 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    (event.currentTarget as SVGElement).focus({ preventScroll: true });
+    canvas?.setPointerCapture(event.pointerId);
+    this.hold = under - at;
+    this.start(grip, at);
+  }
+
+  /** The pointer is at a place of the run. */
+  follow(under: number): void {
+    this.move(under - this.hold);
+  }
+
+  move(to: number): void {
+    if (!this.grip || !this.plan) return;
+    const within = Math.min(Math.max(to, 0), this.plan['placket.run_length'].mm);
+    const snapped = Math.round(within / this.grid) * this.grid;
+    if (snapped === this.at) return;
+    this.at = snapped;
+    void this.work().preview.peek(this.change());
+  }
+
+  /** Lets go: what was moved is typed and saved. */
+  drop(): void {
+    const { grip } = this;
+    if (!grip) return;
+    const work = this.work();
+    if (this.at === this.from) work.preview.clear();
+    else {
+      work.preview.end();
+      if (grip.kind === 'pin') work.typeRow('placket.pins', grip.id, this.pin(grip.id));
+      else if (grip.kind === 'keep') work.typeRow('placket.keep_outs', grip.id, this.keepOut(grip));
+      else work.type(`placket.${grip.kind}`, this.text(this.at));
+      work.saveSoon(0);
+    }
+    this.grip = undefined;
+  }
+
+  /** Escape: back to where it was. */
+  cancel(): void {
+    this.work().preview.clear();
+    this.grip = undefined;
+  }
+
+  /** @returns whether the key meant something here */
+  key(event: KeyboardEvent, grip: Grip, at: number): boolean {
+    const direction = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
+    if (event.key === 'Delete' && (grip.kind === 'pin' || grip.kind === 'keep')) return this.remove(grip);
+    if (event.key === 'Escape' && this.grip) {
+      this.cancel();
+      return true;
+    }
+    if (!direction) return false;
+    if (!this.same(grip)) this.start(grip, at);
+    this.move(this.at + direction * this.grid * (event.shiftKey ? COARSE : 1));
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => this.drop(), PAUSE);
+    return true;
+  }
+
+  /** A key on something that can be moved: what means something here goes no further. */
+  nudge(event: KeyboardEvent, grip: Grip, at: number): void {
+    if (!this.key(event, grip, at)) return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  /** A new pin, which gets a hole exactly. */
+  addPin(at: number, label = ''): void {
+    const text = this.text(Math.round(at / this.grid) * this.grid);
+    this.work().typeRow('placket.pins', undefined, { at: text, label, weight: '0' });
+    this.work().saveSoon(0);
+  }
+
+  private same(grip: Grip): boolean {
+    return JSON.stringify(this.grip) === JSON.stringify(grip);
+  }
+
+  private settleKeys(): void {
+    clearTimeout(this.timer);
+    if (this.grip) this.drop();
+  }
+
+  private remove(grip: Extract<Grip, { id: string }>): boolean {
+    // What was nudged a moment ago is not put back by its pause.
+    clearTimeout(this.timer);
+    this.cancel();
+    this.work().typeRow(grip.kind === 'pin' ? 'placket.pins' : 'placket.keep_outs', grip.id, null);
+    this.work().saveSoon(0);
+    return true;
+  }
+
+  private text(mm: number): string {
+    return `${Number(mm.toFixed(4))}mm`;
+  }
+
+  private row(list: 'placket.pins' | 'placket.keep_outs', id: string): Row {
+    return (
+      this.work()
+        .rows(list)
+        .find((other) => other.id === id)?.row ?? {}
+    );
+  }
+
+  private pin(id: string): Row {
+    return { ...this.row('placket.pins', id), at: this.text(this.at) };
+  }
+
+  private keepOut(grip: Extract<Grip, { kind: 'keep' }>): Row {
+    const row = this.row('placket.keep_outs', grip.id);
+    const saved = this.plan?.['placket.keep_outs'].find((other) => other.id === grip.id);
+    if (!saved) return row;
+    const by = this.at - this.from;
+    const from = grip.end === 'to' ? saved.from.mm : saved.from.mm + by;
+    const to = grip.end === 'from' ? saved.to.mm : saved.to.mm + by;
+    return { ...row, from: this.text(Math.min(from, to)), to: this.text(Math.max(from, to)) };
+  }
+
+  /** The change as it would be typed. */
+  private change(): PlanChange {
+    const { grip } = this;
+    if (!grip) return {};
+    if (grip.kind === 'pin') return { 'placket.pins': { [grip.id]: this.pin(grip.id) } };
+    if (grip.kind === 'keep') return { 'placket.keep_outs': { [grip.id]: this.keepOut(grip) } };
+    return { [`placket.${grip.kind}`]: this.text(this.at) };
+  }
+}

@@ -1,0 +1,196 @@
+// What was typed and done, without a browser: the draft, the merge with another tab, the outbox, the
+// preview, and what the sewing station makes of them.
+import { describe, expect, it } from 'vitest';
+import type { Closure, Step } from '../src/api/client';
+import { Draft, entryPath } from '../src/closure/draft.svelte';
+import { conflicts, sameFigure } from '../src/closure/merge';
+import { Outbox, type Deed } from '../src/closure/outbox.svelte';
+import { Preview } from '../src/closure/preview.svelte';
+import { progress } from '../src/stations/sewing/progress';
+
+const length = (mm: number) => ({ mm, text: `${mm} mm` });
+
+function closure(diameter = 18, pins = [{ id: 'a', at: length(212), label: 'bust', weight: '0' }]): Closure {
+  const plan = { 'button.diameter': length(diameter), 'button.thickness': length(3), 'placket.pins': pins };
+  return { plan: { ...plan, 'placket.keep_outs': [] } } as unknown as Closure;
+}
+
+describe('the draft', () => {
+  it('sends fields flat and rows below their list, and knows what was there before', () => {
+    const draft = new Draft();
+    draft.type('button.diameter', '20', closure());
+    draft.type('button.diameter', '21', closure(20));
+    draft.type('placket.pins.a', { at: '214 mm', label: 'bust', weight: '0' }, closure());
+    draft.type('placket.pins.b', null, closure());
+    draft.type('machine.id', '4', closure());
+
+    expect(draft.entries['button.diameter']).toEqual({ value: '21', before: '18 mm' });
+    expect(draft.body(draft.paths)).toEqual({
+      'button.diameter': '21',
+      'placket.pins': { a: { at: '214 mm', label: 'bust', weight: '0' }, b: null },
+      'machine.id': 4,
+    });
+    expect(draft.body([])).toBeUndefined();
+  });
+
+  it('keeps what was typed on while a save was under way', () => {
+    const draft = new Draft();
+    draft.type('button.diameter', '2', closure());
+    const sent = structuredClone(draft.entries);
+    draft.type('button.diameter', '21', closure());
+    draft.confirm(sent);
+
+    expect(draft.typed('button.diameter')).toBe('21');
+    draft.confirm(draft.entries);
+    expect(draft.empty).toBe(true);
+  });
+
+  it('holds back only what was refused, and gives it another chance with its section', () => {
+    const draft = new Draft();
+    draft.type('button.diameter', 'wide', closure());
+    draft.type('placket.pins.a', { at: 'there' }, closure());
+    draft.type('placket.count', '7', closure());
+    draft.refuse(draft.paths, [{ field: 'placket.pins.a.at', allowed: 'Write a length.' }]);
+
+    expect(draft.sendable([])).toEqual(['button.diameter', 'placket.count']);
+    expect(draft.fault('placket.pins.a')).toBe('Write a length.');
+    expect(draft.refused).toBe(1);
+    draft.type('placket.count', '8', closure());
+    expect(draft.sendable(['button.diameter'])).toEqual(['placket.pins.a', 'placket.count']);
+    expect(draft.fault('placket.pins.a')).toBeUndefined();
+  });
+
+  it('gives up what was refused of one section, whichever list was at fault', () => {
+    const draft = new Draft();
+    draft.type('button.diameter', '20', closure());
+    draft.type('placket.keep_outs.k', { from: '200', to: '220' }, closure());
+    draft.refuse(['placket.keep_outs.k'], [{ field: 'placket.pins.a.at', allowed: 'In a keep-out.' }]);
+    draft.forgetRefused('placket.pins');
+
+    expect(draft.paths).toEqual(['button.diameter']);
+    expect(draft.faults).toEqual({});
+  });
+
+  it('shows rows as typed: changed, removed and added', () => {
+    const draft = new Draft();
+    const two = closure(18, [
+      { id: 'a', at: length(212), label: 'bust', weight: '0' },
+      { id: 'b', at: length(300), label: 'waist', weight: '0' },
+    ]);
+    draft.type('placket.pins.a', { label: 'chest' }, two);
+    draft.type('placket.pins.b', null, two);
+    draft.type('placket.pins.c', { at: '400' }, two);
+
+    expect(draft.rows(two, 'placket.pins')).toEqual([
+      { id: 'a', row: { at: '212 mm', label: 'chest', weight: '0' } },
+      { id: 'c', row: { at: '400' } },
+    ]);
+    expect(entryPath('placket.pins.c.at')).toBe('placket.pins.c');
+    expect(entryPath('button.diameter')).toBe('button.diameter');
+  });
+});
+
+describe('another tab that was first', () => {
+  const typed = (path: string, value: string, before = closure()) => {
+    const draft = new Draft();
+    draft.type(path, value, before);
+    return draft.entries;
+  };
+
+  it('is merged where it changed something else, or the same to the same', () => {
+    expect(conflicts(typed('button.thickness', '4'), closure(25))).toEqual([]);
+    expect(conflicts(typed('button.diameter', '25'), closure(25))).toEqual([]);
+    expect(sameFigure('25 mm', ' 25')).toBe(true);
+  });
+
+  it('is asked about where both changed one thing, also a row that is gone', () => {
+    expect(conflicts(typed('button.diameter', '19'), closure(25))).toEqual([
+      { path: 'button.diameter', mine: '19', theirs: '25 mm' },
+    ]);
+    const draft = new Draft();
+    draft.type('placket.pins.a', { at: '214' }, closure());
+
+    expect(conflicts(draft.entries, closure(18, []))).toEqual([
+      { path: 'placket.pins.a', mine: 'my row', theirs: '' },
+    ]);
+    expect(conflicts(draft.entries, closure())).toEqual([]);
+  });
+});
+
+const tick = (id: string, step: string): Deed => ({
+  kind: 'fact',
+  id,
+  fact: { kind: 'step', step },
+  at: '2026-01-01T10:00:00Z',
+  says: step,
+});
+const withdrawal = (id: string, about: string): Deed => ({
+  kind: 'fact',
+  id,
+  fact: { kind: 'withdrawal', about },
+  at: '2026-01-01T10:01:00Z',
+  says: '',
+});
+
+describe('the outbox', () => {
+  it('goes in order, and what is refused blocks nothing', () => {
+    const outbox = new Outbox([tick('1', 'mark')]);
+    outbox.add({ kind: 'settle', stage: 'button', settled: true });
+    outbox.setAside('There is no such step.');
+
+    expect(outbox.next).toEqual({ kind: 'settle', stage: 'button', settled: true });
+    expect(outbox.aside).toEqual([{ deed: tick('1', 'mark'), why: 'There is no such step.' }]);
+    outbox.done();
+    expect(outbox.empty).toBe(true);
+  });
+
+  it('says what will be done once everything is told', () => {
+    const outbox = new Outbox([tick('1', 'mark'), withdrawal('2', '1'), withdrawal('3', '9')]);
+
+    expect(outbox.stepDone('mark', false, null)).toBe(false);
+    expect(outbox.stepDone('needle', true, '9')).toBe(false);
+    expect(outbox.stepDone('foot', true, '8')).toBe(true);
+    outbox.add(tick('4', 'mark'));
+    expect(outbox.stepDone('mark', false, null)).toBe(true);
+    expect(outbox.factOf('mark', null)).toBe('4');
+    expect(outbox.waiting('withdrawal')).toBe(2);
+  });
+
+  it('lies over the steps: the hands go on without the server', () => {
+    const steps = ['mark', 'needle', 'foot'].map(
+      (key) => ({ key, done: false, entry: null, passed_over: false }) as unknown as Step,
+    );
+    const sewing = { steps, next: 'mark', newest: null, done: 0 } as unknown as Parameters<
+      typeof progress
+    >[0];
+
+    expect(progress(sewing, new Outbox()).now?.key).toBe('mark');
+    const ahead = progress(sewing, new Outbox([tick('1', 'needle')]));
+    expect([ahead.now?.key, ahead.newest?.key, ahead.done]).toEqual(['foot', 'needle', 1]);
+    expect(ahead.skipped.map((step) => step.key)).toEqual(['mark']);
+  });
+});
+
+describe('the preview', () => {
+  it('asks for the newest wish only, one at a time, and shows nothing once cleared', async () => {
+    const asked: unknown[] = [];
+    const answers: ((answer: Closure | undefined) => void)[] = [];
+    const preview = new Preview((changes) => {
+      asked.push(changes);
+      return new Promise((resolve) => answers.push(resolve));
+    });
+    const done = preview.peek({ 'button.diameter': '1' });
+    void preview.peek({ 'button.diameter': '2' });
+    void preview.peek({ 'button.diameter': '3' });
+    answers[0]?.(closure(1));
+    await Promise.resolve();
+    await Promise.resolve();
+
+    expect(preview.closure?.plan['button.diameter'].mm).toBe(1);
+    expect(asked).toEqual([{ 'button.diameter': '1' }, { 'button.diameter': '3' }]);
+    preview.clear();
+    answers[1]?.(closure(3));
+    await done;
+    expect(preview.closure).toBeUndefined();
+  });
+});
