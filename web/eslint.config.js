@@ -34,7 +34,7 @@ export default ts.config(
     languageOptions: {
       globals: globals.browser,
       parserOptions: {
-        projectService: true,
+        project: './tsconfig.json',
         extraFileExtensions: ['.svelte'],
         tsconfigRootDir: import.meta.dirname,
       },

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-# Field is one thing a person can type: its path in the interface ("button.diameter"), its column,
+# Field is one thing a person can type: its path in the interface ("button.thickness"), its column,
 # how what was typed is read, what it may be, and what it is called.
 #
-#   ClosureFields.fetch("button.diameter").read("28L", unit: :mm)   # Length of 17.78 mm
+#   ClosureFields.fetch("button.thickness").read("1/8", unit: :in)   # Length of 3.175 mm
 
 require_relative "../../lib/nimble_eyelet"
 

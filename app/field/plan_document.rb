@@ -3,7 +3,7 @@
 # PlanDocument is a plan as plain values by path: what a revision keeps whole, and a garment file
 # carries.
 #
-#   PlanDocument.dump(plan)                  # => { "button.diameter" => "18", "placket.pins" => {}, … }
+#   PlanDocument.dump(plan)                  # => { "button.thickness" => "3", "placket.pins" => {}, … }
 #   PlanDocument.load(document, machine)     # => Plan
 
 require_relative "../../lib/nimble_eyelet"

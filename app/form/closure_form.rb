@@ -3,7 +3,7 @@
 # ClosureForm reads what a person typed about a closure, by path, and answers with the plan as it
 # would be, or with every fault at once.
 #
-#   Form::ClosureForm.new(:mm).apply({ "button.diameter" => "28L", "placket.pins" => { "b7" => { "at" => "212" } } }, plan)
+#   Form::ClosureForm.new(:mm).apply({ "button.thickness" => "3", "placket.pins" => { "b7" => { "at" => "212" } } }, plan)
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"

@@ -28,7 +28,7 @@ module NimbleEyelet
 
         def self.length(text, field, present)
           length = Typing::Notation.read(text, unit: present.unit, field: field)
-          range = Button::LIMITS.fetch(:diameter)
+          range = Buttons::READING
           raise Refusal.field(field, text, range.allowed) unless range.hold?(length)
 
           length

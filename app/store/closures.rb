@@ -4,7 +4,7 @@
 # the person saw, hands over the closure, and keeps the plan that comes back as a new revision;
 # undo, redo and history speak of the plan only, and rest on the same rows.
 #
-#   closures.change(4, version: "k3f9.7") { |closure| closure.plan.changed("button.diameter" => Length.mm(20)) }
+#   closures.change(4, version: "k3f9.7") { |closure| closure.plan.changed("button.thickness" => Length.mm(4)) }
 
 require "json"
 require_relative "../../lib/nimble_eyelet"

@@ -15,7 +15,7 @@ module NimbleEyelet
         { by_machine: attaching.by_machine, width: present.length(attaching.width), spacing: present.length(attaching.spacing),
           clearance: present.length(attaching.clearance), verdict: attaching.verdict,
           verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
-          needle: sheet.recipe.needle.value.to_s, needle_diameter: present.length(sheet.recipe.needle.value.diameter),
+          needle: sheet.recipe.needle.value.to_s, needle_width: present.length(sheet.recipe.needle.value.diameter),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
           shank: present.length(attaching.shank), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),
           instead: attaching.instead, because: present.reasons(attaching.because), cautions: present.cautions(attaching.cautions) }

@@ -16,7 +16,7 @@ module NimbleEyelet
           measured: button.form.measured.map(&:to_s), across: button.form.across, largest: present.length(button.across),
           smallest: present.length(button.narrow), lignes: present.number(button.across.in(:ligne), 1),
           formula: button.form.formula, passes: button.form.passes,
-          section: button.section, face: button.face, holes: button.hole_places,
+          section: button.section, face: button.face, holes: button.hole_places, hole: button.hole_size,
           measuring: Buttons.measuring(button).map(&:to_h) }
       end
 

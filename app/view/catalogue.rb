@@ -25,6 +25,7 @@ module NimbleEyelet
           sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews, programmed: kind.programmed } },
           measured: BUTTON_SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured } },
           arrangements: plain(Placket::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
+          terms: TERMS.values.map { |term| item(term.key, term.word, term.means) },
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS),

@@ -16,7 +16,7 @@ module NimbleEyelet
           bead: present.length(recipe.bead), space: present.length(recipe.space), coverage: recipe.coverage.round(2),
           coverage_least: SewingThread::COVERAGE_LEAST, coverage_most: SewingThread::COVERAGE_MOST,
           satin: recipe.style.value.stitched == :satin,
-          thread_diameter: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
+          thread_thickness: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
           corded: recipe.cord.value, cord: cord(sheet, present), scores: scores(recipe),
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
@@ -27,7 +27,7 @@ module NimbleEyelet
         return unless sheet.recipe.cord.value
 
         cord = Cord.of(sheet.plan.thread, overall: sheet.cut.overall)
-        { strands: cord.strands, diameter: present.length(cord.diameter), length: present.length(cord.length) }
+        { strands: cord.strands, thickness: present.length(cord.diameter), length: present.length(cord.length) }
       end
 
       def self.scores(recipe)

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# RevisionView says in words what a revision changed, from what to what: "diameter 18 → 20 mm".
+# RevisionView says in words what a revision changed, from what to what: "thickness 3 → 4 mm".
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"

@@ -145,9 +145,11 @@ class RecipeTest < CoreTest
   end
 
   def test_the_page_of_rules_is_written_from_them
+    require_relative "../support/glossary_page"
     require_relative "../support/rules_page"
 
     assert_equal Support::RulesPage.text, File.read(File.expand_path("../../docs/rules.md", __dir__)), "run bin/rules"
+    assert_equal Support::GlossaryPage.text, File.read(File.expand_path("../../docs/glossary.md", __dir__)), "run bin/rules"
   end
 
   def test_the_best_stabiliser_that_is_owned_is_taken_and_a_better_one_named

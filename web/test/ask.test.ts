@@ -15,10 +15,10 @@ describe('a call', () => {
   });
 
   it('ends as a refusal, with its faults beside the fields', async () => {
-    const faults = [{ field: 'button.diameter', given: 'wide', allowed: 'Write a length.' }];
+    const faults = [{ field: 'button.width', given: 'wide', allowed: 'Write a length.' }];
     const answer = await answered(422, { error: { ...problem, faults } });
 
-    expect(refusal(answer)).toEqual({ faults: { 'button.diameter': 'Write a length.' }, failed: '' });
+    expect(refusal(answer)).toEqual({ faults: { 'button.width': 'Write a length.' }, failed: '' });
     expect(refusal(await answered(409, { error: problem }))).toEqual({
       faults: {},
       failed: 'That cannot be.',

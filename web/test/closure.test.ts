@@ -10,23 +10,23 @@ import { progress } from '../src/stations/sewing/progress';
 
 const length = (mm: number) => ({ mm, text: `${mm} mm` });
 
-function closure(diameter = 18, pins = [{ id: 'a', at: length(212), label: 'bust', weight: '0' }]): Closure {
-  const plan = { 'button.diameter': length(diameter), 'button.thickness': length(3), 'placket.pins': pins };
+function closure(wide = 18, pins = [{ id: 'a', at: length(212), label: 'bust', weight: '0' }]): Closure {
+  const plan = { 'button.width': length(wide), 'button.thickness': length(3), 'placket.pins': pins };
   return { plan: { ...plan, 'placket.keep_outs': [] } } as unknown as Closure;
 }
 
 describe('the draft', () => {
   it('sends fields flat and rows below their list, and knows what was there before', () => {
     const draft = new Draft();
-    draft.type('button.diameter', '20', closure());
-    draft.type('button.diameter', '21', closure(20));
+    draft.type('button.width', '20', closure());
+    draft.type('button.width', '21', closure(20));
     draft.type('placket.pins.a', { at: '214 mm', label: 'bust', weight: '0' }, closure());
     draft.type('placket.pins.b', null, closure());
     draft.type('machine.id', '4', closure());
 
-    expect(draft.entries['button.diameter']).toEqual({ value: '21', before: '18 mm' });
+    expect(draft.entries['button.width']).toEqual({ value: '21', before: '18 mm' });
     expect(draft.body(draft.paths)).toEqual({
-      'button.diameter': '21',
+      'button.width': '21',
       'placket.pins': { a: { at: '214 mm', label: 'bust', weight: '0' }, b: null },
       'machine.id': 4,
     });
@@ -35,39 +35,39 @@ describe('the draft', () => {
 
   it('keeps what was typed on while a save was under way', () => {
     const draft = new Draft();
-    draft.type('button.diameter', '2', closure());
+    draft.type('button.width', '2', closure());
     const sent = structuredClone(draft.entries);
-    draft.type('button.diameter', '21', closure());
+    draft.type('button.width', '21', closure());
     draft.confirm(sent);
 
-    expect(draft.typed('button.diameter')).toBe('21');
+    expect(draft.typed('button.width')).toBe('21');
     draft.confirm(draft.entries);
     expect(draft.empty).toBe(true);
   });
 
   it('holds back only what was refused, and gives it another chance with its section', () => {
     const draft = new Draft();
-    draft.type('button.diameter', 'wide', closure());
+    draft.type('button.width', 'wide', closure());
     draft.type('placket.pins.a', { at: 'there' }, closure());
     draft.type('placket.count', '7', closure());
     draft.refuse(draft.paths, [{ field: 'placket.pins.a.at', allowed: 'Write a length.' }]);
 
-    expect(draft.sendable([])).toEqual(['button.diameter', 'placket.count']);
+    expect(draft.sendable([])).toEqual(['button.width', 'placket.count']);
     expect(draft.fault('placket.pins.a')).toBe('Write a length.');
     expect(draft.refused).toBe(1);
     draft.type('placket.count', '8', closure());
-    expect(draft.sendable(['button.diameter'])).toEqual(['placket.pins.a', 'placket.count']);
+    expect(draft.sendable(['button.width'])).toEqual(['placket.pins.a', 'placket.count']);
     expect(draft.fault('placket.pins.a')).toBeUndefined();
   });
 
   it('gives up what was refused of one section, whichever list was at fault', () => {
     const draft = new Draft();
-    draft.type('button.diameter', '20', closure());
+    draft.type('button.width', '20', closure());
     draft.type('placket.keep_outs.k', { from: '200', to: '220' }, closure());
     draft.refuse(['placket.keep_outs.k'], [{ field: 'placket.pins.a.at', allowed: 'In a keep-out.' }]);
     draft.forgetRefused('placket.pins');
 
-    expect(draft.paths).toEqual(['button.diameter']);
+    expect(draft.paths).toEqual(['button.width']);
     expect(draft.faults).toEqual({});
   });
 
@@ -86,7 +86,7 @@ describe('the draft', () => {
       { id: 'c', row: { at: '400' } },
     ]);
     expect(entryPath('placket.pins.c.at')).toBe('placket.pins.c');
-    expect(entryPath('button.diameter')).toBe('button.diameter');
+    expect(entryPath('button.width')).toBe('button.width');
   });
 });
 
@@ -99,13 +99,13 @@ describe('another tab that was first', () => {
 
   it('is merged where it changed something else, or the same to the same', () => {
     expect(conflicts(typed('button.thickness', '4'), closure(25))).toEqual([]);
-    expect(conflicts(typed('button.diameter', '25'), closure(25))).toEqual([]);
+    expect(conflicts(typed('button.width', '25'), closure(25))).toEqual([]);
     expect(sameFigure('25 mm', ' 25')).toBe(true);
   });
 
   it('is asked about where both changed one thing, also a row that is gone', () => {
-    expect(conflicts(typed('button.diameter', '19'), closure(25))).toEqual([
-      { path: 'button.diameter', mine: '19', theirs: '25 mm' },
+    expect(conflicts(typed('button.width', '19'), closure(25))).toEqual([
+      { path: 'button.width', mine: '19', theirs: '25 mm' },
     ]);
     const draft = new Draft();
     draft.type('placket.pins.a', { at: '214' }, closure());
@@ -179,15 +179,15 @@ describe('the preview', () => {
       asked.push(changes);
       return new Promise((resolve) => answers.push(resolve));
     });
-    const done = preview.peek({ 'button.diameter': '1' });
-    void preview.peek({ 'button.diameter': '2' });
-    void preview.peek({ 'button.diameter': '3' });
+    const done = preview.peek({ 'button.width': '1' });
+    void preview.peek({ 'button.width': '2' });
+    void preview.peek({ 'button.width': '3' });
     answers[0]?.(closure(1));
     await Promise.resolve();
     await Promise.resolve();
 
-    expect(preview.closure?.plan['button.diameter'].mm).toBe(1);
-    expect(asked).toEqual([{ 'button.diameter': '1' }, { 'button.diameter': '3' }]);
+    expect(preview.closure?.plan['button.width']?.mm).toBe(1);
+    expect(asked).toEqual([{ 'button.width': '1' }, { 'button.width': '3' }]);
     preview.clear();
     answers[1]?.(closure(3));
     await done;

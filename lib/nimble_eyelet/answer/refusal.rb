@@ -12,7 +12,7 @@ require_relative "../value"
 module NimbleEyelet
   # One field that cannot be taken as typed.
   #
-  # field   - String, section and name: "button.diameter"
+  # field   - String, section and name: "button.thickness"
   # given   - String or Length, what was typed
   # allowed - String or Sentence, a sentence saying what is allowed
   class Fault < Value.of(:field, :given, :allowed)

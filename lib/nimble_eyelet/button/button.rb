@@ -67,6 +67,9 @@ module NimbleEyelet
       outline.points.map { |point| point.each_index.map { |axis| (point[axis] - ((lows[axis] + highs[axis]) / 2)).to_f.round(3) } }
     end
 
+    # @return [Float] how wide each hole is, mm
+    def hole_size = hole_diameter.to_f
+
     # Middle of each hole seen from the front.
     # @return [Array<Array(Float, Float)>] x and y in mm from the middle of the button
     def hole_places
@@ -79,7 +82,7 @@ module NimbleEyelet
     # @return [Float] mm
     def hole_reach
       reach = holes == 4 ? hole_spacing.to_f * Math.sqrt(2) / 2 : hole_spacing.to_f / 2
-      reach + (hole_diameter.to_f / 2)
+      reach + (hole_size / 2)
     end
 
     # @return [self]

@@ -6,6 +6,7 @@
 #   Buttons.measuring(button).map(&:what)   # => ["diameter", "thickness", "hole_spacing", "hole_diameter"]
 
 require_relative "../value"
+require_relative "button"
 
 module NimbleEyelet
   module Buttons
@@ -15,6 +16,9 @@ module NimbleEyelet
     CALIPER = "a caliper, or two set squares against the rim and a ruler"
     RULER = "a ruler held against it"
     STRIP = "a strip of paper and a ruler"
+
+    # What a reading of any of them may be.
+    READING = Button::LIMITS.fetch(:diameter)
 
     # How each figure is taken, where the shape does not say otherwise.
     TAKEN = {

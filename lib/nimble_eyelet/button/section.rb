@@ -33,26 +33,26 @@ module NimbleEyelet
       arc(0, radius - (rise / 2), radius, (-Math::PI / 2) - half_angle, (-Math::PI / 2) + half_angle)
     end
 
-    def self.stadium_outline(diameter, thickness)
+    def self.stadium_outline(across, thickness)
       radius = thickness / 2
-      reach = [(diameter / 2) - radius, 0].max
+      reach = [(across / 2) - radius, 0].max
       arc(reach, 0, radius, -Math::PI / 2, Math::PI / 2) + arc(-reach, 0, radius, Math::PI / 2, Math::PI * 3 / 2)
     end
 
-    def self.ellipse_outline(diameter, width)
-      arc(0, 0, 1, 0, 2 * Math::PI).map { |x, y| [x * diameter / 2, y * width / 2] }
+    def self.ellipse_outline(across, width)
+      arc(0, 0, 1, 0, 2 * Math::PI).map { |x, y| [x * across / 2, y * width / 2] }
     end
 
     # A disc hollowed out within its rim, which alone is as thick as measured.
-    def self.rimmed_outline(diameter, thickness)
-      x = diameter / 2
+    def self.rimmed_outline(across, thickness)
+      x = across / 2
       y = thickness / 2
       inside = x * 0.7
       [[-x, -y], [-inside, -y], [-inside, 0], [inside, 0], [inside, -y], [x, -y], [x, y], [-x, y]]
     end
 
-    def self.rectangle_outline(diameter, thickness)
-      x = diameter / 2
+    def self.rectangle_outline(across, thickness)
+      x = across / 2
       y = thickness / 2
       [[-x, -y], [x, -y], [x, y], [-x, y]]
     end

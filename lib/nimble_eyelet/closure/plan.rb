@@ -5,11 +5,11 @@
 # stages are settled. It is what is kept, edited, undone and brought back; what happened at the
 # table is no part of it.
 #
-# Everything in it has a path, section and name: "button.diameter". What is nil is left open: the
+# Everything in it has a path, section and name: "button.thickness". What is nil is left open: the
 # house decides, or the rules do.
 #
-#   plan.at("button.diameter")                              # => 18 mm
-#   plan.changed("button.diameter" => Length.mm(20))        # => Plan
+#   plan.at("button.thickness")                             # => 3 mm
+#   plan.changed("button.thickness" => Length.mm(4))        # => Plan
 #   Sheet.of(plan.in(house), facts).cut.length
 
 require_relative "../answer/refusal"

@@ -99,9 +99,9 @@ module NimbleEyelet
       # A bar goes through end on; it stays out because it is so much longer than the slit.
       def self.bar_caution(chosen, button)
         wanted = chosen.length * BAR_LENGTHS
-        return unless button.form.end_on && button.diameter < wanted
+        return unless button.form.end_on && button.across < wanted
 
-        Caution.new(rule: "bar", says: Sentence["A bar %s long may slip back: it wants to be %s for this slit.", button.diameter, wanted],
+        Caution.new(rule: "bar", says: Sentence["A bar %s long may slip back: it wants to be %s for this slit.", button.across, wanted],
                     instead: "Choose a longer or a thinner bar.")
       end
 

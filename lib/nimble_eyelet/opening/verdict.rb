@@ -17,7 +17,7 @@ module NimbleEyelet
     SNUG_FROM = Length.mm(1r / 2)
     EASY_FROM = Length.mm(2)
     SLIPS_FROM = Length.mm(4)
-    # A large button may have more slack before it slips: this share of its diameter.
+    # A large button may have more slack before it slips: this share of its width.
     SLIPS_SHARE = 1r / 5
 
     VERDICTS = {

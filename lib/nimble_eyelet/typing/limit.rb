@@ -4,7 +4,7 @@
 # where it was typed. Each noun of the core has its own table, LIMITS; they are wider than anything
 # that is sewn.
 #
-#   LIMITS = { diameter: Typing::Limit.length(0, 150, open: true) }.freeze
+#   LIMITS = { thickness: Typing::Limit.length(0, 150, open: true) }.freeze
 #   Typing::Limit.check_all(check, "button", button, LIMITS)   # notes a fault for each that is outside
 
 require_relative "../answer/sentence"

@@ -4,7 +4,7 @@
 # `0.75in`, `28L`. A bare number is in the person's own unit; a bare fraction is inches, because
 # nobody writes fractions of a millimetre.
 #
-#   Typing::Notation.read("28L", unit: :mm, field: "button.diameter")   # 17.78 mm
+#   Typing::Notation.read("28L", unit: :mm, field: "button.width")   # 17.78 mm
 
 require_relative "../answer/refusal"
 require_relative "../length/length"

@@ -57,7 +57,7 @@ export type Path = Exclude<keyof Plan, 'placket.pins' | 'placket.keep_outs'>;
 /** Paths that hold a list of rows. */
 export type ListPath = 'placket.pins' | 'placket.keep_outs';
 
-/** The value of a plan at a path such as `button.diameter`, as text. */
+/** The value of a plan at a path such as `button.thickness`, as text. */
 export function planText(closure: Closure, path: string): string {
   return textOf(closure.plan[path as Path]);
 }

@@ -39,7 +39,7 @@
   <dl class="mt-4 flex flex-wrap gap-x-8 gap-y-2">
     <Figure label="Pattern" text={pattern?.name ?? ''} />
     <Figure label="Stitches a pair" text={String(attach.stitches)} />
-    <Figure label="Thread shank" text={attach.shank.mm > 0 ? attach.shank.text : 'none'} />
+    <Figure label="Thread shank" term="shank" text={attach.shank.mm > 0 ? attach.shank.text : 'none'} />
     <Figure label="The feed" text={attach.feed} />
   </dl>
   <p class="mt-1 max-w-prose">{attach.pattern_how}</p>

@@ -5,10 +5,10 @@
   let { closure }: { closure: Closure } = $props();
 
   let attach = $derived(closure.sheet.attach);
-  let hole = $derived(closure.plan['button.hole_diameter'].mm / 2);
+  let hole = $derived(closure.sheet.button.hole / 2);
   let spacing = $derived(attach.spacing?.mm ?? 0);
   let swing = $derived((attach.width?.mm ?? 0) / 2);
-  let needle = $derived(attach.needle_diameter.mm / 2);
+  let needle = $derived(attach.needle_width.mm / 2);
   let reach = $derived(Math.max(spacing / 2 + hole, swing + needle) + hole * 0.6);
 </script>
 

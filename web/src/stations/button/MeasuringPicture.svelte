@@ -50,7 +50,7 @@
     {#each sheet.holes as [x, y], index (index)}<circle
         cx={x}
         cy={y}
-        r={plan['button.hole_diameter'].mm / 2}
+        r={sheet.hole / 2}
         fill="var(--color-base-100)"
       />{/each}
   </g>

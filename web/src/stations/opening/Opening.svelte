@@ -6,6 +6,7 @@
   import Field from '../../closure/Field.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
+  import Term from '../../ui/Term.svelte';
   import FootPicture from './FootPicture.svelte';
   import NonButton from './NonButton.svelte';
   import SlitPicture from './SlitPicture.svelte';
@@ -40,17 +41,17 @@
 <div class="flex flex-wrap items-end gap-x-8 gap-y-3">
   <div>
     <p class="answer" data-answer>{opening.length.text}</p>
-    <p class="text-secondary">is the opening: the slit you cut</p>
+    <p class="text-secondary">is the <Term of="opening" />: the slit you cut</p>
   </div>
   <div>
     <p class="text-2xl font-semibold">{opening.overall.text}</p>
-    <p class="text-secondary">overall, with both ends</p>
+    <p class="text-secondary"><Term of="overall" as="overall" />, with both ends</p>
   </div>
   <div>
     <p class={['text-2xl font-semibold', !opening.verdict.usable && 'text-warning']} data-verdict>
       {opening.verdict.words}
     </p>
-    <p class="text-secondary">slack {opening.verdict.slack.text}</p>
+    <p class="text-secondary"><Term of="slack" /> {opening.verdict.slack.text}</p>
   </div>
 </div>
 

@@ -36,9 +36,9 @@
       </div>
       <dl class="mt-5 flex flex-wrap gap-x-8 gap-y-2">
         <Figure label="Holes" text={String(sheet.placket.holes.length)} />
-        <Figure label="Opening" text={sheet.opening.length.text} />
-        <Figure label="Overall" text={sheet.opening.overall.text} />
-        <Figure label="Run" text={closure.plan['placket.run_length'].text} />
+        <Figure label="Opening" term="opening" text={sheet.opening.length.text} />
+        <Figure label="Overall" term="overall" text={sheet.opening.overall.text} />
+        <Figure label="Run" term="run" text={closure.plan['placket.run_length'].text} />
       </dl>
     </div>
     <!-- A strip is long: the box scrolls, by keyboard too. -->

@@ -5,6 +5,7 @@
   import Pick from '../../closure/Pick.svelte';
   import Shelf from '../../closure/Shelf.svelte';
   import type { StationProps } from '../../closure/station';
+  import Term from '../../ui/Term.svelte';
   import Feel from './Feel.svelte';
   import Simulator from './Simulator.svelte';
   import StackPicture from './StackPicture.svelte';
@@ -40,11 +41,11 @@
   </div>
   <div>
     <p class="text-2xl font-semibold">{setting['stitch_length']?.text}</p>
-    <p class="text-secondary">stitch length</p>
+    <p class="text-secondary"><Term of="stitch_length" /></p>
   </div>
   <div>
     <p class="text-2xl font-semibold">{setting['tension']?.text}</p>
-    <p class="text-secondary">top tension</p>
+    <p class="text-secondary"><Term of="tension" /></p>
   </div>
   <p class="max-w-xs pb-1">{setting['style']?.text}</p>
 </div>
@@ -52,7 +53,8 @@
 {#if recipe.satin}
   <div class="mt-4 max-w-md">
     <p class="text-sm">
-      Coverage index <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least} to {recipe.coverage_most}
+      <Term of="coverage" as="Coverage index" /> <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least}
+      to {recipe.coverage_most}
     </p>
     <div class="relative mt-1 h-3 bg-base-200" aria-hidden="true">
       <div
@@ -90,7 +92,8 @@
 </div>
 <details class="mt-3">
   <summary class="cursor-pointer underline decoration-dotted"
-    >The cloth and thread in figures: stack {recipe.stack.text}, thread {recipe.thread_diameter.text}</summary
+    >The cloth and thread in figures: stack {recipe.stack.text}, thread {recipe.thread_thickness
+      .text}</summary
   >
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
     <Pick
@@ -193,7 +196,7 @@
 </dl>
 {#if recipe.cord}
   <p class="mt-3 max-w-prose">
-    Cord of {recipe.cord.strands} strands of this thread, {recipe.cord.diameter.text} thick, {recipe.cord
+    Cord of {recipe.cord.strands} strands of this thread, {recipe.cord.thickness.text} thick, {recipe.cord
       .length.text}
     a hole. Close the loop under the tack, take the tails to the back, knot, trim.
   </p>

@@ -41,12 +41,12 @@
     {/if}
   </div>
   <dl class="grid grid-cols-2 gap-x-6 gap-y-2 self-start sm:grid-cols-3">
-    <Figure label="Opening" text={toSew.opening.text} />
-    <Figure label="Overall" text={toSew.overall.text} />
-    <Figure label="Stitch width" text={toSew.stitch_width.text} />
-    <Figure label="Stitch length" text={toSew.stitch_length.text} />
-    <Figure label="Top tension" text={toSew.tension} />
-    <Figure label="Under it" text={toSew.stabiliser} across />
+    <Figure label="Opening" term="opening" text={toSew.opening.text} />
+    <Figure label="Overall" term="overall" text={toSew.overall.text} />
+    <Figure label="Stitch width" term="stitch_width" text={toSew.stitch_width.text} />
+    <Figure label="Stitch length" term="stitch_length" text={toSew.stitch_length.text} />
+    <Figure label="Top tension" term="tension" text={toSew.tension} />
+    <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
   </dl>
 </div>
 

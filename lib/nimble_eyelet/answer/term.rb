@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+# Term is a word of the craft with its meaning in one sentence: the interface explains it where it is
+# read, and docs/glossary.md is written from it.
+#
+#   TERMS.fetch("bead").means   # => "One of the two columns of satin along the slit."
+
+require_relative "../value"
+
+module NimbleEyelet
+  # word, means - String; also - Array<String>, what else it is called
+  Term = Value.of(:key, :word, :means, also: [])
+
+  TERMS = [
+    Term.new(key: "attachment", word: "attachment", means: "How the button is held: two holes, four holes, a shank or a tunnel."),
+    Term.new(key: "balance", word: "balance", means: "Forward feed against backward feed: it makes the two beads alike."),
+    Term.new(key: "bar_tack", word: "bar tack", means: "The wide stitched bar that closes an end of the hole."),
+    Term.new(key: "bead", word: "bead", also: %w[leg side], means: "One of the two columns of satin along the slit."),
+    Term.new(key: "centre_line", word: "centre line", means: "Where the middles of the two sides meet when the garment is closed."),
+    Term.new(key: "closure", word: "closure",
+             means: "One set of buttons that does one job on a garment, such as a front placket or a left cuff."),
+    Term.new(key: "cord", word: "cord", also: %w[gimp], means: "A filler laid under the beads, which raises and firms them."),
+    Term.new(key: "coverage", word: "coverage index",
+             means: "Thread diameter over stitch length: too low and cloth shows through, too high and stitches pile up."),
+    Term.new(key: "cutting_space", word: "cutting space", means: "The bare cloth between the two beads, where the slit is cut."),
+    Term.new(key: "datum", word: "datum", means: "The top finished edge, from which every place on the run is measured."),
+    Term.new(key: "diameter", word: "diameter", means: "The largest width of the button; of a bar its length."),
+    Term.new(key: "ease", word: "ease", means: "What the slit has over what has to pass through it."),
+    Term.new(key: "extension", word: "extension", means: "From the centre line out to the finished edge."),
+    Term.new(key: "gap", word: "gap", also: %w[pitch], means: "From the middle of one hole to the middle of the next."),
+    Term.new(key: "keep_out", word: "keep-out", means: "A stretch of the run where no hole and no foot may come."),
+    Term.new(key: "ligne", word: "ligne", means: "A fortieth of an inch, 0.635 mm: the trade's measure of buttons."),
+    Term.new(key: "opening", word: "opening", also: ["cut length"], means: "The slit itself: what is cut between the two ends."),
+    Term.new(key: "overall", word: "overall length", means: "The opening and the finish of both its ends."),
+    Term.new(key: "overlap", word: "overlap", means: "The side with the holes; the underlap has the buttons."),
+    Term.new(key: "run", word: "run", means: "The line the holes sit on, along the edge of the garment."),
+    Term.new(key: "shank", word: "shank", means: "What holds the button off the cloth: its own loop, or one made of thread."),
+    Term.new(key: "slack", word: "slack", means: "The slit, stretched as the cloth gives, less half the way round the button."),
+    Term.new(key: "stabiliser", word: "stabiliser",
+             means: "What keeps the cloth from moving under the needle: fusible, tear-away, wash-away or another layer."),
+    Term.new(key: "stitch_length", word: "stitch length", also: %w[density], means: "The feed of one stitch; in satin, shorter is denser."),
+    Term.new(key: "stitch_width", word: "stitch width", means: "How far the needle swings from side to side."),
+    Term.new(key: "swatch", word: "swatch", also: ["test sew"],
+             means: "A hole sewn on a scrap with the same layers, grain, thread, stabiliser and settings."),
+    Term.new(key: "tension", word: "top tension", means: "How firmly the upper thread is held; lower, it is drawn to the underside.")
+  ].to_h { |term| [term.key, term] }.freeze
+end
