@@ -8,30 +8,25 @@ require_relative "browser"
 
 module NimbleEyelet
   module Support
-    class CurrentSettings
+    class Measurements
       # A long front: 12 holes on 720 mm, marks every half millimetre, 5 keep-outs, 2 pins.
       FRONT = Spacing::Demands.new(
         count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(720), least_gap: Length.mm(30),
         first: Spacing::RowEnd.new(at: Length.mm(24), fixed: true), last: Spacing::RowEnd.new(at: Length.mm(680), fixed: true),
         pins: [Length.mm(212), Length.mm(455)],
-        shut: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
-              .map { |from, to| Spacing::Blocked.new(from: Length.mm(from), to: Length.mm(to)) }
+        blocked: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
+                 .map { |from, to| Spacing::Blocked.new(from: Length.mm(from), to: Length.mm(to)) }
       )
 
+      # Where the sample lies.
+      HOME = "/api/workrooms/marsh-walk"
       ROUNDS = 500
       WARM_UP = 60
       KEYS = 30
       SCRIPT_AIM = 120 * 1024
 
-      # The rows a sheet is worked out from, read the plain way.
-      ROWS = ["BEGIN", "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY",
-              "SELECT * FROM workrooms ORDER BY id LIMIT 1", "SELECT * FROM closures WHERE workroom_id = 1 AND id = 1",
-              *%w[pins keep_outs swatches steps_done knots].map do |table|
-                "SELECT * FROM #{table} WHERE workroom_id = 1 AND closure_id = 1"
-              end,
-              "SELECT number, parent FROM revisions WHERE workroom_id = 1 AND closure_id = 1",
-              "SELECT * FROM machines WHERE workroom_id = 1 AND id = 4",
-              "SELECT * FROM feet WHERE workroom_id = 1 AND machine_id = 4", "COMMIT"].freeze
+      # As many statements as a sheet is read with, in the plainest way: less than what they bring back.
+      ROWS = ["SELECT * FROM workrooms WHERE slug = 'marsh-walk'", "SELECT * FROM closures WHERE id = 1"].freeze
 
       # What the client waits for another key before it saves, ms.
       PAUSE = 200
@@ -63,8 +58,10 @@ module NimbleEyelet
 
       private
 
-      # The whole computed sheet of the smock, against a bare Sinatra route that reads the same rows
-      # with as many statements and returns the same bytes.
+      def closures(world) = Store::Closures.new(Store::Workrooms.new(world.db).find("marsh-walk"))
+
+      # The whole computed sheet of the smock, against a bare Sinatra route that sends as many
+      # statements and returns the same bytes.
       def sheet_over_http(world)
         count, bytes = recorded(world)
         raise "#{count} statements were sent, the baseline has #{ROWS.size}" unless count == ROWS.size
@@ -76,10 +73,10 @@ module NimbleEyelet
 
       # All schools for the smock's button, against parsing everything said about the smock as JSON.
       def schools(world)
-        closure = Store::Closures.new(world.db, 1).find(1)
-        plan = closure.plan
+        closure = closures(world).find(1)
+        plan = closure.sheet.plan
         said = JSON.generate(View::ClosureView.of(closure, Presenter.new(:mm))[:plan])
-        ends = Sheet.of(plan).recipe.ends
+        ends = closure.sheet.recipe.ends
         ours, parse = each_of({ ours: -> { Opening::Cut.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
           JSON.parse(said)
         } })
@@ -104,7 +101,7 @@ module NimbleEyelet
         grid = front.grid
         step = ->(length) { (length / grid).to_i }
         places = (step.call(front.from)..step.call(front.to)).reject do |at|
-          front.shut.any? { |shut| at > step.call(shut.from) && at < step.call(shut.to) }
+          front.blocked.any? { |blocked| at > step.call(blocked.from) && at < step.call(blocked.to) }
         end
         pins = front.pins.map(&step)
         least = step.call(front.least_gap)
@@ -141,7 +138,7 @@ module NimbleEyelet
 
       # What a drag asks for, in turns with the bare route: the slowest of twenty each time.
       def preview(world)
-        bytes = Rack::MockRequest.new(world.app).get("/api/closures/1", "HTTP_HOST" => "127.0.0.1").body
+        bytes = Rack::MockRequest.new(world.app).get("#{HOME}/closures/1", "HTTP_HOST" => "127.0.0.1").body
         bare = URI(serve(bare_route(world.db, ROWS, bytes)))
         ours = URI(world.serve)
         samples = { ours: [], bare: [] }
@@ -149,7 +146,7 @@ module NimbleEyelet
           Net::HTTP.start(bare.host, bare.port) do |other|
             (ROUNDS / 2).times do |round|
               samples[:ours] << clocked { dragged(own, round) }
-              samples[:bare] << clocked { other.get("/api/closures/1") }
+              samples[:bare] << clocked { other.get("#{HOME}/closures/1") }
             end
           end
         end
@@ -159,8 +156,9 @@ module NimbleEyelet
       end
 
       def dragged(http, round)
-        body = { placket: { keep_outs: [{ from: "#{240 + (round % 90)}mm", to: "#{260 + (round % 90)}mm", label: "pocket edge" }] } }
-        answer = http.post("/api/closures/1/preview", JSON.generate(body), "Content-Type" => "application/json",
+        row = { from: "#{240 + (round % 90)}mm", to: "#{260 + (round % 90)}mm", label: "pocket edge" }
+        body = { changes: { "placket.keep_outs" => { "a" => row } } }
+        answer = http.post("#{HOME}/closures/1/preview", JSON.generate(body), "Content-Type" => "application/json",
 "X-Nimble-Eyelet" => "1")
         raise answer.body unless answer.code == "200"
       end
@@ -169,7 +167,7 @@ module NimbleEyelet
       def import(world)
         rows = (1..5000).map { |number| "bench #{number},flat,two_holes,#{8 + (number % 20)},3,3,1.8,#{number % 90},reed,\n" }
         body = "name,shape,attachment,diameter_mm,thickness_mm,hole_spacing_mm,hole_diameter_mm,owned,colour,note\n#{rows.join}"
-        uri = URI("#{world.serve}/api/stash/import?keep=yes")
+        uri = URI("#{world.serve}#{HOME}/stash/import?keep=yes")
         before = peak
         progress = 0
         spent = clocked do
@@ -208,25 +206,26 @@ module NimbleEyelet
       # A corded hole of 40 mm at 0.3 mm, against writing as many points as JSON; a whole recipe against it;
       # and the hole over HTTP against the bare route.
       def paths(world)
-        plan = Store::Closures.new(world.db, 1).find(5).plan
+        plan = closures(world).find(5).sheet.plan
         shape = Stitches::HoleShape.new(near_end: :eyelet, far_end: :tack, opening: 40.0, near: 4.0, far: 1.25, width: 6.4,
                                         space: 0.9, length: 0.3, corded: true)
         points = Stitches::Path.sew(shape, plan.machine).points
-        situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine)
+        situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine,
+                                              stabilisers: plan.stabilisers)
         path, json, recipe = each_of({ path: -> { Stitches::Path.sew(shape, plan.machine) }, json: -> { JSON.generate(points) },
-                                       recipe: -> { Recipes::Recipe.of(situation, plan.overrides) } })
+                                       recipe: -> { Recipes::Recipe.of(situation, plan.recipe) } })
         puts format("path of %d stitches: %.3f ms, %.2f times writing its points as JSON; a recipe takes %.2f times the path",
                     points.size, path * 1000, path / json, recipe / path)
         over_http(world)
       end
 
       def over_http(world)
-        bytes = Rack::MockRequest.new(world.app).get("/api/closures/1", "HTTP_HOST" => "127.0.0.1").body
+        bytes = Rack::MockRequest.new(world.app).get("#{HOME}/closures/1", "HTTP_HOST" => "127.0.0.1").body
         ours, bare = [URI(world.serve), URI(serve(bare_route(world.db, ROWS, bytes)))].map { |uri| Net::HTTP.start(uri.host, uri.port) }
         hole, plain = each_of({ hole: lambda {
-          ours.post("/api/closures/1/stitches", "{}", "Content-Type" => "application/json", "X-Nimble-Eyelet" => "1")
+          ours.post("#{HOME}/closures/1/stitches", "{}", "Content-Type" => "application/json", "X-Nimble-Eyelet" => "1")
         },
-                                plain: -> { bare.get("/api/closures/1") } }, rounds: 200)
+                                plain: -> { bare.get("#{HOME}/closures/1") } }, rounds: 200)
         puts format("a hole sewn over HTTP: %.2f ms, %.2f times the bare route", hole * 1000, hole / plain)
       end
 
@@ -234,11 +233,10 @@ module NimbleEyelet
       def frames(world)
         db = world.db
         db[:closures].where(id: 1).update(button_diameter_mm: 150, placket_run_length_mm: 600, placket_count: 1,
-                                          placket_orientation: "horizontal")
-        db[:recipes].where(closure_id: 1).update(stitch_length_mm: 0.1)
+                                          placket_orientation: "horizontal", recipe_stitch_length_mm: 0.1)
         Capybara.register_driver(:frames) { |app| Browser.driver(app) }
         session = Capybara::Session.new(:frames)
-        session.visit("#{world.serve}/closures/1/recipe")
+        session.visit("#{world.serve}/w/marsh-walk/closures/1/recipe")
         session.find("[data-stitch]", wait: 10)
         session.driver.browser.execute_cdp("Emulation.setCPUThrottlingRate", rate: 4)
         session.execute_script("window.gaps = []; let last = 0; " \
@@ -258,17 +256,20 @@ module NimbleEyelet
 
       # How many statements one request sends, and what it answers.
       def recorded(world)
+        app = world.app
+        ask = -> { Rack::MockRequest.new(app).get("#{HOME}/closures/1", "HTTP_HOST" => "127.0.0.1") }
+        ask.call # prepares the statements
         out = StringIO.new
         world.db.loggers << (logger = Logger.new(out))
-        answer = Rack::MockRequest.new(world.app).get("/api/closures/1", "HTTP_HOST" => "127.0.0.1")
+        answer = ask.call
         world.db.loggers.delete(logger)
-        [out.string.lines.size, answer.body]
+        [out.string.scan(" -- : ").size, answer.body]
       end
 
       def bare_route(db, statements, bytes)
         Class.new(Sinatra::Base) do
           set :environment, :production
-          get "/api/closures/1" do
+          get "#{HOME}/closures/1" do
             db.synchronize { statements.each { |sql| sql.start_with?("SELECT") ? db.fetch(sql).all : db.run(sql) } }
             content_type :json
             bytes
@@ -289,7 +290,7 @@ module NimbleEyelet
         samples = Hash.new { |hash, key| hash[key] = [] }
         (WARM_UP + ROUNDS).times do |round|
           connections.each do |name, http|
-            spent = clocked { http.get("/api/closures/1").then { |answer| raise answer.body unless answer.code == "200" } }
+            spent = clocked { http.get("#{HOME}/closures/1").then { |answer| raise answer.body unless answer.code == "200" } }
             samples[name] << spent if round >= WARM_UP
           end
         end
@@ -318,7 +319,7 @@ module NimbleEyelet
       def key_to_run(world)
         Capybara.register_driver(:bench) { |app| Browser.driver(app) }
         session = Capybara::Session.new(:bench)
-        session.visit("#{world.serve}/closures/1/button")
+        session.visit("#{world.serve}/w/marsh-walk/closures/1/button")
         field = session.find("input[data-path='button.diameter']", wait: 10)
         session.execute_script(WATCH)
         field.send_keys [:control, "a"], "18"
@@ -337,4 +338,4 @@ module NimbleEyelet
   end
 end
 
-NimbleEyelet::Support::CurrentSettings.new.run
+NimbleEyelet::Support::Measurements.new.run
