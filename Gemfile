@@ -19,8 +19,8 @@ gem "sequel", "~> 5.110"
 group :development, :test do
   gem "capybara", "~> 3.40"
   gem "minitest", "~> 5.25"
-  gem "prism", "~> 1.7" # reads what leans on what
   gem "pdf-reader", "~> 2.16"
+  gem "prism", "~> 1.7" # reads what leans on what
   gem "rack-test", "~> 2.2"
   gem "rubocop", "~> 1.80", require: false
   gem "rubocop-minitest", require: false

@@ -211,7 +211,7 @@ module NimbleEyelet
                                         space: 0.9, length: 0.3, corded: true)
         points = Stitches::Path.sew(shape, plan.machine).points
         situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine,
-                                              stabilisers: plan.stabilisers)
+                                           stabilisers: plan.stabilisers)
         path, json, recipe = each_of({ path: -> { Stitches::Path.sew(shape, plan.machine) }, json: -> { JSON.generate(points) },
                                        recipe: -> { Recipes::Recipe.of(situation, plan.recipe) } })
         puts format("path of %d stitches: %.3f ms, %.2f times writing its points as JSON; a recipe takes %.2f times the path",
