@@ -11,7 +11,7 @@ module NimbleEyelet
       # @param present [Presenter]
       # @return [Hash] lists of { key, name, note }
       def self.of(present)
-        { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS), schools: noted(Opening::SCHOOLS, &:assumes),
+        { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS),
           rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, present) },
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),

@@ -10,7 +10,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         cut = sheet.cut
-        { length: present.length(cut.length), overall: present.length(cut.overall), rounding: present.length(cut.rounding),
+        { length: present.length(cut.length), overall: present.length(cut.overall),
           ruler: cut.ruler.name, verdict: verdict(cut.verdict, present), ends: ends(cut.ends, present),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.settings.fetch(cut.chosen.school.key), present), foot: sheet.recipe.foot.value.name,
@@ -42,7 +42,7 @@ module NimbleEyelet
       def self.answer(answer, cut, present, setting)
         school = answer.school
         { school: school.key, name: school.name, assumes: school.assumes, fails: school.fails,
-          exact: present.length(answer.exact), length: present.length(answer.length), overall: present.length(answer.overall),
+          length: present.length(answer.length), overall: present.length(answer.overall),
           verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen), setting: present.words(setting.short),
           gives: present.length(setting.gives) }
       end

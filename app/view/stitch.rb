@@ -37,15 +37,14 @@ module NimbleEyelet
       def self.comes_to(reckoning, present)
         { top: present.length(whole(reckoning.top)), bobbin: present.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
           cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: SewingThread.looks(index) } },
-          hits: reckoning.hits.round(2), bulk: present.length(reckoning.bulk), cautions: present.cautions(reckoning.cautions) }
+          bulk: present.length(reckoning.bulk), cautions: present.cautions(reckoning.cautions) }
       end
 
       # Thread is not measured finer than this.
       def self.whole(length) = length.round_to(Length.mm(1))
 
       def self.row(row, present)
-        row && { holes: row.holes, enough_for: row.enough_for, says: row.says,
-                 left: present.length(row.left), needed: present.length(row.needed) }
+        row && { holes: row.holes, says: row.says, left: present.length(row.left) }
       end
       private_class_method :parts, :comes_to, :whole, :row
     end

@@ -25,7 +25,7 @@ class ContractTest < AppTest
     keys = found.transform_values { |items| items.map { |item| item["key"] } }
 
     assert_equal BUTTON_SHAPES.keys, keys["shapes"]
-    assert_equal Opening::SCHOOLS.keys, keys["schools"]
+    assert_equal TERMS.keys, keys["terms"]
     assert_equal STYLES.keys, keys["styles"]
     assert_equal Swatches::SYMPTOMS.keys, keys["symptoms"]
   end

@@ -25,9 +25,6 @@ module NimbleEyelet
 
     # @raise [KeyError] for a path that is no habit
     def self.fetch(path) = HABITS.fetch(path)
-
-    # @return [Hash{String => String}] what a workroom holds before anybody has said anything
-    def self.beginnings = HABITS.transform_values(&:begins)
   end
 
   module HabitTable
