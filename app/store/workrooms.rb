@@ -94,7 +94,8 @@ module NimbleEyelet
       end
 
       def free_slug(name)
-        base = name.unicode_normalize(:nfkd).downcase.gsub(/[^a-z0-9]+/, "-").gsub(/\A-+|-+\z/, "")[0, 40].to_s.delete_suffix("-")
+        plain = name.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.gsub(/[^a-z0-9]+/, "-")
+        base = plain.gsub(/\A-+|-+\z/, "")[0, 40].to_s.delete_suffix("-")
         base = "workroom" if base.empty?
         taken = @db[:workrooms].where(Sequel.like(:slug, "#{base}%")).select_map(:slug)
         [base, *(2..(taken.size + 2)).map { |number| "#{base}-#{number}" }].find { |slug| !taken.include?(slug) }

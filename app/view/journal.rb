@@ -3,6 +3,7 @@
 # journal: what happened at the table, as a plain log.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "sewing"
 
 module NimbleEyelet
   module View
@@ -22,10 +23,18 @@ module NimbleEyelet
         case entry.kind
         when "hole_sewn" then hole(entry)
         when "swatch" then swatch(entry.swatch)
-        when "step" then "Done: #{entry.step.tr('-', ' ')}."
+        when "step" then step(entry)
         when "button_sewn" then Sentence["Button at %s sewn on.", entry.at]
         else "Noted."
         end
+      end
+
+      # The step, and the figures it was done with.
+      def self.step(entry)
+        figures = entry.done_with.slice(*SewingView::FIGURES.keys)
+        words = figures.map { |path, value| "#{SewingView::FIGURES[path]} #{value.is_a?(Length) ? '%s' : value}" }
+        done = "Done: #{entry.step.tr('-', ' ')}"
+        Sentence["#{[done, *words].join(', ').gsub(/%(?!s)/, '%%')}.", *figures.values.grep(Length)]
       end
 
       def self.hole(entry)
@@ -38,7 +47,7 @@ module NimbleEyelet
         words = ["Test hole set to %s: the button #{passes}", *seen].join("; ")
         swatch.measured ? Sentence["#{words}; measured %s.", swatch.opening, swatch.measured] : Sentence["#{words}.", swatch.opening]
       end
-      private_class_method :says, :hole, :swatch
+      private_class_method :says, :step, :hole, :swatch
     end
   end
 end

@@ -21,6 +21,7 @@ class WorkroomTest < AppTest
     assert_equal ["Heron Loft", "Marsh Walk"], names
     assert_equal "heron-loft-2", begun["slug"], "an address is never given twice"
     assert_equal "workroom", begun("***")["slug"]
+    assert_equal "osterhus", begun("Österhus")["slug"]
     begun(" ")
 
     assert_status 422

@@ -137,9 +137,10 @@ class KeptTest < BrowserTest
       assert_selector "[data-import]", text: "1500 are new", wait: 20
     end
     assert_text "1510 kinds of button"
+    assert_selector "main li", count: 60
     click_button "More"
 
-    assert_selector "main li", count: 120
+    assert_selector "main li", count: 120, wait: 20
     fill_in "Search by name, shape, colour or note", with: "pebble 0777"
 
     assert_selector "main li", count: 1, text: "pebble 0777"

@@ -1,10 +1,10 @@
 // Addresses: the workrooms, and in each its pages and the table with a closure at one of its
 // stations. Pages are loaded when they are visited.
 import { createRouter } from 'sv-router';
-import AwayPage from './pages/AwayPage.svelte';
+import Away from './api/Away.svelte';
 
 /** A page that cannot be fetched says so, and comes as soon as the server answers. */
-const away = (): { default: typeof AwayPage } => ({ default: AwayPage });
+const away = (): { default: typeof Away } => ({ default: Away });
 
 export const { navigate, route, p } = createRouter({
   '/': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),

@@ -1,8 +1,8 @@
 <script lang="ts">
   // The page somebody went to could not be fetched: it is asked for until it can.
   import { onMount } from 'svelte';
-  import { ask } from '../api/ask';
-  import { client } from '../api/client';
+  import { ask } from './ask';
+  import { client } from './client';
 
   const AGAIN = 1000;
 
