@@ -7,6 +7,7 @@
 #   Server::Backup.new(url).read("marsh-walk.backup")
 
 require "open3"
+require "securerandom"
 require "sequel"
 require_relative "cluster"
 
@@ -52,7 +53,9 @@ module NimbleEyelet
 
         run("pg_restore", "--clean", "--if-exists", "--no-owner", "--single-transaction", "--exit-on-error", "--dbname=#{@url}", file)
         # What was put back is another line of versions: a browser that saw the old one must not save over it unseen.
-        Sequel.connect(@url) { |db| db[:identity].update(id: Sequel.function(:gen_random_uuid)) if db.table_exists?(:identity) }
+        Sequel.connect(@url) do |db|
+          db[:identity].update(id: SecureRandom.alphanumeric(6).downcase) if db.table_exists?(:identity)
+        end
       end
 
       private

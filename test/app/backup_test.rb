@@ -21,6 +21,7 @@ class BackupTest < AppTest
       before = everything
       backup.write(file)
       save({ "button" => { "diameter" => "21" } })
+      seen = match
       db[:closures].where(id: 3).delete
       db[:buttons].delete
       db.disconnect
@@ -29,6 +30,12 @@ class BackupTest < AppTest
       assert_equal before, everything
       assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
       assert_equal ["marsh walk.backup"], Dir.children(File.dirname(file)), "nothing unfinished stays behind"
+      call(:patch, "/api/closures/1/plan", { "button.diameter" => "22" }, seen)
+
+      assert_status 412 # a browser that saw what was there before
+      save({ "button" => { "diameter" => "22" } })
+
+      assert_status 200
     end
   end
 
