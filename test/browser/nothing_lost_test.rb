@@ -71,6 +71,17 @@ class NothingLostTest < BrowserTest
     assert_answer "25 mm"
   end
 
+  def test_what_was_typed_just_before_leaving_is_saved
+    open_station "button"
+    type "button.diameter", "19"
+    find("header a", text: "Marsh Walk").click
+
+    assert_selector "h2", text: "linen field smock"
+    page.document.synchronize(5, errors: [Minitest::Assertion]) do
+      assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
+    end
+  end
+
   def test_a_lost_connection
     open_station "button"
 

@@ -92,10 +92,11 @@ export class ClosureWork {
     if (this.unsaved) this.saveSoon(0);
   }
 
-  /** Stops saving; what is unsaved stays kept for the next visit. */
+  /** What waits is sent now; what cannot be stays kept for the next visit, and nothing is tried again. */
   leave(): void {
-    this.gone = true;
     clearTimeout(this.timer);
+    if (this.unsaved) void this.save();
+    this.gone = true;
   }
 
   /** What a field shows: what was typed, else what is saved. */
