@@ -12,7 +12,10 @@ module NimbleEyelet
       FIGURES = { "hole.at" => "the hole at", "hole.button" => "the button at", "opening.length" => "the slit",
                   "recipe.needle" => "the needle", "recipe.foot" => "the foot", "recipe.stitch_width" => "the stitch width",
                   "recipe.stitch_length" => "the stitch length", "recipe.tension" => "the top tension",
-                  "attach.width" => "the zigzag width" }.freeze
+                  "attach.width" => "the zigzag width",
+                  "hole.start" => "the start mark at", "opening.overall" => "the overall length", "recipe.style" => "the style",
+                  "recipe.stabiliser" => "the stabiliser", "placket.count" => "the number of holes",
+                  "attach.pattern" => "the pattern", "attach.shank" => "the thread shank" }.freeze
 
       # @param sheet [Sheet]
       # @param present [Presenter]
@@ -54,7 +57,8 @@ module NimbleEyelet
 
       def self.outdated(difference, present)
         was, now = [difference.was, difference.now].map { |value| present.words(value) }
-        "#{FIGURES.fetch(difference.figure)}: done with #{was}, the plan says #{now}"
+        mark = difference.figure[/\Amark\.(\d+)\z/, 1]
+        "#{mark ? "mark #{mark} at" : FIGURES.fetch(difference.figure)}: done with #{was}, the plan says #{now}"
       end
       private_class_method :step, :enter, :outdated
     end

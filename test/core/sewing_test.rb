@@ -66,6 +66,20 @@ class SewingTest < CoreTest
     assert_equal [["opening.length", mm(27), mm(22.5)]], outdated["mark"].map(&:to_a)
   end
 
+  # A length in the sentence of a step is one of the figures it is done with: no tick outlives its figure.
+  def test_every_step_keeps_the_lengths_it_says
+    steps.each do |step|
+      next unless step.does.is_a?(Sentence)
+
+      assert_empty step.does.figures.grep(Length) - step.figures.values, step.key
+    end
+    moved = facts(steps: %w[mark place-1 stabilise], with: { "mark.2" => mm(1), "hole.start" => mm(2),
+                                                             "recipe.stabiliser" => "none" })
+
+    assert_equal({ "mark" => ["mark.2"], "place-1" => ["hole.start"], "stabilise" => ["recipe.stabiliser"] },
+                 sheet(facts: moved).progress.outdated.transform_values { |found| found.map(&:figure) })
+  end
+
   def test_facts_are_read_off_the_journal_and_what_is_withdrawn_does_not_count
     entry = ->(id, kind, **more) { Sewing::Entry.new(id: id, kind: kind, happened_at: nil, **more) }
     read = Sewing::Facts.of([

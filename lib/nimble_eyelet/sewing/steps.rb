@@ -64,7 +64,7 @@ module NimbleEyelet
       def prepare
         part = "Prepare"
         [Step.new(key: "stabilise", part: part, does: "Stabilise: #{@recipe.stabiliser.value}.",
-                  how: @recipe.stabiliser.because.first.says,
+                  how: @recipe.stabiliser.because.first.says, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s },
                   symptom: "Left out, the row tunnels and the holes grow.",
                   caution: (@order.cloth.iron? ? nil : "No hot iron on this cloth.")),
          Step.new(key: "try-on", part: part, does: "Try the garment on, and check the pinned points.",
@@ -75,7 +75,7 @@ module NimbleEyelet
       def mark_step(part)
         holes = count == 1 ? "the hole" : "#{count} holes"
         Step.new(key: "mark", part: part, does: Sentence["Mark #{holes}, each from the top edge; the slit is %s.", @order.cut.length],
-                 figures: slit,
+                 figures: slit.merge(marks),
                  how: "With #{@order.cloth.type.marking}. Never measure one hole from the one before.")
       end
 
@@ -114,7 +114,7 @@ module NimbleEyelet
 
       # What the dials are set to.
       def set
-        { "recipe.stitch_width" => straight? ? nil : @recipe.stitch_width.value, "recipe.stitch_length" => @recipe.stitch_length.value,
+        { "recipe.style" => @recipe.style.value.name, "recipe.stitch_width" => straight? ? nil : @recipe.stitch_width.value, "recipe.stitch_length" => @recipe.stitch_length.value,
           "recipe.tension" => Wording.decimal(@recipe.tension.value.to_r, 2) }.compact
       end
 
@@ -138,14 +138,14 @@ module NimbleEyelet
       def chalk_step
         how = straight? ? "Both long lines and both ends." : "Both ends of every slit: they are where the tacks begin."
         Step.new(key: "chalk", part: SET_UP, does: Sentence["Chalk the lines of the holes: %s overall.", @order.cut.overall], how: how,
-                 figures: slit)
+                 figures: slit.merge(overall))
       end
 
       def test
         part = "Test"
         [Step.new(key: "test-sew", part: part, does: "Sew a test hole on a scrap of the same layers and stabiliser.",
                   how: Sentence["Slit %s, overall %s. Same grain, same thread.", @order.cut.length, @order.cut.overall],
-                  figures: slit.merge(set)),
+                  figures: slit.merge(overall, set)),
          Step.new(key: "test-open", part: part, does: "Cut it open, put the button through, and log what you see.",
                   symptom: "Skipped, the first hole cut into the garment is the test.",
                   caution: "Ripper away from the holding hand, on a mat.")]
@@ -171,10 +171,10 @@ module NimbleEyelet
       end
 
       def place_step(hole, part)
-        start = hole.vertical? ? Sentence["%s from the top edge", hole.to] : Sentence["%s from the top edge", hole.at]
+        start = hole.vertical? ? hole.to : hole.at
         lever = clamped? ? " Lever down?" : ""
-        Step.new(key: "place-#{hole.number}", part: part, figures: { "hole.at" => hole.at },
-                 does: Sentence["Needle onto the start mark, by hand: %s.", start],
+        Step.new(key: "place-#{hole.number}", part: part, figures: { "hole.at" => hole.at, "hole.start" => start },
+                 does: Sentence["Needle onto the start mark, by hand: %s from the top edge.", start],
                  how: "Hold the thread tails under the foot.#{lever}", caution: "Hand wheel only toward you.")
       end
 
@@ -184,7 +184,7 @@ module NimbleEyelet
         how = Sentence["%s %s", how, "Stop it yourself when the second bead meets the tack."] if
           @machine.stops == "operator" && @machine.type.senses && !straight?
         stored = hole.number == 1 && @machine.type.stores && !straight?
-        Step.new(key: "sew-#{hole.number}", part: part, figures: { "hole.at" => hole.at }.merge(slit, set),
+        Step.new(key: "sew-#{hole.number}", part: part, figures: { "hole.at" => hole.at }.merge(slit, overall, set),
                  hole: Placket::SewnHole.new(at: hole.at, opening: @order.cut.length), does: does, how: how, symptom: interrupted(hole),
                  moves: stored ? { "memory" => @order.cut.length } : {})
       end
@@ -237,7 +237,7 @@ module NimbleEyelet
 
       def hand_step(part)
         Step.new(key: "buttons-by-hand", part: part, does: "Sew #{count == 1 ? 'the button' : "the #{count} buttons"} on by hand.",
-                 how: @order.attaching.instead)
+                 how: @order.attaching.instead, figures: { "placket.count" => count.to_s })
       end
 
       def prepare_for_buttons(part)
@@ -268,8 +268,9 @@ module NimbleEyelet
         shank = attaching.shank.zero? ? "" : " over a pin, for a thread shank of %s"
         turns = attaching.pattern.turned ? " #{attaching.pattern.how}" : ""
         how = Sentence["#{attaching.stitches} stitches a pair#{shank}.#{turns}", *(attaching.shank unless attaching.shank.zero?)]
+        way = { "attach.pattern" => attaching.pattern.name, "attach.shank" => attaching.shank }
         sewn = @order.layout.holes.map do |hole|
-          Step.new(key: "button-#{hole.number}", part: part, how: how, figures: { "hole.button" => hole.button },
+          Step.new(key: "button-#{hole.number}", part: part, how: how, figures: { "hole.button" => hole.button, **way },
                    does: "Turn the needle by hand through both holes, then sew button #{hole.number}.",
                    caution: hole.number == 1 ? "Eyes protected, slow: a struck needle flies." : nil)
         end
@@ -284,6 +285,13 @@ module NimbleEyelet
       end
 
       def slit = { "opening.length" => @order.cut.length }
+      def overall = { "opening.overall" => @order.cut.overall }
+
+      # Where the chalk is, and how often.
+      def marks
+        @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }.merge("placket.count" => count.to_s)
+      end
+
       def count = @order.layout.holes.size
       def straight? = @recipe.style.value.stitched == :straight
       def by_hand? = straight? || @recipe.style.value.by_hand
