@@ -75,8 +75,8 @@
   </form>
   <ol class="mt-4">
     {#each log.data ?? [] as line (line.id)}
-      <li class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-dashed border-base-300 py-2">
-        <span class="min-w-48 grow wrap-anywhere">
+      <li class="flex items-baseline gap-x-4 border-b border-dashed border-base-300 py-2">
+        <span class="min-w-0 grow wrap-anywhere">
           <span class={line.withdrawn_at ? 'text-secondary line-through' : ''}
             >{line.kind === 'note' ? line.note : line.says}</span
           >
@@ -89,8 +89,10 @@
           </span>
         </span>
         {#if !line.withdrawn_at}
-          <button class="btn btn-sm" aria-label="Withdraw: {line.says}" onclick={() => withdraw(line)}
-            >Withdraw</button
+          <button
+            class="btn shrink-0 btn-sm"
+            aria-label="Withdraw: {line.says}"
+            onclick={() => withdraw(line)}>Withdraw</button
           >
         {/if}
       </li>
