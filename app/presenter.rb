@@ -24,6 +24,12 @@ module NimbleEyelet
       length && { mm: length.to_f.round(4), text: Wording.of(length, unit) }
     end
 
+    # A figure of the machine: in its own millimetres, never converted.
+    #
+    # @param length [Length, nil]
+    # @return [Hash, nil]
+    def dial(length) = length && { mm: length.to_f.round(4), text: Wording.of(length, :mm) }
+
     # @param text [String, Sentence, nil]
     # @return [String, nil]
     def words(text) = text && Sentence.in(text, unit)
@@ -46,10 +52,11 @@ module NimbleEyelet
     def decided(value)
       case value
       when Style then value.name
-      when Foot then value.nickname.empty? ? value.name : "#{value.name} (#{value.nickname})"
+      when Foot then value.full_name
       when true then "yes"
       when false then "no"
       when Rational, Integer then number(value)
+      when Length then dial(value)[:text]
       else words(value)
       end
     end
@@ -73,10 +80,11 @@ module NimbleEyelet
     end
 
     # @param value [Length, Rational, Outline, Integer, String, nil] of a field
+    # @param dial [Boolean] a figure of the machine
     # @return [Hash, String, nil] as the interface describes fields
-    def field(value)
+    def field(value, dial: false)
       case value
-      when Length then length(value)
+      when Length then dial ? dial(value) : length(value)
       when Outline then value.in(unit)
       when Rational then number(value)
       when Integer then value.to_s
@@ -86,6 +94,6 @@ module NimbleEyelet
 
     # @param value [Object] of a field
     # @return [String] as a person would type it; empty for nothing
-    def typed(value) = field(value).then { |shown| shown.is_a?(Hash) ? shown.fetch(:text) : shown.to_s }
+    def typed(value, dial: false) = field(value, dial: dial).then { |shown| shown.is_a?(Hash) ? shown.fetch(:text) : shown.to_s }
   end
 end

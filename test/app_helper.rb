@@ -87,7 +87,13 @@ class AppTest < Minitest::Test
     call(:put, "/api/journal/#{id}", { closure: SMOCK, happened_at: NOW.iso8601, sent_at: NOW.iso8601, **body })
   end
 
-  def step(key, of: closure) = of["sheet"]["sewing"]["steps"].find { |item| item["key"] == key }
+  # By its key, or by what is done and the number of the hole: "sew-3".
+  def step(key, of: closure)
+    name, number = key.match(/\A(sew|place|look|lever|reset|open|button)-(\d+)\z/)&.captures
+    of["sheet"]["sewing"]["steps"].find do |item|
+      number ? item["key"].start_with?("#{name}-at") && item["part"].match?(/\b#{number}( of|\z)/) : item["key"] == key
+    end
+  end
 
   # Ticks a step with the figures it was given out with.
   def tick(key, machine: 4) = enter(step(key).fetch("enter").merge("machine" => machine))

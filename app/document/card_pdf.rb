@@ -32,18 +32,28 @@ module NimbleEyelet
         pdf.text "#{@sheet.plan.machine.name}, #{@sheet.plan.machine.type.name}", size: 9
         section(pdf, "Set", settings)
         section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
-        section(pdf, "Between two holes", [@sheet.plan.machine.reset_words&.capitalize || "Nothing to reset."])
+        section(pdf, "Where it begins", begins)
+        section(pdf, "After the test hole and between two holes", [@sheet.plan.machine.reset_words&.then { |words| "Back to the first part: #{words}." } || "Nothing to reset."])
         section(pdf, "Put back", back)
         pdf.render
       end
 
       private
 
-      def setting = @sheet.settings.fetch(@sheet.cut.chosen.school.key)
+      def setting = @sheet.setting
 
       def settings
         @sheet.recipe.lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
-          ["Opening #{@present.words(@sheet.cut.length)}, overall #{@present.words(@sheet.cut.overall)} with both ends"]
+          ["Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends"]
+      end
+
+      def begins
+        beginning = @sheet.beginning
+        return ["Sew one hole on a scrap and watch: which end, which side first. Then write it on the machine's page."] unless beginning.known?
+
+        side = beginning.side ? "; the #{beginning.side} side first" : ""
+        at = { near: "the end toward you", far: "the end away from you", middle: "the middle of a long side" }.fetch(beginning.begins)
+        ["It begins at #{at}#{side}."]
       end
 
       # Everything that some step moves away from neutral.

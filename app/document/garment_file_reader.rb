@@ -80,14 +80,17 @@ module NimbleEyelet
       end
 
       def machine(kept)
-        facts = load(MachineFields::MACHINE, kept)
-        feet = kept.fetch("feet").map { |foot| Foot.new(**load(MachineFields::FOOT, foot)) }
+        facts = load(MachineFields::MACHINE, kept, Machine::DEFAULTS)
+        feet = kept.fetch("feet").map { |foot| Foot.new(**load(MachineFields::FOOT, foot, Foot::DEFAULTS)) }
         Machine.new(**facts, styles: kept.fetch("styles").map(&:to_s) & STYLES.keys, feet: feet).validate
       end
 
-      # Flags are kept as they are, all else is read as if typed in millimetres.
-      def load(fields, kept)
+      # Flags are kept as they are, all else is read as if typed in millimetres; what older files do not say begins
+      # as it does for a new machine.
+      def load(fields, kept, begun)
         fields.to_h do |name, field|
+          next [name, begun.fetch(name)] if begun.key?(name) && !kept.key?(name.to_s)
+
           [name, field.kind == :flag ? kept.fetch(name.to_s) == true : read(field, kept.fetch(name.to_s))]
         end
       end
@@ -133,6 +136,10 @@ module NimbleEyelet
       end
 
       def member(list, name, value)
+        return nil if value.nil? && list.optional.include?(name.to_sym)
+        return value if list.choices[name.to_sym]&.include?(value)
+        raise KeyError, name if list.choices.key?(name.to_sym)
+
         if list.lengths.include?(name.to_sym)
           return Typing::Notation.read(value.to_s, unit: :mm, field: list.path).then do |length|
             Field.decimal(length)

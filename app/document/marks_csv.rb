@@ -17,12 +17,19 @@ module NimbleEyelet
       # @return [String]
       def self.of(layout)
         CSV.generate(row_sep: "\r\n") do |csv|
-          csv << ["hole", *COLUMNS.map { |column| "#{column}_mm" }, "lies"]
+          csv << ["hole", *COLUMNS.map { |column| "#{column}_mm" }, "lies", "edge_mm", "start_mm", "start_edge_mm", "sewn"]
           layout.holes.each do |hole|
-            csv << [hole.number, *COLUMNS.map { |column| hole[column] && Field.decimal(hole[column]) }, hole.lies]
+            csv << [hole.number, *COLUMNS.map { |column| hole[column] && Field.decimal(hole[column]) }, hole.lies, Field.decimal(hole.edge),
+                    *start(hole), hole.sewn ? "yes" : "no"]
           end
         end
       end
+
+      # Empty while nobody has watched where the machine begins.
+      def self.start(hole)
+        hole.starts.one? ? [hole.starts.first.along, hole.starts.first.from_edge].map { |length| Field.decimal(length) } : [nil, nil]
+      end
+      private_class_method :start
     end
   end
 end

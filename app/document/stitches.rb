@@ -41,7 +41,7 @@ module NimbleEyelet
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{width}mm" height="#{height}mm" viewBox="0 0 #{width} #{height}">
           <title>#{CGI.escapeHTML(@title)}</title>
-          <g transform="translate(#{figure((@path.shape.width / 2) + MARGIN)} #{figure(@path.shape.overall + MARGIN)}) scale(1 -1)" fill="none" stroke="black" stroke-linejoin="round" stroke-linecap="round" stroke-width="#{figure(@thread)}">
+          <g transform="translate(#{figure((@path.shape.width / 2) + MARGIN)} #{figure(MARGIN)})" fill="none" stroke="black" stroke-linejoin="round" stroke-linecap="round" stroke-width="#{figure(@thread)}">
           #{cords}
           #{parts}
           <path class="slit" stroke-width="0.1" stroke-dasharray="1 1" d="M0 #{figure(@path.shape.slit[0])}V#{figure(@path.shape.slit[1])}"/>

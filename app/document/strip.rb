@@ -107,7 +107,13 @@ module NimbleEyelet
       def says
         return "#{@layout.holes.size} buttons, #{text(@button.across)} across" if @side == :underlap
 
-        "#{@layout.holes.size} holes, slit #{text(@cut.length)}, overall #{text(@cut.overall)} with both ends"
+        "#{@layout.holes.size} holes, slit #{text(@sheet.opening)}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
+      end
+
+      # Holes across the run are measured from the finished edge, too.
+      def from_edge
+        flat = @layout.holes.reject(&:vertical?)
+        flat.empty? ? "" : "; outer end of the stitches #{text(flat.first.edge)} from the finished edge"
       end
 
       # Rows lie on the centre line, or two of them at one distance on either side of it.
@@ -125,18 +131,30 @@ module NimbleEyelet
       end
 
       def draw_keep_out(pen, keep_out)
-        from = keep_out.from.to_f
-        to = keep_out.to.to_f
+        from = keep_out.upper.to_f
+        to = keep_out.lower.to_f
         pen.rectangle(0, from, cloth_width, to - from, :ghost)
         ((from / 2).ceil..(to / 2).floor).each { |step| pen.line(0, step * 2.0, cloth_width, step * 2.0, :hatch) }
-        label = keep_out.label.empty? ? "keep-out" : keep_out.label
-        pen.text(2, from - 1, "#{label}, #{text(keep_out.from)} to #{text(keep_out.to)}", 2.4)
+        label = keep_out.label.empty? ? Placket::OBSTACLES.fetch(keep_out.kind) : keep_out.label
+        place = keep_out.to ? "#{text(keep_out.from)} to #{text(keep_out.to)}" : "seam at #{text(keep_out.from)}"
+        pen.text(2, from - 1, "#{label}, #{place}", 2.4)
       end
 
       def draw_hole(pen, hole)
         hole.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
-        pen.circle(across(@extension - rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost)
+        pen.circle(across(@extension - rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
+        hole.starts.each { |start| draw_start(pen, start) }
         number(pen, hole)
+      end
+
+      # Where the needle goes in first: a small open triangle's tip, marked only where it is known.
+      def draw_start(pen, start)
+        return unless @sheet.beginning.known?
+
+        x = across(start.from_edge.to_f)
+        y = start.along.to_f
+        pen.line(x - 1.2, y - 1.2, x, y, :tack)
+        pen.line(x - 1.2, y + 1.2, x, y, :tack)
       end
 
       # Where the button is sewn on, in each row.
@@ -154,7 +172,10 @@ module NimbleEyelet
 
       def number(pen, hole)
         pen.text(cloth_width + 2, hole.at.to_f + 1, hole.number.to_s, 4)
-        pen.text(cloth_width + 9, hole.at.to_f + 1, [text(hole.at), hole.pinned].compact.reject(&:empty?).join(", "), 3)
+        pen.text(cloth_width + 9, hole.at.to_f + 1, [text(hole.at), hole.pinned, ("sewn" if hole.sewn)].compact.reject(&:empty?).join(", "), 3)
+        return unless @sheet.beginning.known? && hole.starts.one?
+
+        pen.text(cloth_width + 9, hole.at.to_f + 4.5, "needle #{text(hole.starts.first.along)}, edge #{text(hole.starts.first.from_edge)}", 2.4)
       end
 
       def draw_vertical(pen, hole)

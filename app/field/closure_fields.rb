@@ -37,9 +37,10 @@ module NimbleEyelet
 
     ALL = [
       row("closure.name", :text, "name"),
+      row("closure.unit", :choice, "lengths in", choices: Plan::UNITS, initial: "mm"),
 
       row("button.name", :text, "button"),
-      row("button.shape", :choice, "shape", choices: BUTTON_SHAPES, initial: "flat"),
+      row("button.shape", :choice, "shape", choices: BUTTON_SHAPES, initial: "rounded"),
       row("button.attachment", :choice, "sewn on through", choices: ATTACHMENTS, initial: "four_holes"),
       row("button.diameter", :length, "diameter", initial: "15", help: "The largest width. Measure twice, a quarter turned."),
       row("button.thickness", :length, "thickness", initial: "3", help: "The height without the shank, at its highest."),
@@ -47,6 +48,7 @@ module NimbleEyelet
       row("button.hole_diameter", :length, "hole diameter", initial: "1.8"),
       open("button.width", :length, "smallest width"),
       open("button.outline", :outline, "corner points"),
+      open("button.tip", :length, "knot or tip at its end", help: "Half the way round what has to pass too."),
 
       row("cloth.name", :text, "cloth"),
       row("cloth.kind", :choice, "kind of cloth", choices: CLOTH_KINDS, initial: "light_woven"),
@@ -67,7 +69,7 @@ module NimbleEyelet
 
       habit("opening.school", "school", Opening::SCHOOLS),
       row("opening.allowance", :length, "fixed allowance", initial: "3"),
-      row("opening.correction", :length, "from test holes", initial: "0"),
+      row("opening.correction", :length, "set beyond what is wanted", initial: "0"),
       open("opening.ease", :length, "ease", habit: true),
       habit("opening.ruler", "rounded up to", RULERS),
       row("opening.clicks", :whole, "clicks", initial: "1"),
@@ -84,7 +86,8 @@ module NimbleEyelet
       row("placket.extension", :length, "extension", initial: "18", help: "From the centre line to the finished edge."),
       row("placket.orientation", :choice, "holes lie", choices: Placket::ORIENTATIONS, initial: "vertical"),
       row("placket.first_lies", :choice, "the first hole lies", choices: Placket::FIRST_LIES, initial: "as_rest"),
-      row("placket.use", :choice, "kind of closure", choices: Placket::USES, initial: "shirt"),
+      row("placket.use", :choice, "kind of garment", choices: Placket::USES, initial: "shirt"),
+      row("placket.place", :choice, "place on it", choices: Placket::PLACES, initial: "front"),
       row("placket.pattern", :choice, "they follow", choices: Placket::PATTERNS, initial: "even"),
       row("placket.together", :whole, "in one cluster", initial: "2"),
       open("placket.inner_gap", :length, "gap within a cluster"),
@@ -97,28 +100,29 @@ module NimbleEyelet
 
       open("recipe.style", :choice, "style", choices: STYLES),
       open("recipe.foot", :choice, "foot", choices: FOOT_KINDS),
-      open("recipe.stitch_width", :length, "stitch width"),
-      open("recipe.stitch_length", :length, "stitch length"),
+      open("recipe.stitch_width", :length, "stitch width", dial: true),
+      open("recipe.stitch_length", :length, "stitch length", dial: true),
       open("recipe.tension", :decimal, "top tension"),
       open("recipe.stabiliser", :text, "stabiliser"),
       open("recipe.needle_size", :whole, "needle"),
 
       habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
       open("attach.stitches", :whole, "stitches a pair"),
-      open("attach.width", :length, "zigzag width")
+      open("attach.width", :length, "zigzag width", dial: true)
     ].freeze
 
     BY_PATH = ALL.to_h { |field| [field.path, field] }.freeze
 
     # Rows of the lists of a run: what is typed in each, and what a row is called.
     #
-    # names - Array<Symbol> of lengths; word - String
-    ListField = Value.of(:path, :row, :lengths, :most, :word)
+    # lengths - Array<Symbol>; word - String; choices - Hash of name to Array<String>; optional - Array<Symbol> of lengths
+    ListField = Value.of(:path, :row, :lengths, :most, :word, choices: {}, optional: [])
 
     LISTS = [
-      ListField.new(path: "placket.pins", row: Placket::Pin, lengths: %i[at], most: Placket::Run::MOST.fetch(:pins), word: "pin"),
+      ListField.new(path: "placket.pins", row: Placket::Pin, lengths: %i[at], most: Placket::Run::MOST.fetch(:pins), word: "pin",
+                    choices: { holds: Placket::HOLDS.keys }),
       ListField.new(path: "placket.keep_outs", row: Placket::KeepOut, lengths: %i[from to], most: Placket::Run::MOST.fetch(:keep_outs),
-                    word: "keep-out")
+                    word: "keep-out", choices: { kind: Placket::OBSTACLES.keys }, optional: %i[to])
     ].to_h { |list| [list.path, list] }.freeze
   end
 end

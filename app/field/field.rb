@@ -12,8 +12,9 @@ module NimbleEyelet
   # optional - Boolean, may be left empty for the rules or the house to decide
   # choices - Array<String> or nil; limit - Typing::Limit or nil; initial - String, what it begins with, as typed
   # habit - Boolean, left empty the house decides; label, help - String
+  # dial - Boolean, a figure of the machine: in millimetres, whatever ruler a person reads
   class Field < Value.of(:path, :kind, :column, optional: false, choices: nil, limit: nil, initial: "", habit: false, label: "",
-                         help: "")
+                         help: "", dial: false)
     LONGEST_TEXT = 80
     NAMED = %w[closure.name machine.name stash.name].freeze
 
@@ -25,7 +26,7 @@ module NimbleEyelet
       text = Field.clean(typed)
       return nil if text.empty? && optional
 
-      READERS.fetch(kind).call(self, text, unit)
+      READERS.fetch(kind).call(self, text, dial ? :mm : unit)
     end
 
     # @return [Object] what it holds before anybody has said anything

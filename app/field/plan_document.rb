@@ -36,7 +36,7 @@ module NimbleEyelet
         sections.fetch(section.to_sym)[name.to_sym] = document.key?(field.path) ? field.load(document[field.path]) : field.begun
       end
       lists = ClosureFields::LISTS.to_h { |path, list| [path[/\w+\z/].to_sym, load_rows(list, document[path].to_h)] }
-      build(sections, lists, name: document.fetch("closure.name"), machine: machine, accepted: document["swatch.accepted"],
+      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine, accepted: document["swatch.accepted"],
                              settled: document["settled"].to_h.transform_values { |read| PlainValue.load_all(read) })
     end
 
@@ -58,10 +58,12 @@ module NimbleEyelet
     def self.load_rows(list, rows) = sorted(list, rows.map { |id, row| load_row(list, id, row) })
 
     # In the order in which they lie on the run.
-    def self.sorted(list, rows) = rows.sort_by { |row| [*list.lengths.map { |name| row[name] }, row.id] }
+    def self.sorted(list, rows) = rows.sort_by { |row| [*list.lengths.filter_map { |name| row[name] }.first(1), row.id] }
 
     def self.load_row(list, id, row)
-      values = row.to_h { |name, value| [name.to_sym, list.lengths.include?(name.to_sym) ? Length.new(value.to_r) : value] }
+      values = row.to_h { |name, value| [name.to_sym, value && list.lengths.include?(name.to_sym) ? Length.new(value.to_r) : value] }
+      # Before a pin could hold a button, what was pinned was the hole.
+      values[:holds] ||= "hole" if list.row == Placket::Pin
       list.row.new(id: id, **values)
     end
   end

@@ -45,7 +45,7 @@ module NimbleEyelet
           fields = ClosureFields::ALL.select { |field| field.path.start_with?("#{section}.") }
           [section.to_sym, fields.to_h { |field| [field.path[/\w+\z/].to_sym, field.begun] }]
         end
-        apply(typed, PlanDocument.build(sections, { pins: [], keep_outs: [] }, name: name, machine: machine))
+        apply(typed, PlanDocument.build(sections, { pins: [], keep_outs: [] }, name: name, unit: @unit.to_s, machine: machine))
       end
 
       private
@@ -80,7 +80,7 @@ module NimbleEyelet
       def row(list, id, values, before)
         read = list.row.members.reject { |name| name == :id }.each_with_object({}) do |name, found|
           text = values[name.to_s]
-          next if text.nil? && (before || !list.lengths.include?(name))
+          next if text.nil? && (before || !list.lengths.include?(name) || list.optional.include?(name))
 
           found[name] = member(list, "#{list.path}.#{id}.#{name}", name, text)
         end
@@ -88,6 +88,9 @@ module NimbleEyelet
       end
 
       def member(list, path, name, text)
+        return nil if list.optional.include?(name) && text.to_s.strip.empty?
+        return choice(list, path, name, text) if list.choices.key?(name)
+
         if list.lengths.include?(name)
           return Typing::Notation.read(text.to_s, unit: @unit, field: path).tap do |length|
             within(path, length)
@@ -96,6 +99,11 @@ module NimbleEyelet
         return weight(path, text) if name == :weight
 
         Field.clean(text)[0, Field::LONGEST_TEXT]
+      end
+
+      def choice(list, path, name, text)
+        allowed = list.choices.fetch(name)
+        allowed.include?(text) ? text : raise(Refusal.field(path, text.to_s, "Choose one of: #{allowed.join(', ')}."))
       end
 
       def within(path, length)

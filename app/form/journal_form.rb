@@ -82,11 +82,12 @@ module NimbleEyelet
         set = values("with", body["with"])
         measured = body["measured"].to_s.strip
         Swatches::Swatch.new(
-          passes: body.fetch("passes"), symptoms: body.fetch("symptoms", []).uniq,
+          passes: body["passes"], symptoms: body.fetch("symptoms", []).uniq,
           measured: measured.empty? ? nil : Typing::Notation.read(measured, unit: @unit, field: "swatch.measured"),
           opening: set.fetch("opening.length"), stitch_width: set.fetch("recipe.stitch_width"),
           stitch_length: set.fetch("recipe.stitch_length"), tension: set.fetch("recipe.tension").to_r,
-          stabiliser: set.fetch("recipe.stabiliser"), note: note(body)
+          stabiliser: set.fetch("recipe.stabiliser"), note: note(body),
+          sewn_with: set
         ).validate
       rescue KeyError => e
         raise Refusal.field("journal.with", e.key.to_s, "A test hole says what it was sewn with.")

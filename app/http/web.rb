@@ -16,7 +16,6 @@ require_relative "../route/garment"
 require_relative "../route/journal"
 require_relative "../route/machine"
 require_relative "../route/measure"
-require_relative "../route/opening"
 require_relative "../route/print"
 require_relative "../route/stash"
 require_relative "../route/stitch"
@@ -43,7 +42,6 @@ module NimbleEyelet
       register Route::WorkroomRoutes
       register Route::JournalRoutes
       register Route::MeasureRoutes
-      register Route::OpeningRoutes
       register Route::ClosureRoutes
       register Route::PrintRoutes
       register Route::MachineRoutes
@@ -94,6 +92,15 @@ module NimbleEyelet
 
         # In the unit of the workroom, where there is one.
         def present = @present ||= Presenter.new(params["slug"] || @workroom ? workroom.unit : :mm)
+
+        # What is said about a closure from here on is in the unit that it was made in.
+        #
+        # @param closure [Store::Closure]
+        # @return [Store::Closure]
+        def in_its_unit(closure)
+          @present = Presenter.new(closure.unit)
+          closure
+        end
 
         # @param version [String, Integer] of what is shown
         def etag_of(version) = response["etag"] = "\"#{version}\""

@@ -74,11 +74,13 @@ module NimbleEyelet
         def closures = @closures ||= Store::Closures.new(workroom)
 
         def show(closure, status: 200, sheet: closure.sheet)
+          in_its_unit(closure)
           etag_of(closure.version)
           json(View::ClosureView.of(closure, present, sheet: sheet), status: status)
         end
 
         def preview(closure)
+          in_its_unit(closure)
           plan = form.apply(body_hash.fetch("changes"), closure.plan)
           changed = closure.with(plan: plan)
           sheet = Sheet.of(plan.in(closure.house).validate, closure.facts)
@@ -89,7 +91,7 @@ module NimbleEyelet
         # The one way to save over HTTP. A change hands on the sheet it was checked with.
         def change(&block)
           @checked = nil
-          saved = stale_aware { closures.change(number(params["id"]), version: seen, device: device, &block) }
+          saved = stale_aware { closures.change(number(params["id"]), version: seen, device: device) { |closure| block.call(in_its_unit(closure)) } }
           show(saved, sheet: @checked || saved.sheet)
         end
 
@@ -100,7 +102,7 @@ module NimbleEyelet
           yield
         rescue Store::Stale => e
           halt Problem.new(412, "This closure was changed in another place meanwhile.",
-                           current: View::ClosureView.of(e.current, present)).render
+                           current: View::ClosureView.of(e.current, in_its_unit(e.current) && present)).render
         end
 
         # What was typed, checked section by section. Holes that do not fit are refused when the run
@@ -115,7 +117,7 @@ module NimbleEyelet
           plan
         end
 
-        def form = Form::ClosureForm.new(workroom.unit, machine: ->(id) { workroom.machines.one(id) })
+        def form = Form::ClosureForm.new(present.unit, machine: ->(id) { workroom.machines.one(id) })
 
         # The plan of then; which test hole was accepted then counts only while it stands.
         def brought_back(closure, plan)
@@ -135,7 +137,15 @@ module NimbleEyelet
           return copied(closures.find(like).plan, name) if like
 
           machine = workroom.machines.all.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
-          form.blank(name: name, machine: machine)
+          asked = body_hash.fetch("plan", {})
+          form.blank(name: name, machine: machine, typed: { **conventions(asked), **asked })
+        end
+
+        # What goes with the place of the closure; each can be changed afterwards.
+        def conventions(asked)
+          Placket::PLACES[asked["placket.place"]]&.fills.to_h.to_h do |path, typed|
+            [path, ClosureFields.fetch(path).kind == :length ? "#{typed}mm" : typed]
+          end
         end
 
         # The plan of another closure, or its mirror image: the other front lies on top. What was sewn stays there.
@@ -151,8 +161,8 @@ module NimbleEyelet
         end
 
         def settled(closure, stages)
-          plan = closure.plan.in(closure.house)
-          closure.plan.with(settled: closure.plan.settled.merge(stages.to_h { |word| [word, Stage.fetch(word).read(plan)] }))
+          sheet = closure.sheet
+          closure.plan.with(settled: closure.plan.settled.merge(stages.to_h { |word| [word, Stage.fetch(word).answer(sheet)] }))
         end
       end
     end

@@ -19,10 +19,10 @@ module NimbleEyelet
           response["content-disposition"] = "attachment; filename=\"garment-#{garment.id}.json\""
           Document::GarmentFile.write(garment)
         end
-        app.get("/api/workrooms/:slug/garments/:id") { json(View::GarmentView.of(garments.find(number(params["id"])), present)) }
+        app.get("/api/workrooms/:slug/garments/:id") { json(View::GarmentView.of(garments.find(number(params["id"])))) }
         app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))
-          json(View::GarmentView.of(garments.find(garments.take_in(content.name, content.closures)), present), status: 201)
+          json(View::GarmentView.of(garments.find(garments.take_in(content.name, content.closures))), status: 201)
         end
         app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
           closure = closures.find(number(params["id"]))

@@ -25,13 +25,16 @@ module NimbleEyelet
 
         # One write; it never asks what the plan is by now. Sent twice it is one fact.
         def enter
-          entry = Form::JournalForm.new(workroom.unit, now: settings.now).read(params["entry"], body_hash)
+          entry = Form::JournalForm.new(unit_of_entry, now: settings.now).read(params["entry"], body_hash)
           journal.add(entry, **belongs_to(entry), plan_version: body_hash["plan"], device: device)
           json({ id: entry.id, kind: entry.kind, step: entry.step, about: entry.about, at: present.length(entry.at),
                  happened_at: entry.happened_at.utc.iso8601 })
         rescue Store::Clash
           halt Problem.new(409, "Something else was entered under this name already.").render
         end
+
+        # What was measured is typed in the unit of its closure.
+        def unit_of_entry = (closures.unit_of(body_hash["closure"]) if body_hash["kind"] == "swatch") || workroom.unit
 
         # A withdrawal belongs where the entry belongs that it is about.
         def belongs_to(entry)

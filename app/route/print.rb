@@ -15,7 +15,7 @@ module NimbleEyelet
       def self.registered(app)
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/strip\.(pdf|svg)}) do |slug, id, format|
           workroom_at(slug)
-          closure = closures.find(number(id))
+          closure = in_its_unit(closures.find(number(id)))
           sheet = closure.sheet
           raise Refusal, sheet.faults unless sheet.layout
 

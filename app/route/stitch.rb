@@ -27,7 +27,7 @@ module NimbleEyelet
           format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
         end
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
-          closure = closures.find(number(params["id"]))
+          closure = in_its_unit(closures.find(number(params["id"])))
           content_type "application/pdf"
           response["content-disposition"] = "inline; filename=\"card-#{closure.id}.pdf\""
           Document::CardPdf.new(closure.sheet, present, title: "#{closure.garment_name}: #{closure.plan.name}").render
@@ -40,13 +40,13 @@ module NimbleEyelet
       end
 
       module Helpers
-        def sheet_of(id) = closures.find(number(id)).sheet
+        def sheet_of(id) = in_its_unit(closures.find(number(id))).sheet
 
         # Dials as typed.
         def trial
           read = lambda do |name|
             text = body_hash[name].to_s.strip
-            text.empty? ? nil : ClosureFields.fetch("recipe.#{name}").read(text, unit: workroom.unit)
+            text.empty? ? nil : ClosureFields.fetch("recipe.#{name}").read(text, unit: present.unit)
           end
           Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
                     tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).validate

@@ -7,8 +7,10 @@ require_relative "../form/workroom_form"
 require_relative "../problem"
 require_relative "../store/errors"
 require_relative "../store/sample"
+require_relative "../store/under_way"
 require_relative "../store/waste_basket"
 require_relative "../view/catalogue"
+require_relative "../view/under_way"
 require_relative "../view/waste_basket"
 require_relative "../view/workroom"
 
@@ -34,6 +36,7 @@ module NimbleEyelet
       end
 
       def self.one(app)
+        app.get("#{AT}/under-way") { json(View::UnderWayView.of(Store::UnderWay.new(workroom))) }
         app.get("#{AT}/catalogue") { json(View::Catalogue.of(present)) }
         app.get(AT) { show_workroom(workroom) }
         app.patch(AT) do

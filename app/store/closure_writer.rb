@@ -14,8 +14,8 @@ module NimbleEyelet
     class ClosureWriter
       # Typing that goes on within this is one revision.
       STILL_TYPING = 60
-      ROWS = { "placket.pins" => [:pins, { at: :at_mm, label: :label, weight: :weight }],
-               "placket.keep_outs" => [:keep_outs, { from: :from_mm, to: :to_mm, label: :label }] }.freeze
+      ROWS = { "placket.pins" => [:pins, { at: :at_mm, label: :label, weight: :weight, holds: :holds }],
+               "placket.keep_outs" => [:keep_outs, { from: :from_mm, to: :to_mm, label: :label, kind: :kind }] }.freeze
 
       # @param scope [Scope]
       def initialize(scope)

@@ -26,6 +26,9 @@ module NimbleEyelet
     # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
     class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan, :entries,
                              :ledger, :house)
+      # @return [Symbol] the one it was made in
+      def unit = plan.unit.to_sym
+
       # @return [Sewing::Facts]
       def facts = Sewing::Facts.of(entries)
 
@@ -38,9 +41,9 @@ module NimbleEyelet
       # A closure with all that belongs to it, in one statement and so from one moment.
       READ = <<~SQL.freeze
         SELECT c.*, g.name AS garment_name, (SELECT id FROM identity) AS identity,
-          (SELECT jsonb_object_agg(p.key, jsonb_build_object('at', p.at_mm::text, 'label', p.label, 'weight', p.weight))
+          (SELECT jsonb_object_agg(p.key, jsonb_build_object('at', p.at_mm::text, 'label', p.label, 'weight', p.weight, 'holds', p.holds))
              FROM pins p WHERE p.workroom_id = c.workroom_id AND p.closure_id = c.id)::text AS pins,
-          (SELECT jsonb_object_agg(k.key, jsonb_build_object('from', k.from_mm::text, 'to', k.to_mm::text, 'label', k.label))
+          (SELECT jsonb_object_agg(k.key, jsonb_build_object('from', k.from_mm::text, 'to', k.to_mm::text, 'label', k.label, 'kind', k.kind))
              FROM keep_outs k WHERE k.workroom_id = c.workroom_id AND k.closure_id = c.id)::text AS keep_outs,
           #{MachineRows::JSON_OBJECT}::text AS machine,
           (SELECT jsonb_agg(#{JournalRows::JSON_OBJECT} ORDER BY j.happened_at, j.seq)
@@ -133,6 +136,10 @@ module NimbleEyelet
       # @raise [Refusal] when the garment has one of that name
       def create(garment_id, plan) = @scope.transaction { @writer.create(garment_id, plan) }
 
+      # @param id [Integer, nil]
+      # @return [Symbol, nil]
+      def unit_of(id) = @scope[:closures].where(id: id).get(:unit)&.to_sym
+
       # Into the waste basket.
       #
       # @param id [Integer]
@@ -152,7 +159,7 @@ module NimbleEyelet
         Closure.new(id: id, garment_id: row[:garment_id], garment_name: row[:garment_name], version: "#{row[:identity]}.#{row[:version]}",
                     position: row[:position], undo_changes: here["parent"] && here["changes"], redo_changes: row[:following] && parse(row[:following]),
                     plan: plan(row), entries: (row[:entries] ? parse(row[:entries]) : []).map { |entry| JournalRows.entry(entry) },
-                    ledger: ledger(row[:moved]), house: @workroom.house)
+                    ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))
       end
 
       def parse(text) = JSON.parse(text.to_s, decimal_class: BigDecimal)

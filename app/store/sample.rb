@@ -78,6 +78,8 @@ module NimbleEyelet
       end
 
       def from_shelf(section, table, closure)
+        return {} unless closure.key?(section)
+
         row = @shelves.fetch(table).fetch(closure.fetch(section))
         row.except("owned", "colour", "note").to_h do |column, value|
           ["#{section}.#{column.sub(/_(mm|g_m2|percent)\z/, '')}", value.to_s]

@@ -39,12 +39,15 @@ module NimbleEyelet
       def revision = @row[:revision]
 
       # @return [House] a value for every habit; questions that came later begin as the table says
-      def house
-        @house ||= begin
-          kept = @row[:habits].to_h
-          habits = HABITS.to_h { |path, habit| [path, kept.key?(path) ? ClosureFields.fetch(path).load(kept[path]) : habit.begins] }
-          House.new(habits: habits, stabilisers: kept.key?(DRAWER) ? kept[DRAWER].to_a : STABILISER_KINDS.keys)
-        end
+      def house = house_for(unit)
+
+      # The ruler comes with the unit, as long as nobody has said otherwise.
+      # @param unit [Symbol] of whoever works
+      # @return [House]
+      def house_for(unit)
+        kept = @row[:habits].to_h
+        habits = HABITS.to_h { |path, habit| [path, kept.key?(path) ? ClosureFields.fetch(path).load(kept[path]) : habit.begins_in(unit)] }
+        House.new(habits: habits, stabilisers: kept.key?(DRAWER) ? kept[DRAWER].to_a : STABILISER_KINDS.keys)
       end
 
       # @param revision [Integer] the one the person saw
@@ -82,6 +85,11 @@ module NimbleEyelet
         @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
           { id: row[:id], name: row[:name], closures: closures.fetch(row[:id]).map { |closure| closure.slice(:id, :name) } }
         end
+      end
+
+      # @return [Hash, nil] row of the closure that was changed last
+      def last_used
+        @scope.standing(:closures).where(id: @scope[:revisions].reverse(:made_at).get(:closure_id)).first
       end
 
       # @param name [String]

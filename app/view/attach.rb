@@ -12,17 +12,18 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         attaching = sheet.attaching
-        { by_machine: attaching.by_machine, width: present.length(attaching.width), spacing: present.length(attaching.spacing),
+        { by_machine: attaching.by_machine, width: present.dial(attaching.width), spacing: present.length(attaching.spacing),
           clearance: present.length(attaching.clearance), verdict: attaching.verdict,
           verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
           needle: sheet.recipe.needle.value.to_s, needle_width: present.length(sheet.recipe.needle.value.diameter),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
-          shank: present.length(attaching.shank), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),
+          shank: present.length(attaching.shank), spacer: present.length(attaching.spacer), needle_most: attaching.needle_most,
+          hand_thread: present.length(attaching.hand_thread), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),
           instead: attaching.instead, because: present.reasons(attaching.because), cautions: present.cautions(attaching.cautions) }
       end
 
       # @return [String] for the knot
-      def self.short(sheet, present) = sheet.attaching.by_machine ? present.words(sheet.attaching.width) : "by hand"
+      def self.short(sheet, present) = sheet.attaching.by_machine ? present.dial(sheet.attaching.width)[:text] : "by hand"
     end
   end
 end

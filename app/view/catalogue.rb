@@ -15,21 +15,30 @@ module NimbleEyelet
           rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, present) },
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),
-          cloth_kinds: noted(CLOTH_KINDS, &:example), fibres: plain(SewingThread::DENSITIES.to_h { |key, _| [key, key] }),
+          cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present), places: noted(Placket::PLACES, &:says),
+          holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES), fibres: plain(SewingThread::DENSITIES.to_h { |key, _| [key, key] }),
           styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: noted(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
-          non_buttons: noted(NON_BUTTONS, &:measured), patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
+          patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
           gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES), overlaps: plain(Placket::OVERLAPS),
           rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
           programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
-          sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews, programmed: kind.programmed } },
-          measured: BUTTON_SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured } },
-          arrangements: plain(Placket::ARRANGEMENTS), colours: noted(Buttons::COLOURS, &:ink),
+          sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews, programmed: kind.programmed, usual: kind.usual } },
+          measured: BUTTON_SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured, fastens: shape.fastens } },
+          colours: noted(Buttons::COLOURS, &:ink),
           terms: TERMS.values.map { |term| item(term.key, term.word, term.means) },
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
-          first_directions: plain(FIRST_DIRECTIONS), scale_reads: plain(SCALE_READS),
+          first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS), second_beads: plain(SECOND_BEADS),
+          forgets: plain(FORGETS), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
           fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
+      end
+
+      # What is typical for a kind of cloth, to begin with.
+      def self.cloth_figures(present)
+        CLOTH_KINDS.values.map do |kind|
+          { key: kind.key, weight: kind.weight.to_s, thickness: present.typed(kind.thickness), stretch: kind.stretch.to_s }
+        end
       end
 
       # Rows of a table, with what the block says of each as a note.
@@ -40,7 +49,7 @@ module NimbleEyelet
       def self.plain(table) = table.map { |key, name| item(key, name) }
       def self.item(key, name, note = "") = { key: key, name: name, note: note }
       def self.gap(use, present) = "gaps of #{present.words(use.least_gap)} to #{present.words(use.most_gap)}"
-      private_class_method :noted, :plain, :item, :gap
+      private_class_method :cloth_figures, :noted, :plain, :item, :gap
     end
   end
 end

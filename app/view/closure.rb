@@ -21,6 +21,9 @@ module NimbleEyelet
       VIEWS = { "button" => ButtonView, "opening" => OpeningView, "placket" => PlacketView, "recipe" => RecipeView,
                 "swatch" => SwatchView, "sewing" => SewingView, "attach" => AttachView }.freeze
 
+      # The answer of a stage that has no view of its own.
+      SHORT = { "cloth" => ->(sheet, _) { sheet.plan.machine.name }, "print" => ->(*) { "1 : 1" } }.freeze
+
       # @param closure [Store::Closure]
       # @param present [Presenter]
       # @param sheet [Sheet] of the closure's plan
@@ -38,13 +41,15 @@ module NimbleEyelet
 
       # Everything by its path.
       def self.plan(plan, present)
-        fields = ClosureFields::ALL.to_h { |field| [field.path, present.field(plan.at(field.path))] }
+        fields = ClosureFields::ALL.to_h { |field| [field.path, present.field(plan.at(field.path), dial: field.dial)] }
         lists = ClosureFields::LISTS.to_h { |path, list| [path, plan.at(path).map { |row| row(list, row, present) }] }
         fields.merge(lists, PlanDocument::MACHINE => plan.machine.id, "swatch.accepted" => plan.accepted)
       end
 
       def self.row(list, row, present)
-        row.to_h.to_h { |name, value| [name, list.lengths.include?(name) ? present.length(value) : value.to_s] }
+        shown = row.to_h.to_h { |name, value| [name, list.lengths.include?(name) ? present.length(value) : value.to_s] }
+        # A seam is one place as typed, and a stretch as it is drawn.
+        row.is_a?(Placket::KeepOut) ? shown.merge(upper: present.length(row.upper), lower: present.length(row.lower)) : shown
       end
 
       def self.sheet(sheet, closure, present)
@@ -54,11 +59,11 @@ module NimbleEyelet
       end
 
       def self.stages(sheet, present)
-        STAGES.values.map do |stage|
-          state = sheet.stages.fetch(stage.word)
+        sheet.stages.map do |word, state|
+          stage = STAGES.fetch(word)
           { word: stage.word, title: stage.title, question: stage.question, state: state.state,
-            changes: state.changes.map { |change| RevisionView.since(change, present) },
-            answer: VIEWS.key?(stage.word) ? VIEWS.fetch(stage.word).short(sheet, present) : "1 : 1" }
+            missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
+            answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
         end
       end
       private_class_method :changed, :plan, :row, :sheet, :stages

@@ -8,10 +8,9 @@ module NimbleEyelet
   module View
     module GarmentView
       # @param garment [Store::Garment]
-      # @param present [Presenter]
       # @return [Hash]
-      def self.of(garment, present)
-        { id: garment.id, name: garment.name, closures: garment.closures.map { |closure| closure(closure, present) } }
+      def self.of(garment)
+        { id: garment.id, name: garment.name, closures: garment.closures.map { |closure| closure(closure, Presenter.new(closure.unit)) } }
       end
 
       def self.closure(closure, present)
@@ -20,7 +19,7 @@ module NimbleEyelet
         { id: closure.id, name: closure.plan.name, holes: sheet.layout ? sheet.layout.holes.size : 0,
           places: sheet.layout ? sheet.layout.holes.map { |hole| hole.at.to_f } : [], run_length: sheet.plan.placket.run_length.to_f,
           overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap), button: sheet.plan.button.name,
-          opening: present.length(sheet.cut.length),
+          opening: present.length(sheet.opening),
           machine: closure.plan.machine.name, stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } },
           steps: steps.size, done: sheet.progress ? sheet.progress.done.size : 0,
           trouble: sheet.layout ? nil : sheet.faults.map { |fault| present.words(fault.allowed) }.join(" ") }

@@ -22,7 +22,7 @@ module NimbleEyelet
 
       # Every fact as a person would type it.
       def self.facts(fields, thing, present)
-        fields.to_h { |name, field| [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : present.typed(thing[name])] }
+        fields.to_h { |name, field| [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : present.typed(thing[name], dial: field.dial)] }
       end
       private_class_method :facts
     end

@@ -10,10 +10,10 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         cut = sheet.cut
-        { length: present.length(cut.length), overall: present.length(cut.overall),
-          ruler: cut.ruler.name, verdict: verdict(cut.verdict, present), ends: ends(cut.ends, present),
+        { length: present.length(sheet.opening), overall: present.length(sheet.overall), wanted: present.length(cut.length),
+          says: present.words(says(sheet)), ruler: cut.ruler.name, verdict: verdict(sheet.verdict, present), ends: ends(cut.ends, present),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
-          setting: setting(sheet.settings.fetch(cut.chosen.school.key), present), foot: sheet.recipe.foot.value.name,
+          setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
           bands: cut.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
           if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth)
                           .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, present) } },
@@ -21,10 +21,21 @@ module NimbleEyelet
       end
 
       # @return [String] for the knot
-      def self.short(sheet, present) = present.words(sheet.cut.length)
+      def self.short(sheet, present) = present.words(sheet.opening)
+
+      # The answer as somebody who sews would say it.
+      def self.says(sheet)
+        button = sheet.plan.button
+        noun = button.form.noun
+        least = sheet.cut.ruler.up(sheet.cut.bands.fetch("snug"))
+        return Sentence["Your #{noun} runs through a round hole of %s.", sheet.opening] if sheet.recipe.style.value.round?
+
+        Sentence["Your #{noun} needs a slit of at least %s here; sew %s.", least, sheet.opening]
+      end
 
       def self.verdict(verdict, present)
-        { key: verdict.key, words: verdict.words, usable: verdict.usable?, slack: present.length(verdict.slack) }
+        { key: verdict.key, words: verdict.words, usable: verdict.usable?, slack: present.length(verdict.slack),
+          in_twenty: verdict.in_twenty, passes_in_twenty: verdict.passes_in_twenty }
       end
 
       def self.ends(ends, present)
@@ -35,7 +46,9 @@ module NimbleEyelet
       def self.setting(setting, present)
         { way: setting.by.key, name: setting.by.name, reads: setting.reads, figure: present.length(setting.figure),
           gives: present.length(setting.gives), overall: present.length(setting.overall),
-          clicks: setting.clicks, pitch: present.length(setting.pitch), says: present.words(setting.says),
+          clicks: setting.clicks, opened: present.length(setting.opened), stops: present.length(setting.stops), clamps: setting.clamps,
+          expected: setting.expected&.map { |length| present.length(length) }, differs: setting.differs?, mark: present.words(setting.short),
+          pitch: present.length(setting.pitch), says: present.words(setting.says),
           cautions: present.cautions(setting.cautions) }
       end
 
@@ -44,9 +57,9 @@ module NimbleEyelet
         { school: school.key, name: school.name, assumes: school.assumes, fails: school.fails,
           length: present.length(answer.length), overall: present.length(answer.overall),
           verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen), setting: present.words(setting.short),
-          gives: present.length(setting.gives) }
+          gives: present.length(setting.planned) }
       end
-      private_class_method :verdict, :ends, :answer, :setting
+      private_class_method :says, :verdict, :ends, :answer, :setting
     end
   end
 end

@@ -29,11 +29,12 @@ module NimbleEyelet
         "#{holes.size} #{holes.size == 1 ? 'hole' : 'holes'}"
       end
 
-      LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner].freeze
+      LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner edge opening].freeze
 
       def self.hole(hole, present)
         LENGTHS.to_h { |name| [name, present.length(hole[name])] }
-               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned, lies: hole.lies, cautions: present.cautions(hole.cautions))
+               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned, lies: hole.lies, sewn: hole.sewn, cautions: present.cautions(hole.cautions),
+                      starts: hole.starts.map { |start| { at: start.at, along: present.length(start.along), from_edge: present.length(start.from_edge) } })
       end
 
       def self.edge(edge, present)

@@ -12,12 +12,12 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         recipe = sheet.recipe
-        { settings: recipe.lines.map { |line| setting(line, present) },
+        { settings: recipe.lines.map { |line| setting(line, sheet, present) },
           bead: present.length(recipe.bead), space: present.length(recipe.space), coverage: recipe.coverage.round(2),
           coverage_least: SewingThread::COVERAGE_LEAST, coverage_most: SewingThread::COVERAGE_MOST,
-          satin: recipe.style.value.stitched == :satin,
+          satin: recipe.stitched == :satin, second_pass: recipe.second_pass,
           thread_thickness: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
-          corded: recipe.cord.value, cord: cord(sheet, present), scores: scores(recipe),
+          corded: recipe.cord.value, cord: cord(sheet, present), stay: recipe.stay&.key,
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
           pressure: sheet.plan.cloth.type.pressure, cautions: present.cautions(recipe.cautions) }
@@ -26,31 +26,41 @@ module NimbleEyelet
       def self.cord(sheet, present)
         return unless sheet.recipe.cord.value
 
-        cord = Cord.of(sheet.plan.thread, overall: sheet.cut.overall)
+        cord = Cord.of(sheet.plan.thread, overall: sheet.overall)
         { strands: cord.strands, thickness: present.length(cord.diameter), length: present.length(cord.length) }
       end
 
-      def self.scores(recipe)
-        recipe.scores.map do |score|
-          { key: score.style.key, name: score.style.name, points: score.points, possible: score.possible,
-            chosen: score.style == recipe.style.value,
-            speaks_for: score.speaks_for.map(&:says), against: score.against.map(&:says) }
+      # What else there is, and why not.
+      def self.scores(line, chosen)
+        line.scores.map do |score|
+          { key: score.key, name: called(score.option), points: score.points, possible: score.possible?, obstacle: score.obstacle,
+            chosen: score.key == chosen, speaks_for: score.speaks_for.map(&:says), against: score.against.map(&:says) }
         end
+      end
+
+      def self.called(option) = option.respond_to?(:name) ? option.name : option.says
+
+      # Key of what was chosen, among what was weighed.
+      def self.chosen(line, recipe)
+        { style: recipe.style.value.key, foot: recipe.foot.value.kind, needle: recipe.needle.value.point, stabiliser: recipe.stay&.key,
+          tension: recipe.tension_move.key }[line.key]
       end
 
       # @return [String] for the knot
       def self.short(sheet, present)
-        "#{present.words(sheet.recipe.stitch_width.value)} wide"
+        "#{present.dial(sheet.recipe.stitch_width.value)[:text]} wide"
       end
 
-      def self.setting(line, present)
+      # Figures of the machine are said as its dial says them.
+      def self.setting(line, sheet, present)
         decision = line.decision
-        { key: line.key.to_s, label: line.label, field: line.field, text: present.decided(decision.value),
-          yours: decision.because.first.kind == :yours,
+        value = decision.value
+        { key: line.key.to_s, label: line.label, field: line.field, text: value.is_a?(Length) ? present.dial(value)[:text] : present.decided(value),
+          scores: scores(line, chosen(line, sheet.recipe)), yours: decision.because.first.kind == :yours,
           because: present.reasons(decision.because), cautions: present.cautions(decision.cautions) }
       end
 
-      private_class_method :setting, :cord, :scores
+      private_class_method :setting, :cord, :scores, :called, :chosen
     end
   end
 end

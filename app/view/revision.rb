@@ -4,6 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "figures"
 
 module NimbleEyelet
   module View
@@ -11,8 +12,7 @@ module NimbleEyelet
       # So many changes are told one by one.
       TOLD = 2
       NOTHING = "—"
-      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the accepted test hole",
-"stabilisers" => "the stabilisers at hand" }.freeze
+      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the accepted test hole", "stabilisers" => "the stabilisers at hand" }.freeze
 
       # @param row [Hash] number, parent, changes, made_at
       # @return [Hash]
@@ -34,13 +34,13 @@ module NimbleEyelet
       # @param change [PlanChange]
       # @return [String]
       def self.since(change, present)
-        was, now = [change.from, change.to].map { |value| shown(value, present) }
+        was, now = [change.from, change.to].map { |value| Figures.shown(change.path, value, present) }
         "#{label(change.path)} was #{was}, now #{now}"
       end
 
       # @return [String] what a path is called
       def self.label(path)
-        ClosureFields::BY_PATH[path]&.label || OWN[path] || list(path)&.word || path.split(".").last.tr("_", " ")
+        Figures.label(path) || ClosureFields::BY_PATH[path]&.label || OWN[path] || list(path)&.word || path.split(".").last.tr("_", " ")
       end
 
       def self.change(change, present)
@@ -60,7 +60,7 @@ module NimbleEyelet
 
       def self.row(list, from, to, present)
         name = [list.word, (to || from)["label"].to_s].reject(&:empty?).join(" ")
-        place = ->(row) { row&.values_at(*list.lengths.map(&:to_s))&.map { |mm| Length.new(mm.to_r) } }
+        place = ->(row) { row&.values_at(*list.lengths.map(&:to_s))&.map { |mm| mm && Length.new(mm.to_r) } }
         was = place.call(from)
         now = place.call(to)
         return "#{name} added at #{present.words(now.first)}" unless was
@@ -71,8 +71,7 @@ module NimbleEyelet
       end
 
       def self.list(path) = ClosureFields::LISTS.values.find { |list| path.start_with?(list.path) }
-      def self.shown(value, present) = value.nil? || value == "" ? NOTHING : present.words(value).tr("_", " ")
-      private_class_method :change, :known, :row, :list, :shown
+      private_class_method :change, :known, :row, :list
     end
   end
 end

@@ -5,25 +5,18 @@
 
 require_relative "../field/field"
 require_relative "../field/plain_value"
+require_relative "figures"
 
 module NimbleEyelet
   module View
     module SewingView
-      FIGURES = { "hole.at" => "the hole at", "hole.button" => "the button at", "opening.length" => "the slit",
-                  "recipe.needle" => "the needle", "recipe.foot" => "the foot", "recipe.stitch_width" => "the stitch width",
-                  "recipe.stitch_length" => "the stitch length", "recipe.tension" => "the top tension",
-                  "attach.width" => "the zigzag width",
-                  "hole.start" => "the start mark at", "opening.overall" => "the overall length", "recipe.style" => "the style",
-                  "recipe.stabiliser" => "the stabiliser", "placket.count" => "the number of holes",
-                  "attach.pattern" => "the pattern", "attach.shank" => "the thread shank" }.freeze
-
       # @param sheet [Sheet]
       # @param present [Presenter]
       # @return [Hash, nil] nothing while the holes do not fit
       def self.of(sheet, present)
         progress = sheet.progress or return
         { steps: progress.steps.map { |step| step(step, progress, sheet.facts, present) }, next: progress.next_key,
-          done: progress.done.size, passed_over: progress.passed_over.size,
+          sewn: sheet.layout.holes.count(&:sewn), done: progress.done.size, passed_over: progress.passed_over.size,
           newest: progress.steps.map(&:key).reverse.find { |key| progress.done.include?(key) } }
       end
 
@@ -56,9 +49,8 @@ module NimbleEyelet
       end
 
       def self.outdated(difference, present)
-        was, now = [difference.was, difference.now].map { |value| present.words(value) }
-        mark = difference.figure[/\Amark\.(\d+)\z/, 1]
-        "#{mark ? "mark #{mark} at" : FIGURES.fetch(difference.figure)}: done with #{was}, the plan says #{now}"
+        was, now = [difference.was, difference.now].map { |value| Figures.shown(difference.figure, value, present) }
+        "#{Figures.label(difference.figure)}: done with #{was}, the plan says #{now}"
       end
       private_class_method :step, :enter, :outdated
     end

@@ -15,13 +15,13 @@ module NimbleEyelet
         path = simulation.path
         shape = path.shape
         set = { width: Length.mm(shape.width), stitch_length: Length.mm(shape.length) }.transform_values do |length|
-          present.length(length)
+          present.dial(length)
         end
         { **set, tension: present.number(simulation.tension), parts: parts(path), points: path.points.flatten.map do |figure|
           (figure * 1000).round
         end,
           cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
-          overall: shape.overall.round(4),
+          overall: shape.overall.round(4), cord: shape.cord.round(4),
           slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
           thread: simulation.thread.to_f, **comes_to(simulation.reckoning, present),
           row: row(simulation.row, present) }

@@ -3,6 +3,7 @@
 # The workroom: its unit, its shelves, and what can be chosen from.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
 require_relative "../field/field"
 require_relative "../presenter"
 
@@ -21,7 +22,7 @@ module NimbleEyelet
           stabilisers: STABILISER_KINDS.map do |key, name|
             { key: key, name: name, owned: workroom.house.stabilisers.include?(key) }
           end,
-          machines: workroom.machines.all.map { |machine| machine(machine, present) },
+          machines: workroom.machines.all.map { |machine| machine(machine, present) }, last: last(workroom.last_used),
           buttons: shelf(workroom, :buttons, present) do |row|
             "#{ButtonShape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], present)}"
           end,
@@ -39,8 +40,20 @@ module NimbleEyelet
 
       def self.machine(machine, present)
         { id: machine.id, name: machine.name, kind: machine.kind, kind_name: machine.type.name, order: machine.type.order,
-          length_from: machine.type.length_from, max_width: present.length(machine.max_width),
+          length_from: machine.type.length_from, max_width: present.dial(machine.max_width),
           feet: machine.feet.map { |foot| { key: foot.kind, name: foot.name, note: foot.nickname } } }
+      end
+
+      # What a new closure begins with: the cloth, the thread and the machine used last, exactly.
+      BEGINS_WITH = %w[cloth. thread. placket.use placket.overlap].freeze
+
+      def self.last(row)
+        fields = ClosureFields::ALL.select { |field| field.path.start_with?(*BEGINS_WITH) && field.path != "thread.bobbin" }
+        row && { machine: row[:machine_id],
+                 fields: fields.to_h do |field|
+                   value = field.load(row[field.column])
+                   [field.path, value.is_a?(Length) ? "#{Field.decimal(value)}mm" : value.is_a?(Rational) ? Field.decimal(value) : value&.to_s]
+                 end }
       end
 
       # Things to pick, each with the fields it fills in.
@@ -62,7 +75,7 @@ module NimbleEyelet
       end
 
       def self.mm(number, present) = present.words(Length.new(number.to_r))
-      private_class_method :habit, :machine, :shelf, :fields, :mm
+      private_class_method :habit, :last, :machine, :shelf, :fields, :mm
     end
 
     # All workrooms there are, shortly.

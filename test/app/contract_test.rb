@@ -16,7 +16,7 @@ class ContractTest < AppTest
       assert_status 200
       assert_equal "\"#{found['version']}\"", last_response["etag"]
       assert_equal "no-store", last_response["cache-control"]
-      assert_equal 8, found["sheet"]["stages"].size
+      assert_equal found["plan"]["button.shape"].match?(/cord|ribbon/) ? 8 : 9, found["sheet"]["stages"].size
     end
   end
 
@@ -121,7 +121,7 @@ class ContractTest < AppTest
     stale = save({ button: { diameter: "20" } })
 
     assert_equal "stale", state.call(stale)
-    assert_equal ["diameter was 18 mm, now 20 mm"], stale["sheet"]["stages"].find { |stage| stage["word"] == "opening" }["changes"]
+    assert_equal "slit was 22.5 mm, now 24.5 mm", stale["sheet"]["stages"].find { |stage| stage["word"] == "opening" }["changes"].first
     assert_equal "tied", state.call(act(:post, "undo"))
     assert_equal "loose", state.call(act(:delete, "settled/opening"))
     act(:put, "settled/lunch")
@@ -157,8 +157,8 @@ class ContractTest < AppTest
     tick("settings")
     found = closure
 
-    assert_equal(%w[tension width length foot], found["sheet"]["ledger"].map { |entry| entry["key"] })
-    assert_equal(4, found["sheet"]["sewing"]["steps"].count { |step| step["passed_over"] })
+    assert_equal(%w[selector tension width length foot], found["sheet"]["ledger"].map { |entry| entry["key"] })
+    assert_equal(2, found["sheet"]["sewing"]["steps"].count { |step| step["passed_over"] })
     assert_equal found["sheet"]["ledger"], closure(2)["sheet"]["ledger"], "another closure on the same machine"
     assert_empty closure(3)["sheet"]["ledger"]
     enter({ kind: "withdrawal", about: step("foot")["entry"] })
@@ -198,22 +198,6 @@ class ContractTest < AppTest
     assert_status 404
   end
 
-  def test_openings_for_what_is_no_button
-    found = call(:post, "/api/plain-openings", { kind: "ribbon", size: "1/2", ruler: "sixteenth_inch" })
-
-    assert_equal "15.88 mm", found["opening"]["text"]
-    assert_match(/Width 12.7 mm makes 14.7 mm/, found["because"][0]["says"])
-    %w[wide 0 -3 900].each do |size|
-      problem = call(:post, "/api/plain-openings", { kind: "cord", size: size, ruler: "millimetre" })
-
-      assert_status 422
-      assert_equal(["plain.size"], problem["faults"].map { |fault| fault["field"] })
-    end
-    call(:post, "/api/plain-openings", { kind: "elephant", size: "3", ruler: "millimetre" })
-
-    assert_status 400
-  end
-
   def test_several_readings_are_weighed_up
     found = call(:post, "/api/readings", { readings: ["18", "", "18.1mm", "3/4"] })
 
@@ -247,6 +231,8 @@ class ContractTest < AppTest
     call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
 
     assert_equal "in", call(:get, "/api/workroom")["unit"]
+    assert_equal "mm", closure["unit"], "a closure keeps the unit it was made in"
+    db[:closures].update(unit: "in")
     save({ button: { diameter: "3/4" }, opening: { ruler: "sixteenth_inch" } })
     found = closure
 

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "open3"
 require_relative "../app_helper"
 
 # The sample workroom, worked through: for each closure what a dressmaker would expect to read.
@@ -8,23 +9,27 @@ class DemoTest < AppTest
   EXPECTED = {
     ["linen field smock", "front placket"] =>
       ["21 mm", "22.5 mm", "25 mm", "snug", "rectangular, two bar tacks", "carriage foot (the sledge)", "4.5 mm", "0.4 mm",
-       [24, 118, 212, 294, 376, 458, 540], "3 mm"],
+       [24, 122, 220, 300, 380, 460, 540], "3 mm"],
     ["linen field smock", "left cuff"] =>
       ["13 mm", "14.5 mm", "17 mm", "snug", "rectangular, two bar tacks", "carriage foot (the sledge)", "4.5 mm", "0.4 mm",
        [12, 48], "2.5 mm"],
     ["ribbed merino henley", "neck placket"] =>
-      ["13 mm", "13.5 mm", "16 mm", "snug", "stretch, open zigzag", "cording foot (the pronged one)", "5.1 mm", "0.6 mm",
+      ["13 mm", "15 mm", "17.5 mm", "snug", "stretch, open zigzag", "cording foot (the pronged one)", "5.1 mm", "0.6 mm",
        [16, 82, 148], "2.5 mm"],
     ["flannel camp pyjamas", "jacket front"] =>
       ["16.83 mm", "19 mm", "21.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot (the long frame)", "5 mm", "0.5 mm",
-       [95, 200, 305, 410, 515], "3 mm"],
+       [95, 200, 305, 410, 515], "by hand"],
     ["felted waistcoat", "fitted front"] =>
-      ["25.54 mm", "29 mm", "34.25 mm", "snug", "keyhole", "sliding scale foot", "6.4 mm", "0.5 mm", [17, 133, 250, 340], "by hand"],
+      ["25.54 mm", "27 mm", "29.85 mm", "snug", "keyhole", "sliding scale foot", "6.2 mm", "0.5 mm", [17, 133, 250, 340], "by hand"],
     ["coated hat strap", "chin strap"] =>
-      ["24 mm", "26 mm", "28 mm", "snug", "straight-stitch box, twice round", "general zigzag foot", "3 mm", "2.5 mm", [30], "5 mm"],
+      ["24 mm", "26 mm", "28 mm", "snug", "straight-stitch box, twice round", "general zigzag foot", "3 mm", "2.5 mm", [30], "by hand"],
     ["waxed rain cape", "storm front"] =>
-      ["18.85 mm", "21.5 mm", "26.75 mm", "snug", "keyhole", "sliding scale foot", "6 mm", "0.65 mm",
-       [29, 147, 265, 383, 501, 620], "6 mm"]
+      ["18.85 mm", "19.5 mm", "21.95 mm", "snug", "keyhole", "sliding scale foot", "5.4 mm", "0.6 mm",
+       [29, 147, 265, 383, 501, 620], "by hand"],
+    ["reed-green hide screen", "cord eyelets"] =>
+      ["6.28 mm", "5 mm", "7 mm", "snug", "eyelet, twice round", "grooved satin foot", "1 mm", "0.4 mm", [6, 77, 148, 220], "none"],
+    ["reed-green hide screen", "ribbon row"] =>
+      ["12.4 mm", "15 mm", "17.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot", "5.3 mm", "0.4 mm", [9, 139, 269, 399], "none"]
   }.freeze
 
   def test_every_closure_of_the_demo
@@ -33,6 +38,7 @@ class DemoTest < AppTest
       sheet = read["sheet"]
       settings = sheet["recipe"]["settings"].to_h { |setting| [setting["key"], setting["text"]] }
       attach = sheet["attach"]["by_machine"] ? sheet["attach"]["width"]["text"] : "by hand"
+      attach = "none" unless sheet["stages"].any? { |stage| stage["word"] == "attach" }
       [[read["garment"]["name"], read["name"]],
        [sheet["button"]["half_perimeter"]["text"], sheet["opening"]["length"]["text"], sheet["opening"]["overall"]["text"],
         sheet["opening"]["verdict"]["words"], *settings.values_at("style", "foot", "stitch_width", "stitch_length"),
@@ -60,7 +66,15 @@ class DemoTest < AppTest
     { "in" => / in\z/, "cm" => / cm\z/, "mm" => / mm\z/ }.each do |unit, form|
       call(:patch, "/api/workroom", { unit: unit }, "HTTP_IF_MATCH" => "\"#{db[:workrooms].get(:revision)}\"")
       db[:closures].select_map(:id).each do |id|
-        lengths(closure(id)).each { |length| assert_match form, length["text"] }
+        read = closure(id)
+        # A closure keeps the unit it was made in, and what is on a machine stays in its own millimetres.
+        assert_equal "mm", read["unit"]
+        db[:closures].where(id: id).update(unit: unit)
+        texts = lengths(closure(id)).map { |length| length["text"] }
+
+        assert_operator texts.grep(form).size, :>, texts.size / 2
+        assert_empty(texts.grep_v(form).grep_v(/ mm\z/))
+        db[:closures].where(id: id).update(unit: "mm")
       end
     end
   end
@@ -96,7 +110,7 @@ class DemoTest < AppTest
   def test_every_closure_on_every_machine
     pairs = db[:closures].select_map(:id).product(db[:machines].select_map(:id))
 
-    assert_equal 28, pairs.size
+    assert_equal 36, pairs.size
     pairs.each do |id, machine_id|
       found = save({ machine: { id: machine_id } }, id: id)
       machine = workroom.machines.one(machine_id)
@@ -107,7 +121,41 @@ class DemoTest < AppTest
 
       assert_operator hole["points"].size, :>, 40
       assert_settable machine, found, hole
+      assert_one_truth found["sheet"], id
     end
+  end
+
+  # What a station says, the steps, the strip, the card and the start marks say too.
+  def assert_one_truth(sheet, id)
+    slit, overall = sheet["opening"].values_at("length", "overall").map { |length| length["text"] }
+    steps = sheet["sewing"]["steps"].to_h { |step| [step["key"], "#{step['does']} #{step['how']}"] }
+    settings = sheet["recipe"]["settings"].to_h { |setting| [setting["key"], setting["text"].delete_suffix(" mm")] }
+    said = sheet["opening"]["setting"]["says"]
+
+    assert_includes steps.fetch("mark"), slit
+    assert_includes steps.fetch("stabilise"), settings.fetch("stabiliser")
+    assert_includes steps.fetch("needle"), settings.fetch("needle")
+    assert_includes steps.fetch("settings"), "stitch length #{settings.fetch('stitch_length')}"
+    assert_equal([slit, overall], sheet["swatch"]["to_sew"].values_at("opening", "overall").map { |length| length["text"] })
+    assert_includes [steps.fetch("test-sew"), steps["clamp"]].join, said
+    sheet["placket"]["holes"].each do |hole|
+      place = steps.fetch("place-at-#{(hole['at']['mm'] * 1000).round}")
+
+      hole["starts"].each { |start| [start["along"], start["from_edge"]].each { |length| assert_includes place, length["text"] } }
+      assert_equal slit, hole["opening"]["text"]
+    end
+    assert_includes text_of("closures/#{id}/strip.svg"), "slit #{slit}, overall #{overall}"
+    card = text_of("closures/#{id}/card.pdf")
+
+    [said, "Opening #{slit}, overall #{overall}", settings.fetch("stitch_length")].each { |figure| assert_includes card, figure }
+  end
+
+  def text_of(path)
+    get("/api/workrooms/marsh-walk/#{path}", {}, HEADERS)
+    return last_response.body.gsub(/<[^>]+>/, " ") unless path.end_with?("pdf")
+
+    text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
+    text.force_encoding("UTF-8").gsub(/\s+/, " ")
   end
 
   private
@@ -125,11 +173,11 @@ class DemoTest < AppTest
     on_dial = ->(figure, step) { ((figure / step) - (figure / step).round).abs < 1e-6 }
 
     assert on_dial.call(hole["stitch_length"]["mm"], machine.length_step.to_f), found["name"]
-    style = found["sheet"]["recipe"]["scores"].find { |score| score["chosen"] }["key"]
+    style = found["sheet"]["recipe"]["settings"].first["scores"].find { |score| score["chosen"] }["key"]
     return if style == "straight_box"
 
     assert on_dial.call(hole["width"]["mm"], machine.width_step.to_f), found["name"]
     assert_operator hole["width"]["mm"], :<=, machine.max_width.to_f
-    assert_includes machine.styles + %w[manual_zigzag corded], style
+    assert_includes machine.styles + %w[manual_zigzag corded eyelet], style
   end
 end

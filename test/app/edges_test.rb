@@ -50,15 +50,30 @@ class EdgesTest < AppTest
     assert_equal(["tied"], closure["sheet"]["stages"].map { |stage| stage["state"] }.uniq)
   end
 
-  def test_ticks_stay_when_the_plan_grows_and_go_with_the_hole_when_it_shrinks
-    tick("sew-7")
-    more = save({ placket: { count: "8" } })
+  # A hole that is sewn is known by its place and stays there, however many others there are.
+  def test_a_sewn_hole_stays_when_the_plan_grows_or_shrinks
+    key = step("sew-5")["key"]
+    tick("sew-5")
+    %w[8 6 7].each do |count|
+      found = save({ placket: { count: count } })
 
-    assert(more["sheet"]["sewing"]["steps"].find { |step| step["key"] == "sew-7" }["done"])
-    fewer = save({ placket: { count: "6" } })
+      assert step(key, of: found)["done"], count
+      assert_equal([380], found["sheet"]["placket"]["holes"].select { |hole| hole["sewn"] }.map { |hole| hole["at"]["mm"] })
+    end
+    # Unpicked: the fact is withdrawn, and the hole is planned as any other.
+    enter({ kind: "withdrawal", about: step(key)["entry"] })
 
-    assert_equal 0, fewer["sheet"]["sewing"]["done"]
-    assert_equal 1, save({ placket: { count: "7" } })["sheet"]["sewing"]["done"]
+    assert_empty(closure["sheet"]["placket"]["holes"].select { |hole| hole["sewn"] })
+  end
+
+  # A plan without room for what is sewn says so; undo is never refused for it.
+  def test_undo_is_never_refused_for_what_is_sewn
+    save({ placket: { run_length: "800" } })
+    tick(step("sew-9")["key"])
+    undone = act(:post, "undo")
+
+    assert_status 200
+    assert_match(/sewn at \d+ mm already/, undone["sheet"]["faults"].first["allowed"])
   end
 
   def test_a_body_of_just_the_limit_is_read
@@ -98,7 +113,11 @@ class EdgesTest < AppTest
     call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
     svg = call(:get, "/api/closures/1/strip.svg")
 
-    assert_match(/slit 0.886 in/, svg)
+    assert_match(/slit 22.5 mm/, svg, "made in millimetres")
+    db[:closures].update(unit: "in")
+    svg = call(:get, "/api/closures/1/strip.svg")
+
+    assert_match(%r{slit 15/16 in}, svg)
     assert_includes svg, "50 mm", "the check line is what it is"
   end
 

@@ -65,7 +65,7 @@ class FieldTest < AppTest
       name = one.path.split(".").last
 
       assert_match(/["'`]#{Regexp.escape(one.path)}["'`]/, screens + overruled, "a control for #{one.path}")
-      next if %w[closure.name cloth.washed].include?(one.path) # the latter gets its rule with the stabilisers
+      next if %w[closure.name closure.unit].include?(one.path)
 
       assert_match(/\b#{name}\b/, rules, "a rule that reads #{one.path}")
     end

@@ -124,7 +124,7 @@ class PrintTest < AppTest
 
   def test_horizontal_holes_and_wide_plackets_fit_the_page
     found = closure(5)["sheet"]["placket"]["holes"].first
-    slit = lines(strip("pdf", id: 5)).first.find { |x1, y1, x2, y2| (y1 - y2).abs < 0.001 && (x2 - x1 - 29).abs < 0.01 }
+    slit = lines(strip("pdf", id: 5)).first.find { |x1, y1, x2, y2| (y1 - y2).abs < 0.001 && (x2 - x1 - 27).abs < 0.01 }
 
     assert_in_delta 12 + 25 - found["out_outer"]["mm"], slit[0], 0.1
     save({ placket: { extension: "200" } }, id: 5)
@@ -150,13 +150,13 @@ class PrintTest < AppTest
     holes = closure["sheet"]["placket"]["holes"]
 
     assert_equal(holes.map { |hole| hole["at"]["mm"] }, rows.map { |row| row["at_mm"].to_f })
-    assert_equal %w[hole at_mm gap_mm from_mm to_mm open_from_mm open_to_mm button_mm out_outer_mm out_inner_mm lies], rows.headers
+    assert_equal %w[hole at_mm gap_mm from_mm to_mm open_from_mm open_to_mm button_mm out_outer_mm out_inner_mm lies edge_mm start_mm start_edge_mm sewn], rows.headers
   end
 
   def test_the_text_names_garment_and_places
     text = PDF::Reader.new(StringIO.new(strip("pdf"))).pages.map(&:text).join(" ")
 
-    ["linen field smock", "front placket", "fullest point", "212 mm", "50 mm", "pocket edge", "Page 2 of 3", "underlap", "grain",
+    ["linen field smock", "front placket", "fullest point", "220 mm", "50 mm", "pocket edge", "Page 2 of 3", "underlap", "grain",
      "centre line", "right over left"].each do |words|
       assert_includes text, words
     end

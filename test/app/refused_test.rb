@@ -52,6 +52,7 @@ class RefusedTest < AppTest
       assert_includes JSON.parse(last_response.body)["detail"], why
     end
     call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
+    db[:closures].update(unit: "in")
     found = save({ button: { shape: "polygon", outline: "0 0, 1 0, 1 0.5, 0 0.5" } })
 
     assert_equal "0 0, 1 0, 1 0.5, 0 0.5", found["plan"]["button.outline"]

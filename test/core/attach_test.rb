@@ -20,7 +20,7 @@ class AttachTest < CoreTest
       found = attaching(button: button(hole_diameter: mm(hole)))
 
       assert_equal verdict, found.verdict, hole.to_s
-      assert_equal verdict != "good", found.cautions.map(&:rule).include?("clearance")
+      assert_equal [verdict != "strikes", verdict == "mind"], [found.by_machine, found.cautions.map(&:rule).include?("clearance")]
     end
   end
 
@@ -38,6 +38,30 @@ class AttachTest < CoreTest
       refute found.by_machine
       assert_match(/by hand/, found.instead)
     end
+  end
+
+  # Anchored at the left the whole of what the width is off falls on the second hole.
+  def test_clearance_by_where_the_zigzag_is_anchored
+    off = button(hole_spacing: mm(3.25))
+
+    assert_equal [mm(0.4), mm(0.275)], %w[centre left].map { |anchor| attaching(button: off, machine: machine(anchor: anchor)).clearance }
+    assert_equal 120, attaching.needle_most
+    assert_equal 70, attaching(button: button(hole_diameter: mm(1.1))).needle_most
+    tight = attaching(button: button(hole_diameter: mm(0.8)), width: mm(4))
+
+    assert_equal [false, true], [tight.by_machine, tight.instead.include?("Set the width to 3: there it clears.")]
+  end
+
+  def test_what_stands_too_high_or_leaves_no_room_for_a_spacer_goes_by_hand
+    { "too high" => { button: button(thickness: mm(12)) }, "spacer" => { cloth: cloth(layers: 8), machine: machine(foot_lift: mm(20)) } }.each do |rule, changes|
+      found = attaching(**changes)
+
+      assert_equal [false, rule], [found.by_machine, found.cautions.first.rule]
+    end
+    # Eight layers of 0.35 are an overlap that wants a shank, however thin each of them is.
+    assert_equal mm(4), attaching(cloth: cloth(layers: 8)).shank
+    # 4 × 5 passes × 2 pairs × (3 + 0 + 0.9 + 3) + 300
+    assert_equal mm(576), attaching.hand_thread
   end
 
   def test_thread_shank_for_anything_thicker_than_shirting

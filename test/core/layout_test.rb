@@ -8,7 +8,8 @@ class LayoutTest < CoreTest
 
   def layout(**changes) = sheet(placket: run_of(**changes)).layout
   def places(**changes) = layout(**changes).holes.map { |hole| hole.at.to_f }
-  def pin(at, **more) = Placket::Pin.new(at: mm(at), **more)
+  # Of the hole itself: what a pin of the button makes of it has a test of its own.
+  def pin(at, **more) = Placket::Pin.new(at: mm(at), holds: "hole", **more)
   def gaps(places) = places.each_cons(2).map { |upper, lower| (lower - upper).round(4) }
 
   def test_clusters_have_one_inner_gap_and_even_gaps_between
@@ -92,11 +93,16 @@ class LayoutTest < CoreTest
 
     assert_match(/Hem lies 7.5 mm from hole 6, where the carriage foot wants flat cloth/, caution.says.to_s)
     assert_includes caution.instead, "folded scrap"
-    # 25 above: too near for the 30 behind, far enough for the 20 in front when the work is turned.
+    # 25 above: too near for the 40 behind, far enough for the 20 in front when the work is turned.
     above = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))])
 
     assert_includes above.holes.last.cautions.first.instead, "Turn the garment"
-    far = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(340), to: mm(350))])
+    # A keyhole lies as its eye lies: the garment cannot be turned round.
+    eyed = sheet(placket: run_of(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))]),
+                 recipe: Recipes::Overrides.new(style: "keyhole")).layout.holes.last.cautions.first
+
+    refute_includes eyed.instead, "Turn the garment"
+    far = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(330), to: mm(340))])
 
     assert_empty far.holes.last.cautions
     RUNWAY_FEET.each { |foot| assert_operator Placket::Runway.of(foot).behind, :>, Length.zero }
@@ -141,6 +147,35 @@ class LayoutTest < CoreTest
       assert_includes item.places, mm(212)
       assert_equal item.places.each_cons(2).map { |upper, lower| lower - upper }.minmax, [item.smallest, item.largest]
     end
+  end
+
+  # The button stops the gaping: the pin holds it, and the hole goes along to the nearest mark.
+  def test_a_pin_holds_the_button_a_ridge_takes_a_hole_and_a_seam_is_one_place
+    pinned = layout(pins: [Placket::Pin.new(at: mm(212), label: "bust")]).holes.find(&:pinned)
+
+    assert_equal [mm(220), "bust"], [pinned.at, pinned.pinned], "8.25 below it, on a whole millimetre"
+    assert_operator (pinned.button - mm(212)).abs, :<=, mm(0.5)
+    seam = Placket::KeepOut.new(from: mm(300), id: "zip")
+
+    assert_equal [mm(295), mm(305)], [seam.upper, seam.lower]
+    taken = ->(keep_out) { layout(count: 7, first: mm(24), last: mm(540), keep_outs: [keep_out]).holes.any? { |hole| hole.at == mm(282) } }
+
+    assert_equal [false, true], %w[no_go ridge].map { |kind| taken.call(Placket::KeepOut.new(from: mm(280), to: mm(284), kind: kind)) }
+    assert_equal({ "placket.keep_outs.b.to" => "Write more than 350 mm here, where it begins; or leave this empty for a seam at that place." },
+                 refused { run_of(keep_outs: [Placket::KeepOut.new(id: "b", from: mm(350), to: mm(350))]).validate })
+  end
+
+  # In a keyhole the shank sits in the middle of the eye; a cord lies in the middle of its slit.
+  def test_where_the_button_sits_across
+    across = ->(**changes) { sheet(placket: run_of(orientation: "horizontal", extension: mm(24)), **changes).then { |found| [found, found.layout.holes.first] } }
+    _, plain = across.call
+    eyed, keyhole = across.call(recipe: Recipes::Overrides.new(style: "keyhole"))
+    _, cord = across.call(button: button(shape: "cord", diameter: mm(8)))
+
+    assert_equal [mm(3), eyed.cut.ends.eye, cord.opening / 2], [plain, keyhole, cord].map(&:out_outer)
+    assert_equal [mm(24 - 3 - 1.25)], [plain.edge]
+    assert_equal sheet(button: button(shape: "cord", diameter: mm(8))).layout.holes.first.then { |hole| [hole.at, hole.at] },
+                 sheet(button: button(shape: "cord", diameter: mm(8))).layout.holes.first.then { |hole| [hole.middle, hole.button] }
   end
 
   # Whatever is asked: what is answered holds all of it, and what is refused says why and what would free it.

@@ -23,6 +23,29 @@ class MachineTest < CoreTest
     assert_equal([mm(0.25), mm(0.25), mm(0.5)], [0.01, 0.3, 0.4].map { |wanted| dial.length_settable(mm(wanted)) })
   end
 
+  def test_figures_of_a_dial_are_in_its_own_numbers
+    dial = machine("stepped", length_stepless: true)
+
+    assert_equal ["0.5", "0.38 (half way from 0.25 to 0.5)", "0.33 (a third of the way from 0.25 to 0.5)"],
+                 [0.5, 0.38, 0.33].map { |length| dial.length_mark(mm(length)) }
+    assert_equal "4.5", dial.width_mark(mm(4.5))
+    assert_equal [mm(5), mm(4)], [4.1, 3.6].map { |wanted| machine(width_step: mm(0.5)).width_from(mm(wanted)) }.map { |width| width.round_up_to(mm(1)) }
+    assert_equal [4r, 4.5r, 0r], [4.2, 4.3, -1].map { |wanted| dial.tension_settable(wanted) }
+  end
+
+  # Back to the first part and forgetting the length are two things; where a machine begins is unknown until watched.
+  def test_what_a_machine_forgets_and_where_it_begins
+    assert_equal "turn the selector back to the first part", machine("stepped", reset: "none").reset_words
+    assert_nil machine("memory").reset_words
+    assert_equal "press its clear key", machine("memory", forgets: "clear_key").forget_words
+    assert_equal [nil, :near, :far], [nil, "away", "toward"].map { |way| machine(first_direction: way).begins }
+    MACHINE_KINDS.each_value do |kind|
+      assert_includes STOPS, kind.usual.fetch(:stops)
+      assert_includes RESETS, kind.usual.fetch(:reset)
+      assert_includes FORGETS, kind.usual.fetch(:forgets)
+    end
+  end
+
   def test_every_table_a_machine_points_into_has_what_it_names
     CoreValues::MACHINES.each do |kind, facts|
       found = machine(kind)
@@ -44,7 +67,9 @@ class MachineTest < CoreTest
 
     # Two round ends are a matter of taste, and an eyelet is for no button: those are asked for.
     assert_equal STYLES.keys - %w[two_round eyelet], STYLES.keys & chosen
-    assert_equal CLOTH_KINDS.keys.sort, Recipes::NEEDLES.keys.sort
-    assert_equal CLOTH_KINDS.keys.sort, STABILISERS.keys.sort
+    votes = ->(rules) { rules.flat_map { |rule| rule.votes.keys }.uniq.sort }
+
+    assert_equal [STABILISERS, Recipes::POINTS, FOOT_KINDS, Recipes::TENSION_MOVES].map { |table| table.keys.sort },
+                 [Recipes::STABILISER_RULES, Recipes::NEEDLE_RULES, Recipes::FOOT_RULES, Recipes::TENSION_RULES].map(&votes)
   end
 end

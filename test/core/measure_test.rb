@@ -34,7 +34,7 @@ class MeasureTest < CoreTest
   def test_wording
     assert_equal "18 mm", mm(18).to_s
     assert_equal "17.78 mm", Length.lignes(28).to_s
-    { 9r / 8 => "1 1/8 in", 3r / 4 => "3/4 in", 2 => "2 in", 0 => "0 in", -9r / 8 => "-1 1/8 in", 7r / 10 => "0.7 in" }
+    { 9r / 8 => "1 1/8 in", 3r / 4 => "3/4 in", 2 => "2 in", 0 => "0 in", -9r / 8 => "-1 1/8 in", 7r / 10 => "11/16 in" }
       .each { |inches, text| assert_equal text, Wording.of(Length.inches(inches), :in) }
     assert_equal "1.8 cm", Wording.of(mm(18), :cm)
   end

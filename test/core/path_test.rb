@@ -11,8 +11,9 @@ class PathTest < CoreTest
   # By the ends of a style; a name that is no style is a bar tack alone.
   def shape(style = "two_tacks", **changes)
     form = STYLES[style]
-    ends = { near_end: form ? form.near : :bar, far_end: form ? form.far : :bar, corded: form ? form.corded : false }
-    lengths = { near: { eyelet: 4.0, round: 2.25 }.fetch(ends[:near_end], 1.25), far: ends[:far_end] == :round ? 2.25 : 1.25 }
+    ends = { near_end: form ? form.near : :bar, far_end: form ? form.far : :bar, cord: form&.corded ? 0.7 : 0.0 }
+    lengths = { near: { eyelet: 1.0, round: 2.25 }.fetch(ends[:near_end], 1.25), far: ends[:far_end] == :round ? 2.25 : 1.25,
+                eye: ends[:near_end] == :eyelet ? 1.25 : 0.0 }
     HoleShape.new(opening: 22.5, width: 4.5, space: 0.6, length: 0.4, **ends, **lengths, **changes)
   end
 
@@ -37,6 +38,22 @@ class PathTest < CoreTest
     assert_equal "straight run", path(kind: "memory", on: { straight_first: true }).parts[1].name
     assert_equal "right bead", path(kind: "memory", on: { first_side: "right" }).parts[1].name
     assert_equal "far tack", path(kind: "sensing", on: { first_direction: "toward" }).parts[1].name
+    # By hand it begins with the wide tack, whatever the machine could do.
+    assert_equal "near tack", path("manual_zigzag", kind: "memory", own_bead: 1.8).parts[1].name
+  end
+
+  # The upper end lies away from the person: a machine that begins near the chair begins at the lower end.
+  def test_it_begins_where_the_start_mark_is
+    { "away" => 1, "toward" => -1 }.each do |way, sign|
+      found = path(on: { first_direction: way })
+      tack, bead = found.parts.values_at(1, 2).map { |part| part.points.map(&:last) }
+
+      assert_operator (tack.sum / tack.size) * sign, :>, found.shape.overall / 2 * sign
+      assert_operator (bead.first - bead.last) * sign, :>, 0
+    end
+    eyed = path("keyhole", on: { first_direction: "away" })
+
+    assert_equal ["left bead", "eye", "right bead", "near tack"], eyed.parts[1..4].map(&:name), "the eye lies away"
   end
 
   def test_every_path_begins_and_ends_inside_what_covers_it_and_stays_within_its_width
@@ -64,7 +81,15 @@ class PathTest < CoreTest
         assert_equal xs.fetch("left bead"), xs.fetch("right bead").map(&:-@).sort, style
         from, to = found.shape.slit
 
-        found.points.each { |x, y| refute y > from + 0.01 && y < to - 0.01 && x.abs < 0.3 - 1e-9, "#{style}: #{[x, y]}" }
+        # The eye is punched, below it the slit is cut.
+        eye = found.shape.beads[0]
+        found.points.each do |x, y|
+          refute y > [from, eye].max + 0.01 && y < to - 0.01 && x.abs < 0.3 - 1e-9, "#{style}: #{[x, y]}"
+          assert_operator Math.hypot(x, y - 2.25), :>=, 1.25 - 1e-9 if style == "keyhole" && y < eye
+        end
+        ys = beads(found).flat_map { |part| part.points.map(&:last) }
+
+        assert_operator ys.min, :>=, eye - 1e-9, "no bead runs under the ring of the eye"
       end
     end
   end

@@ -25,7 +25,7 @@ class PlacketTest < CoreTest
   end
 
   def test_the_pin_gets_a_hole_exactly_and_the_rest_is_as_even_as_can_be
-    pinned = Placket::Pin.new(at: mm(212.3), label: "fullest point")
+    pinned = Placket::Pin.new(at: mm(212.3), label: "fullest point", holds: "hole")
     found = layout(first: mm(20), last: mm(540), count: 7, pins: [pinned])
     hole = found.holes.find(&:pinned)
 
@@ -95,7 +95,7 @@ class PlacketTest < CoreTest
     assert_includes refused { run_of(run_length: mm(5000)).validate }.keys, "placket.run_length"
 
     { { count: 40 } => "placket.count", { first: mm(2) } => "placket.first", { last: mm(619) } => "placket.last",
-      { pins: [Placket::Pin.new(at: mm(615))] } => "placket.pins", { run_length: mm(10) } => "placket.first",
+      { pins: [Placket::Pin.new(at: mm(615), id: "a")] } => "placket.pins.a.at", { run_length: mm(10) } => "placket.first",
       { count: 2, first: mm(24), last: mm(540), pins: [Placket::Pin.new(at: mm(212))] } => "placket.pins" }.each do |changes, field|
       found = sheet(placket: run_of(**changes))
 

@@ -6,68 +6,70 @@ require_relative "../core_helper"
 class SettingTest < CoreTest
   ENDS = Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_name: "bar tack", far_name: "bar tack")
 
-  def setting(foot, kind: "stepped", length: 23, **changes)
-    Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind), button: button(diameter: mm(18)),
-                        length: mm(length),
-                        ends: ENDS)
+  def setting(foot, kind: "stepped", length: 23, correction: 0, on: {}, style: nil, **changes)
+    Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind), button: button(diameter: mm(18), **on),
+                        length: mm(length), ends: ENDS, correction: mm(correction), style: style && Style.fetch(style))
   end
 
-  def test_a_carriage_foot_is_opened_click_by_click_until_the_opening_is_reached
-    found = setting("carriage_foot", allowance: mm(2))
+  def test_a_carriage_foot_is_not_known_before_it_was_measured
+    found = setting("carriage_foot")
 
-    assert_equal 6, found.clicks, "18 and 2 by itself, then 6 half millimetres"
-    assert_equal mm(23), found.gives
-    assert_equal "Clamp the foot on 18 mm, then open it by 6 clicks of 0.5 mm.", found.says.in(:mm)
-    assert_empty found.cautions
-    leave = setting("carriage_foot", allowance: mm(9))
-
-    assert_equal [0, "foot"], [leave.clicks, leave.cautions.first.rule]
-    assert_equal "Clamp a flat stand-in 14 mm wide instead.", leave.cautions.first.instead.in(:mm)
+    assert_equal [nil, mm(23), 0], [found.gives, found.planned, found.clicks]
+    assert_equal [mm(19), mm(21)], found.expected
+    assert_match(/about 19 mm to 21 mm, and 23 mm is wanted.*Measure the slit/, found.says.in(:mm))
+    assert_equal ["thickness"], setting("carriage_foot", on: { thickness: mm(5) }).cautions.map(&:rule)
     assert_equal(["carriage"], setting("carriage_foot", largest_button: mm(17)).cautions.map(&:rule))
   end
 
-  def test_a_scale_counts_what_that_foot_counts_and_is_read_at_the_mark_above
-    overall = setting("sliding_scale_foot", scale_pitch: mm(5))
+  def test_a_measured_carriage_foot_is_opened_further_by_at_most_four_millimetres
+    clicked = setting("carriage_foot", allowance: mm(2), click: mm(0.8))
 
-    assert_equal [mm(30), mm(27.5r)], [overall.figure, overall.gives], "23 and 2.5 of tacks come to 25.5; the mark above is 30"
-    opening = setting("sliding_scale_foot", scale_pitch: mm(1), scale_reads: "opening")
+    assert_equal [4, mm(3.2), mm(23.2), mm(23.2)], [clicked.clicks, clicked.opened, clicked.gives, clicked.stops]
+    assert_predicate clicked, :differs?
+    plain = setting("carriage_foot", allowance: mm(2))
 
-    assert_equal [mm(23), mm(23)], [opening.figure, opening.gives]
-    200.times do |step|
-      found = setting("sliding_scale_foot", length: 5 + (step/3r), scale_pitch: mm(1 + (step % 7)))
-
-      assert_operator found.gives, :>=, mm(5 + (step/3r))
-      assert_operator found.gives, :<, mm(5 + (step/3r)) + found.pitch
+    assert_equal [0, mm(3), mm(23)], [plain.clicks, plain.opened, plain.gives]
+    assert_equal "Clamp the button, then open the foot 3 mm further: 23 mm between the two stops, by ruler.", plain.says.in(:mm)
+    assert_equal "Clamp the button and leave it there: 23 mm between the two stops.", setting("carriage_foot", allowance: mm(5)).says.in(:mm)
+    # Too far, too long already, or a ball: a flat stand-in of the right length.
+    [setting("carriage_foot", allowance: mm(1), length: 25), setting("carriage_foot", allowance: mm(9)),
+     setting("carriage_foot", allowance: mm(2), on: { shape: "ball", attachment: "shank" })].each do |stand_in|
+      assert_equal "a flat stand-in", stand_in.clamps
+      assert_equal stand_in.wanted, stand_in.gives
     end
+    # The largest it takes holds for what it is opened further, too.
+    assert_equal(["carriage"], setting("carriage_foot", allowance: mm(2), largest_button: mm(20)).cautions.map(&:rule))
+  end
+
+  def test_a_scale_is_stopped_between_its_marks_and_gives_what_is_wanted
+    assert_equal "Stop 0.5 mm past the 25 mm mark: the marks of this foot count the overall length.", setting("sliding_scale_foot").says.in(:in)
+    assert_equal [mm(23), mm(23)], setting("sliding_scale_foot", scale_reads: "opening").then { |found| [found.figure, found.gives] }
+    inches = setting("sliding_scale_foot", length: 19.05, scale_pitch: Length.inches(1r / 8), scale_reads: "opening")
+
+    assert_includes inches.says.in(:mm), "at the 3/4 in mark"
+    100.times { |step| (5 + (step / 3r)).then { |length| assert_equal mm(length), setting("sliding_scale_foot", length: length).gives } }
+  end
+
+  def test_a_correction_changes_what_is_set_and_never_what_is_wanted
+    [["sliding_scale_foot", "stepped"], ["sliding_scale_foot", "memory"], ["general_zigzag_foot", "plain"]].each do |foot, kind|
+      plain = setting(foot, kind: kind)
+      more = setting(foot, kind: kind, correction: 1.5)
+
+      assert_equal [mm(1.5), plain.gives, plain.wanted], [more.figure - plain.figure, more.gives, more.wanted], kind
+    end
+    assert_equal sheet.cut.length, sheet(opening: wish(correction: mm(2))).cut.length
+    assert_equal sheet.layout.holes, sheet(opening: wish(correction: mm(2))).layout.holes
+  end
+
+  def test_a_box_and_a_hole_by_hand_are_drawn_whatever_the_machine_stores
+    %w[straight_box manual_zigzag].each { |style| assert_equal "lines", setting("cording_foot", kind: "memory", style: style).by.key }
+    assert_equal "round", setting("cording_foot", kind: "memory", style: "eyelet").by.key
   end
 
   def test_every_other_way_says_whether_it_means_the_opening
     assert_equal "key", setting("sliding_scale_foot", kind: "memory").by.key
     assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "23 mm long: the opening, without its ends"
     assert_includes setting("general_zigzag_foot").says.in(:in), "in apart for the opening; the ends are sewn outside"
-    sheet.settings.each_value { |found| assert_operator found.gives, :>=, sheet.cut.answers.map(&:length).min }
-  end
-
-  def test_a_row_for_a_ribbon_has_equal_steps_and_an_even_number
-    row = Placket::NonButtonRow.of("row", span: mm(400), count: 9, opening: mm(12), ruler: Ruler.fetch("millimetre"))
-
-    assert_equal [10, mm(44)], [row.count, row.pitch]
-    assert_equal [mm(44)], row.places.each_cons(2).map { |upper, lower| lower - upper }.uniq
-    assert_operator row.places.last, :<=, mm(400)
-    assert_includes row.because.map { |reason| reason.says.to_s }.join, "10 instead of 9"
-    pair = Placket::NonButtonRow.of("pair", span: mm(30), count: nil, opening: mm(6), ruler: Ruler.fetch("half_millimetre"))
-
-    assert_equal [mm(0), mm(30)], pair.places
-  end
-
-  def test_a_row_that_cannot_be_is_refused_at_its_field
-    row = lambda do |**asked|
-      refused { Placket::NonButtonRow.of("row", opening: mm(12), ruler: Ruler.fetch("millimetre"), span: mm(400), count: 6, **asked) }
-    end
-
-    assert_equal ["plain.span"], row.call(span: mm(60)).keys
-    assert_equal ["plain.span"], row.call(span: nil).keys
-    [nil, 0, 1, 201].each { |count| assert_equal ["plain.count"], row.call(count: count).keys }
   end
 
   def test_every_habit_begins_with_one_of_its_options_and_says_for_and_against
@@ -76,7 +78,7 @@ class SettingTest < CoreTest
       ([habit] + habit.options).each { |item| refute_empty item.against.to_s unless item == habit && habit.options.any? }
     end
 
-    assert_equal mm(2), Opening::Question.new(button: button, cloth: cloth, sizing: wish(ease: mm(2)), foot: nil).ease
+    assert_equal mm(2), Opening::Question.new(button: button, cloth: cloth, sizing: wish(ease: mm(2)), foot: nil, passing: nil).ease
   end
 
   def test_every_shape_says_how_to_measure_it_in_the_order_of_its_fields
@@ -87,7 +89,7 @@ class SettingTest < CoreTest
 
         assert_equal form.measured?(:outline) ? "outline" : "diameter", asked.first, shape
         form.measured.each { |what| assert_includes asked, what.to_s }
-        assert_equal attachment == "two_holes", asked.include?("hole_spacing")
+        assert_equal attachment == "two_holes" && form.fastens, asked.include?("hole_spacing")
       end
     end
   end

@@ -18,43 +18,132 @@ class SewingTest < CoreTest
     end
   end
 
+  # A length in the sentence of a step is one of the figures it is done with: no tick outlives its figure.
+  def at(name, place) = Sewing::Step.key_at(name, mm(place))
+  def step(found, key) = found.find { |one| one.key == key || one.key.start_with?("#{key}-at-") }
+  def watched(kind = "sensing", **more) = machine(kind, first_side: "left", first_direction: "away", **more)
+
   def test_the_order_of_the_work
     keys = steps.map(&:key)
-    order = %w[stabilise mark settings lever test-sew sew-1 reset-2 sew-2 open-1 mark-buttons feed-off button-1 back-foot note]
+    order = %w[needle thread foot settings clamp test-sew watch test-open accept reset-test stabilise stabilise-buttons try-on mark pins] +
+            [at("place", 540), at("lever", 540), at("sew", 540), at("look", 540), at("reset", 454), at("sew", 24)] +
+            ["tails", "seal", "dry", at("open", 540), "mark-buttons", "button-foot", "feed-off", "button-width", at("button", 24), "secure",
+             "back-foot", "note"]
 
     assert_equal(order, order.sort_by { |key| keys.index(key) })
+    assert_operator keys.index(at("sew", 540)), :<, keys.index(at("sew", 24)), "the least seen first"
   end
 
-  def test_a_reset_stands_between_every_two_holes_where_the_machine_wants_one
-    assert_equal(6, steps.count { |step| step.key.start_with?("reset-") })
-    assert_empty(steps(machine: machine("memory")).select { |step| step.key.start_with?("reset-") })
-    lever = steps.find { |step| step.key == "lever" }
+  def test_the_garment_never_starts_in_the_middle_of_a_cycle
+    %w[sensing stepped].each do |kind|
+      found = steps(machine: machine(kind, reset: "none")).map(&:key) if kind == "stepped"
+      found ||= steps(machine: machine(kind)).map(&:key)
+      resets = found.grep(/\Areset-/)
 
-    assert_match(/beeps/, lever.symptom)
-    assert_empty(steps(machine: machine("stepped")).select { |step| step.key == "lever" })
+      assert_equal 7, resets.size, "after the test hole and between every two"
+      assert_operator found.index("reset-test"), :>, found.index("test-sew")
+    end
+    memory = steps(machine: machine("memory"))
+
+    assert_empty(memory.select { |one| one.key.start_with?("reset-") })
+    assert_equal({ "memory" => mm(22.5) }, step(memory, "test-sew").moves, "the test hole stores the length")
+    assert_match(/clear key.*another thing/i, step(steps(machine: machine("memory", forgets: "clear_key")), "back-memory").does)
   end
 
   def test_each_machine_kind_sews_in_its_own_words
-    words = CoreValues::MACHINES.keys.to_h { |kind| [kind, steps(machine: machine(kind)).find { |step| step.key == "sew-1" }.how.to_s] }
+    words = CoreValues::MACHINES.keys.to_h { |kind| [kind, steps(machine: machine(kind)).find { |one| one.key.start_with?("sew-at") }.how.to_s] }
 
     assert_match(/Near tack/, words["sensing"])
-    assert_match(/press the reverse key 22.5 mm/, words["memory"])
-    assert_match(/marks 25 mm apart/, words["stepped"])
-    assert_match(/pivot/, words["plain"])
+    assert_match(/no key is pressed again/, words["memory"])
+    assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
+    assert_match(/inner edge of bead one and pivot/, words["plain"])
+    assert_match(/press the reverse key when the first bead is 22.5 mm/, step(steps(machine: machine("memory")), "test-sew").how.to_s)
   end
 
-  def test_feed_dogs_rise_only_at_the_next_stitch_and_no_iron_near_coated_cloth
-    assert_match(/rise only at the next stitch/, steps.find { |step| step.key == "back-feed_dogs" }.does)
-    assert_match(/No hot iron/, steps(cloth: cloth(kind: "leather")).first.caution)
-    assert_nil steps.first.caution
+  # Machine kinds begin otherwise; along the run the upper end lies away, across it the finished edge does.
+  def test_the_needle_goes_in_where_the_machine_begins
+    start = lambda do |kind, way, **changes|
+      found = sheet(machine: watched(kind, first_direction: way), **changes).layout.holes.first.starts
+      found.map { |mark| [mark.at, mark.along.to_s, mark.from_edge.to_s] }
+    end
+    # Hole 1 at 24: slit 12.75 to 35.25, tacks to 11.5 and 36.5; marks lie on half millimetres.
+    assert_equal [["lower", "36.5 mm", "18 mm"]], start.call("sensing", "away")
+    assert_equal [["upper", "11.5 mm", "18 mm"]], start.call("sensing", "toward")
+    assert_equal [["lower", "35.5 mm", "18 mm"]], start.call("memory", "away"), "it begins with a bead, at the slit's end"
+    assert_equal [["upper", "13 mm", "18 mm"]], start.call("memory", "toward")
+    across = { placket: run_of(orientation: "horizontal", extension: mm(20)) }
+    # The slit from 3 outside the centre line to 19.5 inside it: its ends lie 17 and 39.5 from the edge.
+    assert_equal [["inner", "15 mm", "41 mm"]], start.call("sensing", "away", **across)
+    assert_equal 2, sheet.layout.holes.first.starts.size, "nobody has watched: both ends"
+    assert_includes step(steps, "place").does.in(:mm), "at the lower end 552.5 mm"
+    away = sheet(machine: watched(eye_end: "near"), recipe: Recipes::Overrides.new(style: "keyhole"))
+
+    assert_equal "the lower end", away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
   end
 
-  def test_progress_tells_what_was_passed_over_and_what_is_away_from_neutral
-    made = sheet(facts: facts(steps: %w[stabilise foot no-longer-there])).progress
+  # What each style, stay and button asks for beside the hole itself.
+  def test_everything_beside_the_hole_has_its_step
+    has = ->(keys, **changes) { keys.each { |key| assert step(steps(**changes), key), "#{key} for #{changes.keys}" } }
+    own = ->(**set) { { recipe: Recipes::Overrides.new(**set) } }
 
-    assert_equal %w[stabilise foot], made.done
-    assert_equal %w[try-on mark needle], made.passed_over
-    assert_equal "settings", made.next_key
+    has.call(%w[cord look], **own.call(style: "corded"))
+    has.call(%w[punch], **own.call(style: "keyhole"))
+    has.call(%w[tear], cloth: cloth(kind: "heavy_woven", weight: 320))
+    has.call(%w[film rinse tear], cloth: cloth(kind: "pile", washed: "yes"))
+    has.call(%w[back-cover_plate], machine: machine("stepped"))
+    has.call(%w[finger back-bobbin_finger], machine: machine("memory", neutral_tension: 0r))
+    has.call(%w[spacer wind], cloth: cloth(layers: 3), button: button(hole_spacing: mm(4)), machine: machine(foot_lift: mm(9)))
+    box = steps(cloth: cloth(kind: "coated"))
+
+    assert_match(/straight stitch with the needle in the middle/, step(box, "settings").how)
+    assert_match(/foot up, turn, foot down/, step(box, "sew").how.to_s)
+    assert_includes step(box, "place").does.in(:mm), "16.5 mm from the finished edge, in the middle of a long side"
+    assert_empty box.map(&:key).grep(/seal|dry|lever/)
+    assert_nil step(steps(button: button(shape: "cord", diameter: mm(3))), "mark-buttons")
+    assert_match(/near pair.*far pair.*each pair/, step(steps, "button").how)
+    assert_match(/Presser lever down/, step(steps, "button").how)
+    assert_match(/Never fingers under a bare needle/, step(steps(machine: machine("stepped")), "button-foot").how)
+  end
+
+  # A step that lacks its caution is a defect: by what the hands come near to.
+  BELONGS = { /\A(needle|thread|foot|finger|button-foot|back-(foot|needle|cover_plate|bobbin_finger))\z/ => "power",
+              /\A(place|look|button)-at/ => "wheel", /\Abutton-at/ => "eyes", /\A(open|punch)-at|\Atest-open/ => "blade", /\Aseal/ => "liquid",
+              /\A(pins|tails|note)\z/ => "pins", /\Asettings/ => "manual" }.freeze
+
+  def test_every_step_carries_the_caution_that_belongs_to_it
+    CoreValues::MACHINES.each_key do |kind|
+      CLOTH_KINDS.each_key do |cloth_kind|
+        made = sheet(machine: machine(kind), cloth: cloth(kind: cloth_kind), placket: run_of(use: "children"))
+        made.progress.steps.each do |one|
+          wanted = BELONGS.select { |pattern, _| one.key.match?(pattern) }.values
+          wanted -= %w[wheel eyes] unless made.attaching.by_machine || !one.key.start_with?("button-at")
+
+          assert_empty wanted - one.hazards, one.key
+          assert_includes one.hazards, "children", one.key if one.key.start_with?("button-at")
+        end
+        heat = made.recipe.stay.heat ? "iron" : nil
+
+        assert_equal [made.plan.cloth.iron? ? heat : "no_iron"].compact, step(made.progress.steps, "stabilise").hazards
+      end
+    end
+  end
+
+  def test_a_needle_that_strikes_is_never_among_the_steps
+    [button(hole_diameter: mm(0.7)), button(thickness: mm(12)), button(attachment: "shank"), button(attachment: "tunnel")].each do |thing|
+      keys = steps(button: thing).map(&:key)
+
+      assert_includes keys, "hand-thread"
+      assert_empty keys & %w[feed-off button-width]
+    end
+    own = steps(attach: Attach::ButtonSewing.new(pattern: "two_bars", width: mm(5))).map(&:key)
+
+    refute_includes own, "button-width"
+  end
+
+  def test_progress_goes_on_with_the_first_step_that_is_open
+    made = sheet(facts: facts(steps: %w[needle thread settings no-longer-there])).progress
+
+    assert_equal [%w[needle thread settings], ["foot"], "foot"], [made.done, made.passed_over, made.next_key]
     assert_nil sheet(facts: facts(steps: steps.map(&:key))).progress.next_key
   end
 
@@ -62,21 +151,28 @@ class SewingTest < CoreTest
     done = facts(steps: %w[mark needle], with: { "opening.length" => mm(27), "recipe.needle" => "universal 75/11" })
     outdated = sheet(facts: done).progress.outdated
 
-    assert_equal ["mark"], outdated.keys
+    assert_equal %w[needle mark], outdated.keys
     assert_equal [["opening.length", mm(27), mm(22.5)]], outdated["mark"].map(&:to_a)
   end
 
   # A length in the sentence of a step is one of the figures it is done with: no tick outlives its figure.
   def test_every_step_keeps_the_lengths_it_says
-    steps.each do |step|
-      next unless step.does.is_a?(Sentence)
+    [{}, { machine: watched("memory") }, { machine: machine("stepped") }, { machine: machine("plain") }, { recipe: Recipes::Overrides.new(style: "keyhole") },
+     { placket: run_of(orientation: "horizontal", extension: mm(20)) }, { cloth: cloth(kind: "coated") }].each do |changes|
+      made = sheet(**changes)
+      made.progress.steps.each do |one|
+        next unless one.does.is_a?(Sentence)
 
-      assert_empty step.does.figures.grep(Length) - step.figures.values, step.key
+        said = one.does.figures.grep(Length) - one.figures.values - made.setting.expected.to_a
+        # What follows from the style alone, and what a figure is rounded to for the hand.
+        said -= [made.cut.ends.eye * 2, Sewing::Finishing::FILM_LEFT, made.overall, made.attaching.hand_thread.round_up_to(mm(10))]
+
+        assert_empty said, "#{one.key} #{changes.keys}"
+      end
     end
-    moved = facts(steps: %w[mark place-1 stabilise], with: { "mark.2" => mm(1), "hole.start" => mm(2),
-                                                             "recipe.stabiliser" => "none" })
+    moved = facts(steps: ["mark", at("place", 110), "stabilise"], with: { "mark.2" => mm(1), "hole.start.lower" => mm(2), "recipe.stabiliser" => "none" })
 
-    assert_equal({ "mark" => ["mark.2"], "place-1" => ["hole.start"], "stabilise" => ["recipe.stabiliser"] },
+    assert_equal({ "mark" => ["mark.2"], at("place", 110) => ["hole.start.lower"], "stabilise" => ["recipe.stabiliser"] },
                  sheet(facts: moved).progress.outdated.transform_values { |found| found.map(&:figure) })
   end
 
@@ -89,15 +185,32 @@ class SewingTest < CoreTest
                               entry.call("e", "hole_sewn", step: "sew-1", at: mm(118), opening: mm(22.5))
                             ])
 
-    assert_equal %w[sew-1 sew-2], read.steps.keys
+    assert_equal [at("sew", 118), at("sew", 24)], read.steps.keys, "older entries name a number: their place counts"
     assert_equal [[mm(24), mm(22)], [mm(118), mm(22.5)]], read.holes.map(&:to_a)
-    assert_equal "e", read.steps["sew-1"].id, "the newest counts"
+    assert_equal "e", read.steps[at("sew", 118)].id, "the newest counts"
   end
 
-  def test_shank_buttons_are_sewn_by_hand
-    keys = steps(button: button(attachment: "shank")).map(&:key)
+  # Sewn holes stay where they are, as they were sewn; everything else is spaced around them.
+  def test_what_is_sewn_stays_and_the_rest_is_spaced_around_it
+    sewn = lambda do |*holes|
+      Sewing::Facts.of(holes.map { |at, opening| Sewing::Entry.new(id: at.to_s, kind: "hole_sewn", happened_at: nil, step: at("sew", at), at: mm(at), opening: mm(opening), done_with: { "opening.length" => mm(opening) }) })
+    end
+    found = sheet(facts: sewn.call([540, 22], [450, 22]))
 
-    assert_includes keys, "buttons-by-hand"
-    refute_includes keys, "feed-off"
+    assert_equal [mm(450), mm(540)], found.layout.holes.select(&:sewn).map(&:at)
+    assert_equal [mm(22)], found.layout.holes.select(&:sewn).map(&:opening).uniq
+    assert_equal [[mm(22), mm(22.5)]], found.progress.outdated.fetch(at("sew", 540)).map { |difference| [difference.was, difference.now] }
+    # Neither keep-outs nor gaps that are too small undo what is there.
+    crowded = sheet(facts: sewn.call([300, 22], [310, 22]), placket: run_of(keep_outs: [Placket::KeepOut.new(from: mm(290), to: mm(320), id: "a")]))
+
+    assert_equal [mm(300), mm(310)], crowded.layout.holes.select(&:sewn).map(&:at)
+    # A plan without room for it is a fault of the plan that says so.
+    short = sheet(facts: sewn.call([540, 22]), placket: run_of(run_length: mm(400)))
+
+    assert_nil short.layout
+    assert_match(/sewn at 540 mm already/, short.faults.first.allowed.to_s)
+    many = sheet(facts: sewn.call(*(1..60).map { |number| [number * 40, 22] }), placket: run_of(run_length: mm(2600), count: 60))
+
+    assert_equal 60, many.layout.holes.count(&:sewn)
   end
 end

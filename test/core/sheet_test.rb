@@ -3,7 +3,10 @@
 require_relative "../core_helper"
 
 class SheetTest < CoreTest
-  def tied(given = plan) = given.with(settled: STAGES.transform_values { |stage| stage.read(given) })
+  def tied(given = plan)
+    made = Sheet.of(given)
+    given.with(settled: STAGES.transform_values { |stage| stage.answer(made) })
+  end
 
   def states(given) = Sheet.of(given).stages.transform_values(&:state)
 
@@ -23,13 +26,49 @@ class SheetTest < CoreTest
     moved = states(all.with(placket: run_of(first: mm(30))))
 
     assert_equal(%w[placket sewing print], moved.select { |_, state| state == "stale" }.keys)
-    assert_equal ["stale"], states(all.with(button: button(diameter: mm(19)))).values.uniq
+    assert_equal %w[button opening placket swatch sewing print],
+                 states(all.with(button: button(diameter: mm(19)))).select { |_, state| state == "stale" }.keys
     # A name, or the same value said in another unit, changes nothing.
     assert_equal ["tied"], states(all.with(button: button(name: "shell", diameter: Length.inches(18 / 25.4r)))).values.uniq
     assert_equal "loose", states(plan)["button"]
-    changes = Sheet.of(all.with(button: button(diameter: mm(19)))).stages["button"].changes
+    changes = Sheet.of(all.with(button: button(diameter: mm(19)))).stages["opening"].changes
 
-    assert_equal [["button.diameter", mm(18), mm(19)]], changes.map(&:to_a)
+    assert_equal ["opening.length", mm(22.5), mm(23.5)], changes.first.to_a
+  end
+
+  # Whatever makes a stage answer otherwise makes its knot stale, and nothing else does.
+  def test_a_stage_is_stale_exactly_when_its_answer_is_another
+    all = tied
+    before = Sheet.of(all)
+    changes = { "recipe.style" => "round_end", "recipe.stitch_width" => mm(5), "thread.tex" => 60, "attach.pattern" => "cross",
+                "cloth.layers" => 5, "placket.seat" => "centre", "opening.correction" => mm(1), "cloth.washed" => "no",
+                "recipe.stabiliser" => "paper", "button.hole_spacing" => mm(4) }
+    changes.each do |path, value|
+      now = Sheet.of(all.changed(path => value))
+      other = STAGES.values.reject { |stage| stage.answer(before) == stage.answer(now) }.map(&:word)
+
+      assert_equal other, now.stages.select { |_, state| state.state == "stale" }.keys, path
+    end
+    wide = Sheet.of(all.changed("recipe.stitch_width" => mm(5), "recipe.style" => "round_end")).stages
+
+    assert_equal(%w[stale stale], %w[opening placket].map { |word| wide[word].state }, "an end as round as the hole is wide moves both")
+    drawer = Sheet.of(all.with(stabilisers: [])).stages
+
+    assert_equal(%w[stale stale stale], %w[cloth recipe sewing].map { |word| drawer[word].state })
+    assert_equal STAGES.keys - %w[attach], Sheet.of(plan.changed("button.shape" => "cord")).stages.keys
+  end
+
+  # The carriage foot is learned from the first hole that was measured on it.
+  def test_what_a_foot_adds_is_known_after_one_measured_hole
+    first = sheet(machine: machine(id: 1))
+    swatch = Swatches::Swatch.new(passes: "tight", measured: mm(20), symptoms: [], opening: mm(22.5), stitch_width: mm(4.5), stitch_length: mm(0.4),
+                                  tension: 3r, stabiliser: "fusible strip", sewn_with: first.sewn_with)
+    learned = sheet(machine: machine(id: 1), facts: facts(swatches: [swatch]))
+
+    assert_equal [nil, mm(18)], [first.setting.gives, first.sewn_with["setting.clamped"]]
+    assert_equal [mm(22.5), mm(2.5)], [learned.setting.gives, learned.setting.opened], "18 and 2 of its own, 2.5 further"
+    assert_match(/adds 2 mm by itself/, learned.diagnosis.remarks.map(&:to_s).join)
+    assert_nil sheet(machine: machine(id: 2), facts: facts(swatches: [swatch])).setting.gives, "another machine's foot is another foot"
   end
 
   def test_a_plan_is_read_and_changed_by_paths_and_says_what_changed

@@ -13,14 +13,12 @@ module NimbleEyelet
           # The rules of the recipe
 
           Written by `bin/rules` from `lib/nimble_eyelet/recipe/`; change them there. No rule decides alone: each gives points
-          for and against, the style with the most points that the machine can sew is taken, and what spoke is shown. From
+          for and against, what has the most points and can be had is taken, and what spoke is shown. From
           #{Recipes::STRONG} points on a rule speaks strongly; two strong rules that disagree about the style taken are shown as a conflict.
 
           ## Which style
 
-          | rule | when | says | points |
-          | --- | --- | --- | --- |
-          #{Recipes::STYLE_RULES.map { |rule| style_row(rule) }.join("\n")}
+          #{table(Recipes::STYLE_RULES, STYLES)}
 
           ## The styles
 
@@ -30,19 +28,24 @@ module NimbleEyelet
 
           ## Which foot
 
-          The first that the machine's owner has and that fits.
+          #{table(Recipes::FOOT_RULES, FOOT_KINDS)}
 
-          | foot | why |
-          | --- | --- |
-          #{Recipes::FOOT_RULES.map { |rule| "| #{FOOT_KINDS.fetch(rule.gives).name} | #{rule.says} |" }.join("\n")}
+          ## Which needle
 
-          ## Needle and stabiliser by cloth
+          #{table(Recipes::NEEDLE_RULES, Recipes::POINTS)}
 
-          | cloth | needle | why | stabiliser, the best first |
-          | --- | --- | --- | --- |
-          #{CLOTH_KINDS.values.map { |kind| cloth_row(kind) }.join("\n")}
+          Its size by the weight of the cloth: #{Recipes::SIZES_BY_WEIGHT.map { |weight, size| "from #{weight} g/m² #{size}" }.join(', ')}; within what
+          the thread goes through: #{Recipes::SIZES_BY_TEX.map { |tex, sizes| "#{tex.is_a?(Integer) ? "to tex #{tex}" : 'beyond'} #{sizes.min} to #{sizes.max}" }.join(', ')}.
 
-          From tex #{Recipes::THICK_TEX} on, the needle is at least #{Recipes::THICK_THREAD_NEEDLE}.
+          ## What is laid under
+
+          #{table(Recipes::STABILISER_RULES, STABILISERS.transform_values { |item| item.with(says: item.says.split(',').first) })}
+
+          What goes on with an iron is not had for cloth that takes none, what comes out in the wash not for cloth that is not washed.
+
+          ## How the top thread is made to roll to the back
+
+          #{table(Recipes::TENSION_RULES, Recipes::TENSION_MOVES)}
 
           ## Figures
 
@@ -52,30 +55,30 @@ module NimbleEyelet
         PAGE
       end
 
-      def self.style_row(rule)
-        points = rule.votes.group_by(&:last).sort_by { |given, _| -given }.map do |given, styles|
-          "#{'+' if given.positive?}#{given} #{styles.map { |key, _| Style.fetch(key).name }.join('; ')}"
+      def self.table(rules, options)
+        rows = rules.map do |rule|
+          points = rule.votes.group_by(&:last).sort_by { |given, _| -given }.map do |given, keys|
+            "#{'+' if given.positive?}#{given} #{keys.map { |key, _| called(options.fetch(key)) }.join('; ')}"
+          end
+          "| #{rule.name} | #{rule.asks} | #{rule.says} | #{points.join('<br>')} |"
         end
-        "| #{rule.name} | #{rule.asks} | #{rule.says} | #{points.join('<br>')} |"
+        ["| rule | when | says | points |", "| --- | --- | --- | --- |", *rows].join("\n")
       end
+
+      def self.called(option) = option.respond_to?(:name) ? option.name : option.says
 
       def self.ending(finish) = END_NAMES.fetch(finish)
 
-      def self.cloth_row(kind)
-        needle, needle_why = Recipes::NEEDLES.fetch(kind.key)
-        stabilisers = STABILISERS.fetch(kind.key).map { |stabiliser| "#{stabiliser.says}: #{stabiliser.why}" }
-        "| #{kind.name} | #{needle} | #{needle_why} | #{stabilisers.join('<br>')} |"
-      end
-
       def self.figures
-        { "bead, light to heavy cloth" => Recipes::BEAD.join(" to "),
+        { "bead by the weight of the cloth" => Recipes::BEADS.map { |weight, bead| "#{bead} at #{weight} g/m²" }.join(", "),
           "space to cut in, thin to thick cloth" => Recipes::SPACE.join(" to "),
           "bar tack" => TACK, "coverage index wanted" => "#{SewingThread::COVERAGE_AIM} (#{SewingThread::COVERAGE_LEAST} to #{SewingThread::COVERAGE_MOST})",
-          "coverage of an open zigzag" => Recipes::OPEN_AIM, "top tension below the usual" => Recipes::TENSION_DROP.to_i,
+          "coverage of an open zigzag" => cover(Recipes::OPEN_COVER), "coverage over a cord" => cover(Recipes::CORDED_COVER), "top tension below the usual" => Recipes::TENSION_DROP.to_i,
           "bead by hand, share of the tack's width" => Recipes::MANUAL_BEAD.to_f, "cord" => Cord::THICKNESS,
           "thread wasted on top of what is sewn in" => "#{(Stitches::WASTE * 100).to_i} %" }
       end
-      private_class_method :style_row, :ending, :cloth_row, :figures
+      def self.cover(aim) = "#{aim.aim} (#{aim.least} to #{aim.most})"
+      private_class_method :table, :called, :ending, :figures, :cover
     end
   end
 end

@@ -11,7 +11,7 @@ module NimbleEyelet
   module Support
     class Screenshots
       DOCS = File.expand_path("../../docs/screenshots", __dir__)
-      WORDS = %w[button opening placket recipe swatch sewing attach print].freeze
+      WORDS = STAGES.keys.freeze
 
       def initialize(folder, only)
         @folder = folder
@@ -27,7 +27,7 @@ module NimbleEyelet
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "waistcoat", "/closures/5/placket")
-          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4", "habits" => "/habits",
+          { "eyelets" => "/closures/8/opening", "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4", "habits" => "/habits",
             "log" => "/closures/1/log" }.each { |name, path| shoot(wide, name, path) }
           lamplight(wide)
           shoot(wide, "lamplight", "/closures/1/opening")
@@ -42,10 +42,10 @@ module NimbleEyelet
       # What makes the pictures worth looking at: stations accepted, a swatch logged, steps done.
       def prepare
         closure
-        %w[button opening].each { |stage| call(:put, "/closures/1/settled/#{stage}") }
+        %w[cloth button opening].each { |stage| call(:put, "/closures/1/settled/#{stage}") }
         enter(passes: "passes", symptoms: ["gappy"], measured: "22", note: "cut with the ripper", kind: "swatch",
               with: closure.dig("sheet", "swatch", "with"))
-        %w[stabilise try-on mark needle foot settings clamp].each do |key|
+        %w[needle thread foot settings clamp test-sew test-open].each do |key|
           step = closure.dig("sheet", "sewing", "steps").find { |item| item["key"] == key }
           enter(step.fetch("enter").merge("machine" => 4)) if step
         end

@@ -119,7 +119,20 @@ describe('a drag', () => {
 
     expect(typed).toEqual([['placket.pins.p', null]]);
     drag.addPin(300.4, 'waist');
-    expect(typed.at(-1)).toEqual(['placket.pins.new', { at: '300mm', label: 'waist', weight: '0' }]);
+    expect(typed.at(-1)).toEqual([
+      'placket.pins.new',
+      {
+        at: '300mm',
+        label: 'waist',
+        weight: '0',
+        holds: 'button',
+      },
+    ]);
+    drag.addSeam(350.2);
+    expect(typed.at(-1)).toEqual([
+      'placket.keep_outs.new',
+      { from: '350mm', to: '', label: '', kind: 'no_go' },
+    ]);
   });
 });
 

@@ -2,7 +2,7 @@
 
 # Attaching is how the buttons of one closure are sewn on: the zigzag width that drops the needle
 # into the holes, how much room it has there, in which pattern and with how many stitches, and how
-# high the thread shank is. Buttons a machine cannot sew are refused with what to do instead.
+# high the thread shank is. A button the needle would strike is never offered to the machine.
 #
 #   attaching = Attach::Attaching.of(button, cloth, machine, needle, Attach::ButtonSewing.new(pattern: "two_bars"))
 #   attaching.width       # 3 mm
@@ -15,20 +15,25 @@ require_relative "../length/length"
 require_relative "../stitch/button_pattern"
 require_relative "../typing/limit"
 require_relative "../value"
+require_relative "clearance"
 
 module NimbleEyelet
   module Attach
-    # Room between needle and rim of the hole. Source: half the hole − half the needle − half the
-    # difference between the width set and the spacing of the holes.
-    CLEAR_GOOD = Length.mm(2r / 10)
-
     # Stitches into each pair of holes.
     STITCHES = 8
     STITCHES_HEAVY = 10
 
-    # A layer thicker than this is thicker than shirting, and wants a thread shank.
-    SHIRTING = Length.mm(4r / 10)
+    # An overlap thicker than this wants a thread shank: as high as it is thick, and a little more.
+    FLAT_OVERLAP = Length.mm(9r / 10)
     SHANK_EXTRA = Length.mm(1)
+    # A spacer under the thread: so much narrower than the needle's ways, and no higher than this.
+    SPACER_ROOM = Length.mm(6r / 10)
+    SPACER_LEAST = Length.mm(6r / 10)
+    SPACER_HIGHEST = Length.mm(4)
+
+    # By hand: passes through the holes, and thread for winding, for the needle and for the tails.
+    PASSES_BY_HAND = 5
+    HAND_EXTRA = Length.mm(300)
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
     class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil)
@@ -44,11 +49,12 @@ module NimbleEyelet
       end
     end
 
-    # by_machine - Boolean; width, spacing, clearance - Length or nil when sewn by hand
-    # verdict - "good", "mind" or "strikes"; stitches - Integer a pair; shank - Length, zero for none
-    # instead - String or nil, what to do when the machine cannot
-    class Attaching < Value.of(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank,
-                               :because, :cautions, :instead)
+    # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between
+    # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
+    # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle that clears
+    # hand_thread - Length, for one button by hand; instead - String or nil, what to do when the machine cannot
+    class Attaching < Value.of(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank, :spacer,
+                               :needle_most, :hand_thread, :because, :cautions, :instead)
       # @return [Attaching]
       def self.of(button, cloth, machine, needle, sewing) = AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
     end
@@ -67,26 +73,72 @@ module NimbleEyelet
 
       # @return [Attaching]
       def attaching
-        return by_hand("shank", "A shank lies where the needle would swing.", SHANK_INSTEAD) if @button.shank?
-        if spacing > @machine.max_width
-          return by_hand("too wide", Sentence["The holes are %s apart; #{@machine.name} swings %s at most.", spacing, @machine.max_width],
-                         "Sew it on by hand, or choose a pattern with a shorter swing.")
-        end
+        found = obstacle
+        return build(by_machine: false, instead: found.last, because: [shank_reason],
+                     cautions: [Caution.new(rule: found[0], says: found[1], instead: found.last)]) if found
 
-        Attaching.new(by_machine: true, width: width, spacing: spacing, clearance: clearance, verdict: verdict,
-                      pattern: pattern, stitches: stitches, shank: shank, because: because, cautions: cautions, instead: nil)
+        build(by_machine: true, instead: nil, because: because, cautions: cautions)
       end
 
       private
 
-      SHANK_INSTEAD = "Sew it on by hand, or stitch an eyelet and use a removable pin if it comes off for washing."
-      private_constant :SHANK_INSTEAD
+      HAND = "Sew it on by hand."
+      private_constant :HAND
 
-      def by_hand(rule, says, instead)
-        Attaching.new(by_machine: false, width: nil, spacing: nil, clearance: nil, verdict: nil, pattern: pattern,
-                      stitches: stitches, shank: shank, because: [shank_reason], instead: instead,
-                      cautions: [Caution.new(rule: rule, says: says, instead: instead)])
+      def build(**more)
+        Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, clearance: clearance&.room, verdict: clearance&.verdict,
+                      pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
+                      needle_most: clearance&.largest_needle, hand_thread: hand_thread, **more)
       end
+
+      # Why the machine is not offered: rule, words, and what instead.
+      def obstacle
+        held || wide || struck || high || spaced
+      end
+
+      def held
+        return if holes?
+
+        ["shank", "A #{@button.attachment} lies where the needle would swing.",
+         "Sew it on by hand, or stitch an eyelet and use a removable pin if it comes off for washing."]
+      end
+
+      def wide
+        return if spacing <= @machine.max_width
+
+        ["too wide", Sentence["The holes are %s apart; #{@machine.name} swings #{@machine.width_mark(@machine.max_width)} at most.", spacing],
+         "Sew it on by hand, or choose a pattern with a shorter swing."]
+      end
+
+      def struck
+        return unless clearance.verdict == "strikes"
+
+        ["strikes", Sentence["At width #{@machine.width_mark(width)} the needle #{@needle} strikes the rim: %s too little room.", clearance.room.abs],
+         "#{way_round} Or sew it on by hand."]
+      end
+
+      def way_round
+        widths = Clearance.widths(@button, @machine, @needle, spacing: spacing)
+        return "Set the width to #{widths.map { |one| @machine.width_mark(one) }.join(' or ')}: there it clears." if widths.any?
+        return "A needle of #{clearance.largest_needle} or finer clears." if clearance.largest_needle
+
+        "No needle clears in these holes."
+      end
+
+      def high
+        tall = @button.height + @cloth.stack + (shank.zero? ? Length.zero : spacer)
+        return if tall <= @machine.foot_lift
+
+        ["too high", Sentence["Button, cloth and what lies between are %s high; the foot lifts %s.", tall, @machine.foot_lift], HAND]
+      end
+
+      def spaced
+        return if shank.zero? || (spacer <= SPACER_HIGHEST && room_for_spacer >= SPACER_LEAST)
+
+        ["spacer", Sentence["A shank of %s wants a spacer %s high between the needle's ways: there is no room for it.", shank, spacer], HAND]
+      end
+
+      def holes? = @button.holes.positive?
 
       # Two holes have only one pair: the pattern is a single bar.
       def pattern = Stitches::BUTTON_PATTERNS.fetch(@button.holes == 4 ? @sewing.pattern : "two_bars")
@@ -98,33 +150,46 @@ module NimbleEyelet
       def width = @machine.width_settable(@sewing.width || spacing)
 
       def clearance
-        (@button.hole_diameter / 2) - (@needle.diameter / 2) - ((width - spacing).abs / 2)
-      end
+        return unless holes?
 
-      def verdict
-        return "strikes" if clearance.negative?
-
-        clearance >= CLEAR_GOOD ? "good" : "mind"
+        @clearance ||= Clearance.of(@button, @machine, @needle, spacing: spacing, width: width)
       end
 
       def stitches = @sewing.stitches || (heavy? ? STITCHES_HEAVY : STITCHES)
       def heavy? = @cloth.type.heavy_wear
 
       def shank
-        @cloth.thickness > SHIRTING && !@button.shank? ? @cloth.stack + SHANK_EXTRA : Length.zero
+        @cloth.stack > FLAT_OVERLAP && !@button.shank? ? @cloth.stack + SHANK_EXTRA : Length.zero
+      end
+
+      # The thread runs slanted over the spacer: it is higher than the shank that is left. Source: √(q² + q·s).
+      def spacer
+        q = shank.to_f
+        Length.mm(Math.sqrt((q**2) + (q * spacing.to_f)))
+      end
+
+      def room_for_spacer = spacing - @needle.diameter - SPACER_ROOM
+
+      # Source: 4 × passes × (spacing + shank + stack + thickness), a pair of four holes as two, and what is wound.
+      def hand_thread
+        across = (holes? ? spacing : Length.zero) + shank + @cloth.stack + @button.height
+        (across * (4 * PASSES_BY_HAND * (@button.holes == 4 ? 2 : 1))) + HAND_EXTRA
       end
 
       def because
+        off = @machine.anchor == "left" ? "|width − spacing|" : "|width − spacing|/2"
+        most = clearance.largest_needle
         [Reason.new(rule: "width", source: "zigzag width = hole spacing",
-                    says: Sentence["The needle swings %s from hole to hole; #{@machine.name} can set %s.", spacing, width]),
-         Reason.new(rule: "clearance", source: "hole/2 − needle/2 − |width − spacing|/2",
-                    says: Sentence["In a hole of %s the #{@needle} needle keeps %s from the rim.", @button.hole_diameter, clearance]),
+                    says: Sentence["The needle swings %s from hole to hole; #{@machine.name} is set to #{@machine.width_mark(width)}.", spacing]),
+         Reason.new(rule: "clearance", source: "hole/2 − needle/2 − #{off}",
+                    says: Sentence["In a hole of %s the #{@needle} needle keeps %s from the rim#{"; the largest that clears well is #{most}" if most}.",
+                                   @button.hole_diameter, clearance.room]),
          shank_reason]
       end
 
       def shank_reason
         says = if @button.shank? then "The button brings its own shank."
-               elsif shank.zero? then "Thin cloth: the button may lie flat on it."
+               elsif shank.zero? then "Thin overlap: the button may lie flat on it."
                else Sentence["The overlap is %s thick: a thread shank of %s lets it lie under the button.", @cloth.stack, shank]
                end
         Reason.new(rule: "thread shank", says: says)
@@ -133,11 +198,10 @@ module NimbleEyelet
       def cautions
         turn = Caution.new(rule: "first stitch", says: "Turn the hand wheel toward you through both holes before any power; " \
                                                        "eyes protected, slow speed.")
-        return [turn] if verdict == "good"
+        return [turn] if clearance.verdict == "good"
 
-        instead = "Another width, a finer needle, or by hand."
-        [Caution.new(rule: "clearance", says: Sentence["#{CLEARANCES.fetch(verdict).capitalize}: %s.", clearance], instead: instead),
-         turn]
+        [Caution.new(rule: "clearance", says: Sentence["#{CLEARANCES.fetch(clearance.verdict).capitalize}: %s.", clearance.room],
+                     instead: "#{way_round} Try it on a scrap first."), turn]
       end
     end
   end

@@ -20,24 +20,29 @@ module NimbleEyelet
   ATTACHMENTS = [
     Attachment.new(key: "two_holes", name: "two holes", holes: 2),
     Attachment.new(key: "four_holes", name: "four holes", holes: 4),
-    Attachment.new(key: "shank", name: "shank", holes: 0)
+    Attachment.new(key: "shank", name: "shank", holes: 0),
+    Attachment.new(key: "tunnel", name: "tunnel at the back", holes: 0)
   ].to_h { |attachment| [attachment.key, attachment] }.freeze
 
   # width - Length or nil, the smallest width of a shape that is not round
   # outline - Outline or nil, of a shape with many corners
+  # tip - Length or nil, half the way round what is at the end of a cord or strap: knot, tip, buckle
   class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
-                          width: nil, outline: nil)
+                          width: nil, outline: nil, tip: nil)
     LIMITS = {
       diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
       width: Typing::Limit.length(0, 150, open: true), hole_spacing: Typing::Limit.length(0, 100, open: true),
-      hole_diameter: Typing::Limit.length(0, 20, open: true)
+      hole_diameter: Typing::Limit.length(0, 20, open: true), tip: Typing::Limit.length(0, 150, open: true)
     }.freeze
 
     # @return [ButtonShape]
     def form = ButtonShape.fetch(shape)
 
     def holes = ATTACHMENTS.fetch(attachment).holes
-    def shank? = holes.zero?
+    def shank? = form.fastens && holes.zero?
+
+    # @return [Boolean] whether it is sewn on and buttoned, not drawn through
+    def fastens? = form.fastens
 
     # Height without the shank; for balls it follows from the diameter.
     # @return [Length]
@@ -53,8 +58,8 @@ module NimbleEyelet
       form.measured?(:width) && width ? width : diameter
     end
 
-    # @return [Length] H, half-perimeter of the smallest section the button can be turned to
-    def half_perimeter = form.half_perimeter(diameter, height, narrow)
+    # @return [Length] H, half-perimeter of the smallest section it can be turned to; the largest of what has to pass
+    def half_perimeter = [form.half_perimeter(diameter, height, narrow), tip].compact.max
 
     # @return [Array<Array(Float, Float)>] outline of that section, mm
     def section = form.section(diameter, height, narrow)
@@ -92,8 +97,9 @@ module NimbleEyelet
         sized = { diameter: across, thickness: height, width: width || narrow }.map do |name, length|
           LIMITS.fetch(name).check(check, "button.#{name}", length)
         end
+        LIMITS.fetch(:tip).check(check, "button.tip", tip) if tip
         check_thickness(check) if sized.all?
-        check_holes(check) if sized.all? && !shank?
+        check_holes(check) if sized.all? && fastens? && holes.positive?
       end
       self
     end

@@ -15,6 +15,7 @@ require_relative "section"
 
 module NimbleEyelet
   # key, name - String; clampable - Boolean, lies flat in a carriage foot; end_on - Boolean, passes tip first
+  # fastens - Boolean, a button; noun - String, what it is called in a sentence; ease - Length or nil, where it is not the cloth's
   # hollow - Boolean, thick only at its rim; height - Symbol, what its height is: :thickness, :diameter, :half_diameter
   # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
   # across    - String, what the diameter is called for this shape
@@ -23,7 +24,8 @@ module NimbleEyelet
   # outline   - Proc(d, t, w) -> Array of [x, y] in mm, the section with its middle at x = 0
   # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
   class ButtonShape < Value.of(:key, :name, :measured, :formula, :passes, :half, :outline, across: "Diameter",
-                               front: nil, clampable: true, end_on: false, hollow: false, height: :thickness)
+                               front: nil, clampable: true, end_on: false, hollow: false, height: :thickness,
+                               fastens: true, noun: "button", ease: nil)
     # @param diameter [Length] largest width
     # @param thickness [Length] height without shank
     # @param width [Length] smallest width
@@ -51,24 +53,26 @@ module NimbleEyelet
 
   BUTTON_SHAPES = [
     ButtonShape.new(
-      key: "flat", name: "flat disc, square edge", measured: %i[thickness],
-      formula: "H = D + T", passes: "edge on, as a rectangle of diameter by thickness",
-      half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) }
-    ),
-    ButtonShape.new(
       key: "rounded", name: "flat disc, rounded edge", measured: %i[thickness],
       formula: "H = (D − T) + πT/2", passes: "edge on, as a bar with round ends",
       half: ->(d, t, _w) { d - t + (Math::PI * t / 2) }, outline: ->(d, t, _w) { Section.stadium_outline(d, t) }
     ),
     ButtonShape.new(
+      key: "flat", name: "flat disc, square edge", measured: %i[thickness],
+      formula: "H = D + T, at most πD/2", passes: "edge on, as a rectangle of diameter by thickness",
+      half: ->(d, t, _w) { Section.at_most_flat(d, d + t) }, outline: ->(d, t, _w) { Section.disc_outline(d, t) }
+    ),
+    ButtonShape.new(
       key: "rimmed", name: "rimmed disc", hollow: true, measured: %i[thickness],
-      formula: "H = D + T, T over the rim", passes: "edge on, rim first, as a rectangle of diameter by rim",
-      half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rimmed_outline(d, t) }
+      formula: "H = D + T, T over the rim, at most πD/2", passes: "edge on, rim first, as a rectangle of diameter by rim",
+      half: ->(d, t, _w) { Section.at_most_flat(d, d + t) },
+      outline: ->(d, t, _w) { d + t > Math::PI * d / 2 ? Section.disc_outline(d, t) : Section.rimmed_outline(d, t) }
     ),
     ButtonShape.new(
       key: "domed", name: "domed, flat back", measured: %i[thickness],
-      formula: "H = (D + arc) / 2, arc over chord D with rise T", passes: "edge on, as a dome on a flat back",
-      half: ->(d, t, _w) { (d + Section.segment_arc(d, t)) / 2 }, outline: ->(d, t, _w) { Section.segment_outline(d, t) }
+      formula: "H = (D + arc) / 2, arc over chord D with rise T; above D/2 chord and arc of a ball cut at the back",
+      passes: "edge on, as a dome on a flat back",
+      half: ->(d, t, _w) { Section.dome_outline_length(d, t) / 2 }, outline: ->(d, t, _w) { Section.dome_outline(d, t) }
     ),
     ButtonShape.new(
       key: "half_ball", name: "half ball", measured: [], clampable: false, height: :half_diameter,
@@ -78,12 +82,12 @@ module NimbleEyelet
     ButtonShape.new(
       key: "ball", name: "ball", measured: [], clampable: false, height: :diameter,
       formula: "H = πD/2", passes: "any way round, as a full circle",
-      half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.arc(0, 0, d / 2, 0, 2 * Math::PI) }
+      half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.circle(d) }
     ),
     ButtonShape.new(
       key: "square", name: "square or rectangle", measured: %i[width thickness], across: "Longer side",
-      formula: "H = shorter side + T", passes: "narrow side first, as a rectangle of shorter side by thickness",
-      half: ->(_d, t, w) { w + t }, outline: ->(_d, t, w) { Section.rectangle_outline(w, t) },
+      formula: "H = shorter side + T, at most half the outline", passes: "narrow side first, as a rectangle of shorter side by thickness",
+      half: ->(d, t, w) { w + [t, d].min }, outline: ->(_d, t, w) { Section.rectangle_outline(w, t) },
       front: ->(d, _t, w) { Section.rectangle_outline(d, w) }
     ),
     ButtonShape.new(
@@ -100,8 +104,30 @@ module NimbleEyelet
     ButtonShape.new(
       key: "bar", name: "bar or toggle", end_on: true, measured: %i[thickness], across: "Length",
       formula: "H = πd/2, d its thickness", passes: "end on, as a circle as wide as it is thick",
-      half: ->(_d, t, _w) { Math::PI * t / 2 }, outline: ->(_d, t, _w) { Section.arc(0, 0, t / 2, 0, 2 * Math::PI) },
+      half: ->(_d, t, _w) { Math::PI * t / 2 }, outline: ->(_d, t, _w) { Section.circle(t) },
       front: ->(d, t, _w) { Section.stadium_outline(d, t) }
+    ),
+    # What is no button: it goes through and stays, and nothing is sewn on for it.
+    ButtonShape.new(
+      key: "cord", name: "cord or drawstring", fastens: false, ease: Length.mm(2), measured: [], across: "Thickness", noun: "cord",
+      clampable: false, height: :diameter, formula: "πd/2", passes: "as a circle",
+      half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.circle(d) }
+    ),
+    ButtonShape.new(
+      key: "ribbon", name: "ribbon, belt or strap", fastens: false, ease: Length.mm(1.5), measured: %i[thickness], across: "Width",
+      noun: "ribbon", clampable: false, formula: "w + T", passes: "edge on, as a rectangle of width by thickness",
+      half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) },
+      front: ->(d, _t, _w) { Section.rectangle_outline(d, d / 2) }
+    ),
+    ButtonShape.new(
+      key: "hook", name: "hook, by its wire", fastens: false, ease: Length.mm(2), measured: [], across: "Wire", noun: "hook",
+      clampable: false, height: :diameter, formula: "wire Ø", passes: "as its wire", half: ->(d, _t, _w) { d },
+      outline: ->(d, _t, _w) { Section.circle(d) }
+    ),
+    ButtonShape.new(
+      key: "ring", name: "ring, the whole of it", fastens: false, ease: Length.mm(1), measured: %i[thickness], across: "Outer width",
+      noun: "ring", clampable: false, formula: "outer width + wire Ø", passes: "edge on, as a bar of wire",
+      half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) }
     )
   ].to_h { |shape| [shape.key, shape] }.freeze
 end

@@ -27,6 +27,7 @@ module NimbleEyelet
       "thickness" => [CALIPER, "Lay it flat between the jaws, over the thickest place, without the shank."],
       "outline" => [RULER, "Trace it on squared paper and read the corners off, once round, in order."],
       "wrapped" => [STRIP, "Wrap it once round the way the button passes, mark the overlap, measure the strip: H is half of it."],
+      "tip" => [STRIP, "Half the way round the knot, tip or buckle at its end: that has to pass too."],
       "hole_spacing" => [RULER, "From the left edge of one hole to the left edge of its neighbour: the same as middle to middle."],
       "hole_diameter" => ["needles of known size", "The thickest needle that drops through: 90 is 0.9 mm."]
     }.freeze
@@ -41,6 +42,10 @@ module NimbleEyelet
       "square" => { "diameter" => [CALIPER, "Along the longer side, not corner to corner."],
                     "width" => [CALIPER, "Along the shorter side."] },
       "irregular" => { "diameter" => [CALIPER, "Turn it until the jaws are pushed furthest apart."] },
+      "cord" => { "diameter" => [CALIPER, "Through the middle of it, not squeezed."] },
+      "ribbon" => { "diameter" => [RULER, "Edge to edge, lying flat."], "thickness" => [CALIPER, "Lying flat; folded, half of it."] },
+      "hook" => { "diameter" => [CALIPER, "The wire that goes through, not the hook."] },
+      "ring" => { "diameter" => [CALIPER, "The outside of the whole ring."], "thickness" => [CALIPER, "Its wire."] },
       "bar" => { "diameter" => [RULER, "From tip to tip: this keeps it from slipping back."],
                  "thickness" => [CALIPER, "Round the thickest place: it passes end on."] }
     }.freeze
@@ -51,7 +56,8 @@ module NimbleEyelet
       form = button.form
       asked = form.measured?(:outline) ? %w[outline] : %w[diameter]
       asked += %w[width thickness].select { |what| form.measured?(what.to_sym) } + %w[wrapped]
-      asked += %w[hole_spacing hole_diameter] unless button.shank?
+      asked << "tip" unless button.fastens?
+      asked += %w[hole_spacing hole_diameter] if button.fastens? && button.holes.positive?
       asked.map do |what|
         tool, how = OTHERWISE.fetch(form.key, {}).fetch(what) { TAKEN.fetch(what) }
         Measuring.new(what: what, tool: tool, how: how)

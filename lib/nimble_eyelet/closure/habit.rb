@@ -19,7 +19,12 @@ module NimbleEyelet
   HabitOption = Value.of(:key, :name, :speaks_for, :against)
 
   # path - String, the field of a closure it stands in for; begins - String or nil, the first school
-  class Habit < Value.of(:path, :question, begins: nil, options: [], speaks_for: "", against: "")
+  # inches - String or nil, the first one for whoever has an inch ruler
+  class Habit < Value.of(:path, :question, begins: nil, inches: nil, options: [], speaks_for: "", against: "")
+    # @param unit [Symbol]
+    # @return [String, nil] the first school; the ruler comes with the unit
+    def begins_in(unit) = unit == :in && inches ? inches : begins
+
     # @return [HabitOption, nil]
     def option(key) = options.find { |option| option.key == key }
 
@@ -44,11 +49,12 @@ module NimbleEyelet
     TABLE = [
       Habit.new(path: "opening.school", question: "How long is a hole?", begins: "passing_geometry",
                 options: Opening::SCHOOLS.values.map { |school| option(school.key, school.name, school.assumes, school.fails) }),
-      Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre", options: rulers),
+      Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre", inches: "sixteenth_inch",
+                options: rulers),
       Habit.new(path: "opening.ease", question: "How much ease on top of H?",
                 speaks_for: "One figure for everything is easily remembered.",
                 against: "Left empty, thin cloth gets less and other cloth more, as the rules have it."),
-      Habit.new(path: "placket.grid", question: "Which marks do holes lie on?", begins: "millimetre", options: rulers),
+      Habit.new(path: "placket.grid", question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch", options: rulers),
       Habit.new(path: "placket.edge", question: "How far does a hole stay from the finished edge?", begins: "ten",
                 options: [
                   option("ten", Sentence["%s", Placket::EDGE_SCHOOLS.fetch("ten")], "Clear of most turned seam allowances.",

@@ -13,6 +13,7 @@ require_relative "../stitch/hole_shape"
 require_relative "../stitch/path"
 require_relative "../stitch/reckoning"
 require_relative "../thread/bobbin"
+require_relative "../thread/cord"
 require_relative "../typing/limit"
 require_relative "../value"
 
@@ -54,16 +55,27 @@ module NimbleEyelet
     # What the machine can really set, whatever was asked.
     def self.shape(sheet, trial)
       recipe = sheet.recipe
-      machine = sheet.plan.machine
       style = recipe.style.value
-      turned = trial.stitch_width && style.stitched != :straight
-      width = turned ? machine.width_settable(trial.stitch_width) : recipe.stitch_width.value
-      length = trial.stitch_length ? machine.length_settable(trial.stitch_length) : recipe.stitch_length.value
+      width, length = HoleSimulation.dials(sheet, trial)
       ends = style.ends(width: width)
-      Stitches::HoleShape.new(near_end: style.near, far_end: style.far, corded: style.corded, opening: sheet.cut.length.to_f,
-                              near: ends.near.to_f, far: ends.far.to_f, width: width.to_f, space: [recipe.space, width].min.to_f,
-                              length: length.to_f, balance: trial.balance / 100.0, own_bead: recipe.manual_width&.value&.to_f)
+      corded = recipe.cord.value ? Cord.thickness_of(sheet.plan.thread).to_f : 0.0
+      Stitches::HoleShape.new(near_end: style.near, far_end: style.far, opening: sheet.opening.to_f, near: ends.near.to_f, far: ends.far.to_f,
+                              eye: ends.eye.to_f, width: width.to_f, space: HoleSimulation.space(recipe, width), length: length.to_f,
+                              balance: trial.balance / 100.0, own_bead: style.round? ? width.to_f : recipe.manual_width&.value&.to_f,
+                              cord: corded)
     end
+
+    # @return [Array(Length, Length)] width and length
+    def self.dials(sheet, trial)
+      recipe = sheet.recipe
+      machine = sheet.plan.machine
+      turned = trial.stitch_width && recipe.stitched != :straight
+      [turned ? machine.width_settable(trial.stitch_width) : recipe.stitch_width.value,
+       trial.stitch_length ? machine.length_settable(trial.stitch_length) : recipe.stitch_length.value]
+    end
+
+    # A turned dial widens the beads, not the room to cut in; at the width of the recipe they lie as it says.
+    def self.space(recipe, width) = [recipe.space, width].min.to_f
 
     def self.row(sheet, reckoning)
       thread = sheet.plan.thread

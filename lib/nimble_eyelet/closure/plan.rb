@@ -25,18 +25,20 @@ require_relative "../value"
 
 module NimbleEyelet
   # opening - Opening::Sizing; placket - Placket::Run; recipe - Recipes::Overrides; attach - Attach::ButtonSewing
+  # unit - String, "mm", "cm" or "in": what its lengths are read and typed in, and kept whatever the workroom reads later
   # settled - Hash of stage word to what it was settled from, as Stage#read gives it
   # accepted - String or nil, id of the swatch whose settings hold
   # stabilisers - Array<String>, keys of STABILISER_KINDS that lie in the drawer; known once it is in a house
   class Plan < Value.of(:name, :button, :cloth, :thread, :machine, :opening, :placket, :recipe, :attach,
-                        settled: {}, accepted: nil, stabilisers: STABILISER_KINDS.keys)
+                        unit: "mm", settled: {}, accepted: nil, stabilisers: STABILISER_KINDS.keys)
+    UNITS = { "mm" => "millimetres", "cm" => "centimetres", "in" => "inches" }.freeze
     SECTIONS = { "button" => Button, "cloth" => Cloth, "thread" => SewingThread, "opening" => Opening::Sizing,
                  "placket" => Placket::Run, "recipe" => Recipes::Overrides, "attach" => Attach::ButtonSewing }.freeze
     # Lists of a section, by path; their rows are known by their id.
     LISTS = %w[placket.pins placket.keep_outs].freeze
     # Paths that are no member of a section.
-    OWN = { "closure.name" => :name, "swatch.accepted" => :accepted }.freeze
-    PATHS = (["closure.name"] + SECTIONS.flat_map { |section, noun| noun.members.map { |name| "#{section}.#{name}" } } -
+    OWN = { "closure.name" => :name, "closure.unit" => :unit, "swatch.accepted" => :accepted }.freeze
+    PATHS = (%w[closure.name closure.unit] + SECTIONS.flat_map { |section, noun| noun.members.map { |name| "#{section}.#{name}" } } -
              LISTS).freeze
 
     # @param path [String] one of PATHS, LISTS, "machine.id" or "swatch.accepted"

@@ -12,24 +12,37 @@
 
 require_relative "../answer/refusal"
 require_relative "../attach/attaching"
+require_relative "../length/wording"
 require_relative "../opening/cut"
 require_relative "../opening/setting"
 require_relative "../placket/layout"
+require_relative "../placket/start"
 require_relative "../recipe/recipe"
-require_relative "../recipe/rules"
+require_relative "../recipe/situation"
 require_relative "../sewing/facts"
 require_relative "../sewing/progress"
+require_relative "../sewing/sewing_order"
 require_relative "../sewing/steps"
+require_relative "../swatch/change"
 require_relative "../swatch/diagnosis"
 require_relative "../value"
 require_relative "stage"
 
 module NimbleEyelet
   # layout, progress - nil while the holes do not fit; faults - Array<Fault>
-  # settings - Hash of school to Opening::Setting, what its opening asks of the foot
-  # stages - Hash of stage word to StageState
-  class Sheet < Value.of(:plan, :facts, :recipe, :cut, :settings, :layout, :faults, :diagnosis, :progress, :attaching,
-                         :stages)
+  # settings - Hash of school to Opening::Setting, what its opening asks of the foot; setting - that of the school chosen
+  # verdict - Opening::Verdict of the opening that comes of it; sewn_with - Hash of path to value, what a test hole is sewn with
+  class Sheet < Value.of(:plan, :facts, :recipe, :cut, :settings, :setting, :verdict, :layout, :faults, :diagnosis, :progress,
+                         :attaching, :beginning, :sewn_with)
+    # @return [Length] the opening as it will come out, which everything after the opening goes by
+    def opening = setting.planned
+
+    # @return [Hash{String => StageState}] of the stages this closure goes through, by word
+    def stages = Stage.of(plan).to_h { |stage| [stage.word, stage.state(self, plan.settled[stage.word])] }
+
+    # @return [Length] that and both its ends
+    def overall = opening + cut.ends.both
+
     # @param plan [Plan] valid, in its house
     # @param facts [Sewing::Facts]
     # @return [Sheet]
@@ -46,8 +59,9 @@ module NimbleEyelet
     # @return [Sheet]
     def sheet
       layout, faults = laid_out
-      Sheet.new(plan: @plan, facts: @facts, recipe: recipe, cut: cut, settings: settings, layout: layout, faults: faults, diagnosis: diagnosis,
-                progress: layout && progress(layout), attaching: attaching, stages: stages)
+      Sheet.new(plan: @plan, facts: @facts, recipe: recipe, cut: cut, settings: settings, setting: setting,
+                verdict: cut.passing.verdict(setting.planned), layout: layout, faults: faults, diagnosis: diagnosis,
+                progress: layout && progress(layout), attaching: attaching, beginning: beginning, sewn_with: sewn_with)
     end
 
     private
@@ -58,19 +72,42 @@ module NimbleEyelet
     end
 
     def recipe = @recipe ||= Recipes::Recipe.of(situation, @plan.recipe)
+    def style = recipe.style.value
 
     def cut
-      @cut ||= Opening::Cut.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: @plan.machine.foot("carriage_foot"))
+      @cut ||= Opening::Cut.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: clamping_foot, held: recipe.stretch_left,
+                                                                                      round: style.round?)
+    end
+
+    def clamping_foot = fitted.type.clamps ? fitted : @plan.machine.foot("carriage_foot")
+
+    # The foot as it is known by now: what it adds is learned from the newest hole that was measured.
+    def fitted
+      @fitted ||= recipe.foot.value.then do |foot|
+        foot.type.clamps && foot.allowance.nil? && learned ? foot.with(allowance: learned) : foot
+      end
+    end
+
+    def learned
+      machine = @plan.machine.id.to_s
+      @learned ||= @facts.swatches.reverse.find do |swatch|
+        swatch.allowance && swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == recipe.foot.value.kind
+      end&.allowance
     end
 
     def settings
-      fitted = { foot: recipe.foot.value, machine: @plan.machine, button: @plan.button, ends: cut.ends,
-                 straight: recipe.style.value.stitched == :straight }
-      cut.answers.to_h { |answer| [answer.school.key, Opening::Setting.of(length: answer.length, **fitted)] }
+      @settings ||= cut.answers.to_h do |answer|
+        [answer.school.key, Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: answer.length,
+                                                ends: cut.ends, correction: @plan.opening.correction, style: style)]
+      end
     end
 
+    def setting = settings.fetch(cut.chosen.school.key)
+    def beginning = @beginning ||= Placket::Beginning.of(@plan.machine, style)
+
     def laid_out
-      [Placket::Layout.of(@plan.placket, @plan.button, cut.extent, width: recipe.stitch_width.value, foot: recipe.foot.value.kind), []]
+      [Placket::Layout.of(@plan.placket, @plan.button, cut.extent(setting.planned), width: recipe.width(setting.planned),
+                                                                                    foot: fitted.kind, sewn: @facts.holes, beginning: beginning), []]
     rescue Refusal => e
       [nil, e.faults]
     end
@@ -80,19 +117,37 @@ module NimbleEyelet
     end
 
     def progress(layout)
-      order = Sewing::SewingOrder.new(cloth: @plan.cloth, machine: @plan.machine, recipe: recipe, cut: cut, layout: layout,
-                                      attaching: attaching)
+      order = Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
+                                      cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
+                                      for_child: @plan.placket.usage.child)
       Sewing::Progress.of(Sewing::Steps.of(order), @facts)
     end
 
     def diagnosis
       set = { stitch_width: recipe.stitch_width, stitch_length: recipe.stitch_length, tension: recipe.tension,
               stabiliser: recipe.stabiliser }.transform_values(&:value)
-      current = Swatches::CurrentSettings.new(button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, ruler: cut.ruler,
-                                              correction: @plan.opening.correction, **set)
+      current = Swatches::CurrentSettings.new(
+        button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, foot: recipe.foot.value, ruler: cut.ruler, wanted: cut.length,
+        ease: cut.ease, correction: @plan.opening.correction, passing: cut.passing, stitched: recipe.stitched, stay: recipe.stay,
+        set: sewn_with.merge("thread.diameter" => @plan.thread.diameter), **set
+      )
       Swatches::Diagnosis.of(@facts.swatches, current)
     end
 
-    def stages = STAGES.values.to_h { |stage| [stage.word, stage.state(@plan)] }
+    # Everything a test hole sewn now is sewn with: it is kept with what is seen on it.
+    def sewn_with
+      @sewn_with ||= {
+        "opening.length" => cut.length, "setting.set" => setting.set, "setting.clamped" => clamped,
+        "recipe.stitch_width" => recipe.stitch_width.value, "recipe.stitch_length" => recipe.stitch_length.value,
+        "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 4), "recipe.stabiliser" => recipe.stabiliser.value,
+        "recipe.style" => style.key, "recipe.foot" => recipe.foot.value.kind, "recipe.needle" => recipe.needle.value.to_s,
+        "recipe.tension_move" => recipe.tension_move.key, "machine.id" => @plan.machine.id.to_s, "thread.fibre" => @plan.thread.fibre,
+        "thread.tex" => Wording.decimal(@plan.thread.tex.to_r, 4), "cloth.kind" => @plan.cloth.kind, "cloth.weight" => @plan.cloth.weight.to_s,
+        "cloth.thickness" => @plan.cloth.thickness, "cloth.layers" => @plan.cloth.layers.to_s, "cloth.stretch" => @plan.cloth.stretch.to_s
+      }.compact
+    end
+
+    # What a carriage foot is clamped on and opened to, without what it adds.
+    def clamped = (setting.figure + setting.opened if setting.by.key == "clamp")
   end
 end

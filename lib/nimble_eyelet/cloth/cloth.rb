@@ -48,9 +48,10 @@ module NimbleEyelet
     # @return [Length]
     def fold = stack / 2
 
-    # How much further the opening reaches when the cloth gives: 1 + 0.3 × stretch.
+    # How much further the opening reaches when the cloth gives: 1 + 0.3 × stretch × what a stay leaves of it.
+    # @param held [Rational] 1 unstayed, 0 where nothing is left
     # @return [Rational]
-    def give = 1 + (STRETCH_SHARE * stretch / 100)
+    def give(held = 1r) = 1 + (STRETCH_SHARE * stretch * held / 100)
 
     # @return [self]
     # @raise [Refusal]

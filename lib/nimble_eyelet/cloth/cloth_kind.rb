@@ -13,11 +13,11 @@ module NimbleEyelet
   # weight - Integer g/m²; thickness - Length of one layer; stretch - Integer percent
   # nap - Boolean, pile or fluff; heat - Boolean, takes a hot iron; fray - Boolean
   # marking - String, what to mark it with; example - String
-  # perforates - Boolean, needle holes stay and tear; washed - Boolean, as a rule
+  # perforates - Boolean, needle holes stay and tear; hide - Boolean, real leather; washed - Boolean, as a rule
   # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
   # heavy_wear - Boolean, its buttons are pulled hard
   ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example,
-                       perforates: false, washed: true, pressure: "usual foot pressure", knitted: false, thick: false, fine: false,
+                       perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false, thick: false, fine: false,
                        heavy_wear: false)
 
   # Cloth that the foot pushes along wants less of it.
@@ -35,12 +35,15 @@ module NimbleEyelet
     ClothKind.new(key: "sheer", fine: true, name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "thread tacks",
                   example: "voile, organza, chiffon"),
-    ClothKind.new(key: "leather", heavy_wear: true, name: "leather or vinyl", weight: 500, thickness: Length.mm(1), stretch: 0,
+    ClothKind.new(key: "leather", heavy_wear: true, name: "leather or suede", hide: true, weight: 500, thickness: Length.mm(1), stretch: 0,
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
-                  example: "garment leather, suede, vinyl", perforates: true, washed: false),
-    ClothKind.new(key: "coated", name: "coated or waxed", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
+                  example: "garment leather, suede", perforates: true, washed: false),
+    ClothKind.new(key: "waxed", name: "waxed or oiled, woven", thick: true, heavy_wear: true, weight: 280, thickness: Length.mm(4r / 10), stretch: 0,
+                  nap: false, heat: false, fray: true, marking: "chalk: it brushes off, and wax does not", washed: false,
+                  example: "waxed cotton, oiled canvas"),
+    ClothKind.new(key: "coated", name: "film-coated", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
-                  example: "waxed cotton, oilcloth, laminated cloth", perforates: true, washed: false),
+                  example: "vinyl, oilcloth, laminated cloth", perforates: true, washed: false),
     ClothKind.new(key: "quilted", thick: true, name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk, or thread tacks", example: "quilted cotton, padded lining",
                   pressure: LIGHTER),

@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
-# Stabiliser is what is laid under or inside a hole, by cloth: the best first, then what serves when
-# that is not in the drawer. The last of each list needs nothing that is not at hand.
+# Stabiliser is the table of what can be laid under or inside a hole: what it needs from the drawer,
+# whether it takes an iron or a wash, and how much of the cloth's stretch it leaves. Those that need
+# nothing are always at hand.
 #
-#   Stabiliser.for("knit", %w[tear_away]).says   # "tear-away under the hole, and a cord"
+#   STABILISERS.fetch("knit_fusible").stretch_left   # => 1/2
 
 require_relative "../value"
 
@@ -15,45 +16,47 @@ module NimbleEyelet
   }.freeze
 
   # needs - Array of keys of STABILISER_KINDS; says, why - String
-  class Stabiliser < Value.of(:needs, :says, :why)
-    # @param cloth [String] key of CLOTH_KINDS
-    # @param owned [Array<String>] keys of STABILISER_KINDS
-    # @return [Stabiliser] the best that can be made of what is owned
-    def self.for(cloth, owned) = STABILISERS.fetch(cloth).find { |stabiliser| (stabiliser.needs - owned).empty? }
-
+  # heat - Boolean, goes on with an iron; wash - Boolean, comes out in the wash; inside - Boolean, stays in the garment
+  # torn, film - Boolean, torn away or trimmed off after the row
+  # stretch_left - Rational, share of the cloth's stretch that a slit still has
+  class Stabiliser < Value.of(:key, :says, :why, needs: [], heat: false, wash: false, inside: false, torn: false, film: false,
+                              stretch_left: 1r)
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")
+
+    # Why it cannot be had for this cloth.
+    #
+    # @param cloth [Cloth]
+    # @param owned [Array<String>] keys of STABILISER_KINDS
+    # @return [String, nil]
+    def obstacle(cloth, owned)
+      return "No hot iron on this cloth." if heat && !cloth.iron?
+      return "This cloth is not washed, so it would stay in." if wash && !cloth.washed?
+
+      "There is none in the drawer: #{(needs - owned).map { |key| STABILISER_KINDS.fetch(key) }.join(' and ')}." if (needs - owned).any?
+    end
   end
 
-  module StabiliserTable
-    def self.row(needs, says, why) = Stabiliser.new(needs: needs, says: says, why: why)
-
-    TEAR_AWAY = ["tear_away"].freeze
-    LAYER = row([], "an extra layer of the cloth inside, grain along the run", "Cloth on cloth always works, and is always there.")
-    PAPER = row([], "thin paper under the hole", "No iron and no pins near it: marks stay. Hold with clips.")
-    FIRM = row(TEAR_AWAY, "tear-away or paper under the hole", "No iron and no pins near it: marks stay. Hold with clips.")
-    UNDER = row(TEAR_AWAY, "tear-away under the hole", "A sheet under it keeps the hole from tunnelling.")
-
-    BY_CLOTH = {
-      "light_woven" => [row(["fusible_strip"], "fusible strip, 20 to 25 wide, grain along the run",
-                            "Light wovens tunnel without a stay inside. Press, do not slide; try it on a scrap."), UNDER, LAYER],
-      "heavy_woven" => [row(TEAR_AWAY, "tear-away under the hole",
-                            "Heavy, stable cloth carries its own satin; only the feed needs help."), LAYER],
-      "knit" => [row(["knit_fusible"], "fusible knit interfacing along the run, and a cord",
-                     "It stays the direction that must not grow; the cord keeps the length of the hole."),
-                 row(TEAR_AWAY, "tear-away under the hole, and a cord",
-                     "The sheet keeps the feed from waving it, the cord its length."),
-                 row([], "a firm strip of woven cloth inside, and a cord", "Something that does not stretch has to hold the line.")],
-      "sheer" => [row(["wash_away"], "wash-away under the hole", "Nothing may show afterwards, and sheer cloth puckers by itself."),
-                  LAYER],
-      "coated" => [FIRM, PAPER], "leather" => [FIRM, PAPER],
-      "quilted" => [row(TEAR_AWAY, "tear-away under the hole",
-                        "The padding feeds unevenly by itself; a firm sheet under it does not."), LAYER],
-      "pile" => [row(%w[tear_away wash_film], "tear-away under, wash-away film on top",
-                     "The film keeps stitches from sinking into the pile; no hot iron."), UNDER,
-                 row([], "thin paper under the hole", "It steadies the feed; stitches sink a little without a film.")]
-    }.freeze
-  end
-
-  STABILISERS = StabiliserTable::BY_CLOTH
+  STABILISERS = [
+    Stabiliser.new(key: "fusible_strip", needs: %w[fusible_strip], heat: true, inside: true, stretch_left: 0r,
+                   says: "fusible strip inside, its firm direction along the hole",
+                   why: "Fused, it keeps soft cloth from tunnelling. Press, do not slide; try it on a scrap."),
+    Stabiliser.new(key: "knit_fusible", needs: %w[knit_fusible], heat: true, inside: true, stretch_left: 1r / 2,
+                   says: "fusible knit interfacing inside, its firm direction along the hole",
+                   why: "It stays the direction that must not grow and moves with the rest."),
+    Stabiliser.new(key: "tear_away", needs: %w[tear_away], torn: true, says: "tear-away under the hole",
+                   why: "A sheet under it steadies the feed and keeps the hole from tunnelling."),
+    Stabiliser.new(key: "wash_away", needs: %w[wash_away], wash: true, says: "wash-away under the hole",
+                   why: "Nothing of it is left to show."),
+    Stabiliser.new(key: "tear_away_film", needs: %w[tear_away wash_film], wash: true, torn: true, film: true,
+                   says: "tear-away under, wash-away film on top", why: "The film keeps stitches from sinking into the pile."),
+    Stabiliser.new(key: "layer", inside: true, stretch_left: 0r, says: "an extra layer of the cloth inside, grain along the hole",
+                   why: "Cloth on cloth always works, and is always there."),
+    Stabiliser.new(key: "woven_strip", inside: true, stretch_left: 0r, says: "a firm strip of woven cloth inside",
+                   why: "Something that does not stretch has to hold the line."),
+    Stabiliser.new(key: "organza", inside: true, stretch_left: 0r, says: "a strip of the cloth itself, cut back to the stitches",
+                   why: "Self cloth does not show through sheer cloth."),
+    Stabiliser.new(key: "paper", torn: true, says: "thin paper under the hole",
+                   why: "It steadies the feed and tears off. No iron and no pins near it: hold with clips.")
+  ].to_h { |stabiliser| [stabiliser.key, stabiliser] }.freeze
 end

@@ -18,6 +18,9 @@ module NimbleEyelet
     # @return [Length] the nearest mark
     def nearest(length) = length.round_to(step)
 
+    # @return [Length] the finest mark that can still be found on it
+    def finest = unit == :in ? Length.inches(1r / 16) : Length.mm(1r / 2)
+
     # @param key [String]
     # @return [Ruler]
     # @raise [KeyError] for a ruler not in the table

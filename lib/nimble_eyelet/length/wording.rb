@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # Wording writes a length the way people who own rulers do: millimetres with at most two
-# decimals, inches as proper reduced fractions where the length lies on a sixty-fourth.
+# decimals, inches as proper reduced fractions: on a sixty-fourth where the length lies there, else on the
+# nearest thirty-second; below a quarter of an inch, where calipers are used, in decimals.
 #
 #   Wording.of(Length.inches(9/8r), :in)   # => "1 1/8 in"
 #   Wording.of(Length.mm(17.78), :mm)      # => "17.78 mm"
@@ -9,6 +10,10 @@
 module NimbleEyelet
   module Wording
     FINEST_FRACTION = 64
+    # A length that lies on no sixty-fourth is said on the nearest of these marks, as a ruler shows it; shorter than
+    # the second, where only a caliper reads it, in decimals.
+    RULER_FRACTION = 32
+    CALIPER_BELOW = 1r / 4
 
     # @param length [Length]
     # @param unit [Symbol] :mm, :cm or :in
@@ -41,9 +46,13 @@ module NimbleEyelet
     end
 
     # @param number [Rational] inches
-    # @return [String] "1 1/8", "3/4", or a decimal where no small fraction fits
+    # @return [String] "1 1/8", "3/4", or a decimal for what only a caliper reads
     def self.inches(number)
-      return decimal(number, 3) unless (FINEST_FRACTION % number.denominator).zero?
+      unless (FINEST_FRACTION % number.denominator).zero?
+        return decimal(number, 3) if number.abs < CALIPER_BELOW
+
+        number = Rational((number * RULER_FRACTION).round, RULER_FRACTION)
+      end
 
       sign = number.negative? ? "-" : ""
       whole, part = number.abs.divmod(1)

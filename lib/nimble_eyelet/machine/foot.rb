@@ -25,18 +25,18 @@ module NimbleEyelet
     FootKind.new(key: "general_zigzag_foot", name: "general zigzag foot", neutral: true)
   ].to_h { |kind| [kind.key, kind] }.freeze
 
-  # A click of a carriage foot that nobody has measured yet.
-  FOOT_CLICK = Length.mm(1r / 2)
+  # What a carriage foot usually makes beyond the button it holds, as long as nobody has measured it.
+  USUAL_ALLOWANCE = [Length.mm(1), Length.mm(3)].freeze
 
   # Marks of a sliding scale foot that nobody has looked at yet, and what they may count.
   SCALE_PITCH = Length.mm(5)
   SCALE_READS = { "overall" => "the overall length", "opening" => "the opening" }.freeze
 
   # kind - String, key of FOOT_KINDS; nickname - String; largest_button - Length or nil
-  # allowance - Length a carriage foot adds to the button by itself, learned from test holes
-  # click - Length of one click of its catch
+  # allowance - Length a carriage foot adds to the button by itself, or nil until a hole was measured
+  # click - Length of one click of its catch, or nil where it has none
   # scale_pitch - Length between two marks of a sliding scale foot; scale_reads - String, key of SCALE_READS
-  class Foot < Value.of(:kind, nickname: "", largest_button: nil, allowance: Length.zero, click: FOOT_CLICK,
+  class Foot < Value.of(:kind, nickname: "", largest_button: nil, allowance: nil, click: nil,
                         scale_pitch: SCALE_PITCH, scale_reads: "overall")
     LIMITS = {
       largest_button: Typing::Limit.length(0, 150, open: true), allowance: Typing::Limit.length(-5, 10),
@@ -45,6 +45,13 @@ module NimbleEyelet
 
     def type = FOOT_KINDS.fetch(kind)
     def name = type.name
+
+    # @return [String] as its owner calls it, too
+    def full_name = nickname.empty? ? name : "#{name} (#{nickname})"
+
+    # What its marks are written in: never converted, whatever ruler a person reads.
+    # @return [Symbol] :mm, or :in where its marks lie on fractions of an inch
+    def unit = (scale_pitch.millimetres * 4).denominator == 1 || (64 % scale_pitch.in(:in).denominator).positive? ? :mm : :in
 
     # @return [self]
     # @raise [Refusal]

@@ -11,20 +11,28 @@ module NimbleEyelet
   # One thing on a machine that can be away from neutral.
   #
   # neutral - String, what it is when nothing is moved; back - String, the step that puts it back
-  MachinePart = Value.of(:key, :name, :neutral, :back)
+  # hands_near - Boolean, hands come near the needle for it
+  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false)
 
   MACHINE_PARTS = [
     MachinePart.new(key: "button_in_foot", name: "button in the foot", neutral: "none", back: "Take the button out of the foot."),
     MachinePart.new(key: "lever", name: "sensing lever", neutral: "up", back: "Push the sensing lever up."),
-    MachinePart.new(key: "memory", name: "stored length", neutral: "cleared",
-                    back: "Clear the stored length: select a straight stitch."),
-    MachinePart.new(key: "feed_dogs", name: "feed under the button", neutral: "feeding",
-                    back: "Let the cloth feed again. Dropped feed dogs rise only at the next stitch: sew one on a scrap."),
+    MachinePart.new(key: "memory", name: "stored length", neutral: "forgotten", back: "Let the machine forget the length."),
+    MachinePart.new(key: "cover_plate", name: "cover plate", neutral: "off", back: "Take the cover plate off the feed dogs.", hands_near: true),
+    MachinePart.new(key: "feed_dogs", name: "feed dogs", neutral: "feeding",
+                    back: "Raise the feed dogs. They rise only at the next stitch: sew one on a scrap."),
+    MachinePart.new(key: "selector", name: "selector", neutral: "straight stitch", back: "Turn the selector back to straight stitch, needle up."),
+    MachinePart.new(key: "bobbin_finger", name: "bobbin finger", neutral: "not threaded", back: "Take the bobbin thread out of its finger.",
+                    hands_near: true),
+    MachinePart.new(key: "balance", name: "balance", neutral: "in the middle", back: "Turn the balance back to the middle."),
+    MachinePart.new(key: "foot_pressure", name: "foot pressure", neutral: "your usual", back: "Turn the foot pressure back to your usual."),
+    MachinePart.new(key: "speed", name: "speed limiter", neutral: "your usual", back: "Set the speed limiter back to your usual."),
     MachinePart.new(key: "tension", name: "top tension", neutral: "your usual", back: "Turn the top tension back to your usual."),
     MachinePart.new(key: "width", name: "stitch width", neutral: "your usual", back: "Set the stitch width to your usual."),
     MachinePart.new(key: "length", name: "stitch length", neutral: "your usual", back: "Set the stitch length to your usual."),
-    MachinePart.new(key: "foot", name: "presser foot", neutral: "general zigzag foot",
-                    back: "Machine off, hands clear: fit the general zigzag foot.")
+    MachinePart.new(key: "needle", name: "needle", neutral: "your usual", back: "Fit your usual needle, or leave this one in knowingly.",
+                    hands_near: true),
+    MachinePart.new(key: "foot", name: "presser foot", neutral: "your usual foot", back: "Fit your usual foot.", hands_near: true)
   ].to_h { |part| [part.key, part] }.freeze
 
   # part - MachinePart; now - Length or String

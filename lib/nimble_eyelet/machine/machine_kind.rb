@@ -13,21 +13,31 @@ module NimbleEyelet
   # sews - Array<Symbol>, the parts of a hole with two tacks in the order it sews them
   # programmed - Boolean, has a buttonhole programme; senses - Boolean, a lever feels the button in the foot
   # stores - Boolean, keeps the length of the first hole and repeats it
-  MachineKind = Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false)
+  # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this kind
+  # mostly does, to begin its form with
+  class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false, reset: nil,
+                               usual: {})
+    # @return [Boolean] whether a hole begins with a tack and so at its very end, or with a bead, at the slit's end
+    def tack_first? = sews.first == :near_tack
+  end
 
   MACHINE_KINDS = [
     MachineKind.new(key: "sensing", name: "sensing one-step", senses: true, length_from: "the button clamped in the carriage foot",
                     order: "near tack, one bead away, far tack, other bead back",
-                    sews: %i[near_tack first_bead far_tack second_bead]),
+                    sews: %i[near_tack first_bead far_tack second_bead],
+                    usual: { stops: "machine", reset: "push_lever", forgets: "other_programme" }),
     MachineKind.new(key: "memory", name: "memory one-step", stores: true,
                     length_from: "the reverse key, pressed at the first hole's far end",
                     order: "first bead out to where you press, then the rest by itself",
-                    sews: %i[first_bead far_tack second_bead near_tack]),
+                    sews: %i[first_bead far_tack second_bead near_tack],
+                    usual: { stops: "machine", reset: "none", forgets: "clear_key" }),
     MachineKind.new(key: "stepped", name: "stepped", length_from: "your eye on the marks",
-                    order: "side, tack, side, tack: each with its own setting",
-                    sews: %i[first_bead far_tack second_bead near_tack]),
+                    order: "side, tack, side, tack: each with its own setting", reset: "turn the selector back to the first part",
+                    sews: %i[first_bead far_tack second_bead near_tack],
+                    usual: { stops: "operator", reset: "first_step", forgets: "other_programme" }),
     MachineKind.new(key: "plain", name: "plain zigzag", programmed: false, length_from: "chalk lines",
                     order: "wide tack, narrow bead, pivot half a turn, wide tack, narrow bead",
-                    sews: %i[near_tack first_bead far_tack second_bead])
+                    sews: %i[near_tack first_bead far_tack second_bead],
+                    usual: { stops: "operator", reset: "none", forgets: "other_programme" })
   ].to_h { |kind| [kind.key, kind] }.freeze
 end

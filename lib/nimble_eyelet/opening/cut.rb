@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Cut is the opening that will be sewn: the chosen school's length, corrected by what the test
-# holes taught, rounded up to what the person can set, with the overall length beside it.
+# Cut is the opening wanted: the chosen school's length, rounded up to what the person can measure,
+# with the overall length beside it. It follows from button and cloth alone; that a machine sews
+# shorter or longer changes what is set, never this.
 #
 #   cut = Opening::Cut.of(button, cloth, sizing, ends, foot: nil)
 #   cut.length    # 23 mm: the slit
@@ -12,8 +13,8 @@ require_relative "../answer/sentence"
 require_relative "../length/ruler"
 require_relative "../style/extent"
 require_relative "../value"
+require_relative "passing"
 require_relative "school"
-require_relative "verdict"
 
 module NimbleEyelet
   module Opening
@@ -30,7 +31,8 @@ module NimbleEyelet
     Answer = Value.of(:school, :exact, :length, :overall, :verdict, :because)
 
     # bands - Hash of verdict key to the shortest cut length that has it
-    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :correction, :bands, :cautions)
+    # passing - Passing; ease - Length, that is added to H; correction - Length, what test holes taught to set beyond what is wanted
+    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :correction, :passing, :ease, :bands, :cautions)
       # @return [Length] the slit
       def length = chosen.length
 
@@ -39,8 +41,9 @@ module NimbleEyelet
 
       def verdict = chosen.verdict
 
+      # @param opening [Length] that comes of the setting
       # @return [Extent] what the slit and its ends take up on the run
-      def extent = Extent.new(opening: length, ends: ends)
+      def extent(opening = length) = Extent.new(opening: opening, ends: ends)
 
       # What this very slit would do if the cloth gave more than was said: stretch is easily guessed
       # too low.
@@ -51,7 +54,7 @@ module NimbleEyelet
       def if_it_gives(button, cloth)
         (0..GIVE_STEPS).map do |step|
           stretch = cloth.stretch + (step * GIVE_STEP)
-          [stretch, Verdict.of(length, button, cloth.with(stretch: stretch))]
+          [stretch, Passing.of(button, cloth.with(stretch: stretch), ends: ends, round: passing.give == Passing::ROUND).verdict(length)]
         end
       end
 
@@ -63,30 +66,25 @@ module NimbleEyelet
       # @param sizing [Sizing]
       # @param ends [Ends]
       # @param foot [Foot, nil] the one that clamps buttons
+      # @param held [Rational] share of the cloth's stretch that stay and cord leave
+      # @param round [Boolean] an eyelet instead of a slit
       # @return [Cut]
-      def self.of(button, cloth, sizing, ends, foot: nil)
+      def self.of(button, cloth, sizing, ends, foot: nil, held: 1r, round: false)
         ruler = Ruler.fetch(sizing.ruler)
-        question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot)
-        answers = SCHOOLS.each_value.map { |school| answer(school, question, ruler, ends) }
-        chosen = answers.find { |answer| answer.school.key == sizing.school }
-        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: sizing.correction,
-            bands: Verdict.bands(button, cloth), cautions: cautions(chosen, button))
+        passing = Passing.of(button, cloth, held: held, ends: ends, round: round)
+        question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot, passing: passing, round: round)
+        schools = SCHOOLS.values.select { |school| button.fastens? || school.any_thing }
+        answers = schools.map { |school| answer(school, question, ruler, ends) }
+        chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
+        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: sizing.correction, passing: passing,
+            ease: question.ease, bands: passing.bands, cautions: cautions(chosen, button))
       end
 
       def self.answer(school, question, ruler, ends)
-        plain, because = school.answer(question)
-        sizing = question.sizing
-        exact = plain + sizing.correction
+        exact, because = school.answer(question)
         length = ruler.up([exact, ruler.step].max)
-        because += [correction_reason(sizing.correction)] unless sizing.correction.zero?
-        Answer.new(school: school, exact: exact, length: length, overall: length + ends.both,
-                   verdict: Verdict.of(length, question.button, question.cloth),
+        Answer.new(school: school, exact: exact, length: length, overall: length + ends.both, verdict: question.passing.verdict(length),
                    because: because + [rounding_reason(length - exact, ruler)])
-      end
-
-      def self.correction_reason(correction)
-        Reason.new(rule: "learned", source: "your test holes",
-                   says: Sentence["%s #{correction.negative? ? 'less' : 'more'}, as the test hole showed.", correction.abs])
       end
 
       def self.rounding_reason(added, ruler)
@@ -99,7 +97,7 @@ module NimbleEyelet
       # A bar goes through end on; it stays out because it is so much longer than the slit.
       def self.bar_caution(chosen, button)
         wanted = chosen.length * BAR_LENGTHS
-        return unless button.form.end_on && button.across < wanted
+        return unless button.fastens? && button.form.end_on && button.across < wanted
 
         Caution.new(rule: "bar", says: Sentence["A bar %s long may slip back: it wants to be %s for this slit.", button.across, wanted],
                     instead: "Choose a longer or a thinner bar.")
@@ -111,11 +109,13 @@ module NimbleEyelet
           Caution.new(rule: "too short", says: Sentence["This button will not pass: %s are missing.", chosen.verdict.slack.abs],
                       instead: "Choose passing geometry, or a thinner button.")
         when "slips_out"
+          return unless button.fastens?
+
           Caution.new(rule: "too long", says: Sentence["A button %s wide slips out of this by itself.", button.across],
                       instead: "Choose a shorter opening, or cord the hole.")
         end
       end
-      private_class_method :answer, :correction_reason, :rounding_reason, :cautions, :bar_caution, :fit_caution
+      private_class_method :answer, :rounding_reason, :cautions, :bar_caution, :fit_caution
     end
   end
 end

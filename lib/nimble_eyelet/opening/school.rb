@@ -20,13 +20,18 @@ module NimbleEyelet
     EASE_OTHER = Length.mm(1)
     # One layer up to this thickness counts as thin.
     THIN_LAYER = Length.mm(3r / 10)
+    # One click of a foot whose clicks nobody has measured.
+    USUAL_CLICK = Length.mm(1r / 2)
+    # What a round eyelet has over what is drawn through it.
+    EYELET_EASE = Length.mm(1)
     # Nap and fluff hold the button back.
     NAP_EASE = Length.mm(1r / 2)
 
     # What a school is question: sizing - Sizing; foot - Foot that clamps buttons, or nil
-    class Question < Value.of(:button, :cloth, :sizing, :foot)
-      # @return [Length] the person's own ease, else that for this cloth: less where it is thin
-      def ease = sizing.ease || (thin? ? EASE_THIN : EASE_OTHER)
+    # passing - Passing, what the cloth gives and takes; round - Boolean, an eyelet instead of a slit
+    class Question < Value.of(:button, :cloth, :sizing, :foot, :passing, round: false)
+      # @return [Length] the person's own ease, else that of what is no button, else that for this cloth: less where it is thin
+      def ease = sizing.ease || button.form.ease || (thin? ? EASE_THIN : EASE_OTHER)
       def thin? = cloth.thickness <= THIN_LAYER
 
       # @return [Length] what the carriage foot is opened to
@@ -42,8 +47,9 @@ module NimbleEyelet
     def self.stand_in?(button) = !button.form.clampable
 
     # key, name, assumes, fails - String; asks - String or nil, the further field it goes by
+    # any_thing - Boolean, also sizes what is no button
     # rule - Proc(Question) -> [Length, Array<Reason>]
-    class School < Value.of(:key, :name, :assumes, :fails, :rule, asks: nil)
+    class School < Value.of(:key, :name, :assumes, :fails, :rule, asks: nil, any_thing: false)
       # @param question [Question]
       # @return [Array(Length, Array<Reason>)] the cut length before rounding, and how it came about
       def answer(question) = rule.call(question)
@@ -52,23 +58,43 @@ module NimbleEyelet
       def self.fetch(key) = SCHOOLS.fetch(key)
     end
 
-    # H + ease + nap + fold, shared out over the cloth's give.
+    # H + ease + nap + fold, less what a keyhole's eye opens, shared out over the cloth's give.
     def self.by_passing(question)
-      button = question.button
-      cloth = question.cloth
-      needed = button.half_perimeter
-      reasons = [Reason.new(rule: "passing section", source: button.form.formula,
-                            says: Sentence["The button passes #{button.form.passes}; half its outline, H, is %s.", needed])]
+      return by_round(question) if question.round
+
+      needed, reasons = passing_section(question.button)
       passing_additions(question).each do |length, reason|
         needed += length
         reasons << reason
       end
-      return [needed, reasons] if cloth.stretch.zero?
+      shorter, reason = stretch_reason(needed, question)
+      [shorter || needed, [*reasons, reason].compact]
+    end
 
-      [needed / cloth.give, reasons << Reason.new(
-        rule: "stretch", source: "opening acts as L × (1 + 0.3 × stretch)",
-        says: Sentence["The cloth gives #{cloth.stretch} %%, so the slit is cut %s shorter.", needed - (needed / cloth.give)]
-      )]
+    def self.passing_section(button)
+      noun = button.form.noun
+      tip = button.tip && button.tip == button.half_perimeter
+      says = tip ? "What is at its end has to pass too: half the way round it is %s." : "The #{noun} passes #{button.form.passes}; half its outline, H, is %s."
+      [button.half_perimeter, [Reason.new(rule: "passing section", source: tip ? "the largest of what passes" : button.form.formula,
+                                          says: Sentence[says, button.half_perimeter])]]
+    end
+
+    # Where the cloth gives, or where a stay keeps it from giving.
+    def self.stretch_reason(needed, question)
+      cloth = question.cloth
+      give = question.passing.give
+      return if cloth.stretch.zero?
+      return [nil, Reason.new(rule: "stretch", says: "The cloth stretches, but what stays the hole keeps it from giving.")] if give == 1
+
+      [needed / give, Reason.new(rule: "stretch", source: "opening acts as L × (1 + 0.3 × stretch left by the stay)",
+                                 says: Sentence["The cloth gives there, so the slit is cut %s shorter.", needed - (needed / give)])]
+    end
+
+    # A round eyelet is open without being pushed apart.
+    def self.by_round(question)
+      across = [question.button.across, question.button.tip && (question.button.tip * 2 / 3)].compact.max
+      [across + EYELET_EASE, [Reason.new(rule: "round", source: "d + 1 mm",
+                                         says: Sentence["A round eyelet is open already: %s and %s to spare.", across, EYELET_EASE])]]
     end
 
     def self.passing_additions(question)
@@ -76,6 +102,8 @@ module NimbleEyelet
       additions = [ease_addition(question),
                    [cloth.fold, "fold", Sentence["The cloth's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
       additions << [NAP_EASE, "nap", Sentence["Nap holds the button back: %s more.", NAP_EASE]] if cloth.type.nap
+      eye = question.passing.eye
+      additions << [-eye, "eye", Sentence["The eye of the keyhole is open too: %s less.", eye]] if eye.positive?
       additions.map { |length, rule, says| [length, Reason.new(rule: rule, says: says)] }
     end
 
@@ -83,7 +111,7 @@ module NimbleEyelet
       says = question.sizing.ease ? "Your own ease of %s." : "Ease of %s lets a hand push it through#{' thin cloth' if question.thin?}."
       [question.ease, "ease", Sentence[says, question.ease]]
     end
-    private_class_method :passing_additions, :ease_addition
+    private_class_method :passing_section, :stretch_reason, :by_round, :passing_additions, :ease_addition
 
     def self.by_thickness(question)
       across = question.button.across
@@ -107,15 +135,17 @@ module NimbleEyelet
       gap = question.clamp_gap
       says = question.stand_in? ? "A flat stand-in of %s, as long as H, is clamped in place of the ball." : "The foot is clamped on %s."
       reasons = [Reason.new(rule: "clamp", says: Sentence[says, gap])]
-      return [gap, reasons] unless question.foot && !question.foot.allowance.zero?
+      added = question.foot&.allowance
+      return [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Sentence["The foot itself adds %s.", added])] if added
 
-      added = question.foot.allowance
-      [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Sentence["The foot itself adds %s.", added])]
+      added = USUAL_ALLOWANCE.sum(Length.zero) / USUAL_ALLOWANCE.size
+      says = Sentence["What the foot adds is not measured yet: mostly %s to %s, reckoned here with %s.", *USUAL_ALLOWANCE, added]
+      [gap + added, reasons << Reason.new(rule: "foot", says: says)]
     end
 
     def self.by_clicks(question)
       length, reasons = by_clamp(question)
-      click = question.foot&.click || FOOT_CLICK
+      click = question.foot&.click || USUAL_CLICK
       added = click * question.sizing.clicks
       [length + added, reasons + [Reason.new(rule: "clicks", says: Sentence["Opened by #{question.sizing.clicks} × %s.", click])]]
     end
@@ -131,7 +161,7 @@ module NimbleEyelet
       School.new(key: "passing_geometry", name: "passing geometry + ease",
                  assumes: "The slit opens to a loop of twice its length; the button's outline has to fit through it.",
                  fails: "Fails only when the button is not measured as it is, or the cloth's stretch is guessed.",
-                 rule: method(:by_passing)),
+                 any_thing: true, rule: method(:by_passing)),
       School.new(key: "diameter_thickness", name: "diameter + thickness",
                  assumes: "The button is a flat disc with a square edge in thin cloth that gives nothing.",
                  fails: "Leaves no ease in a thick stack, and asks too much for domes and balls.",
@@ -152,7 +182,7 @@ module NimbleEyelet
       School.new(key: "strip", name: "wrap a strip round the button",
                  assumes: "Half the way round the button, where the strip lies, is what the slit has to let through.",
                  fails: "Takes no account of a thick stack, and a loose strip reads too long.", asks: "wrapped",
-                 rule: method(:by_strip))
+                 any_thing: true, rule: method(:by_strip))
     ].to_h { |school| [school.key, school] }.freeze
   end
 end

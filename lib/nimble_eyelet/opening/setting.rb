@@ -1,16 +1,18 @@
 # frozen_string_literal: true
 
-# Setting is what the hands do to get an opening out of a foot or a machine: clamp and click, stop
-# at a mark, press the key at a distance, or sew between chalk lines. Each says whether its figure
-# means the opening or the overall length.
+# Setting is what the hands do to get an opening out of a foot or a machine: clamp and open further,
+# stop at a mark or between two, press the key at a distance, or sew between chalk lines. Wanted and set
+# are two things: what is set is the opening wanted and what test holes taught to add; what comes of it
+# is said beside it, and never changes what is wanted.
 #
 #   setting = Opening::Setting.of(foot: foot, machine: machine, button: button, length: Length.mm(23), ends: ends)
-#   setting.says.in(:mm)   # "Stop at the 26 mm mark."
-#   setting.gives          # 23.5 mm, the opening that comes of it
+#   setting.says.in(:mm)   # "Stop 0.5 mm past the 25 mm mark …"
+#   setting.gives          # 23 mm, the opening that comes of it; nil while nobody can know
 
 require_relative "../answer/reason"
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/wording"
 require_relative "../machine/foot"
 require_relative "../value"
 require_relative "school"
@@ -24,100 +26,196 @@ module NimbleEyelet
       SettingMethod.new(key: "clamp", name: "button clamped in the foot", reads: "opening"),
       SettingMethod.new(key: "scale", name: "marks on the foot", reads: "overall"),
       SettingMethod.new(key: "key", name: "reverse key", reads: "opening"),
-      SettingMethod.new(key: "lines", name: "chalk lines", reads: "opening")
+      SettingMethod.new(key: "lines", name: "chalk lines", reads: "opening"),
+      SettingMethod.new(key: "round", name: "a drawn circle", reads: "opening")
     ].to_h { |by| [by.key, by] }.freeze
 
-    # short - Sentence, a few words for a table
-    # by - SettingMethod; reads - String, what the figure means; figure - Length to go by
-    # gives - Length, the opening that results; overall - Length, that with both ends
-    # clicks - Integer; pitch - Length between two marks, or nil; says - Sentence; cautions - Array<Caution>
-    class Setting < Value.of(:by, :reads, :figure, :gives, :overall, :says, :short, clicks: 0, pitch: nil,
-                             cautions: [])
+    # A clamped foot is opened further by this much at most; beyond, a stand-in of the right length is clamped.
+    MOST_OPENED = Length.mm(4)
+    # A carriage foot feels the width alone: from this thickness on expect it short.
+    FELT_THICKNESS = Length.mm(4)
+
+    # short - Sentence, a few words for a table; by - SettingMethod; reads - String, what the figure means
+    # figure - Length to go by; at the foot the distance clamped, at a scale the place of the stop
+    # wanted - Length, the opening asked for; set - Length, the opening the hands aim at
+    # gives - Length or nil, the opening that comes of it; overall - Length or nil, that with both ends
+    # expected - Array(Length, Length) or nil, what it will come to about while nobody has measured
+    # stops - Length or nil, between the two stops of the lever; clamps - String or nil, what is put into the foot
+    # clicks - Integer; opened - Length beyond what is clamped; pitch - Length between two marks, or nil
+    class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0, opened: Length.zero, pitch: nil,
+                             stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
       # @param button [Button]
       # @param length [Length] opening wanted
       # @param ends [Ends]
-      # @param straight [Boolean] a straight-stitch box along drawn lines
+      # @param correction [Length] what test holes taught to set beyond it
+      # @param style [Style, nil] a box or a hole by hand is drawn, an eyelet turned round
       # @return [Setting]
-      def self.of(foot:, machine:, button:, length:, ends:, straight: false)
-        by = straight ? "lines" : Setting.method_for(foot, machine)
-        Setting.public_send(by, SettingRequest.new(foot: foot, button: button, length: length, ends: ends))
+      def self.of(foot:, machine:, button:, length:, ends:, correction: Length.zero, style: nil)
+        by = Setting.method_for(foot, machine, style)
+        request = SettingRequest.new(foot: foot, button: button, wanted: length, ends: ends, correction: correction)
+        by == "clamp" ? Clamping.new(request).setting : Setting.public_send(by, request)
       end
 
-      def self.method_for(foot, machine)
+      def self.method_for(foot, machine, style)
+        return "round" if style&.round?
+        return "lines" if style && (style.stitched == :straight || style.by_hand)
         return "clamp" if foot.type.clamps
         return "key" if machine.type.stores
 
         foot.type.marks ? "scale" : "lines"
       end
 
-      # The foot's own length and as many clicks as it takes to reach the opening.
-      def self.clamp(request)
-        click = request.foot.click
-        clicks = [((request.length - request.unclicked) / click).ceil, 0].max
-        gives = request.unclicked + (click * clicks)
-        new(by: SETTING_METHODS.fetch("clamp"), reads: "opening", figure: request.gap, gives: gives,
-            overall: gives + request.ends.both, clicks: clicks,
-            short: Sentence["%s and #{Setting.counted(clicks)}", request.gap], says: Setting.clamped(request.gap, clicks, click),
-            cautions: [Setting.longer(gives, request), Setting.too_large(request)].compact)
-      end
+      # The opening as planned: what comes of the setting, or what is wanted while that is not known.
+      # @return [Length]
+      def planned = gives || wanted
 
-      def self.clamped(gap, clicks, click)
-        return Sentence["Clamp the foot on %s and leave it there.", gap] if clicks.zero?
+      # @return [Boolean] whether something else comes of it than was asked for
+      def differs? = !gives.nil? && gives != wanted
 
-        Sentence["Clamp the foot on %s, then open it by #{Setting.counted(clicks)} of %s.", gap, click]
-      end
-
-      # The nearest mark at or above.
+      # Stopped at a mark, or between two: a foot's coarse marks are not rounded to.
       def self.scale(request)
         foot = request.foot
         extra = foot.scale_reads == "opening" ? Length.zero : request.ends.both
-        mark = (request.length + extra).round_up_to(foot.scale_pitch)
-        new(by: SETTING_METHODS.fetch("scale"), reads: foot.scale_reads, figure: mark, gives: mark - extra,
-            overall: mark - extra + request.ends.both, pitch: foot.scale_pitch,
-            short: Sentence["the %s mark", mark],
-            says: Sentence["Stop at the %s mark: the marks of this foot count #{SCALE_READS.fetch(foot.scale_reads)}.", mark])
+        place = request.set + extra
+        made(request, "scale", reads: foot.scale_reads, figure: place, pitch: foot.scale_pitch, unit: foot.unit,
+                               short: Sentence["%s", Setting.between(place, foot)],
+                               says: Sentence["Stop %s: the marks of this foot count #{SCALE_READS.fetch(foot.scale_reads)}.",
+                                              Setting.between(place, foot)])
+      end
+
+      # @return [String] in the foot's own marks
+      def self.between(place, foot)
+        mark = place.round_down_to(foot.scale_pitch)
+        past = place - mark
+        return "at the #{Wording.of(mark, foot.unit)} mark" if past.zero?
+
+        "#{Wording.of(past, foot.unit)} past the #{Wording.of(mark, foot.unit)} mark"
       end
 
       def self.key(request)
-        new(by: SETTING_METHODS.fetch("key"), reads: "opening", figure: request.length, gives: request.length, overall: request.overall,
-            short: Sentence["key at %s", request.length],
-            says: Sentence["At the first hole, press the reverse key when the first bead is %s long: the opening, without its ends. " \
-                           "Every further hole repeats it.", request.length])
+        made(request, "key", figure: request.set, short: Sentence["key at %s", request.set],
+                             says: Sentence["At the test hole, press the reverse key when the first bead is %s long: the opening, without " \
+                                            "its ends. Every further hole repeats it.", request.set])
       end
 
       def self.lines(request)
-        new(by: SETTING_METHODS.fetch("lines"), reads: "opening", figure: request.length, gives: request.length, overall: request.overall,
-            short: Sentence["lines %s apart", request.length],
-            says: Sentence["Chalk two lines %s apart for the opening; the ends are sewn outside them, %s in all.",
-                           request.length, request.overall])
+        made(request, "lines", figure: request.set, short: Sentence["lines %s apart", request.set],
+                               says: Sentence["Chalk two lines %s apart for the opening; the ends are sewn outside them, %s in all.",
+                                              request.set, request.set + request.ends.both])
+      end
+
+      def self.round(request)
+        made(request, "round", figure: request.set, short: Sentence["a circle of %s", request.set],
+                               says: Sentence["Draw a circle %s across: the open hole; the ring is sewn round it.", request.set])
+      end
+
+      # What has no steps of its own comes out as it is wanted.
+      def self.made(request, by, figure:, says:, short:, reads: "opening", **more)
+        new(by: SETTING_METHODS.fetch(by), reads: reads, figure: figure, wanted: request.wanted, set: request.set, gives: request.wanted,
+            overall: request.wanted + request.ends.both, says: says, short: short, **more)
+      end
+      private_class_method :made
+    end
+
+    # What a foot is asked for.
+    class SettingRequest < Value.of(:foot, :button, :wanted, :ends, :correction)
+      # @return [Length] the opening the hands aim at
+      def set = wanted + correction
+    end
+
+    # A carriage foot: the hole is as long as the distance between the two stops its lever runs between, what
+    # it holds and its own allowance and what it is opened further.
+    class Clamping
+      # @param request [SettingRequest]
+      def initialize(request)
+        @request = request
+        @foot = request.foot
+        @button = request.button
+      end
+
+      # @return [Setting]
+      def setting
+        return unknown if @foot.allowance.nil?
+        return on_stand_in if !@button.form.clampable || short.negative? || short > MOST_OPENED
+
+        opened
+      end
+
+      private
+
+      def gap = Opening.clamp_gap(@button)
+      def made = gap + @foot.allowance
+      # What is missing from what the foot makes by itself; less than a quarter is left alone.
+      def short = @short ||= (@request.set - made).then { |missing| missing.abs < LEFT_ALONE ? Length.zero : missing }
+
+      # Nobody has measured a hole of this foot: it is told about, and learned from the first one.
+      def unknown
+        about = USUAL_ALLOWANCE.map { |allowance| gap + allowance }
+        build(gap, gives: nil, expected: about, clamps: thing, short: Sentence["%s, then measure", gap],
+                   says: Sentence["Clamp %s and sew the test hole: this foot will make about %s to %s, and %s is wanted. Measure the slit " \
+                                  "and type it at the swatch; from then on it is known.", thing, *about, @request.set])
+      end
+
+      def on_stand_in
+        long = @request.set - @foot.allowance
+        build(long, gives: @request.wanted, stops: @request.set, clamps: "a flat stand-in", short: Sentence["a stand-in %s long", long],
+                    says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button: %s between the two " \
+                                   "stops.", long, @request.set])
+      end
+
+      def opened
+        return left_alone if short.zero?
+
+        click = @foot.click
+        clicks = click ? (short / click).ceil : 0
+        further = click ? click * clicks : short
+        build(gap, gives: made + further - @request.correction, stops: made + further, clamps: thing, clicks: clicks, opened: further,
+                   short: click ? Sentence["%s and #{Clamping.counted(clicks)}", gap] : Sentence["%s and %s", gap, further],
+                   says: opening_words(clicks, click, further))
+      end
+
+      def opening_words(clicks, click, further)
+        return Sentence["Clamp %s, then open the foot by #{Clamping.counted(clicks)} of %s: %s between the two stops.", thing, click,
+                        made + further] if click
+
+        Sentence["Clamp %s, then open the foot %s further: %s between the two stops, by ruler.", thing, further, made + further]
+      end
+
+      def left_alone
+        build(gap, gives: made - @request.correction, stops: made, clamps: thing, short: Sentence["%s as it is", gap],
+                   says: Sentence["Clamp %s and leave it there: %s between the two stops.", thing, made])
+      end
+
+      def build(figure, gives:, **more)
+        Setting.new(by: SETTING_METHODS.fetch("clamp"), reads: "opening", figure: figure, wanted: @request.wanted, set: @request.set,
+                    gives: gives, overall: gives && (gives + @request.ends.both),
+                    cautions: [too_large(figure + more.fetch(:opened, Length.zero)), thick].compact, **more)
+      end
+
+      def thing = @button.form.clampable ? "the button" : "a flat stand-in"
+
+      def too_large(taken)
+        largest = @foot.largest_button
+        return unless largest && taken > largest
+
+        Caution.new(rule: "carriage", says: Sentence["The foot opens to %s at most; this wants %s.", largest, taken],
+                    instead: "Use the sliding scale foot and stop at its mark, or a machine that remembers a length.")
+      end
+
+      def thick
+        return unless @foot.allowance.nil? && @button.form.clampable && @button.height > FELT_THICKNESS
+
+        Caution.new(rule: "thickness", says: Sentence["The foot feels how wide a button is, never that it is %s thick.", @button.height],
+                    instead: "Expect the test hole to come out short, and open the foot further after it.")
       end
 
       def self.counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
 
-      def self.longer(gives, request)
-        over = gives - request.length
-        return if over <= request.foot.click
-
-        Caution.new(rule: "foot", says: Sentence["Clamped on this button the foot already makes %s, %s more than asked.", gives, over],
-                    instead: Sentence["Clamp a flat stand-in %s wide instead.", request.length - request.foot.allowance])
-      end
-
-      def self.too_large(request)
-        largest = request.foot.largest_button
-        return unless largest && request.gap > largest
-
-        Caution.new(rule: "carriage", says: Sentence["The foot opens to %s at most; this wants %s.", largest, request.gap],
-                    instead: "Use the sliding scale foot and stop at its mark, or a machine that remembers a length.")
-      end
-    end
-
-    # What a foot is asked for.
-    class SettingRequest < Value.of(:foot, :button, :length, :ends)
-      def gap = Opening.clamp_gap(button)
-      def overall = length + ends.both
-      def unclicked = gap + foot.allowance
+      # Nearer than this nobody sets a foot.
+      LEFT_ALONE = Length.mm(1r / 4)
+      private_constant :LEFT_ALONE
     end
   end
 end

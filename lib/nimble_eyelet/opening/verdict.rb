@@ -1,12 +1,11 @@
 # frozen_string_literal: true
 
-# Verdict says how a button will go through a slit of a given length in a given cloth: it will
-# not pass, or sits tight, snug, easy, or slips out by itself.
+# Verdict says how a button will go through a slit: it will not pass, or sits tight, snug, easy, or
+# slips out by itself; and how likely that is, since no cloth is a steel plate and nobody measures to
+# a tenth.
 #
-#   Opening::Verdict.of(Length.mm(23), button, cloth).key   # => "snug"
-#
-# Slack = effective opening − H − fold, where the effective opening is the cut length times the
-# cloth's give, and the fold is half the stack.
+#   passing.verdict(Length.mm(23)).words      # => "snug"
+#   passing.verdict(Length.mm(23)).in_twenty  # => 18, that it is snug, in 20
 
 require_relative "../length/length"
 require_relative "../value"
@@ -14,47 +13,61 @@ require_relative "../value"
 module NimbleEyelet
   module Opening
     # Lower ends of the bands of slack.
-    SNUG_FROM = Length.mm(1r / 2)
+    TIGHT_FROM = Length.mm(-1r / 2)
+    SNUG_FROM = Length.mm(3r / 10)
     EASY_FROM = Length.mm(2)
-    SLIPS_FROM = Length.mm(4)
+    SLIPS_FROM = Length.mm(5r / 2)
     # A large button may have more slack before it slips: this share of its width.
     SLIPS_SHARE = 1r / 5
+
+    # More than any opening: what is drawn through stays.
+    NEVER_SLIPS = Length.mm(1000)
+
+    # Standard deviations of the slack, mm: of the button as measured, of the fold and the length as shares
+    # of themselves, and of how each hole is cut.
+    BUTTON_SPREAD = 0.3
+    FOLD_SPREAD = 0.5
+    LENGTH_SPREAD = 0.01
+    CUT_SPREAD = 0.2
 
     VERDICTS = {
       "will_not_pass" => "will not pass", "tight" => "tight", "snug" => "snug",
       "easy" => "easy", "slips_out" => "slips out"
     }.freeze
 
-    # key - String, a key of VERDICTS; slack - Length, negative when the button will not pass
-    class Verdict < Value.of(:key, :slack)
+    # key - String, a key of VERDICTS; slack, slips_from - Length; deviation - Float, mm, of the slack
+    class Verdict < Value.of(:key, :slack, :deviation, :slips_from)
       def words = VERDICTS.fetch(key)
       def usable? = %w[tight snug easy].include?(key)
 
-      # @param length [Length] the cut length
-      # @param button [Button]
-      # @param cloth [Cloth]
-      # @return [Verdict]
-      def self.of(length, button, cloth)
-        slack = (length * cloth.give) - button.half_perimeter - cloth.fold
-        new(key: band(slack, button), slack: slack)
+      # @return [Float] chance that the button is in this band, from 0 to 1
+      def chance = (upper ? below(upper) : 1.0) - (lower ? below(lower) : 0.0)
+
+      # @return [Float] chance that it goes through at all
+      def passes = 1 - below(TIGHT_FROM.to_f)
+
+      # @return [Integer] the chance of the band as so many in 20, never more sure than 19
+      def in_twenty = Verdict.twentieths(chance)
+
+      # @return [Integer] the chance of going through at all, in 20
+      def passes_in_twenty = Verdict.twentieths(passes)
+
+      # @param chance [Float]
+      # @return [Integer]
+      def self.twentieths(chance) = (chance * 20).round.clamp(1, 19)
+
+      private
+
+      def lower = { "tight" => TIGHT_FROM.to_f, "snug" => SNUG_FROM.to_f, "easy" => EASY_FROM.to_f, "slips_out" => slips_from.to_f }[key]
+
+      def upper
+        { "will_not_pass" => TIGHT_FROM, "tight" => SNUG_FROM, "snug" => EASY_FROM, "easy" => slips_from }[key]&.to_f
       end
 
-      # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
-      def self.bands(button, cloth)
-        { "tight" => Length.zero, "snug" => SNUG_FROM, "easy" => EASY_FROM, "slips_out" => slips_from(button) }
-          .transform_values { |slack| (button.half_perimeter + cloth.fold + slack) / cloth.give }
+      # Share of a normal distribution around the slack that lies below. Source: Φ(z) = (1 + erf(z/√2)) / 2.
+      def below(edge)
+        (1 + Math.erf((edge - slack.to_f) / (deviation * Math.sqrt(2)))) / 2
       end
-
-      def self.slips_from(button) = [SLIPS_FROM, button.across * SLIPS_SHARE].max
-
-      def self.band(slack, button)
-        return "will_not_pass" if slack.negative?
-        return "tight" if slack < SNUG_FROM
-        return "snug" if slack < EASY_FROM
-
-        slack <= slips_from(button) ? "easy" : "slips_out"
-      end
-      private_class_method :band, :slips_from
     end
   end
 end

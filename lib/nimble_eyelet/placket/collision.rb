@@ -21,10 +21,11 @@ module NimbleEyelet
 
       # @param demands [Spacing::Demands] that no row meets
       # @param given [Array<Symbol>] what a person said and can say otherwise
+      # @param pinned [Array<Length>] where the pins stand; their holes may lie elsewhere
       # @return [Collision]
-      def self.of(demands, given: Spacing::Conflict::GIVEN)
+      def self.of(demands, given: Spacing::Conflict::GIVEN, pinned: demands.pins)
         conflict = Spacing::Conflict.of(demands, given: given)
-        words = CollisionWords.new(demands, given)
+        words = CollisionWords.new(demands, given, pinned)
         new(conflict: conflict, field: FIELDS.fetch(conflict.foremost), says: words.says(conflict.demands),
             remedies: conflict.remedies.map { |remedy| words.remedy(remedy) })
       end
@@ -32,22 +33,24 @@ module NimbleEyelet
 
     # What collides, in words.
     class CollisionWords
-      PLACES = %i[pin first last].freeze
+      ENDS_AND_PINS = %i[pin first last].freeze
       REMEDIES = { pin: "Move the pin to %s.", first: "Let the first hole be at %s.", last: "Let the last hole be at %s.",
                    least_gap: "Let gaps be as small as %s.", most_gap: "Let gaps be as wide as %s." }.freeze
 
       # @param demands [Spacing::Demands]
       # @param given [Array<Symbol>]
-      def initialize(demands, given)
+      # @param pinned [Array<Length>]
+      def initialize(demands, given, pinned)
         @demands = demands
         @given = given
+        @pinned = pinned
       end
 
       # @param set [Array<Array(Symbol, Integer)>] demands that collide
       # @return [Sentence]
       def says(set)
         names = set.map(&:first)
-        return within(set) if names.size == 2 && names.include?(:blocked) && PLACES.intersect?(names)
+        return within(set) if names.size == 2 && names.include?(:blocked) && ENDS_AND_PINS.intersect?(names)
         return crowded if names.include?(:least_gap) && names.include?(:count) && offered < needed
 
         together(set)
@@ -58,22 +61,26 @@ module NimbleEyelet
       def remedy(remedy)
         return Sentence["Take #{remedy.to} #{remedy.to == 1 ? 'hole' : 'holes'}."] if remedy.name == :count
 
-        Sentence[REMEDIES.fetch(remedy.name), remedy.to]
+        Sentence[REMEDIES.fetch(remedy.name), remedy.index ? remedy.to - off(remedy.index) : remedy.to]
       end
 
       private
 
+      # How far the hole of a pin lies from where the pin stands.
+      def off(index) = @demands.pins[index] - @pinned[index]
+
       def together(set)
         parts = set.map { |demand| part(*demand) }
-        parts.size == 1 ? parts.first : Sentence["These cannot all hold: #{(['%s'] * parts.size).join('; ')}.", *parts]
+        parts.size == 1 ? Sentence["This cannot hold: %s", parts.first] : Sentence["These cannot all hold: #{(['%s'] * parts.size).join('; ')}", *parts]
       end
 
       def within(set)
         stretch = @demands.blocked[set.find { |name, _| name == :blocked }.last]
         name, index = set.find { |other, _| other != :blocked }
-        place = { first: @demands.first.at, last: @demands.last.at }.fetch(name) { @demands.pins[index] }
-        what = { first: "first hole", last: "last hole" }.fetch(name, "pin")
-        Sentence["The #{what} at %s lies within the keep-out of #{named(stretch)}: no hole from %s to %s.", place, stretch.from,
+        place = { first: @demands.first.at, last: @demands.last.at }.fetch(name) { @pinned[index] }
+        what = "hole of the button pinned" if name == :pin && !off(index).zero?
+        what ||= { first: "first hole", last: "last hole" }.fetch(name, "pin")
+        Sentence["The #{what} at %s lies within the keep-out of #{named(stretch)}: no hole from %s to %s", place, stretch.from,
                  stretch.to]
       end
 
@@ -81,7 +88,7 @@ module NimbleEyelet
       def needed = (@demands.least_gap * (@demands.heads - 1)) + (@demands.span * @demands.heads)
 
       def crowded
-        Sentence["#{@demands.count} holes at least %s apart need %s; from first to last there are %s.", @demands.least_gap, needed,
+        Sentence["#{@demands.count} holes at least %s apart need %s; from first to last there are %s", @demands.least_gap, needed,
                  offered]
       end
 
@@ -89,7 +96,7 @@ module NimbleEyelet
 
       def part(name, index)
         case name
-        when :pin then Sentence["the pin at %s", @demands.pins[index]]
+        when :pin then Sentence["the pin at %s", @pinned[index]]
         when :blocked then blocked(@demands.blocked[index])
         when :first then Sentence["the first hole at %s", @demands.first.at]
         when :last then Sentence["the last hole at %s", @demands.last.at]

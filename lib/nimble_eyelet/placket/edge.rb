@@ -13,6 +13,8 @@ module NimbleEyelet
   module Placket
     # Beyond half the button, cloth to spare at the edge and above the first hole.
     BUTTON_MARGIN = Length.mm(6)
+    # Nearer to the finished edge than this a hole tears out.
+    EDGE_REFUSED = Length.mm(6)
 
     # extension_needed - Length; to_edge - Length, outer end of the hole to the finished edge
     # to_edge_needed - Length; cautions - Array<Caution>
@@ -22,21 +24,22 @@ module NimbleEyelet
       # @param holes [Holes]
       # @return [Edge]
       def self.of(run, button, holes)
-        needed = Edge.margin(button) + holes.row_line
+        needed = [Edge.margin(button), run.edge_distance + holes.outer - holes.row_line].max + holes.row_line
         to_edge = run.extension - holes.outer
         new(extension_needed: needed, to_edge: to_edge, to_edge_needed: run.edge_distance,
             cautions: [extension_caution(run, needed), edge_caution(run, to_edge)].compact)
       end
 
-      # Half the button and the margin: the least extension, and the least place of the first hole.
+      # Half the button and the margin: the least extension, and the least place of the first button. What is no
+      # button overhangs nothing.
       # @return [Length]
-      def self.margin(button) = (button.across / 2) + BUTTON_MARGIN
+      def self.margin(button) = button.fastens? ? (button.across / 2) + BUTTON_MARGIN : BUTTON_MARGIN
 
       def self.extension_caution(run, needed)
         return if run.extension >= needed
 
         Caution.new(rule: "extension",
-                    says: Sentence["The extension is %s; this button wants %s.", run.extension, needed],
+                    says: Sentence["The extension is %s; this wants %s.", run.extension, needed],
                     instead: Sentence["Choose a smaller button, or widen the extension by %s.", needed - run.extension])
       end
 
@@ -44,8 +47,9 @@ module NimbleEyelet
         return if to_edge >= run.edge_distance
 
         turn = run.vertical? ? "" : ", or turn the holes to run vertically"
+        tears = to_edge < EDGE_REFUSED ? ": it tears out there, do not sew it" : ""
         Caution.new(rule: "edge distance",
-                    says: Sentence["The outer end comes %s from the finished edge; at least %s is wanted.",
+                    says: Sentence["The outer end comes %s from the finished edge; at least %s is wanted#{tears}.",
                                    to_edge, run.edge_distance],
                     instead: Sentence["Widen the extension by %s#{turn}.", run.edge_distance - to_edge])
       end

@@ -21,11 +21,17 @@ module NimbleEyelet
     # slit, button the button's place. Across: out_* from the centre line, positive toward the
     # finished edge. For a vertical hole the figures across are those of a line along its row.
     #
-    # number - Integer from 1; pinned - String or nil, the pin's label
+    # number - Integer from 1; pinned - String or nil, the pin's label; opening - Length of its slit
+    # sewn_outer, sewn_inner - Length, where its stitches end across, as out_*; width - Length across the slit
     # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
+    # sewn - Boolean, it is in the garment already; starts - Array<StartMark>; edge - Length, outer end of the stitches to the
+    # finished edge
     class Hole < Value.of(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button, :out_outer,
-                          :out_inner, :lies, :cautions)
+                          :out_inner, :sewn_outer, :sewn_inner, :width, :opening, :edge, :lies, :cautions, sewn: false, starts: [])
       def vertical? = lies == "vertical"
+
+      # @return [Length] middle of its slit, along the run
+      def middle = (open_from + open_to) / 2
     end
 
     # Builds the holes of a run from their places.
@@ -34,11 +40,17 @@ module NimbleEyelet
       # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
       # @param foot [String] key of FOOT_KINDS
-      def initialize(run, extent, width, foot)
+      # @param sewn [Array<SewnHole>] that are in the garment
+      # @param beginning [Beginning, nil] of the machine
+      # @param fastens [Boolean] whether a button sits in them
+      def initialize(run, extent, width, foot, sewn: [], beginning: nil, fastens: true)
         @run = run
         @extent = extent
         @width = width
         @runway = Runway.of(foot)
+        @sewn = sewn.to_h { |hole| [hole.at, hole] }
+        @beginning = beginning
+        @fastens = fastens
       end
 
       # @param places [Array<Length>] ascending
@@ -56,43 +68,67 @@ module NimbleEyelet
       def first_footprint = @run.first_across? ? @width : footprint
 
       # @return [Length] how far the first hole's place lies below the middle of its button
-      def seat = @run.vertical? && !@run.first_across? && @run.seat == "upper" ? half - SEAT_BELOW : Length.zero
+      def first_seat = @run.first_across? ? Length.zero : seat
+
+      # @return [Length] how far a hole's place lies below the middle of its button
+      def seat = upper_seat? ? (@extent.opening / 2) - seat_below(@extent.opening) : Length.zero
+
+      # Where the hole of a pinned button goes, on a mark of the run.
+      # @param pin [Pin]
+      # @return [Length]
+      def pinned(pin) = pin.hole? || !@fastens ? pin.at : (pin.at + seat).round_to(@run.grid_ruler.step)
 
       # @return [Length] how far the outer end of a hole lies outside the centre line
-      def outer = row_line + (@run.vertical? ? Length.zero : SHANK_ALLOWANCE + @extent.ends.near)
+      def outer = row_line + (@run.vertical? ? Length.zero : passing + @extent.ends.near)
+
+      # The outer end of a horizontal slit passes the centre line by this: the shank lies on the line; in a
+      # keyhole the middle of the eye does. Without a button the slit's middle lies on it.
+      # @return [Length]
+      def passing
+        return @extent.opening / 2 unless @fastens
+
+        @extent.ends.eye.positive? ? @extent.ends.eye : SHANK_ALLOWANCE
+      end
 
       # @return [Length] how far the row lies outside the centre line: nothing, unless there are two
       def row_line = @run.double? ? @run.offset : Length.zero
 
       private
 
+      def upper_seat? = @fastens && @run.vertical? && @run.seat == "upper"
+
+      # In a short slit the button sits in its middle at the highest.
+      def seat_below(opening) = [SEAT_BELOW, opening / 2].min
+
       def build(place, number:, gap:)
         lies = number == 1 && @run.first_across? ? "horizontal" : @run.orientation
-        along = lies == "vertical" ? vertical(place) : horizontal(place)
-        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, lies: lies, **along, **across(lies), cautions: [])
-        hole.with(cautions: [(@runway.caution(hole, @run.keep_outs) if lies == "vertical")].compact)
+        opening = @sewn[place]&.opening || @extent.opening
+        along = lies == "vertical" ? vertical(place, opening) : horizontal(place)
+        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, lies: lies, width: @width, opening: opening,
+                        sewn: @sewn.key?(place), **along, **across(lies, opening), cautions: [])
+        hole.with(cautions: [(@runway.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?) if lies == "vertical")].compact,
+                  starts: @beginning ? @beginning.marks(hole, @run) : [])
       end
 
-      def vertical(place)
-        open_from = place - half
-        open_to = place + half
+      def vertical(place, opening)
+        open_from = place - (opening / 2)
+        open_to = place + (opening / 2)
         { from: open_from - @extent.ends.near, to: open_to + @extent.ends.far, open_from: open_from, open_to: open_to,
-          button: @run.seat == "upper" ? open_from + SEAT_BELOW : place }
+          button: upper_seat? ? open_from + seat_below(opening) : place }
       end
-
-      def half = @half ||= @extent.opening / 2
 
       def horizontal(place)
         { from: place - (@width / 2), to: place + (@width / 2), open_from: place, open_to: place, button: place }
       end
 
-      def across(lies)
-        return { out_outer: row_line, out_inner: row_line } if lies == "vertical"
-
-        { out_outer: row_line + SHANK_ALLOWANCE, out_inner: row_line + SHANK_ALLOWANCE - @extent.opening }
+      def across(lies, opening)
+        ends = @extent.ends
+        outer, inner = lies == "vertical" ? [row_line, row_line] : [row_line + passing, row_line + passing - opening]
+        sewn_outer, sewn_inner = lies == "vertical" ? [outer + (@width / 2), outer - (@width / 2)] : [outer + ends.near, inner - ends.far]
+        { out_outer: outer, out_inner: inner, sewn_outer: sewn_outer, sewn_inner: sewn_inner, edge: @run.extension - sewn_outer }
       end
 
-      def pin_at(place) = @run.pins.find { |pin| pin.at == place }&.label
+      def pin_at(place) = @run.pins.find { |pin| pinned(pin) == place }&.label
     end
   end
 end

@@ -6,7 +6,7 @@
 #   layout = Placket::Layout.of(run, button, extent, width: Length.mm(4.5), foot: "carriage_foot")
 #   layout.holes.map(&:at)
 #
-# Places left open are wished for: the first hole half a button and 6 mm below the top, the last about
+# Places left open are wished for: the first button half its width and 6 mm below the top, the last about
 # one gap above the lower edge, the count from the gap wished for. What a person has set is kept
 # exactly, and all of it is solved for at once.
 
@@ -20,6 +20,7 @@ require_relative "../value"
 require_relative "collision"
 require_relative "edge"
 require_relative "hole"
+require_relative "place"
 require_relative "run"
 
 module NimbleEyelet
@@ -86,10 +87,13 @@ module NimbleEyelet
       # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
       # @param foot [String] key of FOOT_KINDS
-      def initialize(run, button, extent, width, foot)
+      # @param sewn [Array<SewnHole>] that are in the garment and stay where they are
+      # @param beginning [Beginning, nil] of the machine, for start marks
+      def initialize(run, button, extent, width, foot, sewn: [], beginning: nil)
         @run = run
         @button = button
-        @holes = Holes.new(run, extent, width, foot)
+        @sewn = sewn.first(Spacing::MOST_HOLES)
+        @holes = Holes.new(run, extent, width, foot, sewn: sewn, beginning: beginning, fastens: button.fastens?)
         @grid = run.grid_ruler
       end
 
@@ -110,11 +114,14 @@ module NimbleEyelet
       private
 
       def first = @first ||= @run.first || [@grid.up(clearance), default_last].min
+
+      # Places that must have a hole: of a pinned button, where its hole goes.
+      def musts = @musts ||= @run.musts.map { |pin| @holes.pinned(pin) }
       def last = @last ||= @run.last || [default_last, first].max
 
       # What the button wants at the top, or half the hole where that is more. It is the button that
       # has to stay on the cloth, and in a vertical hole it sits above the hole's middle.
-      def clearance = @clearance ||= [Edge.margin(@button) + @holes.seat, @holes.first_footprint / 2].max
+      def clearance = @clearance ||= [Edge.margin(@button) + @holes.first_seat, @holes.first_footprint / 2].max
 
       def default_last
         least = [Edge.margin(@button), @holes.footprint / 2].max
@@ -123,7 +130,7 @@ module NimbleEyelet
       end
 
       # Holes and buttons may not touch their neighbours.
-      def apart = @apart ||= [@holes.footprint, @button.across].max + BETWEEN
+      def apart = @apart ||= [@holes.footprint, @button.fastens? ? @button.across : Length.zero].max + BETWEEN
       def least_gap = [@run.least_gap, apart].compact.max
       def together = @run.clustered? ? @run.together : 1
       def inner = @run.inner_gap || @grid.up(apart)
@@ -157,7 +164,7 @@ module NimbleEyelet
         @run.count ? usual : [usual, fixed_points].max
       end
 
-      def fixed_points = [first, last, *@run.musts.map(&:at)].uniq.size
+      def fixed_points = [first, last, *musts, *@sewn.map(&:at)].uniq.size
       def step = @run.pattern == "ribbon" ? 2 : together
 
       def solved(count, pattern = @run.pattern, together = self.together)
@@ -169,7 +176,7 @@ module NimbleEyelet
         half = @holes.footprint / 2
         demands = Spacing::Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
                                        to: @run.run_length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
-                                       pins: @run.musts.map(&:at), soft_pins: soft_pins, blocked: blocked(half),
+                                       pins: musts, sewn: @sewn.map(&:at), soft_pins: soft_pins, blocked: blocked(half),
                                        blocked_first: (blocked(@holes.first_footprint / 2) if @run.first_across?),
                                        together: together, inner: together > 1 ? inner : Length.zero)
         pattern == "ribbon" ? equal_steps(demands) : demands
@@ -179,15 +186,19 @@ module NimbleEyelet
       def ends(count)
         return { first: Spacing::RowEnd.new(at: first, fixed: true), last: Spacing::RowEnd.new(at: first, fixed: true) } if count == 1
 
-        { first: Spacing::RowEnd.new(at: first, fixed: !@run.first.nil?), last: Spacing::RowEnd.new(at: last, fixed: !@run.last.nil?) }
+        { first: Spacing::RowEnd.new(at: first, fixed: !@run.first.nil? && outermost?(:min, first)),
+          last: Spacing::RowEnd.new(at: last, fixed: !@run.last.nil? && outermost?(:max, last)) }
       end
 
-      def soft_pins = @run.pins.reject(&:must?).map { |pin| Spacing::SoftPin.new(at: pin.at, weight: pin.weight) }
+      # What is sewn beyond an end that was said has become the end.
+      def outermost?(which, place) = [place, *@sewn.map(&:at)].public_send(which) == place
+
+      def soft_pins = @run.pins.reject(&:must?).map { |pin| Spacing::SoftPin.new(at: @holes.pinned(pin), weight: pin.weight) }
 
       # A keep-out, widened by half of what a hole covers and the cloth to keep clear.
       def blocked(half)
-        @run.keep_outs.map do |item|
-          Spacing::Blocked.new(from: item.from - half - KEEP_CLEAR, to: item.to + half + KEEP_CLEAR, label: item.label)
+        @run.no_goes.map do |item|
+          Spacing::Blocked.new(from: item.upper - half - KEEP_CLEAR, to: item.lower + half + KEEP_CLEAR, label: item.label)
         end
       end
 
@@ -204,25 +215,34 @@ module NimbleEyelet
         half = @holes.footprint / 2
         top = @holes.first_footprint / 2
         Refusal.unless_valid do |check|
-          check.expect("placket.first", first, first >= top, Sentence["The hole itself reaches %s up: at least that.", top])
+          check.expect("placket.first", first, first >= top,
+                       Sentence["Write at least %s for the first hole: it reaches so far up itself.", top])
           check.expect("placket.last", last, last + half <= @run.run_length,
-                       Sentence["The hole itself reaches %s down: at most %s.", half, @run.run_length - half])
+                       Sentence["Write at most %s for the last hole: it reaches %s down itself.", @run.run_length - half, half])
           @run.musts.each do |pin|
-            check.expect("placket.pins", pin.at, pin.at.between?(half, @run.run_length - half),
-                         Sentence["A pin lies where a hole fits on the run, from %s to %s.", half, @run.run_length - half])
+            check.expect("placket.pins.#{pin.id}.at", pin.at, @holes.pinned(pin).between?(half, @run.run_length - half),
+                         Sentence["Write a place where a hole fits on the run, from %s to %s.", *pin_range(pin, half)])
+          end
+          @sewn.each do |hole|
+            check.expect("placket.run_length", @run.run_length, hole.at + half <= @run.run_length,
+                         Sentence["A hole is sewn at %s already: the run has to reach below it, to %s at least.", hole.at, hole.at + half])
           end
         end
+      end
+
+      def pin_range(pin, half)
+        off = @holes.pinned(pin) - pin.at
+        [half - off, @run.run_length - half - off]
       end
 
       def refusal
         count = @run.count ? fitted(@run.count) : (counts.first || fitted(fixed_points))
         given = %i[pin blocked first last most_gap count] + (@run.least_gap && @run.least_gap > apart ? [:least_gap] : [])
-        collision = Collision.of(demands(count), given: given)
+        collision = Collision.of(demands(count), given: given, pinned: @run.musts.map(&:at))
         says = if collision.remedies.empty?
-                 collision.says
+                 Sentence["%s.", collision.says]
                else
-                 Sentence["%s %s", collision.says,
-                          Sentence.list(collision.remedies.first(3))]
+                 Sentence["%s: %s", collision.says, Sentence.list(collision.remedies.first(3))]
                end
         Refusal.field(collision.field, "", says)
       end
@@ -253,7 +273,9 @@ module NimbleEyelet
       # What keeps holes from lying more evenly.
       def binding_demands(row) = pins_binding + blocked_binding(row) + gaps_binding(row.gaps)
 
-      def pins_binding = @run.musts.map { |pin| Sentence["the pin at %s", pin.at] }
+      def pins_binding
+        @run.musts.map { |pin| Sentence["the pin at %s", pin.at] } + @sewn.map { |hole| Sentence["the hole sewn at %s", hole.at] }
+      end
 
       def blocked_binding(row)
         blocked(@holes.footprint / 2).filter_map do |item|
@@ -267,13 +289,15 @@ module NimbleEyelet
          (Sentence["gaps of at most %s", @run.most_gap] if @run.most_gap && gaps.max == @run.most_gap)].compact
       end
 
-      def because(row) = [ends_reason, count_reason(row), even_reason(row), pins_reason, pattern_reason].compact
+      def because(row) = [place_reason, ends_reason, count_reason(row), even_reason(row), pins_reason, pattern_reason].compact
+
+      def place_reason = Reason.new(rule: "place", says: PLACES.fetch(@run.place).says)
 
       def ends_reason
         return if @run.first && @run.last
 
-        Reason.new(rule: "ends", says: Sentence["The first hole is half the button and %s below the top or as you set it; " \
-                                                "the last stays clear of the hem.", BUTTON_MARGIN])
+        says = @button.fastens? ? "The first button lies half its width and %s below the top" : "The first lies %s below the top"
+        Reason.new(rule: "ends", says: Sentence["#{says} or as you set it; the last stays clear of the hem.", BUTTON_MARGIN])
       end
 
       def count_reason(row)
@@ -293,7 +317,7 @@ module NimbleEyelet
         better = others.select { |_, other| usual?(other) && spread(other) < own }.min_by { |_, other| spread(other) }
         unless better
           return Reason.new(rule: "evenness",
-                            says: Sentence["No count near it lies more evenly: the gaps differ by %s.", own])
+                            says: Sentence["No count near it lies more evenly within usual gaps: the gaps here differ by %s.", own])
         end
 
         Reason.new(rule: "evenness",
@@ -307,8 +331,10 @@ module NimbleEyelet
       def pins_reason
         return if @run.pins.empty?
 
-        Reason.new(rule: "pins", says: "Pinned points get a hole exactly; the rest is as even as that allows, " \
-                                       "by the least sum of squared gaps.", source: "least squares")
+        says = "A pin holds the button, since that stops the gaping; its hole goes with it, to the nearest mark. " \
+               "The rest is as even as that allows."
+        says = "Pinned points get a hole exactly; the rest is as even as that allows." if @run.pins.all?(&:hole?) || !@button.fastens?
+        Reason.new(rule: "pins", says: says, source: "least squares")
       end
 
       def pattern_reason
@@ -319,10 +345,10 @@ module NimbleEyelet
 
       def end_cautions(holes)
         wanted = Edge.margin(@button)
-        return [] if holes.first.button >= wanted
+        return [] if !@button.fastens? || holes.first.button >= wanted
 
         [Caution.new(rule: "top edge", says: Sentence["The first button sits %s from the top; it wants %s.", holes.first.button, wanted],
-                     instead: Sentence["Move the first hole down to %s, or choose a smaller button.", wanted + @holes.seat])]
+                     instead: Sentence["Move the first hole down to %s, or choose a smaller button.", wanted + @holes.first_seat])]
       end
 
       def gap_cautions(gaps)
@@ -337,8 +363,8 @@ module NimbleEyelet
 
     # @return [Layout]
     # @raise [Refusal]
-    def Layout.of(run, button, extent, width:, foot: "general_zigzag_foot")
-      LayoutPlanner.new(run, button, extent, width, foot).layout
+    def Layout.of(run, button, extent, width:, foot: "general_zigzag_foot", **more)
+      LayoutPlanner.new(run, button, extent, width, foot, **more).layout
     end
   end
 end

@@ -19,17 +19,25 @@ require_relative "../value"
 module NimbleEyelet
   module Placket
     # What the closure is for, with the gap that is usual there.
-    Use = Value.of(:key, :name, :usual_gap, :least_gap, :most_gap)
+    # thing - String, what it is called in a sentence; child - Boolean, a child wears it
+    Use = Value.of(:key, :name, :usual_gap, :least_gap, :most_gap, thing: "garment", child: false)
 
     USES = [
       Use.new(key: "shirt", name: "shirt or blouse", usual_gap: Length.mm(85),
-              least_gap: Length.mm(75), most_gap: Length.mm(95)),
+              least_gap: Length.mm(70), most_gap: Length.mm(100)),
       Use.new(key: "coat", name: "jacket or coat", usual_gap: Length.mm(110),
-              least_gap: Length.mm(90), most_gap: Length.mm(130)),
+              least_gap: Length.mm(90), most_gap: Length.mm(150)),
       Use.new(key: "small", name: "small closure", usual_gap: Length.mm(28),
               least_gap: Length.mm(15), most_gap: Length.mm(40)),
       Use.new(key: "children", name: "children's wear", usual_gap: Length.mm(60),
-              least_gap: Length.mm(50), most_gap: Length.mm(70))
+              least_gap: Length.mm(50), most_gap: Length.mm(70), child: true),
+      Use.new(key: "knitwear", name: "cardigan or knitwear", usual_gap: Length.mm(75),
+              least_gap: Length.mm(50), most_gap: Length.mm(100)),
+      Use.new(key: "trousers", name: "trousers or skirt", usual_gap: Length.mm(50), least_gap: Length.mm(30), most_gap: Length.mm(80)),
+      Use.new(key: "bedding", name: "cover or bedding", usual_gap: Length.mm(150), least_gap: Length.mm(100), most_gap: Length.mm(200),
+              thing: "cover"),
+      Use.new(key: "curtain", name: "curtain", usual_gap: Length.mm(120), least_gap: Length.mm(80), most_gap: Length.mm(200), thing: "curtain"),
+      Use.new(key: "bag", name: "bag", usual_gap: Length.mm(60), least_gap: Length.mm(15), most_gap: Length.mm(150), thing: "bag")
     ].to_h { |use| [use.key, use] }.freeze
 
     ORIENTATIONS = { "vertical" => "along the run", "horizontal" => "across the run" }.freeze
@@ -68,22 +76,39 @@ module NimbleEyelet
     # More wishes than anybody has for one row; each makes it longer to weigh them all.
     MOST_WISHES = 2
 
-    # id - String, what the row is known by; at - Length from the datum; label - String, such as "fullest point"; weight - Integer, how strongly a hole is wanted there; 0 is a must
-    class Pin < Value.of(:at, id: "", label: "", weight: 0)
+    # What a pin holds: the button stops the gaping, so it is the button unless somebody says otherwise.
+    HOLDS = { "button" => "the button", "hole" => "the hole's middle" }.freeze
+
+    # id - String, what the row is known by; at - Length from the datum; label - String, such as "fullest point"
+    # weight - Integer, how strongly a hole is wanted there; 0 is a must; holds - String, key of HOLDS
+    class Pin < Value.of(:at, id: "", label: "", weight: 0, holds: "button")
       def must? = weight.zero?
+      def hole? = holds == "hole"
     end
 
-    # id - String, what the row is known by; from, to - Length from the datum; label - String, such as "pocket"
-    KeepOut = Value.of(:from, :to, id: "", label: "")
+    # What lies in the way: a ridge only tilts the foot, a no-go takes no hole.
+    OBSTACLES = { "no_go" => "no hole here", "ridge" => "only a ridge" }.freeze
+    # A seam given as one place is kept clear by this on either side.
+    SEAM = Length.mm(5)
+
+    # id - String, what the row is known by; from - Length from the datum; to - Length, or nil for a seam at one place
+    # label - String, such as "pocket"; kind - String, key of OBSTACLES
+    class KeepOut < Value.of(:from, to: nil, id: "", label: "", kind: "no_go")
+      def ridge? = kind == "ridge"
+
+      # @return [Length] where it begins and ends, a seam with its allowance
+      def upper = to ? from : from - SEAM
+      def lower = to || (from + SEAM)
+    end
 
     # first, last - Length or nil; count, count_most - Integer or nil; wished_gap - Length or nil
     # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
     # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
-    # first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
+    # place - String, key of PLACES; first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
     class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil,
                          count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil,
                          most_gap: nil, pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest",
-                         overlap: "right", rows: "single", offset: Length.mm(60))
+                         overlap: "right", rows: "single", offset: Length.mm(60), place: "front")
       gap = Typing::Limit.length(5, 500)
       place = Typing::Limit.length(0, 3000, open: true)
       LIMITS = {
@@ -109,6 +134,9 @@ module NimbleEyelet
       def first_across? = vertical? && first_lies == "across"
 
       def musts = pins.select(&:must?)
+
+      # @return [Array<KeepOut>] that take no hole
+      def no_goes = keep_outs.reject(&:ridge?)
 
       # Checks what can be checked without knowing the hole.
       #
@@ -157,9 +185,13 @@ module NimbleEyelet
       end
 
       def check_keep_out(check, keep_out)
-        inside = keep_out.from >= Length.zero && keep_out.to <= run_length
-        check.expect("placket.keep_outs.#{keep_out.id}.to", keep_out.to, inside && keep_out.from < keep_out.to,
-                     Sentence["A keep-out has its upper end first and lies on the run, between 0 and %s.", run_length])
+        path = "placket.keep_outs.#{keep_out.id}"
+        on_run = Sentence["This lies beyond the run, which is %s long.", run_length]
+        return unless check.expect("#{path}.from", keep_out.from, keep_out.from <= run_length, on_run) && keep_out.to
+
+        check.expect("#{path}.to", keep_out.to, keep_out.to > keep_out.from,
+                     Sentence["Write more than %s here, where it begins; or leave this empty for a seam at that place.", keep_out.from])
+        check.expect("#{path}.to", keep_out.to, keep_out.to <= run_length, on_run)
       end
     end
   end

@@ -21,10 +21,11 @@ module NimbleEyelet
 
       # @param hole [Hole] along the run, sewn with the top of the garment away from the chair
       # @param ridges [Array<KeepOut>]
+      # @param turnable [Boolean] whether both ends are alike, so that the garment can be turned round
       # @return [Caution, nil]
-      def caution(hole, ridges)
+      def caution(hole, ridges, turnable: true)
         ridge = ridges.find { |item| near?(hole, item, behind, before) } or return
-        turned = !near?(hole, ridge, before, behind)
+        turned = turnable && !near?(hole, ridge, before, behind)
         name = ridge.label.empty? ? "A ridge" : ridge.label.capitalize
         Caution.new(rule: "runway",
                     says: Sentence["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot).name} wants flat cloth: " \
@@ -38,16 +39,16 @@ module NimbleEyelet
 
       private
 
-      def near?(hole, ridge, above, below) = ridge.to > hole.from - above && ridge.from < hole.to + below
+      def near?(hole, ridge, above, below) = ridge.lower > hole.from - above && ridge.upper < hole.to + below
 
       def distance(hole, ridge)
-        ridge.to <= hole.from ? hole.from - ridge.to : [ridge.from - hole.to, Length.zero].max
+        ridge.lower <= hole.from ? hole.from - ridge.lower : [ridge.upper - hole.to, Length.zero].max
       end
     end
 
     RUNWAYS = [
-      Runway.new(foot: "carriage_foot", behind: Length.mm(30), before: Length.mm(20)),
-      Runway.new(foot: "sliding_scale_foot", behind: Length.mm(25), before: Length.mm(15)),
+      Runway.new(foot: "carriage_foot", behind: Length.mm(40), before: Length.mm(20)),
+      Runway.new(foot: "sliding_scale_foot", behind: Length.mm(40), before: Length.mm(20)),
       Runway.new(foot: "cording_foot", behind: Length.mm(10), before: Length.mm(10)),
       Runway.new(foot: "grooved_satin_foot", behind: Length.mm(10), before: Length.mm(10)),
       Runway.new(foot: "general_zigzag_foot", behind: Length.mm(10), before: Length.mm(10))

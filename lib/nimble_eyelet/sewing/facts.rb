@@ -8,8 +8,10 @@
 #   facts.done?("mark")          # => true
 #   facts.steps["mark"].done_with     # => { "opening.length" => 22.5 mm }, what it was done with
 
+require_relative "../length/length"
 require_relative "../placket/sewn_hole"
 require_relative "../value"
+require_relative "step"
 
 module NimbleEyelet
   module Sewing
@@ -41,8 +43,15 @@ module NimbleEyelet
         standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
         swatches = entries.select(&:swatch).each_with_index
                           .filter_map { |entry, index| entry.swatch.with(number: index + 1) unless withdrawn.include?(entry.id) }
-        new(swatches: swatches, steps: standing.select { |entry| entry.step? && entry.step }.to_h { |entry| [entry.step, entry] },
+        new(swatches: swatches, steps: standing.select { |entry| entry.step? && entry.step }.to_h { |entry| [placed(entry), entry] },
             holes: holes(standing))
+      end
+
+      # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
+      def self.placed(entry)
+        name = entry.step[/\A(sew|place|reset|open|button)-\d+\z/, 1]
+        at = name && (entry.at || entry.done_with["hole.at"])
+        at.is_a?(Length) ? Step.key_at(name, at) : entry.step
       end
 
       # A hole sewn twice at one place counts as it was sewn last.
@@ -51,7 +60,7 @@ module NimbleEyelet
                 .to_h { |entry| [entry.at, Placket::SewnHole.new(at: entry.at, opening: entry.opening)] }
                 .values.sort_by(&:at)
       end
-      private_class_method :holes
+      private_class_method :holes, :placed
 
       def done?(key) = steps.key?(key)
     end

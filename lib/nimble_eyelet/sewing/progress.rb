@@ -5,7 +5,7 @@
 #
 #   progress = Sewing::Progress.of(steps, facts)
 #   progress.passed_over         # => ["try-on"]
-#   progress.next_key            # => "needle"
+#   progress.next_key            # => "try-on", the first that is open: a tick ahead passes nothing over in silence
 #   progress.outdated["mark"]    # => [Difference(figure: "opening.length", was: 27 mm, now: 28 mm)]
 
 require_relative "../value"
@@ -25,7 +25,7 @@ module NimbleEyelet
         done, open = steps.partition { |step| facts.done?(step.key) }
         furthest = steps.rindex { |step| facts.done?(step.key) } || -1
         new(steps: steps, done: done.map(&:key), passed_over: steps.first(furthest + 1).intersection(open).map(&:key),
-            next_key: steps[furthest + 1]&.key,
+            next_key: open.first&.key,
             outdated: done.to_h do |step|
               [step.key, differences(step, facts.steps.fetch(step.key))]
             end.reject { |_, found| found.empty? })

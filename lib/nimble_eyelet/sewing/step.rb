@@ -4,16 +4,25 @@
 # and the sign by which one notices that it was left out.
 
 require_relative "../value"
+require_relative "hazard"
 
 module NimbleEyelet
   module Sewing
-    # key     - String, stays the same when the plan changes elsewhere
+    # key     - String, stays the same when the plan changes elsewhere; of a hole it names its place, not its number
     # part    - String, heading the step stands under
     # does    - String or Sentence; how - String or Sentence or nil
     # figures - Hash of path to Length or String, what it is done with; kept when it is done
     # moves   - Hash for Ledger#changed: machine part to its state afterwards, Length or String, nil for neutral
     # hole    - Placket::SewnHole or nil, the hole that is in the garment once the step is done
-    # symptom - String or nil, what happens when it is skipped; caution - String or nil
-    Step = Value.of(:key, :part, :does, how: nil, figures: {}, moves: {}, hole: nil, symptom: nil, caution: nil)
+    # symptom - String or nil, what happens when it is skipped; hazards - Array<String>, keys of HAZARDS
+    class Step < Value.of(:key, :part, :does, how: nil, figures: {}, moves: {}, hole: nil, symptom: nil, hazards: [])
+      # @return [String, nil] its cautions, as one text
+      def caution = hazards.empty? ? nil : HAZARDS.values_at(*hazards).join(" ")
+
+      # @param name [String]
+      # @param at [Length] place of a hole
+      # @return [String] key of a step of that hole
+      def self.key_at(name, at) = "#{name}-at-#{(at.millimetres * 1000).round}"
+    end
   end
 end

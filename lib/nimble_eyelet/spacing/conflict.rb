@@ -16,8 +16,8 @@ module NimbleEyelet
     # One demand said otherwise, so that a row exists.
     #
     # name - Symbol, the demand; to - Length, or Integer for a count; change - Length, how much that is;
-    # a hole more or fewer counts as half a gap
-    Remedy = Value.of(:name, :to, :change)
+    # a hole more or fewer counts as half a gap; index - Integer or nil, which of several
+    Remedy = Value.of(:name, :to, :change, index: nil)
 
     # demands - Array of [Symbol, Integer or nil], such as [:least_gap, nil], [:pin, 0], [:blocked, 2]
     # foremost - Symbol, the demand most likely to give way; remedies - Array<Remedy>, the least change first
@@ -99,7 +99,7 @@ module NimbleEyelet
 
       def remedy(name, index)
         case name
-        when :pin then moved(:pin, @demands.pins[index]) { |at| { pins: moved_pin(index, at) } }
+        when :pin then moved(:pin, @demands.pins[index]) { |at| { pins: moved_pin(index, at) } }&.with(index: index)
         when :first then moved(:first, @demands.first.at) { |at| { first: @demands.first.with(at: at) } }
         when :last then moved(:last, @demands.last.at) { |at| { last: @demands.last.with(at: at) } }
         when :least_gap then nearer

@@ -65,7 +65,7 @@ module NimbleEyelet
         high = 0
         @places.each_with_index.map do |place, index|
           low += 1 while @places[low] < @lattice.farthest(place)
-          high += 1 while high < @places.size && @places[high] <= place - @lattice.span - @lattice.least
+          high += 1 while high < @places.size && @places[high] <= @lattice.nearest(place)
           @lattice.open[index] && low < high && sums[high] > sums[low]
         end
       end

@@ -58,6 +58,18 @@ module NimbleEyelet
         [@most ? place - @span - @most : @places.first, passed.positive? ? @pins[passed - 1] - @span : @places.first].max
       end
 
+      # How far down the hole before a place may lie at most: the least gap above it, or a sewn hole where the place
+      # is sewn itself and nothing but that can come before it.
+      #
+      # @return [Integer]
+      def nearest(place)
+        usual = place - @span - @least
+        return usual unless @sewn.key?(place)
+
+        before = @pins[(@pins.bsearch_index { |pin| pin >= place } || 0) - 1]
+        before < place && @sewn.key?(before) ? [usual, before].max : usual
+      end
+
       # @return [Integer] index of the first place not below number
       def at_or_after(number) = @places.bsearch_index { |place| place >= number } || @places.size
 
@@ -65,7 +77,7 @@ module NimbleEyelet
 
       def lengths
         d = @demands
-        [d.grid, d.least_gap, d.most_gap, d.inner, d.first.at, d.last.at, d.from, d.to, *d.pins, *d.soft_pins.map(&:at)].compact +
+        [d.grid, d.least_gap, d.most_gap, d.inner, d.first.at, d.last.at, d.from, d.to, *d.pins, *d.sewn, *d.soft_pins.map(&:at)].compact +
           all_blocked.flat_map { |stretch| [stretch.from, stretch.to] }
       end
 
@@ -75,11 +87,13 @@ module NimbleEyelet
 
       def lay_out
         @inner = count(@demands.inner)
-        @pins = @demands.pins.map { |pin| count(pin) }.uniq.sort
+        @sewn = @demands.sewn.to_h { |place| [count(place), true] }
+        @pins = (@demands.pins.map { |pin| count(pin) } + @sewn.keys).uniq.sort
         @soft_pins = @demands.soft_pins.map { |wish| [count(wish.at), wish.weight] }.sort
         @places = (on_grid + special).uniq.sort
         @open = mask(@demands.blocked, @demands.blocked)
         @open_first = @demands.blocked_first ? mask(@demands.blocked_first, @demands.blocked) : @open
+        open_sewn
         pass_no_pin
       end
 
@@ -109,6 +123,14 @@ module NimbleEyelet
           end
         end
         open
+      end
+
+      # What is sewn stays, whatever is in the way.
+      def open_sewn
+        @places.each_index.select { |index| @sewn.key?(@places[index]) }.each do |index|
+          @open[index] = true
+          @open_first[index] = true
+        end
       end
 
       # A cluster that straddles a pin has to have a hole at it.

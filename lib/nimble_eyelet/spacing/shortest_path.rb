@@ -196,7 +196,7 @@ module NimbleEyelet
         low = sources.first
         high = sources.first - 1
         targets.filter_map do |index|
-          nearest = @places[index] - @lattice.span - @lattice.least
+          nearest = @lattice.nearest(@places[index])
           farthest = @lattice.farthest(@places[index])
           low += 1 while low <= sources.last && @places[low] < farthest
           high += 1 while high < sources.last && @places[high + 1] <= nearest

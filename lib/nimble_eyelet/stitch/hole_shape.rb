@@ -18,13 +18,21 @@ module NimbleEyelet
     # near, far - Float, length of each end; length - Float, feed of one stitch
     # balance - Float, how much farther forward feed goes than it should, as a share: 0.1 is a tenth
     # own_bead - Float or nil, where it is not half of what the cutting space leaves
+    # eye - Float, open radius of a keyhole's eye; cord - Float, thickness of the cord under the beads, 0 for none
     class HoleShape < Value.of(:near_end, :far_end, :opening, :near, :far, :width, :space, :length,
-                               corded: false, balance: 0.0, own_bead: nil)
+                               cord: 0.0, balance: 0.0, own_bead: nil, eye: 0.0)
+      def corded = cord.positive?
       def overall = near + opening + far
       def bead = own_bead || [(width - space) / 2, 0].max
 
-      # Where the cut begins and ends.
+      # Where the cut begins and ends: of a keyhole at the inside of its eye.
       def slit = [near, near + opening]
+
+      # Where the beads begin and end: below the ring round an eye.
+      def beads = [near_end == :eyelet ? near + (2 * eye) + near : near, near + opening]
+
+      # Outer radius of the ring round the eye.
+      def ring = eye + near
 
       def outer = width / 2
       def inner = outer - bead

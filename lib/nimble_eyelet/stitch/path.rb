@@ -29,17 +29,30 @@ module NimbleEyelet
       # @return [Float] thread on top of the cloth, mm: the way from each penetration to the next
       def travel = points.each_cons(2).sum { |(x1, y1), (x2, y2)| Math.hypot(x2 - x1, y2 - y1) }
 
-      # The hole as this machine sews it: which bead first, which way, a straight run before or not.
+      # The hole as this machine sews it: which bead first, which way, a straight run before or not. Its outer
+      # or upper end lies at y = 0, away from the person; parts are called by how they lie from the chair.
       #
       # @param shape [HoleShape]
       # @param machine [Machine]
       # @return [Path]
       def self.sew(shape, machine)
-        toward = machine.first_direction == "toward" && shape.turnable?
+        path = shape.turnable? ? Path.alike(shape, machine) : Path.unlike(shape, machine)
+        machine.first_side == "right" ? path.mirrored : path
+      end
+
+      # Both ends alike: sewn from the end where the machine begins.
+      def self.alike(shape, machine)
+        toward = machine.first_direction == "toward"
         sewer = Sewer.new(toward ? shape.turned : shape, machine)
         path = new(shape: shape, parts: sewer.parts, cords: sewer.cords)
-        path = path.flipped_ends(shape.overall) if toward
-        machine.first_side == "right" ? path.mirrored : path
+        toward ? path.renamed_ends : path.flipped(shape.overall)
+      end
+
+      # The eye or the round is mostly made at the far end; which way the garment lies follows from it.
+      def self.unlike(shape, machine)
+        sewer = Sewer.new(shape.with(balance: -shape.balance), machine)
+        path = new(shape: shape, parts: sewer.parts, cords: sewer.cords)
+        machine.eye_end == "far" ? path.renamed_ends : path
       end
 
       # @return [Path] left and right changed
@@ -47,9 +60,12 @@ module NimbleEyelet
         changed({ "left" => "right", "right" => "left" }) { |x, y| [-x, y] }
       end
 
-      # @return [Path] near and far changed
-      def flipped_ends(overall)
-        changed({ "near" => "far", "far" => "near" }) { |x, y| [x, overall - y] }
+      # @return [Path] near and far called the other way round
+      def renamed_ends = changed({ "near" => "far", "far" => "near" }) { |x, y| [x, y] }
+
+      # @return [Path] the other end up; what lies under the beads stays where the garment has it
+      def flipped(overall)
+        with(parts: parts.map { |part| part.with(points: part.points.map { |x, y| [x, overall - y] }) })
       end
 
       private

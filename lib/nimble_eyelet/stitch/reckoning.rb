@@ -8,6 +8,7 @@
 
 require_relative "../answer/reason"
 require_relative "../length/length"
+require_relative "../thread/cord"
 require_relative "../value"
 
 module NimbleEyelet
@@ -66,7 +67,7 @@ module NimbleEyelet
 
       # The stack, and thread twice over and twice under it.
       def self.bulk(path, thread, cloth)
-        cord = path.cords.empty? ? Length.zero : thread.diameter * 3
+        cord = path.cords.empty? ? Length.zero : Cord.thickness_of(thread)
         cloth.stack + (thread.diameter * 4) + cord
       end
 

@@ -5,6 +5,7 @@
 #
 #   Stitches::Sewer.new(shape, machine).parts
 
+require_relative "../machine/machine_kind"
 require_relative "hole_part"
 
 module NimbleEyelet
@@ -16,8 +17,6 @@ module NimbleEyelet
     LOCK_FEED = 0.25
     # Feed of the straight run some machines sew first.
     RUN_FEED = 2.0
-    # Radius of the eye of a keyhole.
-    EYE_RADIUS = 1.0
     # Corners of the straight-stitch box are sewn round twice.
     ROUNDS = 2
 
@@ -55,9 +54,12 @@ module NimbleEyelet
         return bead_by_bead unless @shape.near_end == :tack && @shape.far_end == :tack
         return [[:run, -1, true], *bead_by_bead] if @machine.straight_first && @machine.type.programmed
 
-        beads = { first_bead: [:bead, -1, true], second_bead: [:bead, 1, false] }
-        @machine.type.sews.map { |part| beads.fetch(part) { [:finish, part == :near_tack ? :near : :far] } }
+        beads = { first_bead: [:bead, -1, true], second_bead: [:bead, 1, @machine.second_bead == "same"] }
+        sews.map { |part| beads.fetch(part) { [:finish, part == :near_tack ? :near : :far] } }
       end
+
+      # By hand the operator begins with the wide tack, whatever the machine could do.
+      def sews = @shape.own_bead ? MACHINE_KINDS.fetch("plain").sews : @machine.type.sews
 
       # Down the one side, round the near end, back up the other, and the far end last.
       def bead_by_bead = [[:bead, -1, false], %i[finish near], [:bead, 1, true], %i[finish far]]
@@ -86,7 +88,7 @@ module NimbleEyelet
 
       # @param side [Integer] -1 left, 1 right
       def bead(side, away)
-        from, to = @shape.slit
+        from, to = @shape.beads
         feed = @shape.feed(away)
         # Balance moves the feed, not the end: the hole is as long as it is stopped.
         count = [((to - from) / feed).round, 1].max
@@ -106,7 +108,7 @@ module NimbleEyelet
       end
 
       def run(side, away)
-        from, to = @shape.slit
+        from, to = @shape.beads
         count = [((to - from) / RUN_FEED).ceil, 1].max
         x = side * (@shape.inner + @shape.outer) / 2
         points = (0..count).map { |number| [x, from + ((to - from) * (away ? number : count - number) / count)] }
@@ -120,13 +122,12 @@ module NimbleEyelet
         HolePart.new(name: "#{at} round", kind: :round, points: fan([0.0, middle], @shape.inner, @shape.outer, from, to))
       end
 
-      # The eye of a keyhole: a ring as wide as the hole, open toward the slit.
+      # The eye of a keyhole: a ring no wider than the hole, open toward the slit.
       def eye(_at)
-        outer = @shape.outer
-        inner = [EYE_RADIUS, outer * 0.8].min
-        gap = Math.asin([@shape.space / 2 / inner, 1].min)
+        inner = [@shape.eye, 0.1].max
+        gap = Math.asin([@shape.space / 2 / inner, 0.9].min)
         HolePart.new(name: "eye", kind: :eyelet,
-                     points: fan([0.0, outer], inner, outer, (Math::PI / 2) + gap, (Math::PI / 2) - gap + (2 * Math::PI)))
+                     points: fan([0.0, @shape.ring], inner, @shape.ring, (Math::PI / 2) + gap, (Math::PI / 2) - gap + (2 * Math::PI)))
       end
 
       def fan((x, y), inner, outer, from, to)

@@ -3,27 +3,31 @@
 # Style is the table of buttonholes, called by what they look like and do, and how their ends are
 # finished.
 #
-#   Style.fetch("keyhole").ends(width: Length.mm(4.5)).near   # 4 mm, the eyelet
+#   Style.fetch("keyhole").ends(width: Length.mm(5)).near   # 1 mm, the bead round its eye
 
 require_relative "../length/length"
 require_relative "../value"
 require_relative "ends"
 
 module NimbleEyelet
-  # Length of the eyelet that seats a shank.
-  EYELET = Length.mm(4)
-  # A straight-stitch box stays this far outside the slit at each end.
-  BOX_END = Length.mm(1)
-
   # near, far - Symbol, how an end is finished: :tack, :round, :eyelet, :ring or :box
   # stitched - Symbol, :satin, :open or :straight; by_hand - Boolean, the operator turns and stops
   class Style < Value.of(:key, :name, :for_what, :near, :far, :stitched, :corded, by_hand: false)
+    # @return [Boolean] an eyelet: open all round, and as wide as it is long
+    def round? = near == :ring
+
+    # The opening of a keyhole is counted from the inside of its eye: what is sewn beyond is the eye's bead.
+    #
     # @param width [Length] total stitch width, which a round end follows
     # @return [Ends]
     def ends(width:)
-      Ends.new(near: end_length(near, width), far: end_length(far, width),
+      Ends.new(near: end_length(near, width), far: end_length(far, width), eye: near == :eyelet ? Style.eye(width) : Length.zero,
                near_name: END_NAMES.fetch(near), far_name: END_NAMES.fetch(far))
     end
+
+    # @param width [Length] total stitch width: the ring round the eye is as wide, so that it never runs over the beads
+    # @return [Length] open radius of the eye
+    def self.eye(width) = [[EYE_RADIUS, (width / 2) - EYE_BEAD].min, Length.zero].max
 
     # @raise [KeyError] for a style not in the table
     def self.fetch(key) = STYLES.fetch(key)
@@ -31,11 +35,11 @@ module NimbleEyelet
     private
 
     def end_length(finish, width)
-      { tack: TACK, round: width / 2, eyelet: EYELET, box: BOX_END, ring: width / 4 }.fetch(finish)
+      { tack: TACK, round: width / 2, eyelet: (width / 2) - Style.eye(width), box: BOX_END, ring: RING_BEAD }.fetch(finish)
     end
   end
 
-  END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eyelet", box: "end of the box", ring: "ring" }.freeze
+  END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eye", box: "end of the box", ring: "ring" }.freeze
 
   STYLES = [
     Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",

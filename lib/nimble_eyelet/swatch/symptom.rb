@@ -1,36 +1,119 @@
 # frozen_string_literal: true
 
-# Symptom is the table of what can be seen on a test hole, besides whether the button goes
-# through, in the order in which they are put right.
+# Symptom is the table of what can be seen on a test hole, in the order in which it is looked at, with
+# its likely causes and its remedies in order. A row is all there is to one: a new symptom is one row.
+#
+#   SYMPTOMS.fetch("gappy").remedies.first.says
 
 require_relative "../value"
 
 module NimbleEyelet
   module Swatches
-    # How the button went through the test hole, first the ones that need a change.
-    #
-    # remedy - Symbol or nil, what the Troubleshooter does about it
-    Passing = Value.of(:key, :name, :remedy)
+    # How the button went through the test hole. short - Boolean or nil, too short or too long
+    FitSeen = Value.of(:key, :name, short: nil)
 
     PASSES = [
-      Passing.new(key: "will_not_pass", name: "will not pass", remedy: :lengthen),
-      Passing.new(key: "tight", name: "tight", remedy: :loosen),
-      Passing.new(key: "passes", name: "passes as it should", remedy: nil),
-      Passing.new(key: "slips_out", name: "slips out", remedy: :shorten)
+      FitSeen.new(key: "will_not_pass", name: "will not pass", short: true),
+      FitSeen.new(key: "tight", name: "tight", short: true),
+      FitSeen.new(key: "passes", name: "passes as it should"),
+      FitSeen.new(key: "slips_out", name: "slips out", short: false)
     ].to_h { |passing| [passing.key, passing] }.freeze
 
-    # causes - Array<String>, likely ones in order; remedy - Symbol, what the Troubleshooter does about it
-    Symptom = Value.of(:key, :name, :causes, :remedy)
+    # Something to do about a symptom. says - String; dial - Symbol or nil, the setting it turns by `by` steps
+    # needs - Proc(CurrentSettings) -> Boolean, whether it can be done here
+    SymptomRemedy = Value.of(:says, dial: nil, by: 0, needs: nil)
 
-    SYMPTOMS = [
-      Symptom.new(key: "piled_up", remedy: :longer_stitch, name: "stitches pile up, the feed stalls",
-                  causes: ["stitch too short", "sole without a groove", "thread too thick"]),
-      Symptom.new(key: "gappy", remedy: :shorter_stitch, name: "gaps in both beads", causes: ["stitch too long", "thread too fine"]),
-      Symptom.new(key: "uneven_beads", remedy: :balance, name: "one bead dense, one open",
-                  causes: ["balance of forward and backward feed", "cloth dragged"]),
-      Symptom.new(key: "bobbin_on_top", remedy: :lower_tension, name: "bobbin thread shows on top", causes: ["top tension too tight"]),
-      Symptom.new(key: "puckers", remedy: :steady, name: "puckers or a tunnel",
-                  causes: ["no stabiliser, or too light", "too wide", "tension"])
-    ].to_h { |symptom| [symptom.key, symptom] }.freeze
+    # axis - String; causes - Array<String>, likely ones in order; remedies - Array<SymptomRemedy>, in order
+    # satin - Boolean, only where there are beads of satin; opposite - String or nil, what cannot be seen on the same hole
+    Symptom = Value.of(:key, :axis, :name, :causes, :remedies, satin: false, opposite: nil)
+
+    # Axes in the order in which they are looked at.
+    AXES = %w[fit cover balance tension space stay guide ends thread cloth cut].freeze
+
+    module SymptomTable
+      def self.hand(says, &needs) = SymptomRemedy.new(says: says, needs: needs)
+      def self.turn(dial, by, says) = SymptomRemedy.new(says: says, dial: dial, by: by)
+      def self.row(key, axis, name, causes, remedies, **more)
+        Symptom.new(key: key, axis: axis, name: name, causes: causes, remedies: remedies, **more)
+      end
+
+      PILE = ->(current) { current.cloth.type.nap }
+      BALANCE = ->(current) { current.machine.balance }
+      FINGER = ->(current) { current.machine.bobbin_finger }
+      PRESSURE = ->(current) { current.machine.foot_pressure }
+
+      SYMPTOM_ROWS = [
+        row("gappy", "cover", "gaps in both beads", ["stitches sink into the pile", "stitch too long", "thread too fine"],
+            [hand("Lay a wash-away film on top, and sew again.", &PILE), turn(:stitch_length, -1, "Gaps in both beads: the stitch is too long."),
+             hand("Keep the stitch and sew a second pass over both beads.")], satin: true, opposite: "piled_up"),
+        row("piled_up", "cover", "stitches pile up, the feed stalls",
+            ["foot tilted, frame caught, fluff in the feed", "stitch too short", "sole without a groove", "thread too thick"],
+            [hand("Level the foot, clean the feed, and see that the frame runs free."), turn(:stitch_length, 1, "Stitches pile up: the stitch is too short."),
+             hand("Fit the grooved satin foot.") { |current| current.machine.foot("grooved_satin_foot") }, hand("Take a finer thread. Never pull the cloth.")],
+            satin: true, opposite: "gappy"),
+        row("uneven_beads", "balance", "one bead dense, one open", ["forward and backward feed differ", "no stay", "cloth dragged"],
+            [hand("Turn the balance by one notch toward the bead that was sewn backward, and sew again.", &BALANCE),
+             hand("Stay it, level the foot, and support the cloth so that it neither hangs nor drags."), hand("Sew a second pass over both beads.")],
+            satin: true),
+        row("bobbin_on_top", "tension", "bobbin thread shows on top",
+            ["bobbin not in its spring, fluff under it", "top caught at the spool", "top tension too tight"],
+            [hand("Seat the bobbin in its spring, clear the fluff under it, and see that the top thread runs free."),
+             turn(:tension, -1, "The top thread pulls the bobbin thread up: one step of the dial at a time."),
+             hand("Thread the bobbin finger; the top goes back to your usual.", &FINGER), hand("Wind a bobbin of the same colour.")],
+            opposite: "loops_below"),
+        row("loops_below", "tension", "loose loops on the underside", ["threaded with the foot down, or the take-up missed", "top tension too loose"],
+            [hand("Thread anew with the foot up, so that the thread lies between the discs."),
+             turn(:tension, 1, "The top thread is held too loosely: one step of the dial at a time.")], opposite: "bobbin_on_top"),
+        row("beads_touch", "space", "the beads touch, nowhere to cut", ["drawn together on thin cloth", "width too small", "cord too thick"],
+            [hand("Lay a firmer stay under it."), turn(:stitch_width, 1, "The beads meet: a wider stitch leaves room to cut."),
+             hand("Separate the beads with a needle, and cut with a chisel.")], satin: true, opposite: "gapes"),
+        row("gapes", "space", "too wide between the beads, gapes", ["stretched while sewn, spread at cutting", "width too large"],
+            [hand("Stay it along the hole, and neither pull nor push while sewing."), turn(:stitch_width, -1, "Too much room between the beads: narrow it by a step.")],
+            satin: true, opposite: "beads_touch"),
+        row("puckers", "stay", "puckers or a tunnel", ["no stay, or too light", "too wide", "tension", "thread too thick, too dense"],
+            [SymptomRemedy.new(says: "Satin pulls soft cloth together: hold it flat first.", dial: :stabiliser, by: 1),
+             turn(:stitch_width, -1, "It is held flat already: a narrower stitch pulls less."),
+             turn(:tension, -1, "It is held flat already: a looser top pulls less.")]),
+        row("waves", "stay", "waves, the edge is stretched", ["stretch", "foot pressure"],
+            [hand("Stay it along the hole, in the direction that must not grow."), hand("One step less foot pressure.", &PRESSURE),
+             turn(:stitch_length, 1, "Fewer stitches stretch the edge less."), hand("Lay a cord under both beads.")]),
+        row("ends_apart", "guide", "ends do not meet, sides unequal",
+            ["a gap at the carriage's front stop", "foot not level", "garment hanging"],
+            [hand("Push the carriage against its front stop before every hole.") { |current| current.foot.type.clamps },
+             hand("Level the foot and support the cloth so that it does not hang."),
+             hand("A few more stitches of the first part close a small gap.") { |current| current.machine.kind == "stepped" }]),
+        row("off_mark", "guide", "off the mark, or crooked", ["start not under the needle", "mark hidden by the foot"],
+            [hand("Put the needle onto the start mark by hand first, and draw the line 15 mm past both ends.")]),
+        row("tacks_unequal", "ends", "tacks unequal, thin or clumped", ["stitches counted by feel"],
+            [hand("Count 4 to 7 stitches at both tacks; fewer on a second pass.")]),
+        row("nest", "ends", "a nest of thread at the start", ["tails not held", "threaded with the foot down"],
+            [hand("Hold both tails for the first stitches."), hand("Thread anew with the foot up.")]),
+        row("swallowed", "ends", "cloth swallowed at the start", ["cloth too soft at the plate's hole"],
+            [hand("Lay paper under it, or begin on a leader scrap.")]),
+        row("skipped", "thread", "skipped stitches", ["needle not fully up, blunt or of the wrong point", "cloth flags"],
+            [hand("Set the needle again, fully up, flat side as your machine has it."), hand("Fit a new needle of the point the recipe names."),
+             hand("Fit a needle one size larger."), hand("Stay it, and a little more foot pressure.")]),
+        row("shreds", "thread", "thread breaks or shreds", ["caught at the spool", "a burr, or too small an eye", "old thread", "too tight"],
+            [hand("Thread anew, and see that it runs free of the spool."), hand("Fit a new needle with a larger eye."), hand("Take another thread."),
+             turn(:tension, -1, "Last: a looser top.")]),
+        row("gummed", "thread", "glue or wax on the needle", ["coated, fused or taped cloth"], [hand("Clean the needle, or fit a new one.")]),
+        row("frays", "cloth", "frays at the cut", ["beads too narrow or too open", "cut before sealing"],
+            [hand("Sew a second pass before cutting."), hand("Seal the cut line first, and let it dry."), hand("A closer stay.")]),
+        row("perforated", "cloth", "tears along the needle line", ["needle large or blunt", "too many holes"],
+            [hand("Fit a new, smaller needle."), turn(:stitch_length, 1, "Fewer holes weaken it less."), hand("Sew the straight-stitch box instead.")]),
+        row("foot_marks", "cloth", "the foot sticks or leaves marks", ["coated cloth, pile"],
+            [hand("Paper or film on top, or a sole that slides."), hand("One step less foot pressure.", &PRESSURE)]),
+        row("stay_shows", "cloth", "the stay shows in the slit", ["stay of another colour"], [hand("Match its colour, colour it, or trim it back.")]),
+        row("marks_stay", "cloth", "the marks do not come out", ["wrong marker", "ironed"], [hand("Another marker, tried on the scrap; no iron before it is out.")]),
+        row("cut_stitches", "cut", "stitches were cut", ["pins left out", "blade too long"],
+            [hand("A pin across inside each tack, and cut from both ends to the middle.")])
+      ].freeze
+    end
+
+    SYMPTOMS = SymptomTable::SYMPTOM_ROWS.to_h { |symptom| [symptom.key, symptom] }.freeze
+
+    # @param stitched [Symbol] :satin, :open or :straight
+    # @return [Array<Symptom>] that can be seen on such a hole
+    def self.symptoms_of(stitched) = SYMPTOMS.values.reject { |symptom| symptom.satin && stitched == :straight }
   end
 end

@@ -5,7 +5,7 @@
 #
 #   cord = Cord.of(thread, overall: Length.mm(25))
 #   cord.strands    # 8
-#   cord.length     # 190 mm
+#   cord.length     # 290 mm
 #
 # Source of the thickness: n strands side by side fill three quarters of a round, d·√(n / 0.75).
 
@@ -20,7 +20,7 @@ module NimbleEyelet
     FILL = 0.75
     # What the foot needs to hook it, and the tails that are pulled closed and knotted.
     HOOK = Length.mm(20)
-    TAILS = Length.mm(100)
+    TAILS = Length.mm(200)
     # At most so many strands can be twisted together by hand.
     MOST_STRANDS = 16
 
@@ -28,11 +28,18 @@ module NimbleEyelet
     # @param overall [Length] of the hole
     # @return [Cord]
     def self.of(thread, overall:)
-      strands = (1..MOST_STRANDS).find { |number| thickness(thread, number) >= THICKNESS } || MOST_STRANDS
+      strands = strands_of(thread)
       new(strands: strands, diameter: thickness(thread, strands), length: ((overall + HOOK) * 2) + TAILS)
     end
 
+    # The one thickness of a cord: in the recipe, in the steps and in the picture.
+    # @param thread [SewingThread]
+    # @return [Length]
+    def self.thickness_of(thread) = thickness(thread, strands_of(thread))
+
+    def self.strands_of(thread) = (1..MOST_STRANDS).find { |number| thickness(thread, number) >= THICKNESS } || MOST_STRANDS
+
     def self.thickness(thread, strands) = Length.mm(thread.diameter.to_f * Math.sqrt(strands / FILL))
-    private_class_method :thickness
+    private_class_method :thickness, :strands_of
   end
 end

@@ -28,7 +28,7 @@ module NimbleEyelet
     LIMITS = { tex: Typing::Limit.number(5..200) }.freeze
 
     # The coverage index k = thread diameter / stitch length.
-    COVERAGE_AIM = 0.49
+    COVERAGE_AIM = 0.51
     # Below, cloth shows through.
     COVERAGE_LEAST = 0.40
     # Above, stitches pile up and the feed stalls.

@@ -24,10 +24,8 @@ export type EntryTyped = Schemas['EntryTyped'];
 export type ShelfItem = Schemas['ShelfItem'];
 export type Revision = Schemas['Revision'];
 export type JournalLine = Schemas['Journal'][number];
+export type UnderWay = Schemas['UnderWay'];
 export type WasteItem = Schemas['WasteBasket'][number];
-export type NonButtonOpening = Schemas['PlainOpening'];
-export type NonButtonAsked =
-  paths['/api/workrooms/{slug}/plain-openings']['post']['requestBody']['content']['application/json'];
 export type StashButton = Schemas['StashButton'];
 export type StashFields = Schemas['StashFields'];
 export type CaliperState = Schemas['Caliper'];

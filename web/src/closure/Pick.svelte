@@ -12,6 +12,7 @@
     listed = false,
     empty = '',
     habit = false,
+    picked,
   }: {
     work: ClosureWork;
     path: string;
@@ -21,6 +22,8 @@
     empty?: string;
     /** Left open, the habit of the house holds. */
     habit?: boolean;
+    /** Instead of saving the choice alone. */
+    picked?: (key: string) => void;
   } = $props();
 
   const id = $props.id();
@@ -31,6 +34,7 @@
   let note = $derived(choices.find((choice) => choice.key === chosen)?.note ?? '');
 
   function pick(key: string): void {
+    if (picked) return picked(key);
     work.type(path, key);
     work.saveSoon(0);
   }

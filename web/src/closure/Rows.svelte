@@ -20,7 +20,13 @@
     work: ClosureWork;
     list: ListPath;
     title: string;
-    columns: { key: string; label: string; text?: boolean; choices?: { key: string; name: string }[] }[];
+    columns: {
+      key: string;
+      label: string;
+      text?: boolean;
+      open?: boolean;
+      choices?: { key: string; name: string }[];
+    }[];
     add: string;
   } = $props();
 
@@ -32,7 +38,7 @@
   // svelte-ignore state_referenced_locally
   let draft = $state<Row>(recall<Row>(key) ?? {});
   let wanting = $derived(
-    columns.find((column) => !column.text && !column.choices && !draft[column.key]?.trim()),
+    columns.find((column) => !column.text && !column.open && !column.choices && !draft[column.key]?.trim()),
   );
   let asked = $state(false);
   let first = $state<HTMLInputElement>();
@@ -84,7 +90,7 @@
             <select
               class="select w-36 bg-base-100 pr-7 pl-2"
               aria-label="{column.label}, row {index + 1}"
-              value={row.row[column.key] ?? '0'}
+              value={row.row[column.key] || column.choices[0]?.key}
               onchange={(event) => {
                 change(row, column.key, event.currentTarget.value);
                 work.saveSoon(0);

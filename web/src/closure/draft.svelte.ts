@@ -23,11 +23,18 @@ export function entryPath(fault: string): string {
   return row ? `${row.list}.${row.id}` : fault;
 }
 
+/** What a row says beside what is typed in it. */
+const WORKED_OUT = ['upper', 'lower'];
+
 /** The rows of a list as they are saved, as somebody would type them. */
 export function savedRows(closure: Closure, list: ListPath): { id: string; row: Row }[] {
   return closure.plan[list].map(({ id, ...row }) => ({
     id,
-    row: Object.fromEntries(Object.entries(row).map(([name, value]) => [name, textOf(value)])),
+    row: Object.fromEntries(
+      Object.entries(row)
+        .filter(([name]) => !WORKED_OUT.includes(name))
+        .map(([name, value]) => [name, textOf(value)]),
+    ),
   }));
 }
 
@@ -152,10 +159,11 @@ export class Draft {
     );
   }
 
-  /** Drops what the server refused of the section a list belongs to, or all of it: what is at fault may
-   * be in one list and what was typed in the other. */
+  /** Drops what the server refused of a list: its own rows, where it is they that are at fault; else what was refused
+   * of its whole section, since what is at fault may be in one list and what was typed in the other. */
   forgetRefused(list?: ListPath): void {
-    const section = list ? `${list.split('.')[0]}.` : '';
+    const own = list && this.held.some((path) => path.startsWith(`${list}.`)) ? `${list}.` : undefined;
+    const section = own ?? (list ? `${list.split('.')[0]}.` : '');
     for (const path of this.held) if (path.startsWith(section)) delete this.entries[path];
     this.held = this.held.filter((path) => path in this.entries);
     for (const field of Object.keys(this.faults)) if (field.startsWith(section)) delete this.faults[field];

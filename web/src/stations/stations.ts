@@ -7,6 +7,7 @@ import type { StationProps } from '../closure/station';
 type Load = () => Promise<{ default: Component<StationProps> }>;
 
 export const STATIONS: Record<StageWord, Load> = {
+  cloth: () => import('./cloth/Cloth.svelte'),
   button: () => import('./button/Button.svelte'),
   opening: () => import('./opening/Opening.svelte'),
   placket: () => import('./placket/Placket.svelte'),

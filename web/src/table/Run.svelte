@@ -78,7 +78,10 @@
         onpointermove={(event) => drag.grip && event.buttons && drag.follow(geometry.under(event, canvas))}
         onpointerup={() => drag.drop()}
         onpointercancel={() => drag.cancel()}
-        ondblclick={(event) => drag.addPin(geometry.under(event, canvas))}
+        ondblclick={(event) =>
+          event.shiftKey
+            ? drag.addSeam(geometry.under(event, canvas))
+            : drag.addPin(geometry.under(event, canvas))}
       >
         <RunCloth {geometry} hatch="{id}-hatch" />
         {#each plan['placket.keep_outs'] as keepOut (keepOut.id)}
@@ -90,6 +93,8 @@
             {geometry}
             {drag}
             {take}
+            fastens={closure.sheet.stages.some((stage) => stage.word === 'attach')}
+            button={closure.sheet.button}
             radius={(closure.sheet.button.largest.mm / 2) * geometry.scale}
             end={gripOf(hole.number)}
             picked={picked === hole.number}

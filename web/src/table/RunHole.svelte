@@ -1,6 +1,6 @@
 <script lang="ts">
   // A hole at its place and length, with its button as a ghost. The first and the last can be moved.
-  import type { Hole } from '../api/client';
+  import type { Hole, Sheet } from '../api/client';
   import type { Drag, Grip } from './drag.svelte';
   import type { RunGeometry } from './geometry.svelte';
 
@@ -9,6 +9,8 @@
     geometry,
     drag,
     radius,
+    fastens,
+    button: looks,
     end,
     picked,
     pick,
@@ -19,6 +21,9 @@
     drag: Drag;
     /** Of the button, pixels. */
     radius: number;
+    /** Whether a button sits in it. */
+    fastens: boolean;
+    button: Sheet['button'];
     end: Grip | undefined;
     picked: boolean;
     pick: () => void;
@@ -32,7 +37,8 @@
 
   function key(event: KeyboardEvent): void {
     if (end) drag.nudge(event, end, hole.at.mm);
-    if (event.key === 'p') drag.addPin(hole.at.mm);
+    if (event.key === 'p') drag.addPin(hole.button.mm);
+    if (event.key === 'k') drag.addSeam(hole.at.mm);
     if (event.key !== 'Enter' && event.key !== ' ') return;
     event.preventDefault();
     pick();
@@ -43,7 +49,9 @@
   role="button"
   tabindex="0"
   aria-pressed={picked}
-  aria-label="Hole {hole.number} at {hole.at.text}{caution ? ', see the caution' : ''}"
+  aria-label="Hole {hole.number} at {hole.at.text}{hole.sewn ? ', sewn' : ''}{caution
+    ? ', see the caution'
+    : ''}"
   class={['group outline-none', end ? 'cursor-move' : 'cursor-pointer']}
   onpointerdown={(event) => end && take(event, end, hole.at.mm)}
   ondblclick={(event) => event.stopPropagation()}
@@ -53,11 +61,11 @@
   <circle
     cx={button[0]}
     cy={button[1]}
-    r={Math.max(radius, 12)}
+    r={fastens ? Math.max(radius, 12) : 12}
     fill={picked ? 'var(--color-primary)' : 'transparent'}
     fill-opacity="0.16"
     class="group-focus-visible:stroke-3"
-    stroke={caution ? 'var(--color-warning)' : 'var(--horn)'}
+    stroke={caution ? 'var(--color-warning)' : fastens ? 'var(--horn)' : 'none'}
     stroke-width={picked ? 2 : 1.2}
     stroke-dasharray={picked ? undefined : '4 3'}
   />
@@ -71,12 +79,33 @@
       stroke-dasharray="2 4"
     />
   {/if}
-  <line {...geometry.whole(hole)} stroke="var(--color-primary)" stroke-opacity="0.4" stroke-width="5" />
-  <line
-    {...geometry.slit(hole)}
-    stroke={caution ? 'var(--color-warning)' : 'var(--color-primary)'}
-    stroke-width="2.5"
-  />
+  {#if fastens}
+    <!-- The button as it looks: its own outline and its holes. -->
+    <g
+      transform="translate({button[0]} {button[1]}) scale({geometry.scale})"
+      fill="var(--horn)"
+      fill-opacity="0.14"
+      pointer-events="none"
+    >
+      {#if looks.face}<polygon points={looks.face.map(([x, y]) => `${x},${y}`).join(' ')} />{/if}
+      {#each looks.holes as [x, y], index (index)}
+        <circle cx={x} cy={y} r={looks.hole / 2} fill="var(--horn)" fill-opacity="0.55" />
+      {/each}
+    </g>
+  {/if}
+  {#if hole.sewn}
+    <!-- In thread: two beads, and the slit between them. -->
+    <line {...geometry.whole(hole)} stroke="var(--thread)" stroke-width="6" data-sewn />
+    <line {...geometry.slit(hole)} stroke="var(--color-base-200)" stroke-width="1.6" />
+  {:else}
+    <!-- In chalk. -->
+    <line {...geometry.whole(hole)} stroke="var(--chalk)" stroke-width="5" stroke-dasharray="3 2" />
+    <line
+      {...geometry.slit(hole)}
+      stroke={caution ? 'var(--color-warning)' : 'var(--color-primary)'}
+      stroke-width="2.5"
+    />
+  {/if}
   {#if !geometry.lying}
     <text
       x={label[0] + 7}

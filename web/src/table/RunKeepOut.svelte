@@ -18,11 +18,15 @@
     take: (event: PointerEvent, grip: Grip, at: number) => void;
   } = $props();
 
-  let from = $derived(keepOut.from.mm);
-  let to = $derived(keepOut.to.mm);
+  let from = $derived(keepOut.upper.mm);
+  let to = $derived(keepOut.lower.mm);
+  let seam = $derived(keepOut.to === null);
+  let says = $derived(
+    keepOut.to ? `${keepOut.from.text} to ${keepOut.to.text}` : `a seam at ${keepOut.from.text}`,
+  );
   let shape = $derived(geometry.area(from, to));
   let gripped = $derived(drag.grip?.kind === 'keep' && drag.grip.id === keepOut.id);
-  let wide = $derived((to - from) * geometry.scale >= NARROW);
+  let wide = $derived(!seam && (to - from) * geometry.scale >= NARROW);
   const grip = (end: 'both' | 'from' | 'to'): Grip => ({ kind: 'keep', id: keepOut.id, end });
 </script>
 
@@ -31,6 +35,8 @@
   fill="url(#{hatch})"
   stroke={gripped ? 'var(--color-primary)' : 'var(--color-secondary)'}
   stroke-width={gripped ? 2 : 0.75}
+  fill-opacity={keepOut.kind === 'ridge' ? 0.4 : 1}
+  stroke-dasharray={keepOut.kind === 'ridge' ? '3 3' : undefined}
 />
 <!-- Never too narrow for a finger: taken hold of as a whole. -->
 <rect
@@ -40,14 +46,14 @@
   tabindex="0"
   aria-label="Keep clear: {keepOut.label || 'a stretch'}"
   aria-valuenow={from}
-  aria-valuetext="{keepOut.from.text} to {keepOut.to.text}"
+  aria-valuetext={says}
   class="cursor-move outline-none focus-visible:stroke-primary focus-visible:stroke-3"
   onpointerdown={(event) => take(event, grip('both'), from)}
   onkeydown={(event) =>
     event.altKey ? drag.nudge(event, grip('to'), to) : drag.nudge(event, grip('both'), from)}
   ondblclick={(event) => event.stopPropagation()}
 >
-  <title>{keepOut.label || 'keep-out'}: {keepOut.from.text} to {keepOut.to.text}</title>
+  <title>{keepOut.label || 'keep-out'}: {says}{keepOut.kind === 'ridge' ? ', only a ridge' : ''}</title>
 </rect>
 {#if wide}
   {#each [['from', from], ['to', to]] as const as [end, mm] (end)}

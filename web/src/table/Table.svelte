@@ -12,6 +12,7 @@
   import { fetchAll, STATIONS } from '../stations/stations';
   import { announce } from '../ui/announce.svelte';
   import Ledger from './Ledger.svelte';
+  import NextStation from './NextStation.svelte';
   import Run from './Run.svelte';
   import { shortcuts } from './shortcuts.svelte';
   import StationHead from './StationHead.svelte';
@@ -25,7 +26,7 @@
   let params = $derived(route.params as { slug: string; id: string; station: string });
   let slug = $derived(params.slug);
   let id = $derived(Number(params.id));
-  let word = $derived(WORDS.find((other) => other === params.station) ?? 'button');
+  let word = $derived(WORDS.find((other) => other === params.station) ?? 'cloth');
   let work = $state.raw<ClosureWork>(new ClosureWork('', 0));
   let picked = $state(0);
   let station = $state<HTMLElement>();
@@ -90,7 +91,12 @@
       '$mod+Shift+Z': when(free, () => work.redo()),
       'Alt+KeyC': readHere,
     };
-    WORDS.forEach((other, index) => (keys[String(index + 1)] = when(single, () => go(other))));
+    for (let number = 1; number <= WORDS.length; number += 1) {
+      keys[String(number)] = when(single, () => {
+        const there = closure?.sheet.stages[number - 1];
+        if (there) go(there.word);
+      });
+    }
     return tinykeys(window, keys);
   });
 
@@ -146,6 +152,7 @@
             </p>
           {/await}
         </div>
+        <NextStation {work} {closure} {stage} {go} />
       </main>
       <Ledger sheet={closure.sheet} machine={closure.machine.name} go={() => go('sewing')} />
     </div>

@@ -1,9 +1,8 @@
 <script lang="ts">
   // The bar over the table: where one is, whether all is saved, what can be undone, in which unit.
   import { History as Clock, Moon, Redo2, Sun, Undo2 } from '@lucide/svelte';
-  import { words } from '../api/ask';
   import type { StageWord } from '../api/client';
-  import { workroom, type WorkroomChange } from '../api/workroom.svelte';
+  import { workroom } from '../api/workroom.svelte';
   import type { ClosureWork } from '../closure/work.svelte';
   import { go } from '../router';
   import Dialog from '../ui/Dialog.svelte';
@@ -54,12 +53,12 @@
     withdrawing = undefined;
   }
 
-  async function showIn(unit: WorkroomChange['unit']): Promise<void> {
+  /** A closure keeps its own unit, and the ruler that comes with it. */
+  async function showIn(unit: string): Promise<void> {
     // What was typed was meant in the unit of then.
     await work.save();
-    const answer = await workroom.change(unit ? { unit } : {});
-    if (answer.kind !== 'data') work.notice = words(answer);
-    await work.load();
+    work.type('closure.unit', unit);
+    await work.save();
   }
 </script>
 
@@ -106,7 +105,7 @@
         id="unit"
         class="select w-auto bg-base-100 select-sm"
         value={work.closure.unit}
-        onchange={(event) => showIn(event.currentTarget.value as WorkroomChange['unit'])}
+        onchange={(event) => showIn(event.currentTarget.value)}
       >
         <option value="mm">mm</option>
         <option value="cm">cm</option>

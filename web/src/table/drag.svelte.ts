@@ -112,7 +112,14 @@ export class Drag {
   /** A new pin, which gets a hole exactly. */
   addPin(at: number, label = ''): void {
     const text = this.text(Math.round(at / this.grid) * this.grid);
-    this.work().typeRow('placket.pins', undefined, { at: text, label, weight: '0' });
+    this.work().typeRow('placket.pins', undefined, { at: text, label, weight: '0', holds: 'button' });
+    this.work().saveSoon(0);
+  }
+
+  /** A seam at this place; how far it reaches, or that it is only a ridge, is said in its row. */
+  addSeam(at: number): void {
+    const text = this.text(Math.round(at / this.grid) * this.grid);
+    this.work().typeRow('placket.keep_outs', undefined, { from: text, to: '', label: '', kind: 'no_go' });
     this.work().saveSoon(0);
   }
 
@@ -155,6 +162,8 @@ export class Drag {
     const saved = this.plan?.['placket.keep_outs'].find((other) => other.id === grip.id);
     if (!saved) return row;
     const by = this.at - this.from;
+    // A seam is one place: it moves as a whole.
+    if (!saved.to) return { ...row, from: this.text(saved.from.mm + by), to: '' };
     const from = grip.end === 'to' ? saved.from.mm : saved.from.mm + by;
     const to = grip.end === 'from' ? saved.to.mm : saved.to.mm + by;
     return { ...row, from: this.text(Math.min(from, to)), to: this.text(Math.max(from, to)) };

@@ -16,20 +16,20 @@
   <legend class="font-serif text-xl font-semibold">What do the dials say?</legend>
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
     <FormField
-      label="Widest stitch"
+      label="Widest stitch, mm"
       bind:value={facts.max_width}
       fault={fault('max_width')}
       hint="0: it sews straight only"
       {changed}
     />
     <FormField
-      label="Step of the width"
+      label="Width: between marks"
       bind:value={facts.width_step}
       fault={fault('width_step')}
       {changed}
     />
     <FormField
-      label="Step of the length"
+      label="Length: between marks"
       bind:value={facts.length_step}
       fault={fault('length_step')}
       {changed}
@@ -60,6 +60,19 @@
       {changed}
     />
     <FormField
+      label="The foot lifts"
+      bind:value={facts.foot_lift}
+      fault={fault('foot_lift')}
+      hint="button and cloth fit under it"
+      {changed}
+    />
+    <FormField
+      label="Its zigzag is anchored"
+      bind:value={facts.anchor}
+      choices={catalogue.anchors}
+      {changed}
+    />
+    <FormField
       label="To stop the feed"
       bind:value={facts.feed_stop}
       choices={catalogue.feed_stops}
@@ -67,6 +80,30 @@
     />
   </div>
   <div class="mt-2">
+    <YesNo
+      {profile}
+      name="length_stepless"
+      question="The length dial stops between its marks too."
+      why="Then a stitch length is set between two of them."
+    />
+    <YesNo
+      {profile}
+      name="width_stepless"
+      question="The width dial stops between its marks too."
+      why="Then a width is set between two of them."
+    />
+    <YesNo
+      {profile}
+      name="foot_pressure"
+      question="The foot pressure can be changed."
+      why="Knits and pile want it a step lighter."
+    />
+    <YesNo
+      {profile}
+      name="speed_limiter"
+      question="It has a speed limiter."
+      why="Satin is sewn slow and even."
+    />
     <YesNo
       {profile}
       name="balance"

@@ -41,10 +41,16 @@
               label="Adds by itself"
               bind:value={foot.allowance}
               fault={wrong('allowance')}
-              hint="slit less button"
+              hint="slit less button; empty: not measured"
               {changed}
             />
-            <FormField label="One click" bind:value={foot.click} fault={wrong('click')} {changed} />
+            <FormField
+              label="One click"
+              bind:value={foot.click}
+              fault={wrong('click')}
+              hint="empty: it has none"
+              {changed}
+            />
           {:else if foot.kind === 'sliding_scale_foot'}
             <FormField
               label="Between two marks"

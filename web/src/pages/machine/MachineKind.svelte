@@ -8,6 +8,19 @@
 
   let facts = $derived(profile.typed.facts);
   const changed = () => profile.changed();
+
+  /** What this kind mostly does is filled in; whoever owns it corrects it. */
+  function begin(kind: string): void {
+    const { stops, reset, forgets } =
+      catalogue.sews.find((order) => order.key === kind)?.usual ?? ({} as Record<string, string>);
+    Object.assign(facts, {
+      kind,
+      stops: stops ?? facts.stops,
+      reset: reset ?? facts.reset,
+      forgets: forgets ?? facts.forgets,
+    });
+    changed();
+  }
   const fault = (name: string) => profile.faults[`machine.${name}`] ?? '';
 </script>
 
@@ -27,8 +40,7 @@
           name="kind"
           checked={kind.key === facts.kind}
           onchange={() => {
-            facts.kind = kind.key;
-            changed();
+            begin(kind.key);
           }}
         />
         <OrderPicture
@@ -43,5 +55,9 @@
       </label>
     {/each}
   </div>
+  <p class="mt-1 text-sm text-secondary">
+    What that kind mostly does is filled in below: sew one hole on a scrap and correct it. The machine's own
+    manual wins over any default here.
+  </p>
   {#if fault('kind')}<p role="alert" class="text-sm font-semibold text-error">{fault('kind')}</p>{/if}
 </fieldset>

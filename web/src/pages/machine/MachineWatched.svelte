@@ -8,27 +8,53 @@
   let { profile, catalogue }: { profile: Profile; catalogue: Catalogue } = $props();
 
   let facts = $derived(profile.typed.facts);
+  let stores = $derived(facts.kind === 'memory');
+  const UNSEEN = { key: '', name: 'not watched yet' };
   const changed = () => profile.changed();
 </script>
 
 <fieldset class="mt-6">
   <legend class="font-serif text-xl font-semibold">Sew one hole and watch</legend>
+  <p class="text-sm text-secondary">
+    Which end did it start at, which side first? Until that is answered, start marks are given for both ends.
+    {#if stores}Going back to the first part and forgetting the length are two things.{/if}
+  </p>
   <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
     <FormField
       label="Which bead comes first?"
       bind:value={facts.first_side}
-      choices={catalogue.first_sides}
+      choices={[UNSEEN, ...catalogue.first_sides]}
       {changed}
     />
     <FormField
       label="Which way is it sewn?"
       bind:value={facts.first_direction}
-      choices={catalogue.first_directions}
+      choices={[UNSEEN, ...catalogue.first_directions]}
       {changed}
     />
     <FormField label="Who stops at the end?" bind:value={facts.stops} choices={catalogue.stops} {changed} />
     <FormField
-      label="Before the next hole"
+      label="The second bead is sewn"
+      bind:value={facts.second_bead}
+      choices={catalogue.second_beads}
+      {changed}
+    />
+    <FormField
+      label="The eye or the round is made at"
+      bind:value={facts.eye_end}
+      choices={catalogue.eye_ends}
+      {changed}
+    />
+    {#if stores}
+      <FormField
+        label="To make it forget the length"
+        bind:value={facts.forgets}
+        choices={catalogue.forgets}
+        {changed}
+      />
+    {/if}
+    <FormField
+      label="Back to the first part"
       bind:value={facts.reset}
       choices={catalogue.resets.map((reset) => ({
         key: reset.key,

@@ -9,7 +9,15 @@
     why,
   }: {
     profile: Profile;
-    name: 'bobbin_finger' | 'balance' | 'straight_first' | 'lift_resets';
+    name:
+      | 'bobbin_finger'
+      | 'balance'
+      | 'straight_first'
+      | 'lift_resets'
+      | 'length_stepless'
+      | 'width_stepless'
+      | 'foot_pressure'
+      | 'speed_limiter';
     question: string;
     why: string;
   } = $props();

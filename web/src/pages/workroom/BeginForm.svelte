@@ -1,38 +1,92 @@
 <script lang="ts">
-  // A new closure: blank, like another, or the mirror image of one. What is half typed stays in the
-  // browser.
+  // A new closure: what goes through, on what, with what was used last filled in; or like another, or its
+  // mirror image. What is half typed stays in the browser.
   import { untrack } from 'svelte';
   import { ask, refusal } from '../../api/ask';
   import { keep, recall } from '../../api/browser_store';
-  import { client } from '../../api/client';
+  import { client, type PlanChange } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import { go } from '../../router';
+  import FormField from '../../ui/FormField.svelte';
 
-  const BLANK = { garment: '', name: '', like: '', mirror: false };
+  const BLANK = {
+    garment: '',
+    name: '',
+    like: '',
+    mirror: false,
+    shape: 'rounded',
+    machine: '',
+    cloth: '',
+    use: '',
+    place: 'front',
+    overlap: '',
+  };
   let key = $derived(`begin:${workroom.slug}`);
   let typed = $state(untrack(() => ({ ...BLANK, ...recall<typeof BLANK>(key) })));
   let faults = $state<Record<string, string>>({});
   let failed = $state('');
   let garments = $derived(workroom.data?.garments ?? []);
+  let last = $derived(workroom.data?.last);
+  let catalogue = $derived(workroom.catalogue);
+  let machine = $derived(typed.machine || String(last?.machine ?? workroom.data?.machines[0]?.id ?? ''));
+  let use = $derived(typed.use || (last?.fields['placket.use'] ?? 'shirt'));
+  let overlap = $derived(typed.overlap || (last?.fields['placket.overlap'] ?? 'right'));
+  let cloths = $derived([
+    ...(last ? [{ key: '', name: `as last: ${last.fields['cloth.name'] || 'the cloth used last'}` }] : []),
+    ...(workroom.data?.cloths ?? []).map((item) => ({ key: item.name, name: item.name })),
+    ...(catalogue?.cloth_kinds ?? []).map((kind) => ({
+      key: `kind:${kind.key}`,
+      name: `another, ${kind.name}`,
+    })),
+  ]);
 
   $effect(() => {
     const now = $state.snapshot(typed);
     keep(key, now.garment || now.name ? now : undefined);
   });
 
+  /** The figures of the cloth chosen: off the shelf, typical for its kind, or as used last. */
+  function cloth(): Record<string, string | null> {
+    const chosen = typed.cloth || (last ? '' : (cloths[0]?.key ?? ''));
+    const item = workroom.data?.cloths.find((other) => other.name === chosen);
+    if (item)
+      return Object.fromEntries(Object.entries(item.fields).map(([field, text]) => [`cloth.${field}`, text]));
+    const usual = catalogue?.cloth_figures.find((kind) => `kind:${kind.key}` === chosen);
+    return usual
+      ? {
+          'cloth.kind': usual.key,
+          'cloth.weight': usual.weight,
+          'cloth.thickness': usual.thickness,
+          'cloth.stretch': usual.stretch,
+        }
+      : {};
+  }
+
+  function plan(): PlanChange {
+    return {
+      ...last?.fields,
+      ...cloth(),
+      'button.shape': typed.shape,
+      'placket.use': use,
+      'placket.place': typed.place,
+      'placket.overlap': overlap,
+      ...(machine ? { 'machine.id': Number(machine) } : {}),
+    };
+  }
+
   async function begin(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     const { garment, name, like, mirror } = $state.snapshot(typed);
-    const body = { garment, name, ...(like ? { like: Number(like), mirror } : {}) };
+    const body = { garment, name, ...(like ? { like: Number(like), mirror } : { plan: plan() }) };
     const params = { path: { slug: workroom.slug } };
     const answer = await ask(client.POST('/api/workrooms/{slug}/closures', { params, body }));
     ({ faults, failed } = refusal(answer));
-    if (faults['machine.id']) failed = faults['machine.id'];
+    failed ||= Object.entries(faults).find(([field]) => !field.startsWith('closure.'))?.[1] ?? '';
     if (answer.kind !== 'data') return;
     typed = { ...BLANK };
     keep(key, undefined);
     void workroom.refresh();
-    await go(workroom.at(`/closures/${answer.data.id}/button`));
+    await go(workroom.at(`/closures/${answer.data.id}/cloth`));
     document.getElementById('main')?.focus({ preventScroll: true });
   }
 </script>
@@ -56,23 +110,51 @@
   <datalist id="garments">
     {#each garments as item (item.id)}<option value={item.name}></option>{/each}
   </datalist>
-  <label class="mt-3 flex flex-col text-sm text-secondary"
-    >Start from
-    <select class="select w-full bg-base-100 text-base text-base-content" bind:value={typed.like}>
-      <option value="">a plain shirt button in light cloth</option>
-      {#each garments as item (item.id)}
-        {#each item.closures as closure (closure.id)}<option value={String(closure.id)}
-            >like {item.name}: {closure.name}</option
-          >{/each}
-      {/each}
-    </select>
-  </label>
-  {#if typed.like}
-    <label class="mt-2 flex cursor-pointer gap-2"
-      ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={typed.mirror} />its mirror image, for
-      the other side</label
-    >
-  {/if}
+  <div class="mt-3 space-y-3">
+    <FormField
+      label="Start from"
+      bind:value={typed.like}
+      choices={[
+        { key: '', name: 'what is said here' },
+        ...garments.flatMap((item) =>
+          item.closures.map((closure) => ({
+            key: String(closure.id),
+            name: `like ${item.name}: ${closure.name}`,
+          })),
+        ),
+      ]}
+    />
+    {#if typed.like}
+      <label class="flex cursor-pointer gap-2"
+        ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={typed.mirror} />its mirror image,
+        for the other side</label
+      >
+    {:else}
+      <FormField label="What goes through" bind:value={typed.shape} choices={catalogue?.shapes ?? []} />
+      <FormField
+        label="Machine"
+        bind:value={() => machine, (key) => (typed.machine = key ?? '')}
+        choices={(workroom.data?.machines ?? []).map((item) => ({ key: String(item.id), name: item.name }))}
+      />
+      <FormField label="Cloth" bind:value={typed.cloth} choices={cloths} />
+      <FormField
+        label="Kind of garment"
+        bind:value={() => use, (key) => (typed.use = key ?? '')}
+        choices={catalogue?.uses ?? []}
+      />
+      <FormField
+        label="Place on it"
+        bind:value={typed.place}
+        choices={catalogue?.places ?? []}
+        hint={catalogue?.places.find((item) => item.key === typed.place)?.note ?? ''}
+      />
+      <FormField
+        label="Lap, as worn"
+        bind:value={() => overlap, (key) => (typed.overlap = key ?? '')}
+        choices={catalogue?.overlaps ?? []}
+      />
+    {/if}
+  </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
   <button class="btn mt-4 btn-primary">Begin</button>
 </form>

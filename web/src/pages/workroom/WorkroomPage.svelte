@@ -10,6 +10,7 @@
   import FirstMoves from './FirstMoves.svelte';
   import NameForm from './NameForm.svelte';
   import TakeInForm from './TakeInForm.svelte';
+  import UnderWay from './UnderWay.svelte';
 
   let failed = $state('');
   /** The closure taken out last: it can be put back at once. */
@@ -64,6 +65,7 @@
           <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
         </p>
       {/if}
+      <UnderWay />
       {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
       {#each garments as item (item.id)}
         <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">
@@ -74,10 +76,10 @@
             <li class="flex items-center gap-2 border-b border-dashed border-base-300">
               <a
                 class="grow py-2 text-lg wrap-anywhere hover:underline"
-                href={workroom.at(`/closures/${closure.id}/button`)}>{closure.name}</a
+                href={workroom.at(`/closures/${closure.id}/cloth`)}>{closure.name}</a
               >
               <button
-                class="btn btn-ghost btn-sm"
+                class="btn text-secondary btn-ghost btn-sm"
                 aria-label="Remove {closure.name}"
                 onclick={() => remove(closure)}>Remove</button
               >

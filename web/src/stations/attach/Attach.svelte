@@ -31,6 +31,12 @@
 {:else}
   <p class="answer" data-answer>Not by machine</p>
   <p class="mt-1 max-w-prose text-lg">{attach.instead}</p>
+  <p class="mt-1 max-w-prose">
+    Thread for one button: {attach.hand_thread.text}, doubled and waxed; four to six passes{attach.shank.mm >
+    0
+      ? `, and a shank of ${attach.shank.text} wound four to five times`
+      : ''}.
+  </p>
 {/if}
 
 <div class="mt-3"><Cautions cautions={attach.cautions} /></div>
@@ -40,9 +46,14 @@
     <Figure label="Pattern" text={pattern?.name ?? ''} />
     <Figure label="Stitches a pair" text={String(attach.stitches)} />
     <Figure label="Thread shank" term="shank" text={attach.shank.mm > 0 ? attach.shank.text : 'none'} />
+    {#if attach.spacer}<Figure label="Spacer under the thread" text={attach.spacer.text} />{/if}
+    {#if attach.needle_most}<Figure
+        label="Largest needle that clears"
+        text={String(attach.needle_most)}
+      />{/if}
     <Figure label="The feed" text={attach.feed} />
   </dl>
-  <p class="mt-1 max-w-prose">{attach.pattern_how}</p>
+  <p class="mt-1 max-w-prose">{attach.pattern_how} The presser lever goes down in every case.</p>
 {/if}
 
 {#if closure.plan['button.attachment'] === 'four_holes'}
@@ -56,7 +67,7 @@
     />
   </div>
 {/if}
-{#if closure.plan['button.attachment'] !== 'shank'}
+{#if sheet.button.holes.length > 0}
   <div class="mt-4 flex flex-wrap gap-4">
     <Field
       {work}

@@ -13,6 +13,7 @@
 
   let { work, closure, sheet }: StationProps = $props();
 
+  let fastens = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let kept = $state('');
   let name = $derived(work.text('button.name').trim());
 
@@ -41,7 +42,7 @@
   <div>
     <p class="answer" data-answer>{sheet.button.half_perimeter.text}</p>
     <p class="mt-1 max-w-xs text-secondary">
-      is H, half the outline that has to pass: {sheet.button.passes} ({sheet.button.formula}).
+      is half the outline that has to pass, H: {sheet.button.passes} ({sheet.button.formula}).
     </p>
   </div>
   <ButtonPicture {closure} />
@@ -52,7 +53,7 @@
   <Pick
     {work}
     path="button.shape"
-    label="Shape"
+    label="What goes through"
     choices={(workroom.catalogue?.shapes ?? []).map((item) => ({ ...item, note: '' }))}
   />
   <div class="flex flex-wrap gap-x-4 gap-y-3">
@@ -78,7 +79,14 @@
       />
     {/if}
     {#if sheet.button.measured.includes('thickness')}
-      <Field {work} path="button.thickness" measures label="Thickness" hint="without the shank" large />
+      <Field
+        {work}
+        path="button.thickness"
+        measures
+        label="Thickness"
+        hint={fastens ? 'without the shank' : 'lying flat'}
+        large
+      />
     {/if}
   </div>
   <Caliper />
@@ -99,13 +107,23 @@
       wide
     />
   {/if}
-  <Pick
-    {work}
-    path="button.attachment"
-    label="Sewn on through"
-    choices={workroom.catalogue?.attachments ?? []}
-  />
-  {#if closure.plan['button.attachment'] !== 'shank'}
+  {#if fastens}
+    <Pick
+      {work}
+      path="button.attachment"
+      label="Sewn on through"
+      choices={workroom.catalogue?.attachments ?? []}
+    />
+  {:else}
+    <Field
+      {work}
+      path="button.tip"
+      label="Knot or tip"
+      hint="half the way round it; empty: nothing thicker"
+      measures
+    />
+  {/if}
+  {#if fastens && sheet.button.holes.length > 0}
     <div class="flex flex-wrap gap-x-4 gap-y-3">
       <Field {work} path="button.hole_spacing" measures label="Hole spacing" hint="middle to middle" />
       <Field {work} path="button.hole_diameter" measures label="Hole diameter" />

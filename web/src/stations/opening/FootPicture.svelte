@@ -7,7 +7,10 @@
 
   let opening = $derived(closure.sheet.opening);
   let setting = $derived(opening.setting);
-  let overall = $derived(setting.overall.mm);
+  // While nobody has measured what the foot adds, what is planned is drawn.
+  let gives = $derived(setting.gives ?? opening.length);
+  let whole = $derived(setting.overall ?? opening.overall);
+  let overall = $derived(whole.mm);
   let longest = $derived(Math.max(overall, setting.figure.mm, opening.overall.mm) * 1.08);
   let unit = $derived(longest / 100);
   let pitch = $derived(setting.pitch?.mm ?? 0);
@@ -21,7 +24,9 @@
   viewBox="{-unit * 3} 0 {longest + unit * 6} {unit * 34}"
   class="w-full max-w-2xl"
   role="img"
-  aria-label="{setting.name}: {setting.says} It gives an opening of {setting.gives.text}."
+  aria-label="{setting.name}: {setting.says} {setting.gives
+    ? `It gives an opening of ${gives.text}.`
+    : `It is not known yet what it gives.`}"
 >
   <g transform="translate(0 {unit * 12})">
     <rect width={overall} height={unit * 6} fill="var(--color-primary)" fill-opacity="0.18" />
@@ -34,7 +39,7 @@
       fill-opacity="0.5"
     />
     <path
-      d="M{opening.ends.near.mm} {unit * 3}h{setting.gives.mm}"
+      d="M{opening.ends.near.mm} {unit * 3}h{gives.mm}"
       stroke="var(--color-base-content)"
       stroke-width={unit * 0.8}
     />
@@ -62,21 +67,33 @@
         stroke-linecap="round"
       />
     </g>
-    {#each Array.from({ length: setting.clicks }, (_, index) => index) as click (click)}
+    {#if setting.opened.mm > 0}
       <path
-        d="M{setting.figure.mm + (click + 1) * unit * 1.6} {unit * 9}v{-unit * 3.2}"
+        d="M{setting.figure.mm} {unit * 6}h{setting.opened.mm}m0 {-unit * 2}v{unit * 4}"
         stroke="var(--color-accent)"
-        stroke-width={unit * 0.6}
+        stroke-width={unit * 0.7}
+        fill="none"
       />
-    {/each}
+      {#each Array.from({ length: setting.clicks }, (_, index) => index) as click (click)}
+        <path
+          d="M{setting.figure.mm + ((click + 1) * setting.opened.mm) / setting.clicks} {unit * 6}v{-unit * 2}"
+          stroke="var(--color-accent)"
+          stroke-width={unit * 0.5}
+        />
+      {/each}
+    {/if}
   {:else}
     <g stroke="var(--color-accent)" stroke-width={unit * 0.6} stroke-dasharray="{unit * 1.4} {unit * 0.8}">
       <path d="M{opening.ends.near.mm} {unit * 6}V{unit * 21}" />
-      <path d="M{opening.ends.near.mm + setting.gives.mm} {unit * 6}V{unit * 21}" />
+      <path d="M{opening.ends.near.mm + gives.mm} {unit * 6}V{unit * 21}" />
     </g>
   {/if}
   <g font-size={unit * 3} fill="var(--color-base-content)" text-anchor="middle">
-    <text x={overall / 2} y={unit * 24}>opening {setting.gives.text}, the slit</text>
-    <text x={overall / 2} y={unit * 29}>inside {setting.overall.text} overall, with both ends</text>
+    <text x={overall / 2} y={unit * 24}
+      >{setting.gives
+        ? `opening ${gives.text}, the slit`
+        : `opening wanted ${gives.text}: measure the test hole`}</text
+    >
+    <text x={overall / 2} y={unit * 29}>inside {whole.text} overall, with both ends</text>
   </g>
 </svg>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import type { NonButtonAsked } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
@@ -8,7 +7,6 @@
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
   import FootPicture from './FootPicture.svelte';
-  import NonButton from './NonButton.svelte';
   import SlitPicture from './SlitPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
@@ -28,21 +26,15 @@
 
   let house = $derived(workroom.habit('opening.school'));
   let own = $derived(closure.plan['opening.school']);
-  let ruler = $derived(
-    work.text('opening.ruler') || (workroom.habit('opening.ruler')?.value ?? 'millimetre'),
-  );
-
   function choose(school: string): void {
     work.type('opening.school', school === house?.value ? '' : school);
     work.saveSoon(0);
   }
 </script>
 
-<div class="flex flex-wrap items-end gap-x-8 gap-y-3">
-  <div>
-    <p class="answer" data-answer>{opening.length.text}</p>
-    <p class="text-secondary">is the <Term of="opening" />: the slit you cut</p>
-  </div>
+<p class="answer" data-answer>{opening.length.text}</p>
+<p class="mt-1 max-w-prose text-xl" data-says>{opening.says}</p>
+<div class="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
   <div>
     <p class="text-2xl font-semibold">{opening.overall.text}</p>
     <p class="text-secondary"><Term of="overall" as="overall" />, with both ends</p>
@@ -51,9 +43,17 @@
     <p class={['text-2xl font-semibold', !opening.verdict.usable && 'text-warning']} data-verdict>
       {opening.verdict.words}
     </p>
-    <p class="text-secondary"><Term of="slack" /> {opening.verdict.slack.text}</p>
+    <p class="text-secondary">
+      {opening.verdict.in_twenty} in 20; it goes through {opening.verdict.passes_in_twenty} in 20
+    </p>
   </div>
 </div>
+{#if opening.setting.differs}
+  <p role="status" class="mt-2 border-l-4 border-warning pl-3 text-warning">
+    {opening.wanted.text} is wanted; the setting below makes {opening.length.text}, and everything after goes
+    by that.
+  </p>
+{/if}
 
 <div class="mt-3"><Cautions cautions={opening.cautions} /></div>
 <div class="mt-3"><SlitPicture {closure} /></div>
@@ -170,7 +170,12 @@
   {:else if opening.asks === 'wrapped'}
     <Field {work} path="opening.wrapped" label="Strip round the button" hint="empty: worked out" />
   {/if}
-  <Field {work} path="opening.correction" label="From test holes" hint="0 until a swatch says so" />
+  <Field
+    {work}
+    path="opening.correction"
+    label="Set beyond what is wanted"
+    hint="what test holes taught; 0 until then"
+  />
 </div>
 
 <div class="mt-5 max-w-xl">
@@ -194,5 +199,7 @@
 </div>
 
 <div class="mt-5"><Because reasons={opening.because} /></div>
-
-<NonButton ruler={ruler as NonButtonAsked['ruler']} />
+<p class="mt-1 text-sm text-secondary">
+  <Term of="slack" />
+  {opening.verdict.slack.text}. H: {sheet.button.formula}.
+</p>

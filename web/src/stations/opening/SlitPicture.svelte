@@ -10,9 +10,10 @@
   let text = $derived(width * 0.035);
   let points = $derived(button.section.map(([x, y]) => `${x},${y}`).join(' '));
   let gap = $derived(button.height.mm / 2 + text * 1.2);
+  const PLURAL: Record<string, string> = { 'end of the box': 'two ends of the box' };
   let ends = $derived(
     opening.ends.near_name === opening.ends.far_name
-      ? `two ${opening.ends.near_name}s`
+      ? (PLURAL[opening.ends.near_name] ?? `two ${opening.ends.near_name}s`)
       : `${opening.ends.near_name} and ${opening.ends.far_name}`,
   );
   let left = $derived(-opening.overall.mm / 2);

@@ -12,6 +12,7 @@
 
   let plan = $derived(closure.plan);
   let layout = $derived(sheet.placket);
+  let fastens = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let upright = $derived(plan['placket.orientation'] === 'vertical');
   let gaps = $derived(
     !layout || !layout.smallest_gap || !layout.largest_gap
@@ -53,6 +54,17 @@
   </ul>
 {/if}
 
+<div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
+  <Pick {work} path="placket.use" label="Kind of garment" choices={workroom.catalogue?.uses ?? []} listed />
+  <Pick {work} path="placket.place" label="Place on it" choices={workroom.catalogue?.places ?? []} listed />
+  <Pick
+    {work}
+    path="placket.overlap"
+    label="Lap, as worn"
+    choices={workroom.catalogue?.overlaps ?? []}
+    listed
+  />
+</div>
 <div class="mt-4 flex flex-wrap gap-x-4 gap-y-3">
   <Field {work} path="placket.run_length" label="Length of the run" hint="from the top finished edge" />
   <Field
@@ -105,7 +117,20 @@
     <Field {work} path="placket.together" label="In one cluster" />
     <Field {work} path="placket.inner_gap" label="Gap within it" hint="empty: as close as they fit" />
   {/if}
-  {#if upright}<Pick
+  <Pick {work} path="placket.rows" label="Rows" choices={workroom.catalogue?.rows ?? []} />
+  {#if plan['placket.rows'] === 'double'}
+    <Field {work} path="placket.offset" label="Each from the centre" hint="centre line to row" />
+  {/if}
+  <Pick
+    {work}
+    path="placket.edge"
+    label="Keep from the edge"
+    choices={workroom.catalogue?.edges ?? []}
+    listed
+    habit
+  />
+  <Pick {work} path="placket.grid" label="Marks on" choices={workroom.catalogue?.rulers ?? []} listed habit />
+  {#if upright && fastens}<Pick
       {work}
       path="placket.seat"
       label="Button sits"
@@ -117,11 +142,12 @@
   <Rows
     {work}
     list="placket.pins"
-    title="Points that want a hole"
+    title="Points to pin: the button stops the gaping"
     columns={[
       { key: 'at', label: 'From the top' },
       { key: 'label', label: 'Which point', text: true },
       { key: 'weight', label: 'How firmly', choices: WEIGHTS },
+      { key: 'holds', label: 'What it holds', choices: workroom.catalogue?.holds ?? [] },
     ]}
     add="Pin"
   />
@@ -131,8 +157,9 @@
     title="Stretches to keep clear"
     columns={[
       { key: 'from', label: 'From' },
-      { key: 'to', label: 'To' },
+      { key: 'to', label: 'To; empty: a seam', open: true },
       { key: 'label', label: 'What is there', text: true },
+      { key: 'kind', label: 'Whether a hole can be there', choices: workroom.catalogue?.obstacles ?? [] },
     ]}
     add="Keep clear"
   />
@@ -146,9 +173,11 @@
         <tr>
           <th>Hole</th>
           <th>{upright ? 'Middle at' : 'Line at'}</th>
-          {#if upright}<th>Slit from</th><th>Slit to</th><th>Button at</th>{:else}<th
+          {#if upright}<th>Slit from</th><th>Slit to</th>{#if fastens}<th>Button at</th>{/if}{:else}<th
               >Outer end beyond centre</th
             ><th>Inner end</th>{/if}
+          <th>Stitches to the edge</th>
+          <th>Needle in at</th>
           <th>Gap above</th>
         </tr>
       </thead>
@@ -162,12 +191,22 @@
                 onclick={() => pick(hole.number)}>{hole.number}</button
               >
             </th>
-            <td class="text-lg font-semibold">{hole.at.text}{hole.pinned ? ` · ${hole.pinned}` : ''}</td>
+            <td class="text-lg font-semibold"
+              >{hole.at.text}{hole.pinned ? ` · ${hole.pinned}` : ''}{hole.sewn ? ' · sewn' : ''}</td
+            >
             {#if upright}
-              <td>{hole.open_from.text}</td><td>{hole.open_to.text}</td><td>{hole.button.text}</td>
+              <td>{hole.open_from.text}</td><td>{hole.open_to.text}</td>{#if fastens}<td
+                  >{hole.button.text}</td
+                >{/if}
             {:else}
               <td>{hole.out_outer.text}</td><td>{hole.inside.text} inside</td>
             {/if}
+            <td>{hole.edge.text}</td>
+            <td
+              >{hole.starts
+                .map((start) => `${start.at}: ${start.along.text}, edge ${start.from_edge.text}`)
+                .join('; or ')}</td
+            >
             <td>{hole.gap?.text ?? ''}</td>
           </tr>
         {/each}
@@ -235,34 +274,3 @@
     </dl>
   </div>
 {/if}
-
-<details class="mt-5">
-  <summary class="cursor-pointer underline decoration-dotted"
-    >Name and kind of closure, lap, rows, edge distance, marking grid</summary
-  >
-  <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
-    <Field {work} path="closure.name" label="What you call the closure" wide />
-    <Pick {work} path="placket.overlap" label="Lap, as worn" choices={workroom.catalogue?.overlaps ?? []} />
-    <Pick {work} path="placket.rows" label="Rows" choices={workroom.catalogue?.rows ?? []} />
-    {#if plan['placket.rows'] === 'double'}
-      <Field {work} path="placket.offset" label="Each from the centre" hint="centre line to row" />
-    {/if}
-    <Pick {work} path="placket.use" label="Kind of closure" choices={workroom.catalogue?.uses ?? []} listed />
-    <Pick
-      {work}
-      path="placket.edge"
-      label="Keep from the edge"
-      choices={workroom.catalogue?.edges ?? []}
-      listed
-      habit
-    />
-    <Pick
-      {work}
-      path="placket.grid"
-      label="Marks on"
-      choices={workroom.catalogue?.rulers ?? []}
-      listed
-      habit
-    />
-  </div>
-</details>

@@ -8,14 +8,19 @@
   let { hole, at, scale, label }: { hole: Stitches; at: number; scale: number; label: string } = $props();
 
   const MARGIN = 2.5;
+  /** Under tension satin thread flattens to about so many times its diameter. */
+  const FLAT = 1.7;
   let canvas = $state<HTMLCanvasElement>();
-  let wide = $derived((hole.width.mm + 2 * MARGIN) * scale);
-  let tall = $derived((hole.overall + 2 * MARGIN) * scale);
+  // The hole lies along the longer side of its frame, its outer or upper end at the left.
+  let wide = $derived((hole.overall + 2 * MARGIN) * scale);
+  let tall = $derived((hole.width.mm + 2 * MARGIN) * scale);
   /** What the canvas shows now. */
   let drawn = { hole: undefined as Stitches | undefined, upTo: 0, scale: 0, dark: false };
 
-  const x = (index: number) => ((hole.points[index * 2] ?? 0) / 1000 + hole.width.mm / 2 + MARGIN) * scale;
-  const y = (index: number) => (hole.overall + MARGIN - (hole.points[index * 2 + 1] ?? 0) / 1000) * scale;
+  const along = (mm: number) => (mm + MARGIN) * scale;
+  const across = (mm: number) => (hole.width.mm / 2 + MARGIN - mm) * scale;
+  const x = (index: number) => along((hole.points[index * 2 + 1] ?? 0) / 1000);
+  const y = (index: number) => across((hole.points[index * 2] ?? 0) / 1000);
   const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
   function begin(pen: CanvasRenderingContext2D, ratio: number): void {
@@ -40,44 +45,49 @@
     pen.lineWidth = 1;
     pen.setLineDash([4, 4]);
     pen.beginPath();
-    for (const end of hole.slit) {
-      pen.moveTo(wide / 2 - scale, (hole.overall + MARGIN - end) * scale);
-      pen.lineTo(wide / 2 + scale, (hole.overall + MARGIN - end) * scale);
+    const [from = 0, to = 0] = hole.slit;
+    for (const end of [from, to]) {
+      pen.moveTo(along(end), across(-1));
+      pen.lineTo(along(end), across(1));
     }
-    pen.moveTo(wide / 2, (hole.overall + MARGIN - (hole.slit[0] ?? 0)) * scale);
-    pen.lineTo(wide / 2, (hole.overall + MARGIN - (hole.slit[1] ?? 0)) * scale);
+    pen.moveTo(along(from), across(0));
+    pen.lineTo(along(to), across(0));
     pen.stroke();
     pen.setLineDash([]);
     for (const cord of hole.cords) {
       pen.strokeStyle = colour('--horn');
-      pen.lineWidth = hole.thread * 3.4 * scale;
+      pen.lineWidth = hole.cord * scale;
       pen.beginPath();
       for (let index = 0; index < cord.length; index += 2) {
-        pen.lineTo(
-          ((cord[index] ?? 0) / 1000 + hole.width.mm / 2 + MARGIN) * scale,
-          (hole.overall + MARGIN - (cord[index + 1] ?? 0) / 1000) * scale,
-        );
+        pen.lineTo(along((cord[index + 1] ?? 0) / 1000), across((cord[index] ?? 0) / 1000));
       }
       pen.stroke();
     }
   }
 
-  /** The stitches from one penetration to another: a dark edge, and the thread over it. */
+  /** Straight stitches keep their round thread, satin lies flat. */
+  const straight = (index: number) => hole.parts.find((part) => index < part.to)?.kind === 'straight';
+
+  /** The stitches from one penetration to another, shaded along the thread: a shadow, the thread, its light. */
   function sew(pen: CanvasRenderingContext2D, from: number, to: number): void {
-    const edge = colour('--thread-edge');
-    const thread = colour('--thread');
-    const width = hole.thread * scale;
+    const layers = [
+      { colour: colour('--thread-edge'), width: 1.2, alpha: 0.75 },
+      { colour: colour('--thread'), width: 0.92, alpha: 1 },
+      { colour: colour('--thread-light'), width: 0.3, alpha: 0.7 },
+    ];
     for (let index = Math.max(from, 1); index < to; index += 1) {
+      const thick = hole.thread * scale * (straight(index) ? 1 : FLAT);
       pen.beginPath();
       pen.moveTo(x(index - 1), y(index - 1));
       pen.lineTo(x(index), y(index));
-      pen.strokeStyle = edge;
-      pen.lineWidth = width;
-      pen.stroke();
-      pen.strokeStyle = thread;
-      pen.lineWidth = width * 0.66;
-      pen.stroke();
+      for (const layer of layers) {
+        pen.strokeStyle = layer.colour;
+        pen.globalAlpha = layer.alpha;
+        pen.lineWidth = thick * layer.width;
+        pen.stroke();
+      }
     }
+    pen.globalAlpha = 1;
   }
 
   $effect(() => {

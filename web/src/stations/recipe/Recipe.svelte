@@ -3,13 +3,10 @@
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
   import Pick from '../../closure/Pick.svelte';
-  import Shelf from '../../closure/Shelf.svelte';
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
-  import Feel from './Feel.svelte';
+  import Scores from './Scores.svelte';
   import Simulator from './Simulator.svelte';
-  import StackPicture from './StackPicture.svelte';
-  import StyleScores from './StyleScores.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
@@ -50,6 +47,11 @@
   <p class="max-w-xs pb-1">{setting['style']?.text}</p>
 </div>
 
+{#if recipe.second_pass}
+  <p class="mt-2 max-w-prose font-semibold">
+    Both beads are sewn twice: no mark of this dial is right for one pass.
+  </p>
+{/if}
 {#if recipe.satin}
   <div class="mt-4 max-w-md">
     <p class="text-sm">
@@ -75,75 +77,6 @@
 
 <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
 
-<div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
-  <Shelf {work} section="cloth" label="Cloth" items={workroom.data?.cloths ?? []} />
-  <Shelf {work} section="thread" label="Thread" items={workroom.data?.threads ?? []} />
-  <Pick
-    {work}
-    path="machine.id"
-    label="Machine"
-    listed
-    choices={(workroom.data?.machines ?? []).map((item) => ({
-      key: String(item.id),
-      name: `${item.name}, ${item.kind_name}`,
-      note: `Length from ${item.length_from}.`,
-    }))}
-  />
-</div>
-<details class="mt-3">
-  <summary class="cursor-pointer underline decoration-dotted"
-    >The cloth and thread in figures: stack {recipe.stack.text}, thread {recipe.thread_thickness
-      .text}</summary
-  >
-  <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
-    <Pick
-      {work}
-      path="cloth.kind"
-      label="Kind of cloth"
-      choices={workroom.catalogue?.cloth_kinds ?? []}
-      listed
-    />
-    <Field {work} path="cloth.name" label="What you call the cloth" wide />
-    <Field {work} path="thread.name" label="What you call the thread" wide />
-    <Field {work} path="cloth.thickness" label="One layer" />
-    <Field {work} path="cloth.layers" label="Layers at the hole" />
-    <Field {work} path="cloth.interfacing" label="Interfacing" />
-    <Field {work} path="cloth.weight" label="Weight, g/m²" />
-    <Field {work} path="cloth.stretch" label="Stretch, %" />
-    <Pick {work} path="thread.fibre" label="Thread fibre" choices={workroom.catalogue?.fibres ?? []} listed />
-    <Field {work} path="thread.tex" label="Thread, tex" hint="or 270 dtex, Nm 80/2, Ne 40/2, No. 120" />
-    <Field {work} path="thread.bobbin" label="Left on the bobbin" hint="20 m, 1.2 g, half, about a third" />
-    <Field {work} path="cloth.seams" label="Seam layers" hint="further ones at the hole" />
-    <Pick
-      {work}
-      path="cloth.frays"
-      label="Frays"
-      listed
-      empty="as its kind does"
-      choices={workroom.catalogue?.answers ?? []}
-    />
-    <Pick
-      {work}
-      path="cloth.iron"
-      label="Takes an iron"
-      listed
-      empty="as its kind does"
-      choices={workroom.catalogue?.answers ?? []}
-    />
-    <Pick
-      {work}
-      path="cloth.washed"
-      label="Gets washed"
-      listed
-      empty="as its kind does"
-      choices={workroom.catalogue?.answers ?? []}
-    />
-  </div>
-  <div class="mt-3"><StackPicture {recipe} /></div>
-  <p class="text-sm text-secondary">This thread is also {recipe.thread_in.join(', ')}.</p>
-  <Feel {work} />
-</details>
-
 <h2 class="mt-6 text-lg font-semibold">What to set and fit, and why</h2>
 <dl class="mt-1 max-w-3xl divide-y divide-base-300">
   {#each recipe.settings as item (item.key)}
@@ -153,6 +86,7 @@
         <span class="text-lg font-semibold" data-setting={item.key}>{item.text}</span>
         {#if item.yours}<span class="text-sm text-secondary">yours</span>{/if}
         <span class="block text-[0.95rem]">{item.because.map((reason) => reason.says).join(' ')}</span>
+        {#if item.scores.length > 0}<Scores scores={item.scores} label={item.label.toLowerCase()} />{/if}
         {#if item.field && open === item.key}
           <div class="mt-2">
             {#if byChoice[item.field]}
@@ -202,5 +136,4 @@
   </p>
 {/if}
 <p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
-<StyleScores scores={recipe.scores} />
 <Simulator {closure} />

@@ -29,9 +29,11 @@
   let hole = $derived(sewn.hole);
   let machine = $derived(workroom.data?.machines.find((item) => item.id === closure.plan['machine.id']));
   let widest = $derived(machine?.max_width.mm ?? 7);
-  /** Lying side by side, to one scale. */
+  /** One below the other, to one scale. */
   let longest = $derived(Math.max(hole?.overall ?? 1, beside?.overall ?? 1) + 5);
-  let scale = $derived((Math.min(440, Math.max(box.width, 200)) / longest) * zoom);
+  /** The box has a border and some room within. */
+  const ROOM = 20;
+  let scale = $derived((Math.max(box.width - ROOM, 200) / longest) * zoom);
 
   const mm = (value: number) => `${value}mm`;
   const words = (seen: Stitches) => seen.cover.map((bead) => `${bead.name} ${bead.words}`).join(', ');
@@ -75,7 +77,7 @@
         <!-- A zoomed hole is wider than the page: the box scrolls, by keyboard too. -->
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <div
-          class="flex max-h-[30rem] gap-4 overflow-auto border border-base-300 bg-base-200 p-2"
+          class="flex max-h-[36rem] flex-col gap-4 overflow-auto border border-base-300 bg-base-200 p-2"
           role="region"
           tabindex="0"
           aria-label="The hole, to scroll when zoomed"

@@ -16,6 +16,14 @@
     else if (step.entry) work.withdraw(step.entry);
   }
 
+  /** A hole that was sewn stays as it was sewn; the step is entered anew, with what the plan says now. */
+  function keep(step: Step): void {
+    work.enter({ ...step.enter, machine: closure.machine.id }, step.does);
+  }
+
+  let outdated = $derived(state?.steps.filter((step) => step.done && step.outdated.length > 0) ?? []);
+  let holes = $derived(outdated.filter((step) => step.enter.kind === 'hole_sewn'));
+
   let announced = '';
   $effect(() => {
     if (now && announced && now.key !== announced) announce(`Now: ${now.does}`);
@@ -43,14 +51,39 @@
   {/if}
   {#if state.skipped.length > 0}
     <p role="status" class="mt-3 max-w-prose border-l-4 border-warning pl-3 text-warning">
-      Passed over: {state.skipped.map((step) => step.does).join(' ')}
+      Passed over:
+      {#each state.skipped as step, index (step.key)}
+        {index ? ' · ' : ''}<a class="underline" href="#step-{step.key}">{step.does}</a>
+      {/each}
     </p>
+  {/if}
+  {#if outdated.length > 0}
+    <div
+      role="status"
+      class="mt-3 max-w-prose border-l-4 border-warning pl-3 text-warning"
+      data-outdated-steps
+    >
+      <p class="font-semibold">The plan has moved on since these were done:</p>
+      <ul class="text-sm">
+        {#each outdated.slice(0, 5) as step (step.key)}
+          <li><a class="underline" href="#step-{step.key}">{step.part}: {step.outdated[0]}</a></li>
+        {/each}
+        {#if outdated.length > 5}<li>and {outdated.length - 5} more</li>{/if}
+      </ul>
+      {#if holes.length > 0}
+        <p class="text-sm">
+          Sewn already: {holes.map((step) => step.part.replace(/ of .*/, '').toLowerCase()).join(', ')}. They
+          stay where they are, and everything else is spaced around them; to move one, unpick it and do it
+          again.
+        </p>
+      {/if}
+    </div>
   {/if}
   {#each grouped(state.steps) as group (group.part)}
     <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
     <ol class="mt-1 max-w-3xl">
       {#each group.steps as step (step.key)}
-        <StepRow {step} current={step.key === now?.key} {tick} />
+        <StepRow {step} current={step.key === now?.key} {tick} {keep} />
       {/each}
     </ol>
   {/each}

@@ -2,11 +2,21 @@
   // One step in the list: ticked, withdrawn, and told when the plan says otherwise by now.
   import type { Step } from '../../api/client';
 
-  let { step, current, tick }: { step: Step; current: boolean; tick: (step: Step, done: boolean) => void } =
-    $props();
+  let {
+    step,
+    current,
+    tick,
+    keep,
+  }: {
+    step: Step;
+    current: boolean;
+    tick: (step: Step, done: boolean) => void;
+    /** What was done stands: the step is entered again with the figures of now. */
+    keep: (step: Step) => void;
+  } = $props();
 </script>
 
-<li>
+<li id="step-{step.key}">
   <label
     class={[
       'flex min-h-11 cursor-pointer items-start gap-3 rounded px-1 py-1.5 hover:bg-base-200',
@@ -28,4 +38,12 @@
       {/each}
     </span>
   </label>
+  {#if step.done && step.outdated.length > 0}
+    <p class="flex flex-wrap gap-2 pb-2 pl-10">
+      <button class="btn btn-sm" onclick={() => keep(step)}
+        >{step.enter.kind === 'hole_sewn' ? 'Keep it as sewn' : 'It stands as it is'}</button
+      >
+      <button class="btn btn-sm" onclick={() => tick(step, false)}>Do it again</button>
+    </p>
+  {/if}
 </li>

@@ -32,7 +32,7 @@ export function progress(sewing: Sewing, outbox: Outbox): Progress {
   const furthest = steps.findLastIndex((step) => step.done);
   return {
     steps,
-    now: steps[furthest + 1],
+    now: steps.find((step) => !step.done),
     newest: steps[furthest],
     done: steps.filter((step) => step.done).length,
     skipped: steps.slice(0, furthest + 1).filter((step) => !step.done),

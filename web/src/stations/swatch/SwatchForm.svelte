@@ -19,11 +19,30 @@
     seen.keep();
   });
 
+  /** Only what can be seen on a hole of this style, axis by axis. */
+  let axes = $derived(
+    (workroom.catalogue?.axes ?? [])
+      .map((axis) => ({
+        key: axis.key,
+        items: closure.sheet.swatch.symptoms
+          .filter((symptom) => symptom.axis === axis.key)
+          .map((symptom) => ({
+            key: symptom.key,
+            name: workroom.catalogue?.symptoms.find((item) => item.key === symptom.key)?.name ?? symptom.key,
+          })),
+      }))
+      .filter((axis) => axis.items.length > 0),
+  );
+
   /** The figure is read by the server before anything is entered, so that nothing wrong goes into the log. */
   async function log(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     fault = '';
-    const { measured } = seen.form;
+    const { measured, passes, symptoms, note } = seen.form;
+    if (!passes && !measured.trim() && !symptoms.length && !note.trim()) {
+      fault = 'Say what you saw: how the button went through, at least.';
+      return;
+    }
     if (measured.trim()) {
       const params = { path: { slug: workroom.slug } };
       const answer = await ask(
@@ -36,8 +55,9 @@
     }
     const { with: sewn } = closure.sheet.swatch;
     const says = 'a test hole';
+    const { passes: went, ...rest } = $state.snapshot(seen.form);
     work.enter(
-      { kind: 'swatch', with: sewn, machine: closure.machine.id, ...$state.snapshot(seen.form) },
+      { kind: 'swatch', with: sewn, machine: closure.machine.id, ...rest, ...(went ? { passes: went } : {}) },
       says,
     );
     seen.clear();
@@ -62,24 +82,27 @@
       {/each}
     </div>
   </fieldset>
-  <fieldset class="mt-3">
-    <legend class="text-sm text-secondary">Seen on it</legend>
-    <div class="mt-0.5 flex flex-wrap gap-x-5 gap-y-1">
-      {#each workroom.catalogue?.symptoms ?? [] as item (item.key)}
-        <label class="flex min-h-8 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            class="checkbox checkbox-sm"
-            value={item.key as Symptom}
-            bind:group={seen.form.symptoms}
-          />{item.name}
-        </label>
-      {/each}
-    </div>
-  </fieldset>
+  <p class="mt-3 text-sm text-secondary">Seen on it, in the order in which to look</p>
+  {#each axes as axis (axis.key)}
+    <fieldset class="mt-1 grid gap-x-4 sm:grid-cols-[6rem_1fr]">
+      <legend class="float-left text-sm font-semibold sm:w-24">{axis.key}</legend>
+      <div class="flex flex-wrap gap-x-5 gap-y-1">
+        {#each axis.items as item (item.key)}
+          <label class="flex min-h-8 cursor-pointer items-center gap-2">
+            <input
+              type="checkbox"
+              class="checkbox checkbox-sm"
+              value={item.key as Symptom}
+              bind:group={seen.form.symptoms}
+            />{item.name}
+          </label>
+        {/each}
+      </div>
+    </fieldset>
+  {/each}
   <div class="mt-3 flex flex-wrap items-start gap-4">
     <div class="flex w-52 flex-col">
-      <label for="{id}-measured" class="text-sm text-secondary">Opening as measured</label>
+      <label for="{id}-measured" class="text-sm text-secondary">The slit as measured, cut</label>
       <span class="flex items-center gap-1">
         <input
           id="{id}-measured"
@@ -88,12 +111,12 @@
           aria-invalid={fault ? 'true' : undefined}
           bind:value={seen.form.measured}
         />
-        <CaliperButton field="{id}-measured" label="opening as measured" />
+        <CaliperButton field="{id}-measured" label="slit as measured" />
       </span>
       {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}
     </div>
     <label class="flex grow flex-col text-sm text-secondary"
-      >Note
+      >Something else, in words
       <input
         class="input w-full bg-base-100 px-2 text-lg text-base-content"
         maxlength="500"

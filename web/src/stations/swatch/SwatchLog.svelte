@@ -31,9 +31,9 @@
       <li class="flex flex-wrap items-baseline gap-x-4 gap-y-1 py-2">
         <span class="font-serif text-xl font-semibold">{item.number}</span>
         <span class="grow">
-          {passes.get(item.passes)}{item.symptoms.length ? '; ' : ''}{item.symptoms
-            .map((symptom) => names.get(symptom))
-            .join('; ')}
+          {passes.get(item.passes ?? '') ?? 'not tried through'}{item.symptoms.length
+            ? '; '
+            : ''}{item.symptoms.map((symptom) => names.get(symptom)).join('; ')}
           <span class="block text-sm text-secondary"
             >set to {item.opening.text}{item.measured ? `, measured ${item.measured.text}` : ''}; {item
               .stitch_width.text} wide,

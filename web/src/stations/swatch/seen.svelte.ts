@@ -4,9 +4,10 @@ import type { EntryTyped } from '../../api/client';
 
 export type Passes = NonNullable<EntryTyped['passes']>;
 export type Symptom = NonNullable<EntryTyped['symptoms']>[number];
-type Form = { passes: Passes; measured: string; symptoms: Symptom[]; note: string };
+type Form = { passes: Passes | ''; measured: string; symptoms: Symptom[]; note: string };
 
-const EMPTY: Form = { passes: 'passes', measured: '', symptoms: [], note: '' };
+// Nothing is preselected: what was not looked at is not said.
+const EMPTY: Form = { passes: '', measured: '', symptoms: [], note: '' };
 
 export class Seen {
   form = $state<Form>({ ...EMPTY });

@@ -1,12 +1,12 @@
 <script lang="ts">
-  // Every style with what speaks for it and against it: why this one, and why not the others.
+  // What else there is, with what speaks for it and against it: why this one, and why not the others.
   import type { Sheet } from '../../api/client';
 
-  let { scores }: { scores: Sheet['recipe']['scores'] } = $props();
+  let { scores, label }: { scores: Sheet['recipe']['settings'][number]['scores']; label: string } = $props();
 </script>
 
-<details class="mt-4">
-  <summary class="cursor-pointer underline decoration-dotted">Why not another style?</summary>
+<details class="mt-1">
+  <summary class="cursor-pointer text-sm underline decoration-dotted">Why not another {label}?</summary>
   <ol class="mt-2 max-w-3xl">
     {#each scores as score (score.key)}
       <li
@@ -16,7 +16,7 @@
         <p>
           <span class={score.chosen ? 'font-semibold' : ''}>{score.name}</span>
           <span class="text-secondary">{score.points > 0 ? '+' : ''}{score.points}</span>
-          {#if !score.possible}<span class="text-warning">not on this machine</span>{/if}
+          {#if score.obstacle}<span class="text-sm text-warning">{score.obstacle}</span>{/if}
         </p>
         {#each score.speaks_for as says, index (index)}<p class="text-sm">For: {says}</p>{/each}
         {#each score.against as says, index (index)}<p class="text-sm text-secondary">

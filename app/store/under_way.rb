@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+# UnderWay is where somebody was: the closures something happened with last, and the machines on which
+# something was left set.
+#
+#   Store::UnderWay.new(workroom).closures   # => [Closure, …], the newest first
+
+require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/plain_value"
+require_relative "closures"
+
+module NimbleEyelet
+  module Store
+    class UnderWay
+      # So many at the top of the page.
+      MOST = 3
+
+      # A closure is under way from its first change, or its first fact, on.
+      LATEST = <<~SQL
+        SELECT c.id FROM closures c
+          LEFT JOIN LATERAL (SELECT max(r.made_at) AS at FROM revisions r
+            WHERE r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.parent IS NOT NULL) typed ON true
+          LEFT JOIN LATERAL (SELECT max(j.noted_at) AS at FROM journal j
+            WHERE j.workroom_id = c.workroom_id AND j.closure_id = c.id AND NOT j.imported) done ON true
+         WHERE c.workroom_id = :workroom AND c.removed_at IS NULL AND COALESCE(typed.at, done.at) IS NOT NULL
+         ORDER BY GREATEST(typed.at, done.at) DESC LIMIT :most
+      SQL
+
+      AWAY = <<~SQL
+        SELECT m.id, m.name, jsonb_object_agg(s.part, s.state)::text AS state
+          FROM machines m JOIN LATERAL (
+            SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
+             WHERE v.workroom_id = m.workroom_id AND v.machine_id = m.id
+               AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+             ORDER BY v.part, v.happened_at DESC, v.seq DESC) s ON s.state IS NOT NULL
+         WHERE m.workroom_id = :workroom AND m.removed_at IS NULL GROUP BY m.id, m.name ORDER BY m.name
+      SQL
+
+      # A machine as it stands. ledger - Ledger
+      MachineLeft = Value.of(:id, :name, :ledger)
+
+      # @param workroom [Workroom]
+      def initialize(workroom)
+        @workroom = workroom
+        @scope = workroom.scope
+      end
+
+      # @return [Array<Closure>] the newest first
+      def closures
+        kept = Closures.new(@workroom)
+        @scope.ask(:under_way, LATEST, most: MOST).map { |row| kept.find(row[:id]) }
+      end
+
+      # @return [Array<MachineLeft>] that are not as their owner has them
+      def machines
+        @scope.ask(:machines_away, AWAY).map do |row|
+          state = PlainValue.load_all(JSON.parse(row[:state]))
+          MachineLeft.new(id: row[:id], name: row[:name], ledger: Ledger.empty.changed(state))
+        end
+      end
+    end
+  end
+end

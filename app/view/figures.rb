@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+# Figures are what steps and answers keep, by path: what each is called, and how it is written. Figures of a
+# dial stay in the machine's own millimetres.
+#
+#   View::Figures.label("mark.3")   # => "mark 3 at"
+
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module View
+    module Figures
+      LABELS = {
+        "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark at", "hole.start_edge" => "the start from the edge",
+        "opening.length" => "slit", "opening.overall" => "overall length", "opening.wanted" => "the opening wanted", "opening.verdict" => "the verdict",
+        "setting.figure" => "the setting", "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
+        "setting.stops" => "between the stops", "recipe.style" => "the style", "recipe.foot" => "the foot", "recipe.needle" => "the needle",
+        "recipe.stitch_width" => "the stitch width", "recipe.stitch_length" => "the stitch length", "recipe.tension" => "the top tension",
+        "recipe.tension_move" => "the tension", "recipe.stabiliser" => "the stabiliser", "recipe.cord" => "the cord",
+        "recipe.second_pass" => "the second pass", "stay.width" => "the stay", "cord.length" => "the cord", "thread.tex" => "the thread",
+        "placket.count" => "number of holes", "mark.edge" => "from the finished edge", "attach.width" => "the zigzag width",
+        "attach.pattern" => "the pattern", "attach.stitches" => "stitches a pair", "attach.shank" => "the thread shank",
+        "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button", "attach.by" => "sewn on by",
+        "attach.clearance" => "the needle's room", "button.half_perimeter" => "half the way round", "machine.name" => "the machine",
+        "machine.feet" => "its feet", "machine.styles" => "its programmes", "sewing.steps" => "the number of steps"
+      }.freeze
+      # Of one hole each.
+      NUMBERED = { "mark" => "mark %d at", "button" => "button %d at", "start" => "start %d at", "hole.start" => "start mark (%s end) at",
+                   "hole.start_edge" => "start (%s end) from the edge" }.freeze
+      DIALS = %w[recipe.stitch_width recipe.stitch_length attach.width].freeze
+      NOTHING = "—"
+
+      # @param path [String]
+      # @return [String, nil]
+      def self.label(path)
+        LABELS[path] || NUMBERED.find { |head, _| path.start_with?("#{head}.") }&.then { |head, words| format(words.sub("%d", "%s"), path.delete_prefix("#{head}.")) }
+      end
+
+      # @param value [Length, String, nil]
+      # @return [String]
+      def self.shown(path, value, present)
+        return NOTHING if value.nil? || value == ""
+        return present.dial(value)[:text] if value.is_a?(Length) && DIALS.include?(path)
+
+        present.words(value).tr("_", " ")
+      end
+    end
+  end
+end

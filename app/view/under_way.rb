@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+# under way: what somebody was at, each with its next step; and the machines left set.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../presenter"
+require_relative "sewing"
+
+module NimbleEyelet
+  module View
+    module UnderWayView
+      # @param under_way [Store::UnderWay]
+      # @return [Hash]
+      def self.of(under_way)
+        { closures: under_way.closures.map { |closure| closure(closure, Presenter.new(closure.unit)) },
+          machines: under_way.machines.map do |machine|
+            { id: machine.id, name: machine.name, ledger: SewingView.ledger(machine.ledger, Presenter.new(:mm)) }
+          end }
+      end
+
+      # Where to go on: the first stage that is not settled, and what is to be done there.
+      def self.closure(closure, present)
+        sheet = closure.sheet
+        holes = sheet.layout ? sheet.layout.holes : []
+        word, = sheet.stages.find { |_, state| state.state != "tied" } || ["print"]
+        { id: closure.id, name: closure.plan.name, garment: closure.garment_name, places: holes.map { |hole| hole.at.to_f },
+          sewn: holes.count(&:sewn), run_length: sheet.plan.placket.run_length.to_f, station: sheet.facts.steps.empty? ? word : "sewing",
+          next: present.words(next_step(sheet, word)) }
+      end
+
+      def self.next_step(sheet, word)
+        step = sheet.progress && sheet.progress.steps.find { |one| one.key == sheet.progress.next_key }
+        return STAGES.fetch(word).question if sheet.facts.steps.empty?
+
+        step ? step.does : "All steps are done."
+      end
+      private_class_method :closure, :next_step
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+# Passing is how one button goes through slits in one cloth: what the cloth gives, what its fold
+# takes, and what a keyhole's eye adds. From that follow the slack of any length, its verdict and the
+# chance of it.
+#
+#   passing = Opening::Passing.of(button, cloth, held: 1r)
+#   passing.slack(Length.mm(23))          # 1.3 mm
+#   passing.verdict(Length.mm(23)).key    # => "snug"
+#
+# Slack = L × (1 + 0.3 × stretch × what a stay leaves of it) + eye − H − fold. An eye of open radius r is a
+# circle instead of 2r of slit: it opens to (π − 2)·r more.
+
+require_relative "../length/length"
+require_relative "../value"
+require_relative "verdict"
+
+module NimbleEyelet
+  module Opening
+    # half_perimeter, fold, across - Length; give - Rational, how much further a slit reaches
+    # eye - Length, what a keyhole's eye adds; fastens - Boolean, what is no button cannot slip out
+    class Passing < Value.of(:half_perimeter, :fold, :give, :across, eye: Length.zero, fastens: true)
+      # @param button [Button]
+      # @param cloth [Cloth]
+      # @param held [Rational] share of the stretch that is left: 1 unstayed, a half with a knit stay, 0 with a cord
+      # @param ends [Ends, nil] whose eye counts
+      # @param round [Boolean] an eyelet, which is open without being pushed apart: π/2 of its width
+      # @return [Passing]
+      def self.of(button, cloth, held: 1r, ends: nil, round: false)
+        own = { half_perimeter: button.half_perimeter, across: button.across, fastens: button.fastens? }
+        return new(**own, fold: Length.zero, give: ROUND) if round
+
+        eye = ends ? Length.mm((Math::PI - 2) * ends.eye.to_f) : Length.zero
+        new(**own, fold: cloth.fold, give: cloth.give(held), eye: eye)
+      end
+      # Half the way round a circle, as a share of its width.
+      ROUND = Rational(Math::PI / 2).rationalize(1r / 100_000)
+
+      # @param length [Length] the cut length
+      # @return [Length] negative when nothing gives way
+      def slack(length) = (length * give) + eye - half_perimeter - fold
+
+      # @param slack [Length]
+      # @return [Length] the cut length that has it
+      def length(slack) = (half_perimeter + fold + slack - eye) / give
+
+      # @param length [Length]
+      # @return [Verdict]
+      def verdict(length)
+        slack = slack(length)
+        Verdict.new(key: band(slack), slack: slack, deviation: deviation(length), slips_from: slips_from)
+      end
+
+      # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
+      def bands = lower_ends.transform_values { |slack| [length(slack), Length.zero].max }
+
+      # The middle of what is snug: where a correction aims.
+      # @return [Length] cut length
+      def middle_of_snug = length((SNUG_FROM + EASY_FROM) / 2)
+
+      # @return [Length] slack from which a button slips out
+      def slips_from = fastens ? [SLIPS_FROM, across * SLIPS_SHARE].max : NEVER_SLIPS
+
+      private
+
+      def lower_ends = { "tight" => TIGHT_FROM, "snug" => SNUG_FROM, "easy" => EASY_FROM, "slips_out" => slips_from }
+
+      def band(slack)
+        return "slips_out" if slack > slips_from
+
+        lower_ends.reject { |key, _| key == "slips_out" }.select { |_, least| slack >= least }.keys.last || "will_not_pass"
+      end
+
+      # @return [Float] mm
+      def deviation(length)
+        shared = (BUTTON_SPREAD**2) + ((FOLD_SPREAD * fold.to_f)**2) + ((LENGTH_SPREAD * length.to_f)**2)
+        Math.sqrt(shared + (CUT_SPREAD**2))
+      end
+    end
+  end
+end

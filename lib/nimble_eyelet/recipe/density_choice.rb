@@ -1,0 +1,127 @@
+# frozen_string_literal: true
+
+# DensityChoice sets the stitch length, which in satin is the density: the mark of the dial whose cover
+# lies best within the band; between marks where the dial has no steps; and where no mark lies within
+# the band, the open side and a second pass over both beads.
+#
+#   choice.decision.value   # 0.4 mm
+#   choice.second_pass?     # => false
+
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../thread/sewing_thread"
+require_relative "../value"
+
+module NimbleEyelet
+  module Recipes
+    # The coverage index wanted, and the band within which it is right.
+    CoverAim = Value.of(:aim, :least, :most)
+
+    SATIN_COVER = CoverAim.new(aim: SewingThread::COVERAGE_AIM, least: SewingThread::COVERAGE_LEAST, most: SewingThread::COVERAGE_MOST)
+    # A cord shows where satin is thinner.
+    CORDED_COVER = CoverAim.new(aim: 0.55, least: 0.5, most: SewingThread::COVERAGE_MOST)
+    # Open zigzag on knits covers less, so that it can stretch.
+    OPEN_COVER = CoverAim.new(aim: 0.33, least: 0.2, most: 0.45)
+    # Straight-stitch box, and on leather, where every hole weakens.
+    BOX_STITCH = Length.mm(5r / 2)
+    HIDE_STITCH = Length.mm(3)
+
+    class DensityChoice
+      # @param situation [Situation]
+      # @param overrides [Overrides]
+      # @param style [Style]
+      # @param stitched [Symbol]
+      def initialize(situation, overrides, style, stitched)
+        @cloth = situation.cloth
+        @machine = situation.machine
+        @thread = situation.thread
+        @own = overrides.stitch_length
+        @stitched = stitched
+        @cover = { open: OPEN_COVER, satin: style.corded ? CORDED_COVER : SATIN_COVER }[stitched]
+      end
+
+      # @return [Decision] of a Length
+      def decision
+        @decision ||= if @own then own
+                      elsif @stitched == :straight then box
+                      else
+                        covering
+                      end
+      end
+
+      # @return [Float]
+      def coverage = @thread.coverage(decision.value)
+
+      # @return [Boolean] whether both beads are sewn twice
+      def second_pass? = @stitched == :satin && @own.nil? && coverage < @cover.least
+
+      private
+
+      def box
+        Decision.of(@machine.length_settable(@cloth.type.hide ? HIDE_STITCH : BOX_STITCH), "perforation", "Long stitches leave fewer holes.")
+      end
+
+      def covering
+        return Decision.of(found, "cover", between_words, source: FORMULA) if found
+
+        open = marks.find { |mark| @thread.coverage(mark) < @cover.least } || marks.last
+        Decision.of(open, "second pass", Sentence["No mark of #{@machine.name} gives the cover wanted: #{@machine.length_mark(open)} is on the " \
+                                                  "open side, so sew both beads twice."], source: FORMULA)
+      end
+
+      FORMULA = "coverage index = thread diameter / stitch length"
+      private_constant :FORMULA
+
+      # @return [Length, nil] the setting whose cover is nearest to the aim, if any lies within the band
+      def found
+        return @machine.length_settable(@thread.stitch_length(@cover.aim)) if @machine.length_stepless
+
+        @found ||= within.min_by { |mark| Math.log(@thread.coverage(mark) / @cover.aim).abs }
+      end
+
+      def within = marks.select { |mark| @thread.coverage(mark).between?(@cover.least, @cover.most) }
+
+      # The marks of the dial around what is wanted.
+      def marks
+        @marks ||= begin
+          near = (@thread.stitch_length(@cover.aim) / @machine.length_step).floor
+          ([near - MARKS_AROUND, 1].max..(near + MARKS_AROUND)).map { |number| @machine.length_step * number }
+        end
+      end
+
+      # Beyond so many marks either side of the aim no cover is right any more on any dial.
+      MARKS_AROUND = 30
+      private_constant :MARKS_AROUND
+
+      def between_words
+        Sentence["Tex #{Wording.decimal(@thread.tex.to_r, 2)} #{@thread.fibre} is %s thick; for a coverage index of #{@cover.aim} that is %s, " \
+                 "and the dial is set to #{@machine.length_mark(found)}.", @thread.diameter, @thread.stitch_length(@cover.aim)]
+      end
+
+      def own
+        set = @machine.length_settable(@own)
+        says = "You set #{Wording.decimal(@own.millimetres, 2)}; the dial has #{@machine.length_mark(set)}."
+        Decision.of(set, "your choice", says, kind: :yours, cautions: @stitched == :satin ? cautions(@thread.coverage(set)) : [])
+      end
+
+      # What leads back into the band, and never beyond it.
+      def cautions(index)
+        return [] if index.between?(@cover.least, @cover.most)
+
+        thin = index < @cover.least
+        what = thin ? "below the band from %s to %s: the cloth shows through" : "above the band from %s to %s: stitches pile up"
+        [Caution.new(rule: "cover", says: "The coverage index is #{index.round(2)}, #{format(what, @cover.least, @cover.most)}.",
+                     instead: way_back(thin))]
+      end
+
+      def way_back(thin)
+        target = within.min_by { |mark| Math.log(@thread.coverage(mark) / @cover.aim).abs }
+        return thin ? "No mark of the dial is right: sew a second pass over both beads." : "Take the next longer mark and a second pass." unless target
+
+        "#{thin ? 'Shorten' : 'Lengthen'} it to #{@machine.length_mark(target)}#{', or sew a second pass' if thin}."
+      end
+    end
+  end
+end

@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+# EquipmentChoice takes foot, needle, stabiliser and the tension move, each the best by points that can
+# be had, or what a person chose.
+
+require_relative "../answer/reason"
+require_relative "../cloth/stabiliser"
+require_relative "../length/wording"
+require_relative "../machine/foot"
+require_relative "../machine/needle"
+require_relative "foot_rules"
+require_relative "needle_rules"
+require_relative "stabiliser_rules"
+require_relative "tension_rules"
+
+module NimbleEyelet
+  module Recipes
+    class EquipmentChoice
+      # @param situation [Situation]
+      # @param overrides [Overrides]
+      # @param style [Style]
+      # @param stitched [Symbol]
+      def initialize(situation, overrides, style, stitched)
+        @situation = situation
+        @overrides = overrides
+        @style = style
+        @stitched = stitched
+        @machine = situation.machine
+      end
+
+      # @return [Hash{Symbol => Array<Score>}] by line of the recipe
+      def scores = { foot: feet, needle: points, stabiliser: stays, tension: tensions }
+
+      # @return [Decision] of a Foot
+      def foot
+        owned = @overrides.foot && @machine.foot(@overrides.foot)
+        return Decision.of(owned, "your choice", "You chose it.", kind: :yours) if owned
+
+        best = feet.find(&:possible?)
+        found = @machine.foot(best.key) || Foot.new(kind: best.key)
+        Decision.new(value: found, because: reasons(best), cautions: foot_cautions(found))
+      end
+
+      # @return [Decision] of a Needle
+      def needle
+        best = points.first
+        wanted, through = Recipes.needle_sizes(@situation)
+        size = wanted.clamp(through)
+        own = @overrides.needle_size
+        return Decision.of(Needle.new(size: own, point: best.key), "your choice", "You chose it.", kind: :yours) if own
+
+        size_reason = Reason.new(rule: "thread", says: "Tex #{Wording.decimal(@situation.thread.tex.to_r, 1)} goes through #{through.min} to #{through.max}; " \
+                                                       "cloth of #{@situation.cloth.weight} g/m² wants #{wanted}.")
+        Decision.new(value: Needle.new(size: size, point: best.key), because: reasons(best) << size_reason, cautions: thread_caution(size - wanted))
+      end
+
+      # @return [Stabiliser, nil] nothing where a person wrote their own
+      def stay = own_stay.empty? ? stays.find(&:possible?).option : nil
+
+      # @return [Decision] of a String
+      def stabiliser
+        return Decision.of(own_stay, "your choice", "You chose it.", kind: :yours) unless own_stay.empty?
+
+        found = stays.find(&:possible?)
+        better = stays.take_while { |score| score != found }.select { |score| missing?(score) }.first(1)
+        Decision.new(value: found.option.says, because: [Reason.new(rule: found.key, says: found.option.why)] + reasons(found),
+                     cautions: better.map { |score| not_owned(score.option) })
+      end
+
+      # @return [TensionMove]
+      def tension_move = @overrides.tension || @stitched == :straight ? TENSION_MOVES.fetch("leave") : tensions.find(&:possible?).option
+
+      # @return [Decision] of a Rational, on the dial's marks
+      def tension
+        own = @overrides.tension
+        return Decision.of(@machine.tension_settable(own), "your choice", "You set it.", kind: :yours) if own
+
+        move = tensions.find(&:possible?).option
+        neutral = @machine.neutral_tension
+        set = move.key == "lower_top" ? @machine.tension_settable(neutral - TENSION_DROP) : neutral
+        Decision.of(set, "top tension", tension_words(move, neutral - set, neutral))
+      end
+
+      private
+
+      def feet = @feet ||= Recipes.feet_ranked(@situation, @style)
+      def points = @points ||= Recipes.points_ranked(@situation)
+      def stays = @stays ||= Recipes.stabilisers_ranked(@situation)
+      def tensions = @tensions ||= Recipes.tension_ranked(@situation, @stitched)
+      def own_stay = @overrides.stabiliser.to_s
+
+      def reasons(score) = score.reasons.map { |rule| Reason.new(rule: rule.name, says: rule.says) }
+
+      # A sensing machine without its foot has to be watched.
+      def foot_cautions(foot)
+        return [] if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round?
+
+        says = @machine.foot("carriage_foot") ? "The carriage foot cannot hold this." : "No carriage foot is on record for #{@machine.name}."
+        [Caution.new(rule: "carriage", says: says, instead: "Watch the marks of the #{foot.name}, or clamp a flat stand-in of the right length.")]
+      end
+
+      def thread_caution(larger)
+        return [] if larger < MUCH_LARGER
+
+        [Caution.new(rule: "thread", says: "This thread needs a thicker needle than so fine a cloth wants.", instead: "Take a finer thread.")]
+      end
+
+      # Better, and only not in the drawer.
+      def missing?(score) = score.option.obstacle(@situation.cloth, STABILISER_KINDS.keys).nil?
+
+      def not_owned(best)
+        Caution.new(rule: "stabiliser", says: "Better for this cloth: #{best.says}.",
+                    instead: "There is none in the drawer of: #{best.names}. Get some, or test twice.")
+      end
+
+      def tension_words(move, lower, neutral)
+        return "Straight stitch wants the usual tension." if @stitched == :straight
+        return "Thread the bobbin finger; the top stays at your usual #{plain(neutral)}. Never both." if move.key == "bobbin_finger"
+        return "Your usual #{plain(neutral)}: there is nothing below it on the dial." if move.key == "leave"
+
+        says = "#{plain(lower)} below your usual #{plain(neutral)}, so that the top thread rolls to the back."
+        says += " Threading the bobbin finger instead would do; never both." if @machine.bobbin_finger
+        says
+      end
+
+      def plain(number) = Wording.decimal(number.to_r, 2)
+    end
+  end
+end

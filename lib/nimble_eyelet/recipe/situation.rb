@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+# Situation is what a recipe is made for: button, cloth, thread, machine, and what lies in the drawer.
+#
+#   situation.programme?("keyhole")   # whether this machine can sew it
+
+require_relative "../cloth/stabiliser"
+require_relative "../length/length"
+require_relative "../style/ends"
+require_relative "../style/style"
+require_relative "../value"
+
+module NimbleEyelet
+  module Recipes
+    # Styles any machine that swings its needle can do; a straight-stitch box needs not even that.
+    HAND_MADE = %w[manual_zigzag eyelet].freeze
+    # Styles that are another programme with something laid under it.
+    NEEDS = { "corded" => "two_tacks" }.freeze
+    # What a machine may have a programme for.
+    PROGRAMMES = (STYLES.keys - HAND_MADE - NEEDS.keys - %w[straight_box]).freeze
+    # Percent from which a cloth counts as stretchy; g/m² from which as heavy, and below which as fine.
+    STRETCHY = 15
+    HEAVY = 280
+    FINE = 70
+    # From this height a button wants room for its shank.
+    THICK_BUTTON = Length.mm(5)
+    # An eyelet has so much over what is drawn through it, and a bead all round that the needle has to swing across.
+    ROUND_ROOM = Length.mm(1) + (RING_BEAD * 2)
+
+    # stabilisers - Array of keys of STABILISER_KINDS that are owned
+    class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys)
+      # @param style [String] key of STYLES
+      # @return [Boolean] whether this machine can sew it
+      def programme?(style)
+        return true if style == "straight_box"
+        return machine.zigzag? && round_fits? if style == "eyelet"
+        return machine.zigzag? if HAND_MADE.include?(style)
+
+        machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style))
+      end
+
+      def stretchy? = cloth.type.knitted || cloth.stretch >= STRETCHY
+      def heavy? = cloth.type.thick || (!cloth.type.knitted && cloth.weight >= HEAVY)
+      def fine? = cloth.type.fine || cloth.weight < FINE
+      def thick_button? = button.fastens? && (button.shank? || button.height >= THICK_BUTTON)
+      def cord? = !button.fastens? && button.form.key == "cord"
+
+      # A carriage foot takes flat and domed buttons up to its largest.
+      def clamps?
+        largest = machine.foot("carriage_foot")&.largest_button
+        button.form.clampable && (largest.nil? || button.across <= largest)
+      end
+
+      private
+
+      # The ring is no wider than the needle swings.
+      def round_fits? = button.across + ROUND_ROOM <= machine.max_width
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+# STABILISER_RULES say what to lay under or inside a hole. What needs an iron or a wash the cloth does
+# not take, or is not in the drawer, cannot be had, and says so.
+
+require_relative "../cloth/stabiliser"
+require_relative "ballot"
+
+module NimbleEyelet
+  module Recipes
+    # applies - Proc(Situation)
+    STABILISER_RULES = [
+      Rule.new(name: "always something", asks: "always", applies: ->(_) { true },
+               votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 }, says: "Satin is never sewn without something to carry it."),
+      Rule.new(name: "soft weave", asks: "a woven cloth that is neither heavy nor sheer",
+               applies: ->(s) { !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap },
+               votes: { "fusible_strip" => 6, "layer" => 1 }, says: "Light wovens tunnel without a stay inside."),
+      Rule.new(name: "firm cloth", asks: "heavy, and it does not stretch", applies: ->(s) { s.heavy? && !s.stretchy? && !s.cloth.type.nap },
+               votes: { "tear_away" => 5 }, says: "Heavy, stable cloth carries its own satin; only the feed needs help."),
+      Rule.new(name: "stretch", asks: "a knit, or it stretches", applies: ->(s) { s.stretchy? },
+               votes: { "knit_fusible" => 7, "fusible_strip" => -3, "woven_strip" => 2, "layer" => -3, "tear_away" => 2 },
+               says: "A knit stay keeps the direction that must not grow and moves with the rest."),
+      Rule.new(name: "sheer", asks: "sheer, or lighter than 70 g/m²", applies: ->(s) { s.fine? },
+               votes: { "wash_away" => 7, "organza" => 6, "fusible_strip" => -6, "tear_away" => -1, "layer" => -2 },
+               says: "Nothing may show through afterwards, and sheer cloth puckers by itself."),
+      Rule.new(name: "holes stay", asks: "needle holes stay", applies: ->(s) { s.cloth.type.perforates },
+               votes: { "tear_away" => 4, "paper" => 4, "layer" => -2, "wash_away" => -3, "tear_away_film" => -3 },
+               says: "No iron, no pins and no water near it: a sheet under it, held with clips."),
+      Rule.new(name: "pile", asks: "nap or pile", applies: ->(s) { s.cloth.type.nap },
+               votes: { "tear_away_film" => 8, "tear_away" => 3, "fusible_strip" => -4, "paper" => 2 },
+               says: "A film keeps stitches from sinking into the pile.")
+    ].freeze
+
+    # @param situation [Situation]
+    # @return [Array<Score>] every stabiliser, the best first
+    def self.stabilisers_ranked(situation)
+      Ballot.rank(STABILISERS, STABILISER_RULES, situation) { |option| option.obstacle(situation.cloth, situation.stabilisers) }
+    end
+  end
+end

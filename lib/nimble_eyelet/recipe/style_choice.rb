@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+# StyleChoice takes the style with the most points that the machine can sew, or the one a person chose,
+# and says what speaks against it.
+
+require_relative "../answer/reason"
+require_relative "../style/style"
+require_relative "style_rules"
+
+module NimbleEyelet
+  module Recipes
+    class StyleChoice
+      # @param situation [Situation]
+      # @param overrides [Overrides]
+      def initialize(situation, overrides)
+        @machine = situation.machine
+        @wanted = overrides.style && Style.fetch(overrides.style)
+        @situation = situation
+      end
+
+      # @return [Array<Score>]
+      def scores = @scores ||= Recipes.ranked(@situation)
+
+      # @return [Decision] of a Style
+      def decision = @decision ||= @wanted ? own : ruled
+
+      private
+
+      def best = scores.find(&:possible?)
+
+      def own
+        choice = Decision.of(@wanted, "your choice", "You chose it.", kind: :yours)
+        score = scores.find { |other| other.option == @wanted }
+        return choice.with(cautions: against(score)) if score.possible?
+
+        choice.with(value: best.option, cautions: [lacking(@wanted)] + against(best))
+      end
+
+      def ruled
+        reasons = best.reasons.map { |rule| Reason.new(rule: rule.name, says: rule.says) }
+        reasons = [Reason.new(rule: "what is left", says: "The best of what #{@machine.name} can sew.")] if reasons.empty?
+        first = scores.first
+        Decision.new(value: best.option, because: reasons, cautions: (first.possible? ? [] : [lacking(first.option)]) + conflicts)
+      end
+
+      # What speaks against a style that was chosen all the same.
+      def against(score)
+        instead = best == score ? nil : "The rules would take: #{best.option.name}."
+        score.against.map { |rule| Caution.new(rule: rule.name, says: rule.says, instead: instead) }
+      end
+
+      def conflicts
+        best.conflicts.map do |one, other|
+          Caution.new(rule: "conflict", says: "Two rules disagree here. #{one.says} But: #{other.says}",
+                      instead: "Let a test hole decide.")
+        end
+      end
+
+      def lacking(wanted)
+        Caution.new(rule: "machine", says: "#{@machine.name} cannot sew: #{wanted.name}.",
+                    instead: "The nearest it can do is chosen instead.")
+      end
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+# STYLE_RULES say which style of hole suits a button, a cloth and a machine, with points for and against.
+
+require_relative "../style/style"
+require_relative "ballot"
+
+module NimbleEyelet
+  module Recipes
+    STYLE_RULES = [
+      Rule.new(name: "most wovens", asks: "always", applies: ->(_) { true }, votes: { "two_tacks" => 2, "round_end" => 1 },
+               says: "Two bar tacks hold best; the usual hole for most cloth."),
+      Rule.new(name: "perforation", asks: "the cloth keeps needle holes", applies: ->(s) { s.cloth.type.perforates },
+               votes: { "straight_box" => 9, "two_tacks" => -6, "round_end" => -6, "two_round" => -6, "keyhole" => -6,
+                             "stretch" => -6, "corded" => -6, "manual_zigzag" => -6 },
+               says: "Satin would perforate this cloth and it does not fray: two rounds of straight stitch hold."),
+      Rule.new(name: "fraying", asks: "the cloth frays", applies: ->(s) { s.cloth.frays? }, votes: { "straight_box" => -6 },
+               says: "Cloth that frays wants its cut edge covered: straight stitch alone does not."),
+      Rule.new(name: "uncovered edge", asks: "needle holes close again", applies: ->(s) { !s.cloth.type.perforates },
+               votes: { "straight_box" => -2 }, says: "A covered edge wears better wherever satin does no harm."),
+      Rule.new(name: "stretch", asks: "a knit, or it stretches by 15 % or more", applies: ->(s) { s.stretchy? },
+               votes: { "stretch" => 6, "corded" => 4, "keyhole" => -2 },
+               says: "Knits stretch: an open zigzag gives with them, and a cord keeps the length."),
+      Rule.new(name: "firm cloth", asks: "it does not stretch", applies: ->(s) { !s.stretchy? }, votes: { "stretch" => -4 },
+               says: "An open zigzag leaves the edge of firm cloth bare."),
+      Rule.new(name: "shank room", asks: "a thick or shanked button in heavy cloth", applies: lambda { |s|
+        s.thick_button? && s.heavy?
+      },
+               votes: { "keyhole" => 5, "round_end" => 1 },
+               says: "A thick or shanked button in heavy cloth: the eyelet seats the shank."),
+      Rule.new(name: "flat button", asks: "a thin button without a shank", applies: ->(s) { s.button.fastens? && !s.thick_button? },
+               votes: { "keyhole" => -2 }, says: "An eyelet has nothing to seat."),
+      Rule.new(name: "fine cloth", asks: "sheer, or lighter than 70 g/m²", applies: ->(s) { s.fine? },
+               votes: { "round_end" => 4, "two_round" => 3, "keyhole" => -4, "corded" => -3 },
+               says: "Light cloth: a round end has less bulk."),
+      Rule.new(name: "loose weave", asks: "heavy, and it frays", applies: ->(s) { s.heavy? && s.cloth.frays? },
+               votes: { "corded" => 1 }, says: "A cord under the beads firms a heavy or loosely woven edge."),
+      Rule.new(name: "programme", asks: "the machine has a programme", applies: ->(s) { s.machine.type.programmed },
+               votes: { "manual_zigzag" => -3 },
+               says: "A programme sews every hole alike; by hand each one is a little different."),
+      Rule.new(name: "no programme", asks: "the machine has no programme", applies: ->(s) { !s.machine.type.programmed },
+               votes: { "manual_zigzag" => 4 },
+               says: "This machine has no buttonhole programme: narrow beads and wide tacks by hand."),
+      Rule.new(name: "not for buttons", asks: "a button", applies: ->(s) { s.button.fastens? }, votes: { "eyelet" => -9 },
+               says: "An eyelet is for cords and removable shanks, not for a button to pass."),
+      Rule.new(name: "for a cord", asks: "a cord or drawstring", applies: ->(s) { s.cord? }, votes: { "eyelet" => 4 },
+               says: "A cord runs best through a round hole that stays open."),
+      Rule.new(name: "no shank", asks: "not a button", applies: ->(s) { !s.button.fastens? },
+               votes: { "keyhole" => -6, "round_end" => -2, "corded" => -2 },
+               says: "Nothing seats in an eye or a round end here: two firm tacks take the pull from both sides."),
+      Rule.new(name: "flat band", asks: "a ribbon, strap, hook or ring", applies: ->(s) { !s.button.fastens? && !s.cord? },
+               votes: { "eyelet" => -9 }, says: "A band or a wire wants a slit, not a round hole.")
+    ].freeze
+
+    # @param situation [Situation]
+    # @return [Array<Score>] every style, the best first
+    def self.ranked(situation)
+      Ballot.rank(STYLES, STYLE_RULES, situation) do |style|
+        "#{situation.machine.name} has no programme for it." unless situation.programme?(style.key)
+      end
+    end
+  end
+end

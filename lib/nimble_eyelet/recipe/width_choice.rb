@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+# WidthChoice sets the stitch width: two beads by the weight of the cloth and room to cut by its
+# thickness. It rounds up rather than eat the room to cut in, and on a narrow machine the beads narrow.
+#
+#   choice.decision.value   # 4.5 mm
+#   choice.bead             # 1.85 mm, as it will lie
+
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../style/ends"
+require_relative "../thread/cord"
+
+module NimbleEyelet
+  module Recipes
+    # A bead by the weight of the cloth, g/m²: lawn, shirt and coat; between these it grows evenly.
+    BEADS = { 60 => Length.mm(13r / 10), 130 => Length.mm(18r / 10), 400 => Length.mm(25r / 10) }.freeze
+    # Cutting space grows from the first to the second over these thicknesses of one layer.
+    SPACE = [Length.mm(1r / 2), Length.mm(12r / 10)].freeze
+    SPACE_LAYERS = [Length.mm(1r / 10), Length.mm(12r / 10)].freeze
+    # A bead over a cord is wider than the cord by this much on each side.
+    CORD_COVER = Length.mm(1r / 2)
+    # By hand with zigzag, a bead is this share of the tacks' width.
+    MANUAL_BEAD = 4r / 10
+    # Narrower beads fray out.
+    LEAST_BEAD = Length.mm(1)
+
+    class WidthChoice
+      # @param situation [Situation]
+      # @param overrides [Overrides]
+      # @param style [Style]
+      # @param stitched [Symbol]
+      def initialize(situation, overrides, style, stitched)
+        @cloth = situation.cloth
+        @machine = situation.machine
+        @thread = situation.thread
+        @own = overrides.stitch_width
+        @style = style
+        @stitched = stitched
+      end
+
+      # @return [Decision] of a Length
+      def decision = @decision ||= @stitched == :straight ? box : set
+
+      # @return [Decision, nil] of a Length, the bead where it is set on its own
+      def by_hand
+        return unless @style.by_hand
+
+        Decision.of(manual, "by hand", "The beads at two fifths of the tacks' #{@machine.width_mark(decision.value)}.",
+                    source: "bead ≈ 0.4 × width")
+      end
+
+      # @return [Length] of one bead as it lies
+      def bead
+        return manual if @style.by_hand
+        return decision.value if @style.round?
+
+        [wanted_bead, (decision.value - wanted_space) / 2].min.then { |bead| [bead, Length.zero].max }
+      end
+
+      # @return [Length] between the beads as they lie
+      def space = @style.round? ? Length.zero : [decision.value - (bead * 2), Length.zero].max
+
+      private
+
+      def manual = @manual ||= [(decision.value * MANUAL_BEAD).round_down_to(@machine.width_step), @machine.width_step].max
+
+      def wanted_bead
+        @wanted_bead ||= [Recipes.bead(@cloth.weight), @style.corded ? Cord.thickness_of(@thread) + (CORD_COVER * 2) : Length.zero].max
+      end
+
+      def wanted_space
+        share = (@cloth.thickness - SPACE_LAYERS[0]) / (SPACE_LAYERS[1] - SPACE_LAYERS[0])
+        @wanted_space ||= SPACE[0] + ((SPACE[1] - SPACE[0]) * share.clamp(0, 1))
+      end
+
+      def box
+        return Decision.of(@own, "your choice", "You set it.", kind: :yours) if @own
+
+        Decision.of(BOX_WIDTH, "box", "Two rows, far enough apart to cut between.", source: "custom of the craft")
+      end
+
+      def set
+        return round if @style.round?
+
+        wanted = (wanted_bead * 2) + wanted_space
+        return own(wanted) if @own
+
+        found = @machine.width_from(wanted)
+        Decision.of(found, "beads and space", words(wanted, found), source: "width = 2 × bead + cutting space", cautions: cautions(found))
+      end
+
+      def words(wanted, found)
+        says = Sentence["Two beads of %s for cloth of #{@cloth.weight} g/m² and %s to cut in make %s; #{@machine.name} is set to " \
+                        "#{@machine.width_mark(found)}.", wanted_bead, wanted_space, wanted]
+        found < wanted ? Sentence["%s It goes no wider, so the beads narrow to %s.", says, (found - wanted_space) / 2] : says
+      end
+
+      def round
+        found = @machine.width_settable(@own || RING_BEAD)
+        return Decision.of(found, "your choice", "You set it.", kind: :yours) if @own
+
+        Decision.of(found, "ring", "One narrow bead all round the eyelet.")
+      end
+
+      def own(wanted)
+        found = @machine.width_settable(@own)
+        says = "You set #{Wording.decimal(@own.millimetres, 2)}; #{@machine.name} can set #{@machine.width_mark(found)}."
+        Decision.of(found, "your choice", says, kind: :yours, cautions: found < wanted ? cautions(found) : [])
+      end
+
+      # Only where not even narrow beads leave room.
+      def cautions(found)
+        return [] if @style.by_hand || found >= wanted_space + (LEAST_BEAD * 2)
+
+        [Caution.new(rule: "cutting space", says: Sentence["Beads of %s leave %s to cut in: they may meet.", LEAST_BEAD,
+                                                           [found - (LEAST_BEAD * 2), Length.zero].max],
+                     instead: "Set it wider, or separate the beads with a needle and cut with care from the middle.")]
+      end
+    end
+
+    # @param weight [Integer] g/m²
+    # @return [Length]
+    def self.bead(weight)
+      below, above = BEADS.each_cons(2).find { |_, (upper, _)| weight <= upper } || BEADS.to_a.last(2)
+      share = Rational(weight - below[0], above[0] - below[0]).clamp(0, 1)
+      below[1] + ((above[1] - below[1]) * share)
+    end
+  end
+end

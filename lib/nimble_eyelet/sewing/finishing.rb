@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+# Finishing is the part of the steps from the last hole sewn to the last one open: tails, what was laid
+# under, sealing, drying, cutting.
+
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "step"
+
+module NimbleEyelet
+  module Sewing
+    class Finishing
+      OPENED = "Open the holes"
+      # A film is trimmed so near before it is rinsed out, and a box of leather ends in holes punched so wide.
+      FILM_LEFT = Length.mm(3)
+      LEATHER_PUNCH = Length.mm(2)
+
+      # @param order [SewingOrder]
+      def initialize(order)
+        @order = order
+        @stay = order.recipe.stay
+      end
+
+      # @return [Array<Step>]
+      def steps = [tails, tear, film, *sealed, *@order.holes.flat_map { |hole| open(hole) }].compact
+
+      private
+
+      def tails
+        away = @order.clamped? ? { "lever" => nil, "button_in_foot" => nil } : {}
+        Step.new(key: "tails", part: OPENED, does: "Take the thread tails to the back, knot and trim them.", moves: away, hazards: %w[pins],
+                 how: @order.clamped? ? "Lever up and what is clamped out of the foot: the holes are sewn." : nil)
+      end
+
+      def tear
+        return unless @stay&.torn
+
+        Step.new(key: "tear", part: OPENED, does: "Tear the sheet away, holding the stitches with the other hand.",
+                 symptom: "Pulled at, the satin lifts off.")
+      end
+
+      def film
+        return unless @stay&.film
+
+        Step.new(key: "film", part: OPENED, does: Sentence["Trim the film to %s round the stitches.", FILM_LEFT],
+                 how: "What is left of it is rinsed out when everything is sewn.")
+      end
+
+      # What does not fray needs no sealing.
+      def sealed
+        return [] unless @order.cloth.frays? && !@order.straight?
+
+        [Step.new(key: "seal", part: OPENED, does: "Seal the cut line sparingly with fray liquid.", how: "Tried on the scrap for stains.", hazards: %w[liquid]),
+         Step.new(key: "dry", part: OPENED, does: "Let it dry, as its label says.", how: "To the touch mostly 15 to 30 minutes; a day before iron or wash.",
+                  symptom: "Cut wet, it glues the edges together.")]
+      end
+
+      def open(hole)
+        part = "#{OPENED}: hole #{hole.number}"
+        [punch(hole, part), cut(hole, part)].compact
+      end
+
+      def punch(hole, part)
+        does = if @order.cut.ends.eye.positive?
+                 Sentence["Punch the eye of hole #{hole.number}, %s across.", @order.cut.ends.eye * 2]
+               elsif @order.cloth.type.hide && @order.straight?
+                 Sentence["Punch a hole of %s at each end of hole #{hole.number}, inside the stitching.", LEATHER_PUNCH]
+               elsif @order.style.round?
+                 Sentence["Punch eyelet #{hole.number} open, %s across.", hole.opening]
+               end
+        does && Step.new(key: Step.key_at("punch", hole.at), part: part, does: does, figures: figures(hole), how: "On a block, from the right side.", hazards: %w[blade])
+      end
+
+      def cut(hole, part)
+        return if @order.style.round?
+
+        Step.new(key: Step.key_at("open", hole.at), part: part, figures: figures(hole), hazards: %w[blade], how: how, does: does(hole),
+                 symptom: "An end left uncut reads as too tight: look there first.")
+      end
+
+      def does(hole)
+        from = @order.cut.ends.eye.positive? ? "from the tack to the eye" : "from both ends to the middle"
+        Sentence["Open hole #{hole.number} #{from}, %s, and put the #{@order.button.form.noun} through before the next.", hole.opening]
+      end
+
+      def how
+        return "Stop short of the stitching; no pins in this cloth." if @order.straight?
+
+        "A pin across inside each tack stops the blade. Lift the cloth off everything beneath."
+      end
+
+      def figures(hole) = { "hole.at" => hole.at, "opening.length" => hole.opening }
+    end
+  end
+end

@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+# Garment is the part of the steps that makes the garment ready: the stays, the fitting and the marks.
+
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "step"
+
+module NimbleEyelet
+  module Sewing
+    class Garment
+      MADE_READY = "Make the garment ready"
+      # A stay reaches beyond the stitches by this on every side, and this beyond the ends of a hole across the run.
+      STAY_BEYOND = Length.mm(12)
+      STAY_ACROSS = Length.mm(25)
+      # The line of a hole goes on past both ends, so that it can be followed under the foot.
+      LINE_BEYOND = Length.mm(15)
+
+      # @param order [SewingOrder]
+      def initialize(order)
+        @order = order
+        @recipe = order.recipe
+        @stay = order.recipe.stay
+      end
+
+      # @return [Array<Step>]
+      def steps = [stabilise, stabilise_buttons, try_on, mark, lines, pins].compact
+
+      private
+
+      # How wide the stay is cut.
+      def stay_width
+        @order.layout.run.vertical? ? @recipe.width(@order.opening) + (STAY_BEYOND * 2) : @order.overall + STAY_ACROSS
+      end
+
+      def heat
+        return %w[no_iron] unless @order.cloth.iron?
+
+        @stay&.heat ? %w[iron] : []
+      end
+
+      def stabilise
+        wide = stay_width.round_up_to(Length.mm(1))
+        Step.new(key: "stabilise", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s, "stay.width" => wide },
+                 does: Sentence["Stabilise under every hole: #{@recipe.stabiliser.value}, %s wide.", wide], hazards: heat,
+                 how: "#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side.",
+                 symptom: "Left out, the row tunnels and the holes grow.")
+      end
+
+      def stabilise_buttons
+        return unless @order.button.fastens?
+
+        Step.new(key: "stabilise-buttons", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s }, hazards: heat,
+                 does: "Stay the underlap too, where the buttons will be sewn.", symptom: "Left out, a button tears its own hole.",
+                 how: @stay && (@stay.torn || @stay.film) ? "A small square of cloth or fusible behind each button; a sheet that tears away holds nothing." : nil)
+      end
+
+      def try_on
+        return unless @order.layout.run.usage.thing == "garment" && @order.button.fastens?
+
+        Step.new(key: "try-on", part: MADE_READY, does: "Try it on, and check the pinned points.", how: "Before anything is marked.")
+      end
+
+      def mark
+        holes = @order.count == 1 ? "the hole" : "#{@order.count} holes"
+        Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
+                 does: Sentence["Mark #{holes}, each from the top edge#{across}; the slit is %s.", *edges, @order.opening],
+                 how: Sentence["Last iron before the first mark. With #{@order.cloth.type.marking}; the line of each hole %s past both ends. " \
+                               "Never measure one hole from the one before.", LINE_BEYOND])
+      end
+
+      # Holes across the run: their outer end is measured from the finished edge.
+      def across = edges.empty? ? "" : ", the outer end of the stitches %s from the finished edge"
+
+      def edges
+        flat = @order.layout.holes.reject(&:vertical?)
+        flat.empty? ? [] : [flat.first.edge]
+      end
+
+      def marks
+        @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }
+              .merge("placket.count" => @order.count.to_s, "mark.edge" => edges.first).compact
+      end
+
+      # Nothing of a hole by lines is set on the machine: it is drawn.
+      def lines
+        return unless @order.lines?
+
+        how = @order.straight? ? Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value] :
+                                 "Both ends of every slit: they are where the tacks begin."
+        Step.new(key: "chalk", part: MADE_READY, how: how, figures: @order.lengths.merge(@order.length_set),
+                 does: Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.", @order.setting.figure + @order.cut.ends.both,
+                                @order.setting.figure])
+      end
+
+      def pins
+        tape = @order.cloth.type.perforates ? "Hold the layers with clips or tape; never pin this cloth." : "Never sew over a pin."
+        Step.new(key: "pins", part: MADE_READY, does: "Take every pin out before the foot comes down.", how: tape, hazards: %w[pins])
+      end
+    end
+  end
+end

@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+# SetUp is the part of the steps that makes the machine ready, and the test hole that comes before the
+# garment.
+
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../thread/cord"
+require_relative "step"
+
+module NimbleEyelet
+  module Sewing
+    class SetUp
+      SET_UP = "Set the machine"
+      TEST_HOLE = "Test"
+
+      # @param order [SewingOrder]
+      def initialize(order)
+        @order = order
+        @machine = order.machine
+        @recipe = order.recipe
+      end
+
+      # @return [Array<Step>]
+      def steps
+        [needle, thread, finger, foot, settings, pressure, speed, cord, clamp, *test].compact
+      end
+
+      private
+
+      def needle
+        name = @recipe.needle.value.to_s
+        Step.new(key: "needle", part: SET_UP, figures: { "recipe.needle" => name }, does: "Fit a new needle: #{name}.",
+                 how: @recipe.needle.because.first.says, moves: { "needle" => name }, hazards: %w[power])
+      end
+
+      def thread
+        name = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
+        Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name }, does: "Thread #{name} on top and on a full bobbin of the same colour.",
+                 how: "Foot up while you thread, so that it lies between the discs.", hazards: %w[power])
+      end
+
+      def finger
+        return unless @recipe.tension_move.key == "bobbin_finger"
+
+        Step.new(key: "finger", part: SET_UP, does: "Thread the bobbin finger.", moves: { "bobbin_finger" => "threaded" }, hazards: %w[power],
+                 how: "The top tension stays as it is: never both.")
+      end
+
+      def foot
+        foot = @recipe.foot.value
+        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.name }, does: "Fit the #{foot.full_name}.",
+                 how: @recipe.foot.because.first&.says, moves: foot.type.neutral ? {} : { "foot" => foot.name }, hazards: %w[power])
+      end
+
+      def settings
+        width = @order.straight? ? nil : "stitch width #{@machine.width_mark(@recipe.stitch_width.value)}"
+        dials = [width, "stitch length #{@machine.length_mark(@recipe.stitch_length.value)}",
+                 "top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}"].compact
+        Step.new(key: "settings", part: SET_UP, figures: @order.dials, moves: moved, hazards: %w[manual],
+                 does: "Set #{dials[0...-1].join(', ')} and #{dials.last}.", how: "#{selected}, needle up and out of the cloth.")
+      end
+
+      def selected
+        return "Select straight stitch with the needle in the middle" if @order.straight?
+        return "Select zigzag" if @order.by_hand?
+
+        "Select the buttonhole: #{@order.style.name}"
+      end
+
+      def moved
+        width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
+        { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "), "length" => @machine.length_mark(@recipe.stitch_length.value),
+          "tension" => away }.compact.merge(width)
+      end
+
+      def away
+        tension = @recipe.tension.value
+        tension == @machine.neutral_tension ? nil : Wording.decimal(tension.to_r, 2)
+      end
+
+      def pressure
+        wanted = @order.cloth.type.pressure
+        return if @order.clamped? || !@machine.foot_pressure || !wanted.include?("lighter")
+
+        Step.new(key: "pressure", part: SET_UP, does: "Turn the foot pressure one step lighter.", moves: { "foot_pressure" => "one step lighter" },
+                 how: "Cloth that stretches or has pile is pushed along by a heavy foot.")
+      end
+
+      def speed
+        return unless @machine.speed_limiter
+
+        Step.new(key: "speed", part: SET_UP, does: "Set the speed limiter to slow.", moves: { "speed" => "slow" }, how: "Satin lies best at an even, slow speed.")
+      end
+
+      def cord
+        return unless @order.corded?
+
+        cord = Cord.of(@order.thread, overall: @order.overall)
+        Step.new(key: "cord", part: SET_UP, figures: { "cord.length" => cord.length }, hazards: @order.for_child ? %w[cords] : [],
+                 does: Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.diameter.round_to(Length.mm(1r / 10))],
+                 how: "Ready gimp, or #{cord.strands} strands of the sewing thread twisted, waxed or zigzagged together.")
+      end
+
+      def clamp
+        return unless @order.clamped?
+
+        setting = @order.setting
+        Step.new(key: "clamp", part: SET_UP, does: setting.says, figures: @order.length_set.merge(stops), symptom: "A carriage not against its front stop sews a gap.",
+                 how: "The button lies flat; nothing of it rises above the foot.", moves: { "button_in_foot" => setting.clamps })
+      end
+
+      def stops = { "setting.wanted" => @order.setting.set, "setting.stops" => @order.setting.stops }.compact
+
+      def test
+        [test_sew, watch, test_open, accept, back]
+      end
+
+      def test_sew
+        lever = @order.clamped? ? { "lever" => "down" } : {}
+        Step.new(key: "test-sew", part: TEST_HOLE, does: "Sew a test hole on a scrap of the same layers, grain and stabiliser.",
+                 how: Sentence["%s %s", *test_words], figures: @order.lengths.merge(@order.length_set, @order.dials),
+                 moves: @order.stores? ? { "memory" => @order.setting.figure } : lever, hazards: %w[wheel])
+      end
+
+      def test_words
+        aim = Sentence["It should come out with a slit of %s, %s overall.", @order.opening, @order.overall]
+        return [@order.setting.says, aim] unless @order.clamped?
+
+        ["Foot down, then the sensing lever down and touching.", @order.setting.expected ? Sentence["Expect a slit of about %s to %s.", *@order.setting.expected] : aim]
+      end
+
+      # Nobody is told where their machine begins before they have seen it.
+      def watch
+        return if @machine.watched? || @order.by_hand?
+
+        Step.new(key: "watch", part: TEST_HOLE, does: "Watch it: which end does it begin at, and which side first?",
+                 how: "Write both on the machine's page: then every start mark is given for the right end.",
+                 symptom: "Unknown, start marks are given for both ends.")
+      end
+
+      def test_open
+        Step.new(key: "test-open", part: TEST_HOLE, does: "Measure the slit, cut it open, put the #{@order.button.form.noun} through, and log what you see.",
+                 symptom: "Skipped, the first hole cut into the garment is the test.", hazards: %w[blade])
+      end
+
+      def accept
+        Step.new(key: "accept", part: TEST_HOLE, does: "When it looks right on every axis, accept the swatch: its settings hold for the row.",
+                 how: "Otherwise make the change it asks for, go back to the first part, and sew another.", figures: @order.lengths.merge(@order.dials))
+      end
+
+      # The test used up a cycle, like any hole.
+      def back
+        return unless @order.reset?
+
+        kept = @order.stores? ? " The stored length stays: lock the machine rather than switch it off." : ""
+        Step.new(key: "reset-test", part: TEST_HOLE, does: "Back to the first part: #{@machine.reset_words}.#{kept}",
+                 symptom: "Forgotten, the garment's first hole starts in the middle of the cycle.",
+                 moves: @order.clamped? ? { "lever" => nil } : {})
+      end
+    end
+  end
+end

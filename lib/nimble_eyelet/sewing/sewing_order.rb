@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+# SewingOrder is what is to be sewn, and the questions its steps are written by.
+
+require_relative "../length/wording"
+require_relative "../value"
+
+module NimbleEyelet
+  module Sewing
+    # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
+    class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching, :beginning,
+                                 for_child: false)
+      # @return [Length] the opening as it will come out
+      def opening = setting.planned
+      def overall = opening + cut.ends.both
+
+      def count = layout.holes.size
+      def style = recipe.style.value
+      def straight? = recipe.stitched == :straight
+      def by_hand? = straight? || style.by_hand || style.round?
+      def clamped? = setting.by.key == "clamp"
+      def lines? = setting.by.key == "lines"
+      def stores? = machine.type.stores && setting.by.key == "key"
+      def corded? = recipe.cord.value
+
+      # @return [Boolean] whether between two holes something is to be done to begin anew
+      def reset? = !by_hand? && !machine.reset_words.nil?
+
+      # Least seen first: the lowest, tucked in, and the collar last.
+      # @return [Array<Placket::Hole>]
+      def holes = layout.holes.reverse
+
+      # Figures a step keeps.
+      def slit = { "opening.length" => opening }
+      def lengths = { "opening.length" => opening, "opening.overall" => overall }
+
+      # What the hands set the length by: in the foot's or the machine's own terms.
+      def length_set = { "setting.figure" => setting.figure, "setting.opened" => setting.opened.zero? ? nil : setting.opened }.compact
+
+      # What the dials are set to.
+      def dials
+        { "recipe.style" => style.name, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
+          "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2) }.compact
+      end
+    end
+  end
+end

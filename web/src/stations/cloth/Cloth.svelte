@@ -1,0 +1,95 @@
+<script lang="ts">
+  // What it is sewn on, and with what: cloth, thread, machine, and the stabilisers at hand.
+  import { workroom } from '../../api/workroom.svelte';
+  import Field from '../../closure/Field.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import Shelf from '../../closure/Shelf.svelte';
+  import type { StationProps } from '../../closure/station';
+  import Drawer from './Drawer.svelte';
+  import Feel from './Feel.svelte';
+  import StackPicture from './StackPicture.svelte';
+
+  let { work, closure, sheet }: StationProps = $props();
+
+  let recipe = $derived(sheet.recipe);
+  let plan = $derived(closure.plan);
+  let kind = $derived(workroom.catalogue?.cloth_kinds.find((item) => item.key === plan['cloth.kind']));
+
+  /** Another kind begins with the figures that are typical for it; what was measured is typed over them. */
+  function begin(key: string): void {
+    const usual = workroom.catalogue?.cloth_figures.find((item) => item.key === key);
+    if (!usual) return;
+    work.typeAll({
+      'cloth.kind': key,
+      'cloth.weight': usual.weight,
+      'cloth.thickness': usual.thickness,
+      'cloth.stretch': usual.stretch,
+    });
+  }
+</script>
+
+<p class="answer" data-answer>{kind?.name ?? ''}</p>
+<p class="text-secondary">
+  {plan['cloth.layers']} layers, {recipe.stack.text} thick at the hole, on {closure.machine.name}
+</p>
+
+<div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
+  <Shelf {work} section="cloth" label="Cloth" items={workroom.data?.cloths ?? []} />
+  <Shelf {work} section="thread" label="Thread" items={workroom.data?.threads ?? []} />
+  <Pick
+    {work}
+    path="machine.id"
+    label="Machine"
+    listed
+    choices={(workroom.data?.machines ?? []).map((item) => ({
+      key: String(item.id),
+      name: `${item.name}, ${item.kind_name}`,
+      note: `Length from ${item.length_from}.`,
+    }))}
+  />
+</div>
+
+<h2 class="mt-6 text-lg font-semibold">The cloth</h2>
+<div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
+  <Pick
+    {work}
+    path="cloth.kind"
+    label="Kind of cloth"
+    choices={workroom.catalogue?.cloth_kinds ?? []}
+    listed
+    picked={begin}
+  />
+  <Field {work} path="cloth.layers" label="Layers at the hole" hint="of this cloth" />
+  <Field {work} path="cloth.seams" label="Seam layers" hint="further ones at the hole" />
+  <Field {work} path="cloth.thickness" label="One layer" hint="typical for its kind" />
+  <Field {work} path="cloth.interfacing" label="Interfacing" hint="0: none" />
+  <Field {work} path="cloth.weight" label="Weight, g/m²" />
+  <Field {work} path="cloth.stretch" label="Stretch, %" hint="along the hole" />
+  {#each [{ path: 'cloth.frays', label: 'Frays' }, { path: 'cloth.iron', label: 'Takes an iron' }, { path: 'cloth.washed', label: 'Gets washed' }] as item (item.path)}
+    <Pick
+      {work}
+      path={item.path}
+      label={item.label}
+      listed
+      empty="as its kind does"
+      choices={workroom.catalogue?.answers ?? []}
+    />
+  {/each}
+  <Field {work} path="cloth.name" label="What you call the cloth" wide />
+</div>
+<div class="mt-3"><StackPicture {recipe} /></div>
+<Feel {work} />
+
+<h2 class="mt-6 text-lg font-semibold">The thread</h2>
+<div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
+  <Pick {work} path="thread.fibre" label="Thread fibre" choices={workroom.catalogue?.fibres ?? []} listed />
+  <Field {work} path="thread.tex" label="Thread, tex" hint="or 270 dtex, Nm 80/2, Ne 40/2, No. 120" />
+  <Field {work} path="thread.bobbin" label="Left on the bobbin" hint="20 m, 1.2 g, half, about a third" />
+  <Field {work} path="thread.name" label="What you call the thread" wide />
+</div>
+<p class="mt-1 text-sm text-secondary">
+  {recipe.thread_thickness.text} thick. This thread is also {recipe.thread_in.join(', ')}.
+</p>
+
+<Drawer {work} />
+<div class="mt-6"><Field {work} path="closure.name" label="What you call the closure" wide /></div>
