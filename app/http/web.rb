@@ -17,6 +17,7 @@ require_relative "../route/journal"
 require_relative "../route/machine"
 require_relative "../route/measure"
 require_relative "../route/print"
+require_relative "../route/shelf"
 require_relative "../route/stash"
 require_relative "../route/stitch"
 require_relative "../route/workroom"
@@ -47,6 +48,7 @@ module NimbleEyelet
       register Route::MachineRoutes
       register Route::StitchRoutes
       register Route::GarmentRoutes
+      register Route::ShelfRoutes
       register Route::StashRoutes
       register Route::CaliperRoutes
 

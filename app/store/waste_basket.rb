@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# WasteBasket holds what was removed for thirty days: closures, machines and buttons can be taken
+# WasteBasket holds what was removed for thirty days: closures, machines and what lies on a shelf can be taken
 # out again, and what has lain there longer is emptied out at a start.
 #
 #   basket.lying              # => [{ kind: "machine", id: 3, name: "Snipe", removed_at: …, until: … }]
@@ -13,7 +13,7 @@ module NimbleEyelet
   module Store
     class WasteBasket
       DAYS = 30
-      TABLES = { "closure" => :closures, "machine" => :machines, "button" => :buttons }.freeze
+      TABLES = { "closure" => :closures, "machine" => :machines, "button" => :buttons, "cloth" => :cloths, "thread" => :threads }.freeze
 
       # @param scope [Scope]
       def initialize(scope)
@@ -54,7 +54,7 @@ module NimbleEyelet
                                 .exclude(id: db[:closures].select(:machine_id))
                                 .exclude(id: db[:journal].exclude(machine_id: nil).select(:machine_id))
                                 .exclude(Sequel.cast(:id, String) => db[:revisions].select(Sequel.lit("document->>'machine.id'")))
-          [db[:closures].where(old), unused, db[:buttons].where(old), db[:workrooms].where(old)].sum(&:delete)
+          [db[:closures].where(old), unused, *%i[buttons cloths threads].map { |shelf| db[shelf].where(old) }, db[:workrooms].where(old)].sum(&:delete)
         end
       end
 

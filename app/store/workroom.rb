@@ -7,9 +7,11 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "../field/shelf_fields"
 require_relative "errors"
 require_relative "machines"
 require_relative "scope"
+require_relative "shelf"
 require_relative "stash"
 
 module NimbleEyelet
@@ -72,8 +74,7 @@ module NimbleEyelet
 
       # @return [Array<Hash>] rows of :buttons, :cloths or :threads, by name
       def shelf(table)
-        rows = table == :buttons ? @scope.standing(table) : @scope[table]
-        rows.order(:name).all
+        @scope.standing(table).order(:name).all
       end
 
       # @return [Machines]
@@ -98,6 +99,11 @@ module NimbleEyelet
         @scope.upsert(:garments, [{ name: name }], target: [:name], update: { name: name }, where: { removed_at: nil })
         @scope.standing(:garments).where(name: name).get(:id)
       end
+
+      # @param kind [String] key of ShelfFields::SHELVES
+      # @return [Shelf]
+      # @raise [Missing]
+      def shelf_of(kind) = Shelf.new(@scope, ShelfFields::SHELVES.fetch(kind) { raise Missing })
 
       # @return [Stash]
       def stash = @stash ||= Stash.new(@scope)

@@ -61,12 +61,14 @@ module NimbleEyelet
       def self.stages(sheet, present)
         sheet.stages.map do |word, state|
           stage = STAGES.fetch(word)
-          { word: stage.word, title: stage.title, question: stage.question, state: state.state,
+          { word: stage.word, title: title(stage, sheet.plan.button), question: stage.question, state: state.state,
             missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
             answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
         end
       end
-      private_class_method :changed, :plan, :row, :sheet, :stages
+      # What is no button is called by what it is.
+      def self.title(stage, button) = stage.word == "button" && !button.fastens? ? button.form.noun.capitalize : stage.title
+      private_class_method :title, :changed, :plan, :row, :sheet, :stages
     end
   end
 end

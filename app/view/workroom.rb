@@ -11,7 +11,7 @@ module NimbleEyelet
   module View
     module WorkroomView
       # Columns of a shelf that fill no field of a closure.
-      NOT_FILLED = %i[id workroom_id owned colour note revision words removed_at].freeze
+      NOT_FILLED = %i[id workroom_id owned colour note revision words removed_at garment].freeze
 
       # @param workroom [Store::Workroom]
       # @return [Hash]

@@ -57,6 +57,22 @@ Sequel.migration do
       add_column :kind, String, null: false, default: "no_go"
       add_constraint(:kind_known, kind: %w[no_go ridge])
     end
+    # Shelves of cloths and threads are kept like the button box: changed, put away, taken out again.
+    %i[cloths threads].each do |table|
+      alter_table(table) do
+        add_column :revision, Integer, null: false, default: 1
+        add_column :removed_at, :timestamptz
+        add_column :garment, String, null: false, default: ""
+        drop_constraint :"#{table}_workroom_id_name_key"
+      end
+      run "CREATE UNIQUE INDEX #{table}_workroom_id_name ON #{table} (workroom_id, name) WHERE removed_at IS NULL"
+    end
+    alter_table(:cloths) do
+      %i[frays iron washed].each do |column|
+        add_column column, String
+        add_constraint(:"#{column}_known", column => %w[yes no])
+      end
+    end
     alter_table(:machines) do
       %i[first_side first_direction].each do |column|
         set_column_default column, nil
@@ -122,6 +138,15 @@ Sequel.migration do
       set_column_not_null :to_mm
       drop_column :kind
     end
+    %i[cloths threads].each do |table|
+      from(table).exclude(removed_at: nil).delete
+      run "DROP INDEX #{table}_workroom_id_name"
+      alter_table(table) do
+        %i[revision removed_at garment].each { |column| drop_column column }
+        add_unique_constraint %i[workroom_id name], name: :"#{table}_workroom_id_name_key"
+      end
+    end
+    alter_table(:cloths) { %i[frays iron washed].each { |column| drop_column column } }
     from(:machines).where(first_side: nil).update(first_side: "left")
     from(:machines).where(first_direction: nil).update(first_direction: "away")
     alter_table(:machines) do

@@ -13,7 +13,7 @@ class HostileTest < AppTest
            "../../etc/passwd", "\u202e18", "18 mm mm", "{\"a\":1}", "1/0", "°", "=1+1"].freeze
 
   def address(path, id: 1, number: 1)
-    path.sub("{slug}", "marsh-walk").sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button").sub("{kind}", "closure")
+    path.sub("{slug}", "marsh-walk").sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button").sub("{kind}", "closure").sub("{shelf}", "cloths")
         .sub("{entry}", "6f0c7a1e-0000-4000-8000-000000000001")
   end
 

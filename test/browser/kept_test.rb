@@ -169,7 +169,7 @@ class KeptTest < BrowserTest
       assert_selector "[role=alert]", text: why
     end
 
-    assert_equal 6, db[:garments].count
+    assert_equal 7, db[:garments].count
   end
 
   def test_a_habit_that_cannot_be_is_refused_beside_its_field

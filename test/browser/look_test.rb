@@ -90,7 +90,7 @@ class LookTest < BrowserTest
       assert_current_path "#{ROOM}/closures/1/#{word}"
       assert_selector "nav a[aria-current=step]", text: NimbleEyelet::STAGES[word].title
     end
-    find("main").send_keys "1"
+    find("main").send_keys "2"
     type "button.diameter", "17"
 
     assert_current_path "#{ROOM}/closures/1/button"

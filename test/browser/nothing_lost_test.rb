@@ -34,7 +34,7 @@ class NothingLostTest < BrowserTest
     type "button.diameter", "20"
 
     assert_saved
-    assert_answer "39 mm"
+    assert_answer "31.42 mm"
   end
 
   def test_a_pause_in_the_middle_of_typing_leaves_what_is_typed_alone
@@ -85,7 +85,7 @@ class NothingLostTest < BrowserTest
   def test_a_lost_connection
     open_station "button"
 
-    assert_selector "main[data-fetched='8']"
+    assert_selector "main[data-fetched='9']"
     offline(true)
     type "button.diameter", "23"
 
@@ -213,7 +213,7 @@ class NothingLostTest < BrowserTest
 
     assert_saved
     assert_selector "nav li[data-stage=placket]", text: "does not fit"
-    find("main").send_keys "6"
+    find("main").send_keys "7"
 
     assert_answer "The steps wait."
     click_on "Put that right first."
@@ -230,6 +230,6 @@ class NothingLostTest < BrowserTest
     assert_text "This closure is not here any more."
     visit "#{ROOM}/closures/1/nonsense"
 
-    assert_answer "21 mm"
+    assert_answer "light woven"
   end
 end

@@ -26,20 +26,23 @@ class OwnWorkroomTest < BrowserTest
     click_link "Workroom"
     click_button "Begin"
 
-    assert_answer "18 mm"
+    assert_answer "light woven"
+    click_button "Next: Button"
+
+    assert_selector "nav li[data-stage=cloth]", text: ", settled"
     type "button.diameter", "22"
-    find("main").send_keys "3"
+    find("main").send_keys "4"
     type "placket.run_length", "480"
     find("input[data-path='placket.run_length']").send_keys :tab
 
     assert_saved
-    find("main").send_keys "8"
+    find("main").send_keys "9"
 
     assert_answer "1 : 1"
     strip = URI(find_link("Strip as PDF, A4")[:href]).path
 
     assert_equal "%PDF-", call(:get, strip)[0, 5]
-    assert_equal 7, db[:closures].where(workroom_id: 1).count, "the sample is as it was"
+    assert_equal 9, db[:closures].where(workroom_id: 1).count, "the sample is as it was"
     visit "/w/marsh-walk"
 
     assert_no_text "oilskin jacket"
@@ -54,16 +57,16 @@ class OwnWorkroomTest < BrowserTest
     open_station "sewing"
     click_button "Done"
 
-    assert_answer "Try the garment on"
+    assert_answer "Thread tex 27"
     assert_saved
     find("main").send_keys [:control, "z"]
     within("[role=dialog]") { click_button "Withdraw it" }
 
-    assert_answer "Stabilise"
+    assert_answer "Fit a new needle"
     assert_saved
     visit "#{ROOM}/closures/1/log"
 
-    assert_selector "li .line-through", text: "stabilise"
+    assert_selector "li .line-through", text: "needle"
     fill_in "A note", with: "new needle"
     click_button "Note it"
 

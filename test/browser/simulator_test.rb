@@ -19,8 +19,9 @@ class SimulatorTest < BrowserTest
         canvas.width = drawn.width; canvas.height = drawn.height
         const pen = canvas.getContext('2d', { willReadFrequently: true })
         pen.drawImage(drawn, 0, 0)
-        const x = Math.round(canvas.width * (#{side == :left ? 0.36 : 0.64})), y = Math.round(canvas.height * 0.3), tall = Math.round(canvas.height * 0.4)
-        const dots = pen.getImageData(x, y, 1, tall).data, cloth = pen.getImageData(2, 2, 1, 1).data
+        // The hole lies along the canvas: the left bead is the lower one.
+        const y = Math.round(canvas.height * (#{side == :left ? 0.62 : 0.38})), x = Math.round(canvas.width * 0.3), tall = Math.round(canvas.width * 0.4)
+        const dots = pen.getImageData(x, y, tall, 1).data, cloth = pen.getImageData(2, 2, 1, 1).data
         let open = 0
         for (let dot = 0; dot < tall; dot += 1) if (dots[dot * 4 + 2] - dots[dot * 4] < 20) open += 1
         return open / tall })()
@@ -70,15 +71,17 @@ class SimulatorTest < BrowserTest
   end
 
   def test_thicker_thread_lengthens_the_stitch_and_the_bobbin_is_held_against_the_row
-    open_station "recipe"
-    find("summary", text: "The cloth and thread in figures").click
+    open_station "cloth"
     type "thread.tex", "No. 40"
     find("input[data-path='thread.tex']").send_keys :tab
 
-    assert_selector "[data-setting=stitch_length]", text: "0.65 mm"
-    assert_text "Tex 75 polyester"
+    assert_saved
     type "thread.bobbin", "3 m"
     find("input[data-path='thread.bobbin']").send_keys :tab
+    find("body").send_keys "5"
+
+    assert_selector "[data-setting=stitch_length]", text: "0.65 mm"
+    assert_text "Tex 75 polyester"
 
     assert_selector "[data-bobbin]", text: /It lasts for \d of 7 holes/
     find("summary", text: "Why not another style?").click
@@ -87,8 +90,7 @@ class SimulatorTest < BrowserTest
   end
 
   def test_who_knows_no_figures_weighs_folds_and_pulls
-    open_station "recipe"
-    find("summary", text: "The cloth and thread in figures").click
+    open_station "cloth"
     find("summary", text: "I know none of these figures").click
     fill_in "Grams", with: "1.8"
     fill_in "Side of the square", with: "10cm"
@@ -104,8 +106,8 @@ class SimulatorTest < BrowserTest
 
     assert_selector "select[data-path='cloth.iron'] option:checked", text: "no"
     assert_saved
-    find("body").send_keys "6"
+    find("body").send_keys "7"
 
-    assert_text "No hot iron on this cloth."
+    assert_text "Stabilise under every hole: tear-away"
   end
 end

@@ -115,7 +115,7 @@ class WorkroomTest < BrowserTest
     assert_selector "[role=alert]", text: "at most 3 mm"
     open_station "opening"
 
-    assert_selector "[data-setting]", text: "Clamp the foot on 18 mm, then open it by 4 clicks of 0.5 mm."
+    assert_selector "[data-setting]", text: "Clamp the button, then open the foot by 4 clicks of 0.5 mm: 22.5 mm between the two stops."
     find("summary", text: "The same as a table").click
 
     assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 clicks"
@@ -132,21 +132,6 @@ class WorkroomTest < BrowserTest
     assert_selector "li", text: "Snipe barn machine"
   end
 
-  def test_a_row_of_openings_for_a_ribbon
-    open_station "opening"
-    find("summary", text: "An opening that is not for a button").click
-    select "ribbon", from: "For a"
-    fill_in "Width", with: "10"
-    select "a row", from: "How they come"
-    fill_in "First to last", with: "400"
-    fill_in "How many", with: "9"
-
-    assert_selector "[data-plain-row]", text: "10 of them, 44 mm from middle to middle"
-    fill_in "First to last", with: "40"
-
-    assert_selector "[role=alert]", text: "each want at least"
-  end
-
   # Wherever a closure leaves a habit open, the station shows which one holds.
   def test_every_habit_left_open_shows_what_the_house_does
     open_station "attach"
@@ -159,12 +144,50 @@ class WorkroomTest < BrowserTest
     open_station "placket"
 
     assert_selector "[data-path='placket.seat'] label.bg-primary", text: "as the house: 3 mm below the upper end"
-    find("summary", text: "Name and kind of closure").click
-
     assert_selector "select[data-path='placket.edge'] option:checked", text: "the house habit: 10 mm"
     assert_selector "select[data-path='placket.grid'] option:checked", text: "the house habit: whole millimetres"
     open_station "opening"
 
     assert_selector "select[data-path='opening.ruler'] option:checked", text: "the house habit: half millimetres"
+  end
+
+  def test_the_workroom_says_where_somebody_was
+    tick("needle")
+    visit ROOM
+
+    assert_selector "section", text: "Left set Lapwing: needle universal 80/12", normalize_ws: true
+    click_on "Go on with linen field smock: front placket"
+
+    assert_current_path "#{ROOM}/closures/1/sewing"
+    assert_answer "Thread tex 27"
+  end
+
+  def test_a_cloth_is_put_on_the_shelf_changed_and_put_away
+    visit "#{ROOM}/shelves/cloths"
+    click_on "Another cloth"
+    find_field("kind of cloth").select "pile or felted"
+
+    assert_field "weight", with: "300"
+    click_on "Keep it"
+
+    assert_selector "[role=alert]", text: "This needs a name."
+    find_field("cloth").set "heron fleece"
+    click_on "Keep it"
+
+    assert_selector "main li", text: "heron fleece"
+    assert_violates_nothing
+    fill_in "Search", with: "heron"
+
+    assert_selector "main li", count: 1
+    click_on "Put heron fleece away"
+
+    assert_no_selector "main li"
+    click_on "Put it back"
+
+    assert_selector "main li", text: "heron fleece"
+    open_station "cloth"
+    select "heron fleece, pile or felted, 300 g/m²"
+
+    assert_answer "pile or felted"
   end
 end

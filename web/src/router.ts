@@ -10,6 +10,7 @@ export const { navigate, route, p } = createRouter({
   '/': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
   '/w/:slug': () => import('./pages/workroom/WorkroomPage.svelte').catch(away),
   '/w/:slug/stash': () => import('./pages/stash/StashPage.svelte').catch(away),
+  '/w/:slug/shelves/:shelf': () => import('./pages/shelf/ShelfPage.svelte').catch(away),
   '/w/:slug/habits': () => import('./pages/habits/HabitsPage.svelte').catch(away),
   '/w/:slug/basket': () => import('./pages/basket/BasketPage.svelte').catch(away),
   '/w/:slug/garments/:id': () => import('./pages/garment/GarmentPage.svelte').catch(away),

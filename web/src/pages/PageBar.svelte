@@ -28,6 +28,7 @@
   let pages = $derived([
     { href: workroom.at(), name: 'Workroom' },
     { href: workroom.at('/stash'), name: 'Stash' },
+    { href: workroom.at('/shelves/cloths'), name: 'Shelves' },
     { href: workroom.at('/habits'), name: 'House habits' },
   ]);
 </script>

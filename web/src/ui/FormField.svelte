@@ -21,7 +21,7 @@
   const id = $props.id();
 </script>
 
-<div class={['flex flex-col gap-0.5', wide ? 'w-full max-w-md' : choices ? 'min-w-36' : 'w-36']}>
+<div class={['flex flex-col gap-0.5', wide ? 'w-full max-w-md' : choices ? 'max-w-full min-w-36' : 'w-36']}>
   <label for={id} class="text-sm text-secondary">{label}</label>
   {#if choices}
     <select

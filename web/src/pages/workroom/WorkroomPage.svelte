@@ -56,7 +56,7 @@
   failed={workroom.failed ? 'The server does not answer. Trying again…' : failed}
   missing={workroom.missing ? 'This workroom is not here any more.' : ''}
 >
-  <div class="grid gap-x-14 gap-y-8 md:grid-cols-[1fr_20rem]">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-x-14 gap-y-8 md:grid-cols-[minmax(0,1fr)_20rem]">
     <section>
       <NameForm />
       {#if removed}

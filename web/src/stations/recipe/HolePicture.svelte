@@ -10,6 +10,11 @@
   const MARGIN = 2.5;
   /** Under tension satin thread flattens to about so many times its diameter. */
   const FLAT = 1.7;
+  /** Index of cover at which cloth shows between the threads, and from which none does. */
+  const BARE = 0.36;
+  const COVERED = 0.48;
+  /** Ends are sewn close. */
+  const CLOSE: readonly string[] = ['tack', 'round', 'eyelet'];
   let canvas = $state<HTMLCanvasElement>();
   // The hole lies along the longer side of its frame, its outer or upper end at the left.
   let wide = $derived((hole.overall + 2 * MARGIN) * scale);
@@ -68,15 +73,32 @@
   /** Straight stitches keep their round thread, satin lies flat. */
   const straight = (index: number) => hole.parts.find((part) => index < part.to)?.kind === 'straight';
 
-  /** The stitches from one penetration to another, shaded along the thread: a shadow, the thread, its light. */
+  /** How full a bead looks, from bare cloth at 0 to covered at 1, by its index of cover. */
+  function fullness(index: number): number {
+    const part = hole.parts.find((other) => index < other.to);
+    if (part && CLOSE.includes(part.kind)) return 1;
+    const cover = hole.cover.find((bead) => bead.name === part?.name)?.index;
+    return cover === undefined ? 0 : Math.min(1, Math.max(0, (cover - BARE) / (COVERED - BARE)));
+  }
+
+  /** The stitches from one penetration to another, shaded along the thread: what fluff and flattened thread cover
+   * between two legs, then a shadow, the thread, its light. */
   function sew(pen: CanvasRenderingContext2D, from: number, to: number): void {
     const layers = [
-      { colour: colour('--thread-edge'), width: 1.2, alpha: 0.75 },
-      { colour: colour('--thread'), width: 0.92, alpha: 1 },
-      { colour: colour('--thread-light'), width: 0.3, alpha: 0.7 },
+      { colour: colour('--thread-edge'), width: 1.2, alpha: 0.6 },
+      { colour: colour('--thread'), width: 0.95, alpha: 1 },
+      { colour: colour('--thread-light'), width: 0.28, alpha: 0.55 },
     ];
     for (let index = Math.max(from, 1); index < to; index += 1) {
       const thick = hole.thread * scale * (straight(index) ? 1 : FLAT);
+      const full = fullness(index);
+      if (full > 0) {
+        const feed = Math.abs(x(index) - x(index - 1));
+        pen.fillStyle = colour('--thread');
+        pen.globalAlpha = full;
+        const [top, low] = [y(index - 1), y(index)].sort((one, other) => one - other) as [number, number];
+        pen.fillRect(Math.min(x(index), x(index - 1)) - feed * 0.05, top, feed * 1.1, low - top);
+      }
       pen.beginPath();
       pen.moveTo(x(index - 1), y(index - 1));
       pen.lineTo(x(index), y(index));

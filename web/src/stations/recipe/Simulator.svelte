@@ -72,7 +72,7 @@
       {fault}
     </p>{/each}
   {#if hole}
-    <div class="mt-2 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
+    <div class="mt-2 grid gap-x-8 gap-y-4">
       <div class="min-w-0" bind:clientWidth={box.width}>
         <!-- A zoomed hole is wider than the page: the box scrolls, by keyboard too. -->
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -147,7 +147,7 @@
           Stitch {Math.floor(sewn.at)} of {sewn.total}, {sewn.part}
         </p>
       </div>
-      <div class="space-y-2">
+      <div class="grid gap-x-8 gap-y-2 sm:grid-cols-2">
         {@render dial('Width', hole.width.mm, 1, widest, 0.1, hole.width.text, (to) =>
           sewn.turn('stitch_width', mm(to)),
         )}

@@ -79,7 +79,7 @@
       {/if}
     </div>
   {/if}
-  {#each grouped(state.steps) as group (group.part)}
+  {#each grouped(state.steps) as group (group.steps[0]?.key)}
     <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
     <ol class="mt-1 max-w-3xl">
       {#each group.steps as step (step.key)}

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+
+# The shelves of cloths and threads.
+class ShelfTest < AppTest
+  def shelf(kind = "cloths", **query) = call(:get, "/api/shelves/#{kind}?#{Rack::Utils.build_query(query)}")
+  def names(...) = shelf(...)["items"].map { |item| item["fields"]["name"] }
+  def seen(item) = { "HTTP_IF_MATCH" => "\"#{item['revision']}\"" }
+
+  def take_in(text, keep: "yes", kind: "cloths")
+    post("/api/workrooms/marsh-walk/shelves/#{kind}/import?keep=#{keep}", {}, HEADERS.merge("CONTENT_TYPE" => "text/csv", input: text))
+    JSON.parse(last_response.body)
+  end
+
+  def test_a_cloth_is_put_on_the_shelf_with_what_is_typical_for_its_kind_and_put_away_again
+    added = call(:post, "/api/shelves/cloths", { name: "marsh denim", kind: "heavy_woven", garment: "field trousers" })
+
+    assert_status 201
+    assert_equal ["320", "0.7 mm", "0"], added["fields"].values_at("weight", "thickness", "stretch"), "nobody measured it yet"
+    assert_equal ["marsh denim"], names(search: "field trou")
+    changed = call(:put, "/api/shelves/cloths/#{added['id']}", { name: "marsh denim", kind: "heavy_woven", thickness: "1/32", iron: "yes" }, seen(added))
+
+    assert_equal ["0.79 mm", "yes", 2], [*changed["fields"].values_at("thickness", "iron"), changed["revision"]]
+    call(:put, "/api/shelves/cloths/#{added['id']}", { name: "marsh denim", kind: "knit" }, seen(added))
+
+    assert_status 412
+    call(:delete, "/api/shelves/cloths/#{added['id']}", nil, seen(changed))
+    refute_includes names, "marsh denim"
+    assert_includes call(:get, "/api/waste-basket").map { |item| [item["kind"], item["name"]] }, ["cloth", "marsh denim"]
+    call(:post, "/api/waste-basket/cloth/#{added['id']}")
+    assert_includes names, "marsh denim"
+  end
+
+  def test_what_is_wrong_is_told_at_its_field
+    problem = call(:post, "/api/shelves/cloths", { name: "", kind: "moss", weight: "9999999", thickness: "thick" })
+
+    assert_status 422
+    assert_equal %w[shelf.kind shelf.name shelf.thickness shelf.weight], problem["faults"].map { |fault| fault["field"] }.sort
+    assert_equal ["shelf.name"], call(:post, "/api/shelves/threads", { name: "fine cotton", fibre: "cotton", tex: "20" })["faults"].map { |fault| fault["field"] }
+    call(:get, "/api/shelves/feathers")
+
+    assert_includes [400, 404], last_response.status
+  end
+
+  def test_a_shelf_goes_out_and_in_again_as_it_was
+    %w[cloths threads].each do |kind|
+      text = call(:get, "/api/workrooms/marsh-walk/#{kind}.csv")
+
+      assert_equal [0, 0, names(kind).size], take_in(text, kind: kind).values_at("new", "changed", "same")
+    end
+    found = take_in("name,kind,weight,thickness_mm\r\nreed voile,sheer,,\r\nmist voile,sheer,60,0.12\r\n=cmd,silk,1,1\r\n", keep: "no")
+
+    assert_equal [1, 1, 0, false], found.values_at("new", "changed", "same", "kept")
+    assert_equal [[4, "=cmd"]], found["bad"].map { |row| row.values_at("row", "name") }
+    refute_includes names, "reed voile"
+    take_in("name,kind\r\nreed voile,sheer\r\n")
+    assert_includes names, "reed voile"
+    take_in("\"")
+
+    assert_status 422
+  end
+end
