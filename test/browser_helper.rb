@@ -67,7 +67,7 @@ class BrowserTest < AppTest
 
   def size(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1,
-mobile: false)
+                                                                          mobile: false)
   end
 
   def wide = size(1280, 800)

@@ -54,6 +54,11 @@ module CoreValues
                 **changes)
   end
 
+  def recipe(kind: "sensing", recipe: {}, **parts)
+    given = { button: button, cloth: cloth, thread: thread, machine: machine(kind) }.merge(parts)
+    Recipes::Recipe.of(Recipes::Situation.new(**given), Recipes::Overrides.new(**recipe))
+  end
+
   def wish(**changes)
     Opening::Sizing.new(school: "passing_geometry", allowance: mm(3), correction: Length.zero, ruler: "half_millimetre", **changes)
   end

@@ -33,7 +33,9 @@ module NimbleEyelet
         section(pdf, "Set", settings)
         section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
         section(pdf, "Where it begins", begins)
-        section(pdf, "After the test hole and between two holes", [@sheet.plan.machine.reset_words&.then { |words| "Back to the first part: #{words}." } || "Nothing to reset."])
+        section(pdf, "After the test hole and between two holes", [@sheet.plan.machine.reset_words&.then do |words|
+          "Back to the first part: #{words}."
+        end || "Nothing to reset."])
         section(pdf, "Put back", back)
         pdf.render
       end
@@ -49,7 +51,9 @@ module NimbleEyelet
 
       def begins
         beginning = @sheet.beginning
-        return ["Sew one hole on a scrap and watch: which end, which side first. Then write it on the machine's page."] unless beginning.known?
+        unless beginning.known?
+          return ["Sew one hole on a scrap and watch: which end, which side first. Then write it on the machine's page."]
+        end
 
         side = beginning.side ? "; the #{beginning.side} side first" : ""
         at = { near: "the end toward you", far: "the end away from you", middle: "the middle of a long side" }.fetch(beginning.begins)

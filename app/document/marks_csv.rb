@@ -19,7 +19,9 @@ module NimbleEyelet
         CSV.generate(row_sep: "\r\n") do |csv|
           csv << ["hole", *COLUMNS.map { |column| "#{column}_mm" }, "lies", "edge_mm", "start_mm", "start_edge_mm", "sewn"]
           layout.holes.each do |hole|
-            csv << [hole.number, *COLUMNS.map { |column| hole[column] && Field.decimal(hole[column]) }, hole.lies, Field.decimal(hole.edge),
+            csv << [hole.number, *COLUMNS.map do |column|
+              hole[column] && Field.decimal(hole[column])
+            end, hole.lies, Field.decimal(hole.edge),
                     *start(hole), hole.sewn ? "yes" : "no"]
           end
         end

@@ -172,10 +172,12 @@ module NimbleEyelet
 
       def number(pen, hole)
         pen.text(cloth_width + 2, hole.at.to_f + 1, hole.number.to_s, 4)
-        pen.text(cloth_width + 9, hole.at.to_f + 1, [text(hole.at), hole.pinned, ("sewn" if hole.sewn)].compact.reject(&:empty?).join(", "), 3)
+        pen.text(cloth_width + 9, hole.at.to_f + 1,
+                 [text(hole.at), hole.pinned, ("sewn" if hole.sewn)].compact.reject(&:empty?).join(", "), 3)
         return unless @sheet.beginning.known? && hole.starts.one?
 
-        pen.text(cloth_width + 9, hole.at.to_f + 4.5, "needle #{text(hole.starts.first.along)}, edge #{text(hole.starts.first.from_edge)}", 2.4)
+        pen.text(cloth_width + 9, hole.at.to_f + 4.5,
+                 "needle #{text(hole.starts.first.along)}, edge #{text(hole.starts.first.from_edge)}", 2.4)
       end
 
       def draw_vertical(pen, hole)

@@ -14,7 +14,7 @@ module NimbleEyelet
   # habit - Boolean, left empty the house decides; label, help - String
   # dial - Boolean, a figure of the machine: in millimetres, whatever ruler a person reads
   class Field < Value.of(:path, :kind, :column, optional: false, choices: nil, limit: nil, initial: "", habit: false, label: "",
-                         help: "", dial: false)
+                                                help: "", dial: false)
     LONGEST_TEXT = 80
     NAMED = %w[closure.name machine.name stash.name shelf.name].freeze
 

@@ -18,17 +18,20 @@ module NimbleEyelet
 
     def self.by_name(fields) = fields.to_h { |field| [field.path.split(".").last.to_sym, field] }.freeze
 
+    FLAGS = %w[bobbin_finger balance straight_first lift_resets length_stepless width_stepless foot_pressure speed_limiter].freeze
+
     MACHINE = by_name([
                         field("machine.name", :text), field("machine.kind", :choice, choices: MACHINE_KINDS),
                         field("machine.stops", :choice, choices: STOPS), field("machine.reset", :choice, choices: RESETS),
                         *%w[max_width width_step length_step].map { |name| field("machine.#{name}", :length, dial: true) },
                         field("machine.neutral_tension", :decimal), field("machine.tension_step", :decimal),
                         field("machine.feed_stop", :choice, choices: FEED_STOPS),
-                        *%w[bobbin_finger balance straight_first lift_resets length_stepless width_stepless foot_pressure speed_limiter].map { |name| field("machine.#{name}", :flag) },
+                        *FLAGS.map { |name| field("machine.#{name}", :flag) },
                         field("machine.first_side", :choice, choices: FIRST_SIDES, optional: true),
                         field("machine.first_direction", :choice, choices: FIRST_DIRECTIONS, optional: true),
                         field("machine.anchor", :choice, choices: ANCHORS), field("machine.eye_end", :choice, choices: EYE_ENDS),
-                        field("machine.second_bead", :choice, choices: SECOND_BEADS), field("machine.forgets", :choice, choices: FORGETS),
+                        field("machine.second_bead", :choice, choices: SECOND_BEADS),
+                        field("machine.forgets", :choice, choices: FORGETS),
                         field("machine.foot_lift", :length),
                         field("machine.needle_positions", :whole), field("machine.top_speed", :whole)
                       ])
@@ -36,7 +39,9 @@ module NimbleEyelet
     FOOT = by_name([
                      field("foot.kind", :choice, choices: FOOT_KINDS), field("foot.nickname", :text),
                      field("foot.largest_button", :length, optional: true),
-                     *%w[allowance click].map { |name| field("foot.#{name}", :length, optional: true) }, field("foot.scale_pitch", :length),
+                     *%w[allowance click].map do |name|
+                       field("foot.#{name}", :length, optional: true)
+                     end, field("foot.scale_pitch", :length),
                      field("foot.scale_reads", :choice, choices: SCALE_READS)
                    ])
 

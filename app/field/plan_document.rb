@@ -36,7 +36,8 @@ module NimbleEyelet
         sections.fetch(section.to_sym)[name.to_sym] = document.key?(field.path) ? field.load(document[field.path]) : field.begun
       end
       lists = ClosureFields::LISTS.to_h { |path, list| [path[/\w+\z/].to_sym, load_rows(list, document[path].to_h)] }
-      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine, accepted: document["swatch.accepted"],
+      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine,
+        accepted: document["swatch.accepted"],
                              settled: document["settled"].to_h.transform_values { |read| PlainValue.load_all(read) })
     end
 

@@ -15,7 +15,8 @@ module NimbleEyelet
       # A stash of twenty thousand buttons fits.
       LARGEST_FILE = 4 * 1024 * 1024
       # Where files come in, and as what.
-      FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "shelves" => %r{\Atext/csv\s*(;|\z)}i, "garments" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
+      FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "shelves" => %r{\Atext/csv\s*(;|\z)}i,
+                "garments" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
       FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves)/(?:(?:cloths|threads)/)?import\z}
 
       # @return [Regexp, nil] the type a file has that comes in at this address

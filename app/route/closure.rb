@@ -89,9 +89,13 @@ module NimbleEyelet
         end
 
         # The one way to save over HTTP. A change hands on the sheet it was checked with.
-        def change(&block)
+        def change(&)
           @checked = nil
-          saved = stale_aware { closures.change(number(params["id"]), version: seen, device: device) { |closure| block.call(in_its_unit(closure)) } }
+          saved = stale_aware do
+            closures.change(number(params["id"]), version: seen, device: device) do |closure|
+              yield(in_its_unit(closure))
+            end
+          end
           show(saved, sheet: @checked || saved.sheet)
         end
 

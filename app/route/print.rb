@@ -21,7 +21,7 @@ module NimbleEyelet
 
           printer, type = FORMATS.fetch(format)
           strip = Document::Strip.new(sheet, present, garment: closure.garment_name,
-                                       date: closures.made_at(closure).utc.strftime("%Y-%m-%d"))
+                                                      date: closures.made_at(closure).utc.strftime("%Y-%m-%d"))
           content_type type
           attachment_name = "strip-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}"
           response["content-disposition"] = "inline; filename=\"#{attachment_name}\""

@@ -22,6 +22,10 @@ module NimbleEyelet
 
       def self.keeping(app)
         app.get(AT) { json(View::ShelfView.of(shelf, shelf.search(params["search"]), present)) }
+        changing(app)
+      end
+
+      def self.changing(app)
         app.post(AT) { show_shelf_item(shelf.add(shelf_typed), status: 201) }
         app.put("#{AT}/:id") { in_time { show_shelf_item(shelf.change(number(params["id"]), shelf_typed, revision: revision_seen)) } }
         app.delete("#{AT}/:id") do

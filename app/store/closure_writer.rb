@@ -42,7 +42,7 @@ module NimbleEyelet
       # @param position [Integer] its number
       def move(closure, plan, position)
         write(closure.id, plan, plan.changes_since(closure.plan).map(&:path), version: closure.version[/\d+\z/].to_i + 1,
-position: position)
+                                                                              position: position)
       end
 
       # @return [Integer] id

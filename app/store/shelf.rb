@@ -69,7 +69,12 @@ module NimbleEyelet
         return :same if there && load(there) == values
 
         if keep
-          there ? standing.where(id: there[:id]).update(wanted.merge(revision: there[:revision] + 1)) : @scope.insert(@kind.table, wanted)
+          if there
+            standing.where(id: there[:id]).update(wanted.merge(revision: there[:revision] + 1))
+          else
+            @scope.insert(@kind.table,
+                          wanted)
+          end
         end
         there ? :changed : :new
       end

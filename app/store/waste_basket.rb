@@ -13,7 +13,8 @@ module NimbleEyelet
   module Store
     class WasteBasket
       DAYS = 30
-      TABLES = { "closure" => :closures, "machine" => :machines, "button" => :buttons, "cloth" => :cloths, "thread" => :threads }.freeze
+      TABLES = { "closure" => :closures, "machine" => :machines, "button" => :buttons, "cloth" => :cloths,
+                 "thread" => :threads }.freeze
 
       # @param scope [Scope]
       def initialize(scope)
@@ -54,7 +55,9 @@ module NimbleEyelet
                                 .exclude(id: db[:closures].select(:machine_id))
                                 .exclude(id: db[:journal].exclude(machine_id: nil).select(:machine_id))
                                 .exclude(Sequel.cast(:id, String) => db[:revisions].select(Sequel.lit("document->>'machine.id'")))
-          [db[:closures].where(old), unused, *%i[buttons cloths threads].map { |shelf| db[shelf].where(old) }, db[:workrooms].where(old)].sum(&:delete)
+          [db[:closures].where(old), unused, *%i[buttons cloths threads].map do |shelf|
+            db[shelf].where(old)
+          end, db[:workrooms].where(old)].sum(&:delete)
         end
       end
 

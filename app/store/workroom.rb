@@ -48,7 +48,9 @@ module NimbleEyelet
       # @return [House]
       def house_for(unit)
         kept = @row[:habits].to_h
-        habits = HABITS.to_h { |path, habit| [path, kept.key?(path) ? ClosureFields.fetch(path).load(kept[path]) : habit.begins_in(unit)] }
+        habits = HABITS.to_h do |path, habit|
+          [path, kept.key?(path) ? ClosureFields.fetch(path).load(kept[path]) : habit.begins_in(unit)]
+        end
         House.new(habits: habits, stabilisers: kept.key?(DRAWER) ? kept[DRAWER].to_a : STABILISER_KINDS.keys)
       end
 

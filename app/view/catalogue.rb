@@ -16,20 +16,26 @@ module NimbleEyelet
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),
           cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present), places: noted(Placket::PLACES, &:says),
-          holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES), fibres: plain(SewingThread::DENSITIES.to_h { |key, _| [key, key] }),
+          holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES),
+          fibres: plain(SewingThread::DENSITIES.keys.to_h { |key| [key, key] }),
           styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: noted(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
           patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
           gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES), overlaps: plain(Placket::OVERLAPS),
           rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
           programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
-          sews: MACHINE_KINDS.values.map { |kind| { key: kind.key, parts: kind.sews, programmed: kind.programmed, usual: kind.usual } },
-          measured: BUTTON_SHAPES.values.map { |shape| { key: shape.key, across: shape.across, parts: shape.measured, fastens: shape.fastens } },
+          sews: MACHINE_KINDS.values.map do |kind|
+            { key: kind.key, parts: kind.sews, programmed: kind.programmed, usual: kind.usual }
+          end,
+          measured: BUTTON_SHAPES.values.map do |shape|
+            { key: shape.key, across: shape.across, parts: shape.measured, fastens: shape.fastens }
+          end,
           colours: noted(Buttons::COLOURS, &:ink),
           terms: TERMS.values.map { |term| item(term.key, term.word, term.means) },
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
-          first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS), second_beads: plain(SECOND_BEADS),
+          first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
+            second_beads: plain(SECOND_BEADS),
           forgets: plain(FORGETS), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
           fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
       end

@@ -66,6 +66,7 @@ module NimbleEyelet
             answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
         end
       end
+
       # What is no button is called by what it is.
       def self.title(stage, button) = stage.word == "button" && !button.fastens? ? button.form.noun.capitalize : stage.title
       private_class_method :title, :changed, :plan, :row, :sheet, :stages

@@ -10,7 +10,9 @@ module NimbleEyelet
       # @param garment [Store::Garment]
       # @return [Hash]
       def self.of(garment)
-        { id: garment.id, name: garment.name, closures: garment.closures.map { |closure| closure(closure, Presenter.new(closure.unit)) } }
+        { id: garment.id, name: garment.name, closures: garment.closures.map do |closure|
+          closure(closure, Presenter.new(closure.unit))
+        end }
       end
 
       def self.closure(closure, present)

@@ -22,7 +22,9 @@ module NimbleEyelet
 
       # Every fact as a person would type it.
       def self.facts(fields, thing, present)
-        fields.to_h { |name, field| [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : present.typed(thing[name], dial: field.dial)] }
+        fields.to_h do |name, field|
+          [name.to_s, field.kind == :flag ? FLAGS.fetch(thing[name]) : present.typed(thing[name], dial: field.dial)]
+        end
       end
       private_class_method :facts
     end

@@ -11,7 +11,8 @@ module NimbleEyelet
       def self.of(sheet, present)
         cut = sheet.cut
         { length: present.length(sheet.opening), overall: present.length(sheet.overall), wanted: present.length(cut.length),
-          says: present.words(says(sheet)), ruler: cut.ruler.name, verdict: verdict(sheet.verdict, present), ends: ends(cut.ends, present),
+          says: present.words(says(sheet)), ruler: cut.ruler.name, verdict: verdict(sheet.verdict, present),
+            ends: ends(cut.ends, present),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
           bands: cut.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
@@ -47,7 +48,9 @@ module NimbleEyelet
         { way: setting.by.key, name: setting.by.name, reads: setting.reads, figure: present.length(setting.figure),
           gives: present.length(setting.gives), overall: present.length(setting.overall),
           clicks: setting.clicks, opened: present.length(setting.opened), stops: present.length(setting.stops), clamps: setting.clamps,
-          expected: setting.expected&.map { |length| present.length(length) }, differs: setting.differs?, mark: present.words(setting.short),
+          expected: setting.expected&.map do |length|
+            present.length(length)
+          end, differs: setting.differs?, mark: present.words(setting.short),
           pitch: present.length(setting.pitch), says: present.words(setting.says),
           cautions: present.cautions(setting.cautions) }
       end

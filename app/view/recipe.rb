@@ -55,7 +55,8 @@ module NimbleEyelet
       def self.setting(line, sheet, present)
         decision = line.decision
         value = decision.value
-        { key: line.key.to_s, label: line.label, field: line.field, text: value.is_a?(Length) ? present.dial(value)[:text] : present.decided(value),
+        { key: line.key.to_s, label: line.label, field: line.field,
+          text: value.is_a?(Length) ? present.dial(value)[:text] : present.decided(value),
           scores: scores(line, chosen(line, sheet.recipe)), yours: decision.because.first.kind == :yours,
           because: present.reasons(decision.because), cautions: present.cautions(decision.cautions) }
       end

@@ -12,7 +12,8 @@ module NimbleEyelet
       # So many changes are told one by one.
       TOLD = 2
       NOTHING = "—"
-      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the accepted test hole", "stabilisers" => "the stabilisers at hand" }.freeze
+      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the accepted test hole",
+              "stabilisers" => "the stabilisers at hand" }.freeze
 
       # @param row [Hash] number, parent, changes, made_at
       # @return [Hash]
@@ -40,7 +41,8 @@ module NimbleEyelet
 
       # @return [String] what a path is called
       def self.label(path)
-        Figures.label(path) || ClosureFields::BY_PATH[path]&.label || OWN[path] || list(path)&.word || path.split(".").last.tr("_", " ")
+        Figures.label(path) || ClosureFields::BY_PATH[path]&.label || OWN[path] || list(path)&.word || path.split(".").last.tr("_",
+                                                                                                                               " ")
       end
 
       def self.change(change, present)
@@ -60,9 +62,7 @@ module NimbleEyelet
 
       def self.row(list, from, to, present)
         name = [list.word, (to || from)["label"].to_s].reject(&:empty?).join(" ")
-        place = ->(row) { row&.values_at(*list.lengths.map(&:to_s))&.map { |mm| mm && Length.new(mm.to_r) } }
-        was = place.call(from)
-        now = place.call(to)
+        was, now = [from, to].map { |row| row && places(list, row) }
         return "#{name} added at #{present.words(now.first)}" unless was
         return "#{name} at #{present.words(was.first)} removed" unless now
 
@@ -70,8 +70,9 @@ module NimbleEyelet
         pair ? "#{name} #{present.from_to(*pair)}" : "#{name} changed"
       end
 
+      def self.places(list, row) = row.values_at(*list.lengths.map(&:to_s)).map { |mm| mm && Length.new(mm.to_r) }
       def self.list(path) = ClosureFields::LISTS.values.find { |list| path.start_with?(list.path) }
-      private_class_method :change, :known, :row, :list
+      private_class_method :change, :known, :row, :places, :list
     end
   end
 end

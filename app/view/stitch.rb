@@ -20,11 +20,11 @@ module NimbleEyelet
         { **set, tension: present.number(simulation.tension), parts: parts(path), points: path.points.flatten.map do |figure|
           (figure * 1000).round
         end,
-          cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
-          overall: shape.overall.round(4), cord: shape.cord.round(4),
-          slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
-          thread: simulation.thread.to_f, **comes_to(simulation.reckoning, present),
-          row: row(simulation.row, present) }
+                 cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
+                 overall: shape.overall.round(4), cord: shape.cord.round(4),
+                 slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
+                 thread: simulation.thread.to_f, **comes_to(simulation.reckoning, present),
+                 row: row(simulation.row, present) }
       end
 
       def self.parts(path)

@@ -24,12 +24,17 @@ module NimbleEyelet
         holes = sheet.layout ? sheet.layout.holes : []
         word, = sheet.stages.find { |_, state| state.state != "tied" } || ["print"]
         { id: closure.id, name: closure.plan.name, garment: closure.garment_name, places: holes.map { |hole| hole.at.to_f },
-          sewn: holes.count(&:sewn), run_length: sheet.plan.placket.run_length.to_f, station: sheet.facts.steps.empty? ? word : "sewing",
+          sewn: holes.count(&:sewn), run_length: sheet.plan.placket.run_length.to_f, station: if sheet.facts.steps.empty?
+                                                                                                word
+                                                                                              else
+                                                                                                "sew" \
+                                                                                                  "ing"
+                                                                                              end,
           next: present.words(next_step(sheet, word)) }
       end
 
       def self.next_step(sheet, word)
-        step = sheet.progress && sheet.progress.steps.find { |one| one.key == sheet.progress.next_key }
+        step = sheet.progress&.steps&.find { |one| one.key == sheet.progress.next_key }
         return STAGES.fetch(word).question if sheet.facts.steps.empty?
 
         step ? step.does : "All steps are done."

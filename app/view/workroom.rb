@@ -52,7 +52,11 @@ module NimbleEyelet
         row && { machine: row[:machine_id],
                  fields: fields.to_h do |field|
                    value = field.load(row[field.column])
-                   [field.path, value.is_a?(Length) ? "#{Field.decimal(value)}mm" : value.is_a?(Rational) ? Field.decimal(value) : value&.to_s]
+                   [field.path, if value.is_a?(Length)
+                                  "#{Field.decimal(value)}mm"
+                                else
+                                  value.is_a?(Rational) ? Field.decimal(value) : value&.to_s
+                                end]
                  end }
       end
 

@@ -230,7 +230,7 @@ Sequel.migration do
       column :key, String, null: false
       primary_key %i[closure_id key]
       foreign_key %i[workroom_id closure_id], :closures, key: %i[workroom_id id], name: :steps_done_closure_id_fkey,
-on_delete: :cascade
+                                                         on_delete: :cascade
     end
     create_table(:knots) do
       foreign_key :workroom_id, :workrooms, null: false, on_delete: :cascade, index: true

@@ -33,7 +33,7 @@ unless defined?(FlatPlanMigration)
         end).to_h { |id, row| [id, names.zip(row).to_h] }]
       end
       old["fields"].merge(lists, "machine.id" => old["machine_id"], "swatch.accepted" => old["accepted"],
-"settled" => old["settled"].to_h)
+                                 "settled" => old["settled"].to_h)
     end
 
     def deep(document)

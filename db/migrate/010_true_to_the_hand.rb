@@ -133,7 +133,8 @@ Sequel.migration do
       drop_column :unit
     end
     alter_table(:pins) { drop_column :holds }
-    from(:keep_outs).where(to_mm: nil).update(to_mm: Sequel[:from_mm] + 5, from_mm: Sequel.function(:greatest, Sequel[:from_mm] - 5, 0))
+    from(:keep_outs).where(to_mm: nil).update(to_mm: Sequel[:from_mm] + 5,
+                                              from_mm: Sequel.function(:greatest, Sequel[:from_mm] - 5, 0))
     alter_table(:keep_outs) do
       set_column_not_null :to_mm
       drop_column :kind
@@ -142,7 +143,9 @@ Sequel.migration do
       from(table).exclude(removed_at: nil).delete
       run "DROP INDEX #{table}_workroom_id_name"
       alter_table(table) do
-        %i[revision removed_at garment].each { |column| drop_column column }
+        drop_column :revision
+        drop_column :removed_at
+        drop_column :garment
         add_unique_constraint %i[workroom_id name], name: :"#{table}_workroom_id_name_key"
       end
     end

@@ -206,7 +206,7 @@ class ContractTest < AppTest
     assert_equal ["18.38 mm", "1.05 mm", "19.05 mm", 3], figures << found["odd"]
     refute found["steady"]
     { %w[18 wide] => "readings.2", ["", " "] => "readings.1", ["-2"] => "readings.1",
-["900"] => "readings.1" }.each do |readings, field|
+      ["900"] => "readings.1" }.each do |readings, field|
       problem = call(:post, "/api/readings", { readings: readings })
 
       assert_status 422

@@ -22,14 +22,16 @@ class DemoTest < AppTest
     ["felted waistcoat", "fitted front"] =>
       ["25.54 mm", "27 mm", "29.85 mm", "snug", "keyhole", "sliding scale foot", "6.2 mm", "0.5 mm", [17, 133, 250, 340], "by hand"],
     ["coated hat strap", "chin strap"] =>
-      ["24 mm", "26 mm", "28 mm", "snug", "straight-stitch box, twice round", "general zigzag foot", "3 mm", "2.5 mm", [30], "by hand"],
+      ["24 mm", "26 mm", "28 mm", "snug", "straight-stitch box, twice round", "general zigzag foot", "3 mm", "2.5 mm", [30],
+       "by hand"],
     ["waxed rain cape", "storm front"] =>
       ["18.85 mm", "19.5 mm", "21.95 mm", "snug", "keyhole", "sliding scale foot", "5.4 mm", "0.6 mm",
        [29, 147, 265, 383, 501, 620], "by hand"],
     ["reed-green hide screen", "cord eyelets"] =>
       ["6.28 mm", "5 mm", "7 mm", "snug", "eyelet, twice round", "grooved satin foot", "1 mm", "0.4 mm", [6, 77, 148, 220], "none"],
     ["reed-green hide screen", "ribbon row"] =>
-      ["12.4 mm", "15 mm", "17.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot", "5.3 mm", "0.4 mm", [9, 139, 269, 399], "none"]
+      ["12.4 mm", "15 mm", "17.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot", "5.3 mm", "0.4 mm",
+       [9, 139, 269, 399], "none"]
   }.freeze
 
   def test_every_closure_of_the_demo
@@ -142,6 +144,7 @@ class DemoTest < AppTest
       place = steps.fetch("place-at-#{(hole['at']['mm'] * 1000).round}")
 
       hole["starts"].each { |start| [start["along"], start["from_edge"]].each { |length| assert_includes place, length["text"] } }
+
       assert_equal slit, hole["opening"]["text"]
     end
     assert_includes text_of("closures/#{id}/strip.svg"), "slit #{slit}, overall #{overall}"

@@ -111,7 +111,7 @@ class FilesTest < AppTest
     save(bodies.sample(random: random), id: id)
     if random.rand < 0.2
       enter({ kind: "swatch", closure: id, passes: "passes", measured: "20.1", note: words,
-with: closure(id)["sheet"]["swatch"]["with"] })
+              with: closure(id)["sheet"]["swatch"]["with"] })
     end
     act(:put, "settled/#{STAGES.keys.sample(random: random)}", nil, id: id)
   end

@@ -91,7 +91,8 @@ class MachineTest < AppTest
     after = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }
 
     assert_equal(%w[tear_away wash_film], found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
-    assert_equal ["fusible strip inside, its firm direction along the hole", "tear-away under the hole"], [before["text"], after["text"]]
+    assert_equal ["fusible strip inside, its firm direction along the hole", "tear-away under the hole"],
+                 [before["text"], after["text"]]
     assert_includes after["cautions"].first["instead"], "light fusible strip"
     assert_equal "stale", closure["sheet"]["stages"].find { |stage| stage["word"] == "recipe" }["state"]
     call(:patch, "/api/workroom", { stabilisers: ["glue"] }, "HTTP_IF_MATCH" => "\"2\"")

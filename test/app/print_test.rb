@@ -150,7 +150,9 @@ class PrintTest < AppTest
     holes = closure["sheet"]["placket"]["holes"]
 
     assert_equal(holes.map { |hole| hole["at"]["mm"] }, rows.map { |row| row["at_mm"].to_f })
-    assert_equal %w[hole at_mm gap_mm from_mm to_mm open_from_mm open_to_mm button_mm out_outer_mm out_inner_mm lies edge_mm start_mm start_edge_mm sewn], rows.headers
+    assert_equal %w[hole at_mm gap_mm from_mm to_mm open_from_mm open_to_mm button_mm
+                    out_outer_mm out_inner_mm lies edge_mm start_mm start_edge_mm sewn],
+                 rows.headers
   end
 
   def test_the_text_names_garment_and_places

@@ -19,16 +19,19 @@ class ShelfTest < AppTest
     assert_status 201
     assert_equal ["320", "0.7 mm", "0"], added["fields"].values_at("weight", "thickness", "stretch"), "nobody measured it yet"
     assert_equal ["marsh denim"], names(search: "field trou")
-    changed = call(:put, "/api/shelves/cloths/#{added['id']}", { name: "marsh denim", kind: "heavy_woven", thickness: "1/32", iron: "yes" }, seen(added))
+    changed = call(:put, "/api/shelves/cloths/#{added['id']}",
+                   { name: "marsh denim", kind: "heavy_woven", thickness: "1/32", iron: "yes" }, seen(added))
 
     assert_equal ["0.79 mm", "yes", 2], [*changed["fields"].values_at("thickness", "iron"), changed["revision"]]
     call(:put, "/api/shelves/cloths/#{added['id']}", { name: "marsh denim", kind: "knit" }, seen(added))
 
     assert_status 412
     call(:delete, "/api/shelves/cloths/#{added['id']}", nil, seen(changed))
+
     refute_includes names, "marsh denim"
     assert_includes call(:get, "/api/waste-basket").map { |item| [item["kind"], item["name"]] }, ["cloth", "marsh denim"]
     call(:post, "/api/waste-basket/cloth/#{added['id']}")
+
     assert_includes names, "marsh denim"
   end
 
@@ -37,7 +40,9 @@ class ShelfTest < AppTest
 
     assert_status 422
     assert_equal %w[shelf.kind shelf.name shelf.thickness shelf.weight], problem["faults"].map { |fault| fault["field"] }.sort
-    assert_equal ["shelf.name"], call(:post, "/api/shelves/threads", { name: "fine cotton", fibre: "cotton", tex: "20" })["faults"].map { |fault| fault["field"] }
+    unnamed = call(:post, "/api/shelves/threads", { name: "fine cotton", fibre: "cotton", tex: "20" })
+
+    assert_equal(["shelf.name"], unnamed["faults"].map { |fault| fault["field"] })
     call(:get, "/api/shelves/feathers")
 
     assert_includes [400, 404], last_response.status
@@ -52,9 +57,10 @@ class ShelfTest < AppTest
     found = take_in("name,kind,weight,thickness_mm\r\nreed voile,sheer,,\r\nmist voile,sheer,60,0.12\r\n=cmd,silk,1,1\r\n", keep: "no")
 
     assert_equal [1, 1, 0, false], found.values_at("new", "changed", "same", "kept")
-    assert_equal [[4, "=cmd"]], found["bad"].map { |row| row.values_at("row", "name") }
+    assert_equal([[4, "=cmd"]], found["bad"].map { |row| row.values_at("row", "name") })
     refute_includes names, "reed voile"
     take_in("name,kind\r\nreed voile,sheer\r\n")
+
     assert_includes names, "reed voile"
     take_in("\"")
 

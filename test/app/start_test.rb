@@ -111,7 +111,7 @@ class StartTest < AppTest
 
     assert_equal "200",
                  ask("/api/workrooms/marsh-walk/closures/1/plan", Net::HTTP::Patch, body: { "button.diameter" => "21" },
-seen: seen).code
+                                                                                    seen: seen).code
     second = start
 
     assert_match(/Port #{@port} is taken/, second.read)

@@ -70,7 +70,9 @@ class StitchTest < AppTest
   def test_the_card_says_what_to_set_in_the_machines_own_marks_and_what_to_put_back
     text = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").squeeze(" \n")
 
-    ["linen field smock: front placket", "Lapwing", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm", "Clamp the button, then open the foot by 5 clicks of 0.5 mm: 22.5", "It begins at the end toward you; the left side first",
+    ["linen field smock: front placket", "Lapwing", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm",
+     "Clamp the button, then open the foot by 5 clicks of 0.5 mm: 22.5",
+     "It begins at the end toward you; the left side first",
      "Put back", "Push the sensing lever up", "Presser foot"].each do |words|
       assert_includes text, words
     end

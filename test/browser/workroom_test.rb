@@ -115,7 +115,8 @@ class WorkroomTest < BrowserTest
     assert_selector "[role=alert]", text: "at most 3 mm"
     open_station "opening"
 
-    assert_selector "[data-setting]", text: "Clamp the button, then open the foot by 4 clicks of 0.5 mm: 22.5 mm between the two stops."
+    assert_selector "[data-setting]",
+                    text: "Clamp the button, then open the foot by 4 clicks of 0.5 mm: 22.5 mm between the two stops."
     find("summary", text: "The same as a table").click
 
     assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 clicks"

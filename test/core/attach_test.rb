@@ -44,7 +44,9 @@ class AttachTest < CoreTest
   def test_clearance_by_where_the_zigzag_is_anchored
     off = button(hole_spacing: mm(3.25))
 
-    assert_equal [mm(0.4), mm(0.275)], %w[centre left].map { |anchor| attaching(button: off, machine: machine(anchor: anchor)).clearance }
+    assert_equal([mm(0.4), mm(0.275)], %w[centre left].map do |anchor|
+      attaching(button: off, machine: machine(anchor: anchor)).clearance
+    end)
     assert_equal 120, attaching.needle_most
     assert_equal 70, attaching(button: button(hole_diameter: mm(1.1))).needle_most
     tight = attaching(button: button(hole_diameter: mm(0.8)), width: mm(4))
@@ -53,7 +55,8 @@ class AttachTest < CoreTest
   end
 
   def test_what_stands_too_high_or_leaves_no_room_for_a_spacer_goes_by_hand
-    { "too high" => { button: button(thickness: mm(12)) }, "spacer" => { cloth: cloth(layers: 8), machine: machine(foot_lift: mm(20)) } }.each do |rule, changes|
+    { "too high" => { button: button(thickness: mm(12)) },
+      "spacer" => { cloth: cloth(layers: 8), machine: machine(foot_lift: mm(20)) } }.each do |rule, changes|
       found = attaching(**changes)
 
       assert_equal [false, rule], [found.by_machine, found.cautions.first.rule]

@@ -69,24 +69,6 @@ class LayoutTest < CoreTest
     assert_equal ["placket.pins"], refused { run_of(pins: (1..7).map { |at| pin(at * 50, weight: 1) }).validate }.keys
   end
 
-  def test_a_collar_stand_hole_lies_across_and_needs_less_room
-    found = layout(first_lies: "across")
-
-    assert_equal %w[horizontal vertical], found.holes.first(2).map(&:lies)
-    assert_equal "3 mm", found.holes.first.out_outer.to_s
-    assert_operator found.holes.first.at, :<, layout.holes.first.at, "the button sits on its line, not above it"
-    assert_operator found.holes.first.button, :>=, mm(15)
-  end
-
-  def test_two_rows_stand_off_the_centre_line_and_need_a_wider_extension
-    found = layout(rows: "double", offset: mm(60), extension: mm(60))
-
-    assert_equal [mm(60), mm(60)], [found.holes.first.out_outer, found.holes.first.out_inner]
-    assert_equal ["extension", "edge distance"], found.edge.cautions.map(&:rule)
-    assert_empty layout(rows: "double", offset: mm(60), extension: mm(80)).edge.cautions
-    assert_equal layout.holes.map(&:at), found.holes.map(&:at)
-  end
-
   def test_the_foot_has_its_runway_or_says_how_to_get_it
     ahead = layout(count: 6, first: mm(24), last: mm(540), keep_outs: [Placket::KeepOut.new(from: mm(560), to: mm(570), label: "hem")])
     caution = ahead.holes.last.cautions.first
@@ -98,7 +80,8 @@ class LayoutTest < CoreTest
 
     assert_includes above.holes.last.cautions.first.instead, "Turn the garment"
     # A keyhole lies as its eye lies: the garment cannot be turned round.
-    eyed = sheet(placket: run_of(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))]),
+    eyed = sheet(placket: run_of(count: 2, first: mm(100), last: mm(400),
+                                 keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))]),
                  recipe: Recipes::Overrides.new(style: "keyhole")).layout.holes.last.cautions.first
 
     refute_includes eyed.instead, "Turn the garment"
@@ -158,24 +141,15 @@ class LayoutTest < CoreTest
     seam = Placket::KeepOut.new(from: mm(300), id: "zip")
 
     assert_equal [mm(295), mm(305)], [seam.upper, seam.lower]
-    taken = ->(keep_out) { layout(count: 7, first: mm(24), last: mm(540), keep_outs: [keep_out]).holes.any? { |hole| hole.at == mm(282) } }
+    taken = %w[no_go ridge].map do |kind|
+      stretch = Placket::KeepOut.new(from: mm(280), to: mm(284), kind: kind)
+      places(count: 7, first: mm(24), last: mm(540), keep_outs: [stretch]).include?(282.0)
+    end
 
-    assert_equal [false, true], %w[no_go ridge].map { |kind| taken.call(Placket::KeepOut.new(from: mm(280), to: mm(284), kind: kind)) }
-    assert_equal({ "placket.keep_outs.b.to" => "Write more than 350 mm here, where it begins; or leave this empty for a seam at that place." },
+    assert_equal [false, true], taken
+    assert_equal({ "placket.keep_outs.b.to" => "Write more than 350 mm here, where it begins; or leave this empty for " \
+                                               "a seam at that place." },
                  refused { run_of(keep_outs: [Placket::KeepOut.new(id: "b", from: mm(350), to: mm(350))]).validate })
-  end
-
-  # In a keyhole the shank sits in the middle of the eye; a cord lies in the middle of its slit.
-  def test_where_the_button_sits_across
-    across = ->(**changes) { sheet(placket: run_of(orientation: "horizontal", extension: mm(24)), **changes).then { |found| [found, found.layout.holes.first] } }
-    _, plain = across.call
-    eyed, keyhole = across.call(recipe: Recipes::Overrides.new(style: "keyhole"))
-    _, cord = across.call(button: button(shape: "cord", diameter: mm(8)))
-
-    assert_equal [mm(3), eyed.cut.ends.eye, cord.opening / 2], [plain, keyhole, cord].map(&:out_outer)
-    assert_equal [mm(24 - 3 - 1.25)], [plain.edge]
-    assert_equal sheet(button: button(shape: "cord", diameter: mm(8))).layout.holes.first.then { |hole| [hole.at, hole.at] },
-                 sheet(button: button(shape: "cord", diameter: mm(8))).layout.holes.first.then { |hole| [hole.middle, hole.button] }
   end
 
   # Whatever is asked: what is answered holds all of it, and what is refused says why and what would free it.

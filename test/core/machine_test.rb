@@ -26,11 +26,13 @@ class MachineTest < CoreTest
   def test_figures_of_a_dial_are_in_its_own_numbers
     dial = machine("stepped", length_stepless: true)
 
-    assert_equal ["0.5", "0.38 (half way from 0.25 to 0.5)", "0.33 (a third of the way from 0.25 to 0.5)"],
-                 [0.5, 0.38, 0.33].map { |length| dial.length_mark(mm(length)) }
+    assert_equal(["0.5", "0.38 (half way from 0.25 to 0.5)", "0.33 (a third of the way from 0.25 to 0.5)"],
+                 [0.5, 0.38, 0.33].map { |length| dial.length_mark(mm(length)) })
     assert_equal "4.5", dial.width_mark(mm(4.5))
-    assert_equal [mm(5), mm(4)], [4.1, 3.6].map { |wanted| machine(width_step: mm(0.5)).width_from(mm(wanted)) }.map { |width| width.round_up_to(mm(1)) }
-    assert_equal [4r, 4.5r, 0r], [4.2, 4.3, -1].map { |wanted| dial.tension_settable(wanted) }
+    assert_equal([mm(5), mm(4)], [4.1, 3.6].map do |wanted|
+      machine(width_step: mm(0.5)).width_from(mm(wanted))
+    end.map { |width| width.round_up_to(mm(1)) })
+    assert_equal([4r, 4.5r, 0r], [4.2, 4.3, -1].map { |wanted| dial.tension_settable(wanted) })
   end
 
   # Back to the first part and forgetting the length are two things; where a machine begins is unknown until watched.
@@ -38,7 +40,7 @@ class MachineTest < CoreTest
     assert_equal "turn the selector back to the first part", machine("stepped", reset: "none").reset_words
     assert_nil machine("memory").reset_words
     assert_equal "press its clear key", machine("memory", forgets: "clear_key").forget_words
-    assert_equal [nil, :near, :far], [nil, "away", "toward"].map { |way| machine(first_direction: way).begins }
+    assert_equal([nil, :near, :far], [nil, "away", "toward"].map { |way| machine(first_direction: way).begins })
     MACHINE_KINDS.each_value do |kind|
       assert_includes STOPS, kind.usual.fetch(:stops)
       assert_includes RESETS, kind.usual.fetch(:reset)

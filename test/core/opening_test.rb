@@ -9,7 +9,9 @@ class OpeningTest < CoreTest
     Opening::Cut.of(button, cloth, wish(**wished), ENDS, held: held, round: round)
   end
 
-  def passing(**changes) = Opening::Passing.of(changes.fetch(:button, button), changes.fetch(:cloth, cloth), **changes.except(:button, :cloth))
+  def passing(**changes)
+    Opening::Passing.of(changes.fetch(:button, button), changes.fetch(:cloth, cloth), **changes.except(:button, :cloth))
+  end
 
   def test_a_flat_button_by_every_school
     lengths = cut.answers.to_h { |answer| [answer.school.key, answer.length.to_s] }
@@ -91,12 +93,13 @@ class OpeningTest < CoreTest
 
   def test_verdict_bands
     needed = button.half_perimeter + cloth.fold
+
     { -0.51 => "will_not_pass", -0.5 => "tight", 0.29 => "tight", 0.3 => "snug", 1.99 => "snug", 2 => "easy", 3.6 => "easy",
       3.61 => "slips_out" }.each do |slack, band|
       assert_equal band, passing.verdict(needed + mm(Rational(slack.to_s))).key, slack.to_s
     end
     # A small button slips out from 2.5, a large one from a fifth of its width.
-    assert_equal [mm(2.5), mm(8)], [mm(11), mm(40)].map { |wide| passing(button: button(diameter: wide)).slips_from }
+    assert_equal([mm(2.5), mm(8)], [mm(11), mm(40)].map { |wide| passing(button: button(diameter: wide)).slips_from })
   end
 
   # σ² = 0.3² + (0.5·fold)² + (0.01·L)² + 0.2²: at the lower end of tight it passes one time in two.
@@ -133,6 +136,7 @@ class OpeningTest < CoreTest
     # The ring is never wider than the hole.
     [2, 3, 4.5, 6, 9].each do |width|
       eyed = Style.fetch("keyhole").ends(width: mm(width))
+
       assert_equal mm(width) / 2, eyed.eye + eyed.near
     end
   end
@@ -140,7 +144,9 @@ class OpeningTest < CoreTest
   # Cord 8: π·8/2 + 2 = 14.57, + 0.45 fold; an eyelet 8 + 1. Ribbon 10 × 0.3 + 1.5; hook 1.5 + 2; ring 20 + 2 + 1.
   def test_what_is_no_button_is_sized_by_the_same_rules
     bare = cloth(thickness: mm(0.001), interfacing: mm(0), layers: 1)
-    thing = ->(shape, diameter, thickness = 1, **more) { button(shape: shape, diameter: mm(diameter), thickness: mm(thickness), **more).validate }
+    thing = lambda { |shape, diameter, thickness = 1, **more|
+      button(shape: shape, diameter: mm(diameter), thickness: mm(thickness), **more).validate
+    }
     exact = ->(made, **more) { cut(button: made, cloth: bare, **more).chosen.exact.to_f }
 
     { thing.call("cord", 8) => (8 * Math::PI / 2) + 2, thing.call("ribbon", 10, 0.3) => 11.8, thing.call("hook", 1.5) => 3.5,
@@ -148,7 +154,7 @@ class OpeningTest < CoreTest
     assert_in_delta 9, exact.call(thing.call("cord", 8), round: true), 0.01
     # What is at its end passes too: the largest rules.
     assert_in_delta 22, exact.call(thing.call("cord", 8, tip: mm(20))), 0.01
-    assert_equal %w[passing_geometry strip], cut(button: thing.call("cord", 8)).answers.map { |answer| answer.school.key }
+    assert_equal(%w[passing_geometry strip], cut(button: thing.call("cord", 8)).answers.map { |answer| answer.school.key })
   end
 
   def test_what_passes_is_never_shorter_than_the_button_needs

@@ -172,42 +172,6 @@ class PathTest < CoreTest
     assert_empty Reckoning.of(path("straight_box", near: 1.0, far: 1.0, width: 3.0, length: 2.5), **coated).cautions
   end
 
-  def test_what_is_left_on_the_bobbin_as_people_say_it
-    { "20 m" => 20_000, "0,54 g" => 20_000, "about a third" => 11_667, "Half" => 17_500, "full" => 35_000,
-"empty" => 0 }.each do |said, left|
-      assert_in_delta left, Bobbin.left(said, thread).to_f, 1, said
-    end
-    assert_equal ["thread.bobbin"], refused { thread(bobbin: "some").validate }.keys
-    row = HoleSimulation.of(sheet(thread: thread(bobbin: "4 m"))).row
-
-    assert_includes row.says, "It lasts for #{row.enough_for} of 7 holes: change the bobbin before hole #{row.enough_for + 1}"
-    assert_includes 1..6, row.enough_for
-    assert_includes HoleSimulation.of(sheet(thread: thread(bobbin: "full"))).row.says, "whole row"
-    assert_nil HoleSimulation.of(sheet).row
-  end
-
-  # Textbook: 590.5 divided by the cotton count, 1000 by the metric one, a ninth of the deniers.
-  def test_threads_by_every_system
-    { "27" => 27, "270 dtex" => 27, "243 den" => 27, "Nm 40" => 25, "Nm 80/2" => 25, "Ne 40/2" => 29.527, "No. 120" => 25,
-      "ticket 100" => 30,
-      "tex 27,5" => 27.5 }.each do |said, tex|
-      assert_in_delta tex, LinearDensity.read(said).to_f, 0.001, said
-    end
-    ["", "0", "thick", "27 kg", "No. 120/2", "tex 27 den", "-3"].each do |said|
-      assert_equal ["thread.tex"], refused { LinearDensity.read(said) }.keys, said
-    end
-    assert_equal({ "dtex" => 250, "den" => 225, "Nm" => 40, "Ne" => 24, "No." => 120 }, LinearDensity.in_all(25r))
-  end
-
-  def test_a_cloth_by_feel
-    assert_equal 120, ClothFeel.weight(grams: 1.2r, side: mm(100))
-    assert_equal mm(0.5r), ClothFeel.thickness(folded: mm(4), layers: 8)
-    assert_equal 25, ClothFeel.stretch(marked: mm(100), pulled: mm(125))
-    [-> { ClothFeel.weight(grams: 0r, side: mm(100)) }, -> { ClothFeel.weight(grams: 1r, side: mm(1)) },
-     -> { ClothFeel.thickness(folded: mm(4), layers: 1000) }, -> { ClothFeel.thickness(folded: mm(0), layers: 8) },
-     -> { ClothFeel.stretch(marked: mm(100), pulled: mm(90)) }].each { |wrong| assert_equal 1, refused(&wrong).size }
-  end
-
   private
 
   def round(points) = points.map { |point| point.map { |figure| figure.round(6) } }

@@ -43,14 +43,16 @@ class RecipePropertyTest < CoreTest
   def settable?(length, step) = (length / step).denominator == 1
 
   # A recipe warns of the cloth, of what is missing and of what a person set; never of what it chose itself.
-  OTHERS = ["machine", "conflict", "carriage", "stabiliser", "thread", "perforation"].freeze
+  OTHERS = %w[machine conflict carriage stabiliser thread perforation].freeze
 
   def test_no_recipe_warns_of_its_own_making
     CLOTH_KINDS.each_value do |kind|
       machines = MACHINE_KINDS.keys.product([4, 5, 6.5r, 9], [0.1r, 0.5r], [0.05r, 0.1r, 0.25r], [true, false])
       machines.each do |name, widest, width_step, length_step, stepless|
-        dialled = machine(name, max_width: mm(widest), width_step: mm(width_step), length_step: mm(length_step), length_stepless: stepless)
-        found = sheet(cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch), machine: dialled).recipe
+        dialled = machine(name, max_width: mm(widest), width_step: mm(width_step), length_step: mm(length_step),
+                                length_stepless: stepless)
+        found = sheet(cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch),
+                      machine: dialled).recipe
 
         assert_empty found.cautions.map(&:rule) - OTHERS, "#{kind.key} on #{name} to #{widest}"
         next if found.stitched == :straight
@@ -67,7 +69,9 @@ class RecipePropertyTest < CoreTest
 
   def test_one_more_foot_on_record_never_makes_the_advice_worse
     each_sheet do |found|
-      more = found.plan.machine.with(feet: found.plan.machine.feet | [Foot.new(kind: pick(FOOT_KINDS.keys))].reject { |foot| found.plan.machine.foot(foot.kind) })
+      more = found.plan.machine.with(feet: found.plan.machine.feet | [Foot.new(kind: pick(FOOT_KINDS.keys))].reject do |foot|
+        found.plan.machine.foot(foot.kind)
+      end)
       points = ->(one) { one.recipe.scores[:foot].find { |score| score.key == one.recipe.foot.value.kind }.points }
 
       assert_operator points.call(Sheet.of(found.plan.with(machine: more))), :>=, points.call(found)
@@ -86,7 +90,7 @@ class RecipePropertyTest < CoreTest
       end
 
       %i[style foot needle stabiliser stitch_width stitch_length tension].each { |part| refute_empty recipe[part].because, part.to_s }
-      assert recipe.scores[:style].find { |score| score.option == recipe.style.value }.possible?
+      assert_predicate recipe.scores[:style].find { |score| score.option == recipe.style.value }, :possible?
     end
   end
 

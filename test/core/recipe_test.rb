@@ -3,11 +3,6 @@
 require_relative "../core_helper"
 
 class RecipeTest < CoreTest
-  def recipe(kind: "sensing", recipe: {}, **parts)
-    given = { button: button, cloth: cloth, thread: thread, machine: machine(kind) }.merge(parts)
-    Recipes::Recipe.of(Recipes::Situation.new(**given), Recipes::Overrides.new(**recipe))
-  end
-
   # d = √(4·tex·10⁻⁶ / (π·ρ·φ)): tex 27 polyester, ρ 1380, φ 0.65 gives 0.1958 mm.
   def test_thread_diameter_and_the_stitch_length_for_full_cover
     assert_in_delta 0.1958, thread.diameter.to_f, 0.0005
@@ -68,7 +63,7 @@ class RecipeTest < CoreTest
 
   def test_what_the_person_sets_wins_as_far_as_the_machine_goes
     own = recipe(recipe: { style: "keyhole", stitch_width: mm(20), tension: 2r, stabiliser: "paper", needle_size: 80,
-                              foot: "general_zigzag_foot" })
+                           foot: "general_zigzag_foot" })
 
     assert_equal ["keyhole", "7 mm", 2, "paper", 80, "general_zigzag_foot"],
                  [own.style.value.key, own.stitch_width.value.to_s, own.tension.value, own.stabiliser.value,
@@ -78,13 +73,6 @@ class RecipeTest < CoreTest
     assert_equal "Lengthen it to 0.4.", recipe(recipe: { stitch_length: mm(0.2) }).stitch_length.cautions.first.instead
     assert_equal "two_tacks", recipe(kind: "stepped", recipe: { style: "keyhole" }).style.value.key
     assert_includes refused { Recipes::Overrides.new(needle_size: 10).validate }.keys, "recipe.needle_size"
-  end
-
-  def test_thick_thread_wants_a_larger_needle_and_a_longer_stitch
-    thick = recipe(thread: thread(tex: 70))
-
-    assert_equal 100, thick.needle.value.size
-    assert_operator thick.stitch_length.value, :>, recipe.stitch_length.value
   end
 
   def test_styles_are_ranked_with_what_speaks_for_and_against
@@ -186,37 +174,5 @@ class RecipeTest < CoreTest
 
     assert_equal ["bobbin_finger", 0], [low.tension_move.key, low.tension.value]
     assert_match(/nothing below it/, recipe(machine: machine(neutral_tension: 0r)).tension.because.first.says)
-  end
-
-  def test_needles_by_cloth_and_thread
-    { { kind: "knit", stretch: 40 } => "stretch", { kind: "knit", stretch: 20 } => "ballpoint", { kind: "heavy_woven", weight: 340 } => "denim",
-      { kind: "leather" } => "leather", { kind: "coated" } => "fine sharp" }.each do |stuff, point|
-      assert_equal point, recipe(cloth: cloth(**stuff)).needle.value.point, stuff.to_s
-    end
-    assert_equal ["thread"], recipe(cloth: cloth(kind: "sheer", weight: 50), thread: thread(tex: 60)).needle.cautions.map(&:rule)
-  end
-
-  def test_rules_that_disagree_strongly_are_shown
-    conflict = recipe(cloth: cloth(kind: "coated", frays: "yes"))
-
-    assert_equal "straight_box", conflict.style.value.key
-    assert_includes conflict.style.cautions.map(&:rule), "conflict"
-  end
-
-  def test_the_best_stabiliser_that_can_be_had_is_taken_and_a_better_one_named
-    CLOTH_KINDS.each_key do |kind|
-      assert_empty recipe(cloth: cloth(kind: kind)).stabiliser.cautions, kind
-      [[], %w[fusible_strip], %w[tear_away wash_away wash_film], %w[tear_away]].each do |owned|
-        found = recipe(cloth: cloth(kind: kind), stabilisers: owned)
-
-        assert_empty found.stay.needs - owned, "#{kind} with #{owned}"
-        assert_nil found.stay.obstacle(cloth(kind: kind), owned)
-      end
-    end
-    assert_includes recipe(stabilisers: []).stabiliser.cautions.first.instead.to_s, "light fusible strip"
-    # No iron, no fusible; not washed, nothing that has to be washed out.
-    refute recipe(cloth: cloth(iron: "no")).stay.heat
-    refute recipe(cloth: cloth(kind: "sheer", washed: "no")).stay.wash
-    assert recipe(cloth: cloth(kind: "sheer")).stay.wash
   end
 end

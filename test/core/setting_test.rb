@@ -30,7 +30,8 @@ class SettingTest < CoreTest
 
     assert_equal [0, mm(3), mm(23)], [plain.clicks, plain.opened, plain.gives]
     assert_equal "Clamp the button, then open the foot 3 mm further: 23 mm between the two stops, by ruler.", plain.says.in(:mm)
-    assert_equal "Clamp the button and leave it there: 23 mm between the two stops.", setting("carriage_foot", allowance: mm(5)).says.in(:mm)
+    assert_equal "Clamp the button and leave it there: 23 mm between the two stops.",
+                 setting("carriage_foot", allowance: mm(5)).says.in(:mm)
     # Too far, too long already, or a ball: a flat stand-in of the right length.
     [setting("carriage_foot", allowance: mm(1), length: 25), setting("carriage_foot", allowance: mm(9)),
      setting("carriage_foot", allowance: mm(2), on: { shape: "ball", attachment: "shank" })].each do |stand_in|
@@ -42,16 +43,21 @@ class SettingTest < CoreTest
   end
 
   def test_a_scale_is_stopped_between_its_marks_and_gives_what_is_wanted
-    assert_equal "Stop 0.5 mm past the 25 mm mark: the marks of this foot count the overall length.", setting("sliding_scale_foot").says.in(:in)
-    assert_equal [mm(23), mm(23)], setting("sliding_scale_foot", scale_reads: "opening").then { |found| [found.figure, found.gives] }
+    assert_equal "Stop 0.5 mm past the 25 mm mark: the marks of this foot count the overall length.",
+                 setting("sliding_scale_foot").says.in(:in)
+    assert_equal([mm(23), mm(23)], setting("sliding_scale_foot", scale_reads: "opening").then { |found| [found.figure, found.gives] })
     inches = setting("sliding_scale_foot", length: 19.05, scale_pitch: Length.inches(1r / 8), scale_reads: "opening")
 
     assert_includes inches.says.in(:mm), "at the 3/4 in mark"
-    100.times { |step| (5 + (step / 3r)).then { |length| assert_equal mm(length), setting("sliding_scale_foot", length: length).gives } }
+    100.times do |step|
+      (5 + (step/3r)).then do |length|
+        assert_equal mm(length), setting("sliding_scale_foot", length: length).gives
+      end
+    end
   end
 
   def test_a_correction_changes_what_is_set_and_never_what_is_wanted
-    [["sliding_scale_foot", "stepped"], ["sliding_scale_foot", "memory"], ["general_zigzag_foot", "plain"]].each do |foot, kind|
+    [%w[sliding_scale_foot stepped], %w[sliding_scale_foot memory], %w[general_zigzag_foot plain]].each do |foot, kind|
       plain = setting(foot, kind: kind)
       more = setting(foot, kind: kind, correction: 1.5)
 

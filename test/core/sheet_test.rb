@@ -51,7 +51,9 @@ class SheetTest < CoreTest
     end
     wide = Sheet.of(all.changed("recipe.stitch_width" => mm(5), "recipe.style" => "round_end")).stages
 
-    assert_equal(%w[stale stale], %w[opening placket].map { |word| wide[word].state }, "an end as round as the hole is wide moves both")
+    assert_equal(%w[stale stale], %w[opening placket].map do |word|
+      wide[word].state
+    end, "an end as round as the hole is wide moves both")
     drawer = Sheet.of(all.with(stabilisers: [])).stages
 
     assert_equal(%w[stale stale stale], %w[cloth recipe sewing].map { |word| drawer[word].state })
@@ -61,13 +63,14 @@ class SheetTest < CoreTest
   # The carriage foot is learned from the first hole that was measured on it.
   def test_what_a_foot_adds_is_known_after_one_measured_hole
     first = sheet(machine: machine(id: 1))
-    swatch = Swatches::Swatch.new(passes: "tight", measured: mm(20), symptoms: [], opening: mm(22.5), stitch_width: mm(4.5), stitch_length: mm(0.4),
+    swatch = Swatches::Swatch.new(passes: "tight", measured: mm(20), symptoms: [], opening: mm(22.5), stitch_width: mm(4.5),
+                                  stitch_length: mm(0.4),
                                   tension: 3r, stabiliser: "fusible strip", sewn_with: first.sewn_with)
     learned = sheet(machine: machine(id: 1), facts: facts(swatches: [swatch]))
 
     assert_equal [nil, mm(18)], [first.setting.gives, first.sewn_with["setting.clamped"]]
     assert_equal [mm(22.5), mm(2.5)], [learned.setting.gives, learned.setting.opened], "18 and 2 of its own, 2.5 further"
-    assert_match(/adds 2 mm by itself/, learned.diagnosis.remarks.map(&:to_s).join)
+    assert_match(/adds 2 mm by itself/, learned.diagnosis.remarks.join)
     assert_nil sheet(machine: machine(id: 2), facts: facts(swatches: [swatch])).setting.gives, "another machine's foot is another foot"
   end
 

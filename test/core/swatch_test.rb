@@ -9,7 +9,10 @@ class SwatchTest < CoreTest
   end
 
   # Straight chalk lines: no foot to be learned.
-  def diagnosis(*swatches, **changes) = sheet(facts: facts(swatches: swatches), machine: machine("stepped", length_step: mm(0.05)), **changes).diagnosis
+  def diagnosis(*swatches, **changes)
+    sheet(facts: facts(swatches: swatches), machine: machine("stepped", length_step: mm(0.05)), **changes).diagnosis
+  end
+
   def change(*swatches) = diagnosis(*swatches).change
 
   def test_nothing_sewn_nothing_to_say_and_a_clean_one_is_accepted
@@ -29,7 +32,9 @@ class SwatchTest < CoreTest
     Swatches::SYMPTOMS.each_value do |symptom|
       rows = []
       said = (1..14).map do |number|
-        made = change(*(rows << swatch(number, symptoms: [symptom.key], **rows.last&.then { |last| { stitch_length: last.stitch_length, stitch_width: last.stitch_width, tension: last.tension, stabiliser: last.stabiliser } }.to_h)))
+        made = change(*(rows << swatch(number, symptoms: [symptom.key], **rows.last&.then do |last|
+          { stitch_length: last.stitch_length, stitch_width: last.stitch_width, tension: last.tension, stabiliser: last.stabiliser }
+        end.to_h)))
         if made.field
           rows.pop
           rows << swatch(number, symptoms: [symptom.key])
@@ -37,7 +42,7 @@ class SwatchTest < CoreTest
         end
         made.says.to_s
       end
-      by_hand = said.reject { |says| says.match?(/ from | second layer|Everything in reach/) }
+      by_hand = said.grep_v(/ from | second layer|Everything in reach/)
 
       assert_equal by_hand.uniq, by_hand, symptom.key
       assert_includes said.last, "Everything in reach", symptom.key
@@ -59,13 +64,13 @@ class SwatchTest < CoreTest
     short = [swatch(1, passes: "will_not_pass", measured: mm(20.5)), swatch(2, passes: "will_not_pass", measured: mm(20.5))]
 
     assert_match(/last threads/, change(short.first).says)
-    assert_equal ["opening.correction", mm(2)], change(*short).then { |made| [made.field, made.to] }
+    assert_equal(["opening.correction", mm(2)], change(*short).then { |made| [made.field, made.to] })
     tight = change(swatch(passes: "tight", measured: mm(22.5)))
     # 21 + 0.45 and the middle of snug, 1.15: 22.6, so 23: half a millimetre more ease than 1.
     assert_equal ["opening.ease", mm(1.5)], [tight.field, tight.to]
     assert_equal "opening.correction", change(swatch(measured: mm(25))).field, "it passes, but nobody set that length"
     refute diagnosis(swatch(measured: mm(25))).accept
-    assert_match(/22.5 mm was wanted: 2.5 mm too long/, diagnosis(swatch(measured: mm(25))).remarks.map(&:to_s).join)
+    assert_match(/22.5 mm was wanted: 2.5 mm too long/, diagnosis(swatch(measured: mm(25))).remarks.join)
   end
 
   def test_lengths_that_failed_are_not_tried_again

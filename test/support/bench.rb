@@ -159,7 +159,7 @@ module NimbleEyelet
         row = { from: "#{240 + (round % 90)}mm", to: "#{260 + (round % 90)}mm", label: "pocket edge" }
         body = { changes: { "placket.keep_outs" => { "a" => row } } }
         answer = http.post("#{HOME}/closures/1/preview", JSON.generate(body), "Content-Type" => "application/json",
-"X-Nimble-Eyelet" => "1")
+                                                                              "X-Nimble-Eyelet" => "1")
         raise answer.body unless answer.code == "200"
       end
 

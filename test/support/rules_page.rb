@@ -73,10 +73,12 @@ module NimbleEyelet
         { "bead by the weight of the cloth" => Recipes::BEADS.map { |weight, bead| "#{bead} at #{weight} g/m²" }.join(", "),
           "space to cut in, thin to thick cloth" => Recipes::SPACE.join(" to "),
           "bar tack" => TACK, "coverage index wanted" => "#{SewingThread::COVERAGE_AIM} (#{SewingThread::COVERAGE_LEAST} to #{SewingThread::COVERAGE_MOST})",
-          "coverage of an open zigzag" => cover(Recipes::OPEN_COVER), "coverage over a cord" => cover(Recipes::CORDED_COVER), "top tension below the usual" => Recipes::TENSION_DROP.to_i,
+          "coverage of an open zigzag" => cover(Recipes::OPEN_COVER), "coverage over a cord" => cover(Recipes::CORDED_COVER),
+            "top tension below the usual" => Recipes::TENSION_DROP.to_i,
           "bead by hand, share of the tack's width" => Recipes::MANUAL_BEAD.to_f, "cord" => Cord::THICKNESS,
           "thread wasted on top of what is sewn in" => "#{(Stitches::WASTE * 100).to_i} %" }
       end
+
       def self.cover(aim) = "#{aim.aim} (#{aim.least} to #{aim.most})"
       private_class_method :table, :called, :ending, :figures, :cover
     end

@@ -74,8 +74,10 @@ module NimbleEyelet
       # @return [Attaching]
       def attaching
         found = obstacle
-        return build(by_machine: false, instead: found.last, because: [shank_reason],
-                     cautions: [Caution.new(rule: found[0], says: found[1], instead: found.last)]) if found
+        if found
+          return build(by_machine: false, instead: found.last, because: [shank_reason],
+                       cautions: [Caution.new(rule: found[0], says: found[1], instead: found.last)])
+        end
 
         build(by_machine: true, instead: nil, because: because, cautions: cautions)
       end

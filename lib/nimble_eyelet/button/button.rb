@@ -28,7 +28,8 @@ module NimbleEyelet
   # outline - Outline or nil, of a shape with many corners
   # tip - Length or nil, half the way round what is at the end of a cord or strap: knot, tip, buckle
   class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
-                          width: nil, outline: nil, tip: nil)
+                                                                                                     width: nil, outline: nil,
+                                                                                                       tip: nil)
     LIMITS = {
       diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
       width: Typing::Limit.length(0, 150, open: true), hole_spacing: Typing::Limit.length(0, 100, open: true),

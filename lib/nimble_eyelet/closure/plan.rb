@@ -17,6 +17,7 @@ require_relative "../attach/attaching"
 require_relative "../button/button"
 require_relative "../cloth/cloth"
 require_relative "../cloth/stabiliser"
+require_relative "../length/wording"
 require_relative "../opening/sizing"
 require_relative "../placket/run"
 require_relative "../recipe/recipe"
@@ -40,6 +41,13 @@ module NimbleEyelet
     OWN = { "closure.name" => :name, "closure.unit" => :unit, "swatch.accepted" => :accepted }.freeze
     PATHS = (%w[closure.name closure.unit] + SECTIONS.flat_map { |section, noun| noun.members.map { |name| "#{section}.#{name}" } } -
              LISTS).freeze
+
+    # @return [Hash{String => Length, String, nil}] the cloth and thread a test hole is sewn in, by the paths of their figures
+    def sewn_on
+      { "thread.fibre" => thread.fibre, "thread.tex" => Wording.decimal(thread.tex.to_r, 4), "cloth.kind" => cloth.kind,
+        "cloth.weight" => cloth.weight.to_s, "cloth.thickness" => cloth.thickness, "cloth.layers" => cloth.layers.to_s,
+        "cloth.stretch" => cloth.stretch.to_s }
+    end
 
     # @param path [String] one of PATHS, LISTS, "machine.id" or "swatch.accepted"
     # @return [Object]

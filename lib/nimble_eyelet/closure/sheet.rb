@@ -12,7 +12,6 @@
 
 require_relative "../answer/refusal"
 require_relative "../attach/attaching"
-require_relative "../length/wording"
 require_relative "../opening/cut"
 require_relative "../opening/setting"
 require_relative "../placket/layout"
@@ -124,27 +123,21 @@ module NimbleEyelet
     end
 
     def diagnosis
-      set = { stitch_width: recipe.stitch_width, stitch_length: recipe.stitch_length, tension: recipe.tension,
-              stabiliser: recipe.stabiliser }.transform_values(&:value)
-      current = Swatches::CurrentSettings.new(
-        button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, foot: recipe.foot.value, ruler: cut.ruler, wanted: cut.length,
-        ease: cut.ease, correction: @plan.opening.correction, passing: cut.passing, stitched: recipe.stitched, stay: recipe.stay,
-        set: sewn_with.merge("thread.diameter" => @plan.thread.diameter), **set
-      )
+      made = { ease: cut.ease, passing: cut.passing, wanted: cut.length, ruler: cut.ruler, correction: @plan.opening.correction }
+      done = sewn_with.merge("thread.diameter" => @plan.thread.diameter)
+      current = Swatches::CurrentSettings.new(button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, set: done, **made, **fitted_and_set)
       Swatches::Diagnosis.of(@facts.swatches, current)
+    end
+
+    def fitted_and_set
+      %i[foot stitch_width stitch_length tension stabiliser].to_h { |line| [line, recipe[line].value] }
+                                                            .merge(stitched: recipe.stitched, stay: recipe.stay)
     end
 
     # Everything a test hole sewn now is sewn with: it is kept with what is seen on it.
     def sewn_with
-      @sewn_with ||= {
-        "opening.length" => cut.length, "setting.set" => setting.set, "setting.clamped" => clamped,
-        "recipe.stitch_width" => recipe.stitch_width.value, "recipe.stitch_length" => recipe.stitch_length.value,
-        "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 4), "recipe.stabiliser" => recipe.stabiliser.value,
-        "recipe.style" => style.key, "recipe.foot" => recipe.foot.value.kind, "recipe.needle" => recipe.needle.value.to_s,
-        "recipe.tension_move" => recipe.tension_move.key, "machine.id" => @plan.machine.id.to_s, "thread.fibre" => @plan.thread.fibre,
-        "thread.tex" => Wording.decimal(@plan.thread.tex.to_r, 4), "cloth.kind" => @plan.cloth.kind, "cloth.weight" => @plan.cloth.weight.to_s,
-        "cloth.thickness" => @plan.cloth.thickness, "cloth.layers" => @plan.cloth.layers.to_s, "cloth.stretch" => @plan.cloth.stretch.to_s
-      }.compact
+      @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.clamped" => clamped,
+                       "machine.id" => @plan.machine.id.to_s, **recipe.sewn_with, **@plan.sewn_on }.compact
     end
 
     # What a carriage foot is clamped on and opened to, without what it adds.

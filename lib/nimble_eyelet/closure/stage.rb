@@ -71,7 +71,7 @@ module NimbleEyelet
 
     def self.test_hole(sheet)
       swatch = sheet.facts.swatches.find { |one| one.id == sheet.plan.accepted }
-      return if swatch && swatch.like?(sheet.sewn_with)
+      return if swatch&.like?(sheet.sewn_with)
       return "The accepted test hole was sewn otherwise than the plan is now: sew another." if swatch
 
       sheet.facts.swatches.empty? ? "No test hole is sewn yet: it comes before the garment." : "No test hole is accepted yet."
@@ -95,13 +95,14 @@ module NimbleEyelet
     def self.cloth(sheet)
       plan = sheet.plan
       { **members("cloth", plan.cloth), **members("thread", plan.thread), "machine.name" => plan.machine.name, **machine(plan.machine),
-        "stabilisers" => plan.stabilisers.sort }
+                                                                          "stabilisers" => plan.stabilisers.sort }
     end
 
     # What of a machine the work goes by.
     def self.machine(machine)
       (machine.members - %i[id name feet styles]).to_h { |name| ["machine.#{name}", machine[name]] }
-                                                 .merge("machine.feet" => machine.feet.map(&:kind).sort, "machine.styles" => machine.styles.sort)
+                                                 .merge("machine.feet" => machine.feet.map(&:kind).sort,
+                                                        "machine.styles" => machine.styles.sort)
     end
 
     def self.button(sheet)
@@ -119,19 +120,23 @@ module NimbleEyelet
       holes = layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }
       buttons = sheet.plan.button.fastens? ? layout.holes.to_h { |hole| ["button.#{hole.number}", hole.button] } : {}
       starts = layout.holes.to_h { |hole| ["start.#{hole.number}", hole.starts.map(&:along)] }
-      { "placket.count" => layout.holes.size, "mark.edge" => layout.holes.first.edge, "opening.overall" => sheet.overall, **holes, **buttons, **starts }
+      { "placket.count" => layout.holes.size, "mark.edge" => layout.holes.first.edge, "opening.overall" => sheet.overall, **holes,
+        **buttons, **starts }
     end
 
     def self.recipe(sheet)
       recipe = sheet.recipe
-      { "recipe.style" => recipe.style.value.name, "recipe.foot" => recipe.foot.value.name, "recipe.stitch_width" => recipe.stitch_width.value,
+      { "recipe.style" => recipe.style.value.name, "recipe.foot" => recipe.foot.value.name,
+        "recipe.stitch_width" => recipe.stitch_width.value,
         "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => recipe.tension.value,
         "recipe.tension_move" => recipe.tension_move.name, "recipe.stabiliser" => recipe.stabiliser.value,
         "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
         "recipe.second_pass" => recipe.second_pass ? "yes" : "no" }
     end
 
-    def self.swatch(sheet) = { **opening(sheet), **recipe(sheet), **members("thread", sheet.plan.thread), "machine.name" => sheet.plan.machine.name }
+    def self.swatch(sheet)
+      { **opening(sheet), **recipe(sheet), **members("thread", sheet.plan.thread), "machine.name" => sheet.plan.machine.name }
+    end
 
     def self.sewing(sheet)
       return {} unless sheet.progress
@@ -141,7 +146,8 @@ module NimbleEyelet
 
     def self.attach(sheet)
       attaching = sheet.attaching
-      { "attach.by" => attaching.by_machine ? "machine" : "hand", "attach.width" => attaching.width, "attach.clearance" => attaching.clearance,
+      { "attach.by" => attaching.by_machine ? "machine" : "hand", "attach.width" => attaching.width,
+        "attach.clearance" => attaching.clearance,
         "attach.pattern" => attaching.pattern.name, "attach.stitches" => attaching.stitches, "attach.shank" => attaching.shank,
         "recipe.needle" => sheet.recipe.needle.value.to_s }
     end
@@ -160,7 +166,8 @@ module NimbleEyelet
               missing: StageNeeds.method(:test_hole)),
     Stage.new(word: "sewing", title: "Sewing", question: "What do the hands do next?", figures: StageAnswers.method(:sewing),
               missing: StageNeeds.method(:row)),
-    Stage.new(word: "attach", title: "Attach", question: "How are the buttons sewn on?", figures: StageAnswers.method(:attach), buttoned: true),
+    Stage.new(word: "attach", title: "Attach", question: "How are the buttons sewn on?", figures: StageAnswers.method(:attach),
+              buttoned: true),
     Stage.new(word: "print", title: "Print", question: "What lies on the table?", figures: StageAnswers.method(:print))
   ].to_h { |stage| [stage.word, stage] }.freeze
 end

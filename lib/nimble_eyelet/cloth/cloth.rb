@@ -17,7 +17,7 @@ module NimbleEyelet
   # seams - Integer, further layers of seams and facings at the hole
   # frays, iron, washed - "yes", "no", or nil to go by the kind
   class Cloth < Value.of(:kind, :weight, :thickness, :layers, :interfacing, :stretch, name: "", seams: 0,
-                         frays: nil, iron: nil, washed: nil)
+                                                                                      frays: nil, iron: nil, washed: nil)
     LIMITS = {
       weight: Typing::Limit.whole(10..1500), thickness: Typing::Limit.length(0, 15, open: true), layers: Typing::Limit.whole(1..12),
       interfacing: Typing::Limit.length(0, 5), stretch: Typing::Limit.whole(0..200), seams: Typing::Limit.whole(0..12)

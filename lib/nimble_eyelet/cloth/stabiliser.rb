@@ -20,7 +20,7 @@ module NimbleEyelet
   # torn, film - Boolean, torn away or trimmed off after the row
   # stretch_left - Rational, share of the cloth's stretch that a slit still has
   class Stabiliser < Value.of(:key, :says, :why, needs: [], heat: false, wash: false, inside: false, torn: false, film: false,
-                              stretch_left: 1r)
+                                                 stretch_left: 1r)
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")
 
@@ -33,7 +33,11 @@ module NimbleEyelet
       return "No hot iron on this cloth." if heat && !cloth.iron?
       return "This cloth is not washed, so it would stay in." if wash && !cloth.washed?
 
-      "There is none in the drawer: #{(needs - owned).map { |key| STABILISER_KINDS.fetch(key) }.join(' and ')}." if (needs - owned).any?
+      return unless (needs - owned).any?
+
+      "There is none in the drawer: #{(needs - owned).map do |key|
+        STABILISER_KINDS.fetch(key)
+      end.join(' and ')}."
     end
   end
 

@@ -37,7 +37,7 @@ module NimbleEyelet
   # click - Length of one click of its catch, or nil where it has none
   # scale_pitch - Length between two marks of a sliding scale foot; scale_reads - String, key of SCALE_READS
   class Foot < Value.of(:kind, nickname: "", largest_button: nil, allowance: nil, click: nil,
-                        scale_pitch: SCALE_PITCH, scale_reads: "overall")
+                               scale_pitch: SCALE_PITCH, scale_reads: "overall")
     LIMITS = {
       largest_button: Typing::Limit.length(0, 150, open: true), allowance: Typing::Limit.length(-5, 10),
       click: Typing::Limit.length(0.05r, 3), scale_pitch: Typing::Limit.length(0.1r, 25)

@@ -152,8 +152,10 @@ module NimbleEyelet
     # A dial without steps is set by eye to a hundredth at best.
     FINEST = Length.mm(1r / 100)
     # How far between two marks, in words.
-    WAYS_BETWEEN = { 0.1 => "a tenth of the way", 0.2 => "a fifth of the way", 0.3 => "a third of the way", 0.4 => "two fifths of the way",
-               0.5 => "half way", 0.6 => "three fifths of the way", 0.7 => "two thirds of the way", 0.8 => "four fifths of the way",
-               0.9 => "nearly all the way", 1.0 => "nearly all the way" }.freeze
+    WAYS_BETWEEN = { 0.1 => "a tenth of the way", 0.2 => "a fifth of the way", 0.3 => "a third of the " \
+                                                                                      "way", 0.4 => "two fifths of the way",
+                     0.5 => "half way", 0.6 => "three fifths of the way", 0.7 => "two thirds of the " \
+                                                                                 "way", 0.8 => "four fifths of the way",
+                     0.9 => "nearly all the way", 1.0 => "nearly all the way" }.freeze
   end
 end

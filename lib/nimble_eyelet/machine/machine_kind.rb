@@ -16,7 +16,7 @@ module NimbleEyelet
   # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this kind
   # mostly does, to begin its form with
   class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false, reset: nil,
-                               usual: {})
+                                                                         usual: {})
     # @return [Boolean] whether a hole begins with a tack and so at its very end, or with a bead, at the slit's end
     def tack_first? = sews.first == :near_tack
   end

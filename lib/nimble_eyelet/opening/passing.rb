@@ -68,7 +68,7 @@ module NimbleEyelet
       def band(slack)
         return "slips_out" if slack > slips_from
 
-        lower_ends.reject { |key, _| key == "slips_out" }.select { |_, least| slack >= least }.keys.last || "will_not_pass"
+        lower_ends.except("slips_out").select { |_, least| slack >= least }.keys.last || "will_not_pass"
       end
 
       # @return [Float] mm

@@ -84,7 +84,9 @@ module NimbleEyelet
       cloth = question.cloth
       give = question.passing.give
       return if cloth.stretch.zero?
-      return [nil, Reason.new(rule: "stretch", says: "The cloth stretches, but what stays the hole keeps it from giving.")] if give == 1
+      if give == 1
+        return [nil, Reason.new(rule: "stretch", says: "The cloth stretches, but what stays the hole keeps it from giving.")]
+      end
 
       [needed / give, Reason.new(rule: "stretch", source: "opening acts as L × (1 + 0.3 × stretch left by the stay)",
                                  says: Sentence["The cloth gives there, so the slit is cut %s shorter.", needed - (needed / give)])]
@@ -136,7 +138,9 @@ module NimbleEyelet
       says = question.stand_in? ? "A flat stand-in of %s, as long as H, is clamped in place of the ball." : "The foot is clamped on %s."
       reasons = [Reason.new(rule: "clamp", says: Sentence[says, gap])]
       added = question.foot&.allowance
-      return [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Sentence["The foot itself adds %s.", added])] if added
+      if added
+        return [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Sentence["The foot itself adds %s.", added])]
+      end
 
       added = USUAL_ALLOWANCE.sum(Length.zero) / USUAL_ALLOWANCE.size
       says = Sentence["What the foot adds is not measured yet: mostly %s to %s, reckoned here with %s.", *USUAL_ALLOWANCE, added]

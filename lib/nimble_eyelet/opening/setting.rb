@@ -43,7 +43,7 @@ module NimbleEyelet
     # stops - Length or nil, between the two stops of the lever; clamps - String or nil, what is put into the foot
     # clicks - Integer; opened - Length beyond what is clamped; pitch - Length between two marks, or nil
     class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0, opened: Length.zero, pitch: nil,
-                             stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
+                                                                                                   stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
       # @param button [Button]
@@ -172,13 +172,15 @@ module NimbleEyelet
         clicks = click ? (short / click).ceil : 0
         further = click ? click * clicks : short
         build(gap, gives: made + further - @request.correction, stops: made + further, clamps: thing, clicks: clicks, opened: further,
-                   short: click ? Sentence["%s and #{Clamping.counted(clicks)}", gap] : Sentence["%s and %s", gap, further],
+                   short: click ? Sentence["%s and #{counted(clicks)}", gap] : Sentence["%s and %s", gap, further],
                    says: opening_words(clicks, click, further))
       end
 
       def opening_words(clicks, click, further)
-        return Sentence["Clamp %s, then open the foot by #{Clamping.counted(clicks)} of %s: %s between the two stops.", thing, click,
-                        made + further] if click
+        if click
+          return Sentence["Clamp %s, then open the foot by #{counted(clicks)} of %s: %s between the two stops.", thing, click,
+                          made + further]
+        end
 
         Sentence["Clamp %s, then open the foot %s further: %s between the two stops, by ruler.", thing, further, made + further]
       end
@@ -211,7 +213,7 @@ module NimbleEyelet
                     instead: "Expect the test hole to come out short, and open the foot further after it.")
       end
 
-      def self.counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
+      def counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
 
       # Nearer than this nobody sets a foot.
       LEFT_ALONE = Length.mm(1r / 4)

@@ -58,7 +58,9 @@ module NimbleEyelet
 
       private
 
-      def lower = { "tight" => TIGHT_FROM.to_f, "snug" => SNUG_FROM.to_f, "easy" => EASY_FROM.to_f, "slips_out" => slips_from.to_f }[key]
+      def lower
+        { "tight" => TIGHT_FROM.to_f, "snug" => SNUG_FROM.to_f, "easy" => EASY_FROM.to_f, "slips_out" => slips_from.to_f }[key]
+      end
 
       def upper
         { "will_not_pass" => TIGHT_FROM, "tight" => SNUG_FROM, "snug" => EASY_FROM, "easy" => slips_from }[key]&.to_f

@@ -71,7 +71,12 @@ module NimbleEyelet
 
       def together(set)
         parts = set.map { |demand| part(*demand) }
-        parts.size == 1 ? Sentence["This cannot hold: %s", parts.first] : Sentence["These cannot all hold: #{(['%s'] * parts.size).join('; ')}", *parts]
+        if parts.size == 1
+          Sentence["This cannot hold: %s",
+                   parts.first]
+        else
+          Sentence["These cannot all hold: #{(['%s'] * parts.size).join('; ')}", *parts]
+        end
       end
 
       def within(set)

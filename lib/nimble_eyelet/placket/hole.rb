@@ -124,7 +124,12 @@ module NimbleEyelet
       def across(lies, opening)
         ends = @extent.ends
         outer, inner = lies == "vertical" ? [row_line, row_line] : [row_line + passing, row_line + passing - opening]
-        sewn_outer, sewn_inner = lies == "vertical" ? [outer + (@width / 2), outer - (@width / 2)] : [outer + ends.near, inner - ends.far]
+        sewn_outer, sewn_inner = if lies == "vertical"
+                                   [outer + (@width / 2),
+                                    outer - (@width / 2)]
+                                 else
+                                   [outer + ends.near, inner - ends.far]
+                                 end
         { out_outer: outer, out_inner: inner, sewn_outer: sewn_outer, sewn_inner: sewn_inner, edge: @run.extension - sewn_outer }
       end
 

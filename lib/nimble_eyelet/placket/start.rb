@@ -23,8 +23,10 @@ module NimbleEyelet
       # @param style [Style]
       # @return [Beginning]
       def self.of(machine, style)
-        outer_away = style.near == style.far && !style.corded || machine.eye_end == "far"
-        return new(begins: :middle, tack_first: false, outer_away: outer_away, side: machine.first_side) if %i[box ring].include?(style.near)
+        outer_away = (style.near == style.far && !style.corded) || machine.eye_end == "far"
+        if %i[box ring].include?(style.near)
+          return new(begins: :middle, tack_first: false, outer_away: outer_away, side: machine.first_side)
+        end
         return new(begins: :near, tack_first: true, outer_away: outer_away, side: machine.first_side || "left") if style.by_hand
 
         tacks = style.near == style.far && style.near == :tack && !(machine.straight_first && machine.type.programmed)

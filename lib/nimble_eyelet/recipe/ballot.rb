@@ -51,7 +51,9 @@ module NimbleEyelet
       def self.score(key, option, speaking, obstacle)
         votes = speaking.select { |rule| rule.votes.key?(key) }
         up, down = votes.partition { |rule| rule.votes[key].positive? }
-        Score.new(key: key, option: option, points: votes.sum { |rule| rule.votes[key] }, speaks_for: up, against: down, obstacle: obstacle)
+        Score.new(key: key, option: option, points: votes.sum do |rule|
+          rule.votes[key]
+        end, speaks_for: up, against: down, obstacle: obstacle)
       end
       private_class_method :score
     end

@@ -60,14 +60,16 @@ module NimbleEyelet
       private
 
       def box
-        Decision.of(@machine.length_settable(@cloth.type.hide ? HIDE_STITCH : BOX_STITCH), "perforation", "Long stitches leave fewer holes.")
+        Decision.of(@machine.length_settable(@cloth.type.hide ? HIDE_STITCH : BOX_STITCH), "perforation",
+                    "Long stitches leave fewer holes.")
       end
 
       def covering
         return Decision.of(found, "cover", between_words, source: FORMULA) if found
 
         open = marks.find { |mark| @thread.coverage(mark) < @cover.least } || marks.last
-        Decision.of(open, "second pass", Sentence["No mark of #{@machine.name} gives the cover wanted: #{@machine.length_mark(open)} is on the " \
+        Decision.of(open, "second pass", Sentence["No mark of #{@machine.name} gives the cover wanted: " \
+                                                  "#{@machine.length_mark(open)} is on the " \
                                                   "open side, so sew both beads twice."], source: FORMULA)
       end
 
@@ -96,7 +98,8 @@ module NimbleEyelet
       private_constant :MARKS_AROUND
 
       def between_words
-        Sentence["Tex #{Wording.decimal(@thread.tex.to_r, 2)} #{@thread.fibre} is %s thick; for a coverage index of #{@cover.aim} that is %s, " \
+        Sentence["Tex #{Wording.decimal(@thread.tex.to_r, 2)} #{@thread.fibre} is %s thick; for a coverage index of #{@cover.aim} " \
+                 "that is %s, " \
                  "and the dial is set to #{@machine.length_mark(found)}.", @thread.diameter, @thread.stitch_length(@cover.aim)]
       end
 
@@ -118,7 +121,10 @@ module NimbleEyelet
 
       def way_back(thin)
         target = within.min_by { |mark| Math.log(@thread.coverage(mark) / @cover.aim).abs }
-        return thin ? "No mark of the dial is right: sew a second pass over both beads." : "Take the next longer mark and a second pass." unless target
+        unless target
+          return thin ? "No mark of the dial is right: sew a second pass over both beads." : "Take the next longer mark and a " \
+            "second pass."
+        end
 
         "#{thin ? 'Shorten' : 'Lengthen'} it to #{@machine.length_mark(target)}#{', or sew a second pass' if thin}."
       end

@@ -49,9 +49,11 @@ module NimbleEyelet
         own = @overrides.needle_size
         return Decision.of(Needle.new(size: own, point: best.key), "your choice", "You chose it.", kind: :yours) if own
 
-        size_reason = Reason.new(rule: "thread", says: "Tex #{Wording.decimal(@situation.thread.tex.to_r, 1)} goes through #{through.min} to #{through.max}; " \
+        size_reason = Reason.new(rule: "thread", says: "Tex #{Wording.decimal(@situation.thread.tex.to_r, 1)} goes through " \
+                                                       "#{through.min} to #{through.max}; " \
                                                        "cloth of #{@situation.cloth.weight} g/m² wants #{wanted}.")
-        Decision.new(value: Needle.new(size: size, point: best.key), because: reasons(best) << size_reason, cautions: thread_caution(size - wanted))
+        Decision.new(value: Needle.new(size: size, point: best.key), because: reasons(best) << size_reason,
+                     cautions: thread_caution(size - wanted))
       end
 
       # @return [Stabiliser, nil] nothing where a person wrote their own
@@ -68,7 +70,9 @@ module NimbleEyelet
       end
 
       # @return [TensionMove]
-      def tension_move = @overrides.tension || @stitched == :straight ? TENSION_MOVES.fetch("leave") : tensions.find(&:possible?).option
+      def tension_move
+        @overrides.tension || @stitched == :straight ? TENSION_MOVES.fetch("leave") : tensions.find(&:possible?).option
+      end
 
       # @return [Decision] of a Rational, on the dial's marks
       def tension
@@ -95,14 +99,21 @@ module NimbleEyelet
       def foot_cautions(foot)
         return [] if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round?
 
-        says = @machine.foot("carriage_foot") ? "The carriage foot cannot hold this." : "No carriage foot is on record for #{@machine.name}."
-        [Caution.new(rule: "carriage", says: says, instead: "Watch the marks of the #{foot.name}, or clamp a flat stand-in of the right length.")]
+        says = if @machine.foot("carriage_foot")
+                 "The carriage foot cannot hold this."
+               else
+                 "No carriage foot is on record for " \
+                   "#{@machine.name}."
+               end
+        [Caution.new(rule: "carriage", says: says,
+                     instead: "Watch the marks of the #{foot.name}, or clamp a flat stand-in of the right length.")]
       end
 
       def thread_caution(larger)
         return [] if larger < MUCH_LARGER
 
-        [Caution.new(rule: "thread", says: "This thread needs a thicker needle than so fine a cloth wants.", instead: "Take a finer thread.")]
+        [Caution.new(rule: "thread", says: "This thread needs a thicker needle than so fine a cloth wants.",
+                     instead: "Take a finer thread.")]
       end
 
       # Better, and only not in the drawer.

@@ -17,13 +17,17 @@ module NimbleEyelet
                says: "The foot every zigzag machine has."),
       Rule.new(name: "not for holes", asks: "always", applies: ->(*) { true }, votes: { "button_foot" => -9 },
                says: "Its short toes are for buttons, and its sole stops satin."),
-      Rule.new(name: "channel", asks: "satin", applies: ->(_, style) { style.stitched != :straight }, votes: { "grooved_satin_foot" => 3 },
+      Rule.new(name: "channel", asks: "satin", applies: lambda { |_, style|
+        style.stitched != :straight
+      }, votes: { "grooved_satin_foot" => 3 },
                says: "The channel under its sole lets satin pass."),
       Rule.new(name: "straight stitch", asks: "a straight-stitch box", applies: ->(_, style) { style.stitched == :straight },
                votes: { "general_zigzag_foot" => 6, "carriage_foot" => -9, "sliding_scale_foot" => -6, "cording_foot" => -4 },
                says: "Straight stitch along chalked lines: a foot you can see past, that turns on a corner."),
       Rule.new(name: "sensing", asks: "the machine senses and the foot can hold the button",
-               applies: ->(s, style) { s.machine.type.senses && s.clamps? && !style.by_hand && !style.round? }, votes: { "carriage_foot" => 10 },
+               applies: lambda { |s, style|
+                 s.machine.type.senses && s.clamps? && !style.by_hand && !style.round?
+               }, votes: { "carriage_foot" => 10 },
                says: "It holds the button and works with the sensing lever, so every hole comes out alike."),
       Rule.new(name: "nothing to sense", asks: "the machine has no lever", applies: ->(s, _) { !s.machine.type.senses },
                votes: { "carriage_foot" => -9 }, says: "It works only with a sensing lever."),
@@ -33,7 +37,9 @@ module NimbleEyelet
                says: "Its prong holds the cord under both beads."),
       Rule.new(name: "no cord", asks: "no cord", applies: ->(_, style) { !style.corded }, votes: { "cording_foot" => -2 },
                says: "There is no cord to hold."),
-      Rule.new(name: "scale", asks: "the machine has a programme", applies: ->(s, style) { s.machine.type.programmed && !style.by_hand && !style.round? },
+      Rule.new(name: "scale", asks: "the machine has a programme", applies: lambda { |s, style|
+        s.machine.type.programmed && !style.by_hand && !style.round?
+      },
                votes: { "sliding_scale_foot" => 6 }, says: "Its frame slides with the hole and has marks to stop at."),
       Rule.new(name: "by hand", asks: "by hand, or round", applies: ->(_, style) { style.by_hand || style.round? },
                votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "The cloth has to turn under it.")

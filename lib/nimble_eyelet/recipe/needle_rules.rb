@@ -16,12 +16,14 @@ module NimbleEyelet
     NEEDLE_RULES = [
       Rule.new(name: "most cloth", asks: "always", applies: ->(_) { true }, votes: { "universal" => 3 },
                says: "A universal point suits most cloth."),
-      Rule.new(name: "loops", asks: "a knit, or it stretches", applies: ->(s) { s.stretchy? },
+      Rule.new(name: "loops", asks: "a knit, or it stretches", applies: lambda(&:stretchy?),
                votes: { "ballpoint" => 6, "stretch" => 4, "fine sharp" => -6, "denim" => -4 },
                says: "A ballpoint parts the loops instead of cutting them."),
-      Rule.new(name: "much stretch", asks: "it stretches by 30 % or more", applies: ->(s) { s.cloth.stretch >= 30 }, votes: { "stretch" => 3 },
+      Rule.new(name: "much stretch", asks: "it stretches by 30 % or more", applies: lambda { |s|
+        s.cloth.stretch >= 30
+      }, votes: { "stretch" => 3 },
                says: "A stretch needle does not skip where the cloth gives a lot."),
-      Rule.new(name: "fine cloth", asks: "sheer, or lighter than 70 g/m²", applies: ->(s) { s.fine? }, votes: { "fine sharp" => 5 },
+      Rule.new(name: "fine cloth", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?), votes: { "fine sharp" => 5 },
                says: "A fine sharp point leaves no pulled threads."),
       Rule.new(name: "film", asks: "needle holes stay", applies: ->(s) { s.cloth.type.perforates }, votes: { "fine sharp" => 6 },
                says: "A fine sharp point leaves few and small holes."),

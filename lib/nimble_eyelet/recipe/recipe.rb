@@ -9,6 +9,7 @@
 
 require_relative "../answer/reason"
 require_relative "../answer/refusal"
+require_relative "../length/wording"
 require_relative "../typing/limit"
 require_relative "../value"
 require_relative "density_choice"
@@ -63,6 +64,14 @@ module NimbleEyelet
       # @return [Ends]
       def ends = style.value.ends(width: stitch_width.value)
 
+      # @return [Hash{String => Length, String}] what a hole is sewn with, by the paths of its figures
+      def sewn_with
+        { "recipe.stitch_width" => stitch_width.value, "recipe.stitch_length" => stitch_length.value,
+          "recipe.tension" => Wording.decimal(tension.value.to_r, 4), "recipe.stabiliser" => stabiliser.value,
+          "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
+          "recipe.tension_move" => tension_move.key }
+      end
+
       # @param opening [Length]
       # @return [Length] how wide the hole is across its slit
       def width(opening) = style.value.round? ? opening + ends.both : stitch_width.value
@@ -72,7 +81,9 @@ module NimbleEyelet
 
       # @return [Array<RecipeLine>] what is set and fitted, in the order in which a person goes about it
       def lines
-        LINES.filter_map { |line| self[line.key] && line.with(decision: self[line.key], label: label(line), scores: scores.fetch(line.key, [])) }
+        LINES.filter_map do |line|
+          self[line.key] && line.with(decision: self[line.key], label: label(line), scores: scores.fetch(line.key, []))
+        end
       end
 
       # @return [Array<Caution>] of all parts
@@ -106,7 +117,8 @@ module NimbleEyelet
         width = WidthChoice.new(@situation, @overrides, @style.value, stitched)
         density = DensityChoice.new(@situation, @overrides, @style.value, stitched)
         Recipe.new(style: @style, stitched: stitched, foot: equipment.foot, needle: equipment.needle, stabiliser: equipment.stabiliser,
-                   stay: equipment.stay, stitch_width: width.decision, manual_width: width.by_hand, bead: width.bead, space: width.space,
+                   stay: equipment.stay, stitch_width: width.decision, manual_width: width.by_hand, bead: width.bead,
+                   space: width.space,
                    stitch_length: density.decision, coverage: density.coverage, second_pass: density.second_pass?,
                    tension: equipment.tension, tension_move: equipment.tension_move, cord: cord,
                    scores: { style: style.scores, **equipment.scores })
@@ -123,8 +135,9 @@ module NimbleEyelet
       def cord
         return Decision.of(true, "cord", "A cord under both beads keeps the hole from growing.") if @style.value.corded
 
-        Decision.of(false, "cord", @situation.stretchy? ? "No cord in this style: what is laid inside has to hold the length." :
-                                                          "This cloth keeps its length without a cord.")
+        Decision.of(false, "cord",
+                    @situation.stretchy? ? "No cord in this style: what is laid inside has to hold the length." : "This cloth keeps " \
+                      "its length without a cord.")
       end
     end
   end

@@ -11,16 +11,19 @@ module NimbleEyelet
     # applies - Proc(Situation)
     STABILISER_RULES = [
       Rule.new(name: "always something", asks: "always", applies: ->(_) { true },
-               votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 }, says: "Satin is never sewn without something to carry it."),
+               votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 }, says: "Satin is never sewn without " \
+                                                                                      "something to carry it."),
       Rule.new(name: "soft weave", asks: "a woven cloth that is neither heavy nor sheer",
                applies: ->(s) { !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap },
                votes: { "fusible_strip" => 6, "layer" => 1 }, says: "Light wovens tunnel without a stay inside."),
-      Rule.new(name: "firm cloth", asks: "heavy, and it does not stretch", applies: ->(s) { s.heavy? && !s.stretchy? && !s.cloth.type.nap },
+      Rule.new(name: "firm cloth", asks: "heavy, and it does not stretch", applies: lambda { |s|
+        s.heavy? && !s.stretchy? && !s.cloth.type.nap
+      },
                votes: { "tear_away" => 5 }, says: "Heavy, stable cloth carries its own satin; only the feed needs help."),
-      Rule.new(name: "stretch", asks: "a knit, or it stretches", applies: ->(s) { s.stretchy? },
+      Rule.new(name: "stretch", asks: "a knit, or it stretches", applies: lambda(&:stretchy?),
                votes: { "knit_fusible" => 7, "fusible_strip" => -3, "woven_strip" => 2, "layer" => -3, "tear_away" => 2 },
                says: "A knit stay keeps the direction that must not grow and moves with the rest."),
-      Rule.new(name: "sheer", asks: "sheer, or lighter than 70 g/m²", applies: ->(s) { s.fine? },
+      Rule.new(name: "sheer", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?),
                votes: { "wash_away" => 7, "organza" => 6, "fusible_strip" => -6, "tear_away" => -1, "layer" => -2 },
                says: "Nothing may show through afterwards, and sheer cloth puckers by itself."),
       Rule.new(name: "holes stay", asks: "needle holes stay", applies: ->(s) { s.cloth.type.perforates },

@@ -89,7 +89,8 @@ module NimbleEyelet
         return own(wanted) if @own
 
         found = @machine.width_from(wanted)
-        Decision.of(found, "beads and space", words(wanted, found), source: "width = 2 × bead + cutting space", cautions: cautions(found))
+        Decision.of(found, "beads and space", words(wanted, found), source: "width = 2 × bead + cutting space",
+                                                                    cautions: cautions(found))
       end
 
       def words(wanted, found)

@@ -32,14 +32,17 @@ module NimbleEyelet
       def spacing? = @attaching.shank.positive?
 
       def marks
-        Step.new(key: "mark-buttons", part: BUTTONED, does: "Mark the buttons through the finished holes, a pin at the button's seat and not in the corner.",
-                 how: "Closure flat, hems level; compare with the plan. One button first, then look whether it lies flat; then the rest.",
+        Step.new(key: "mark-buttons", part: BUTTONED, does: "Mark the buttons through the finished holes, a pin at the " \
+                                                            "button's seat and not in the corner.",
+                 how: "Closure flat, hems level; compare with the plan. One button first, then look whether it lies " \
+                      "flat; then the rest.",
                  figures: @order.layout.holes.to_h { |hole| ["button.#{hole.number}", hole.button] })
       end
 
       def by_hand
         thread = Step.new(key: "hand-thread", part: BUTTONED, figures: { "attach.hand_thread" => @attaching.hand_thread },
-                          does: Sentence["Cut %s of thread for each button; double it and wax it.", @attaching.hand_thread.round_up_to(Length.mm(10))],
+                          does: Sentence["Cut %s of thread for each button; double it and wax it.",
+                                         @attaching.hand_thread.round_up_to(Length.mm(10))],
                           how: @attaching.instead)
         shank = spacing? ? "over a pin; take it out and wind the thread 4 to 5 times round, for a shank of %s" : "and knot behind"
         sewn = each("Sew button %d on by hand.", Sentence["Four to six passes #{shank}.", *(@attaching.shank if spacing?)], child)
@@ -52,23 +55,34 @@ module NimbleEyelet
 
       def foot
         owned = @machine.foot("button_foot")
-        return Step.new(key: "button-foot", part: BUTTONED, does: "Fit the #{owned.full_name}.", moves: { "foot" => "button foot" }, hazards: %w[power]) if owned
+        if owned
+          return Step.new(key: "button-foot", part: BUTTONED, does: "Fit the #{owned.full_name}.", moves: { "foot" => "button foot" },
+                          hazards: %w[power])
+        end
 
-        Step.new(key: "button-foot", part: BUTTONED, does: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes.",
-                 moves: { "foot" => nil }, how: "Never fingers under a bare needle. Tape and glue come off again after.", hazards: %w[power])
+        Step.new(key: "button-foot", part: BUTTONED, does: "Fit the general zigzag foot; hold the button with tape or " \
+                                                           "a dot of glue stick outside its holes.",
+                 moves: { "foot" => nil }, how: "Never fingers under a bare needle. Tape and glue come off again " \
+                                                "after.", hazards: %w[power])
       end
 
       def feed
         moves, hazards = { "drop_feed" => [{ "feed_dogs" => "dropped" }, []], "cover_plate" => [{ "cover_plate" => "on" }, %w[power]],
                            "length_zero" => [{ "length" => "0" }, []] }.fetch(@machine.feed_stop)
         nudge = @machine.feed_stop == "length_zero" ? "Length 0 still nudges a little: look before each button." : nil
-        Step.new(key: "feed-off", part: BUTTONED, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", moves: moves, how: nudge, hazards: hazards,
+        Step.new(key: "feed-off", part: BUTTONED, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", moves: moves,
+                 how: nudge, hazards: hazards,
                  symptom: "Forgotten, the cloth creeps and the needle hits the button.")
       end
 
       def width
         mark = @machine.width_mark(@attaching.width)
-        anchor = @machine.anchor == "left" ? "Line it up by the first hole: this zigzag is anchored at the left." : "Line it up by the middle of the button."
+        anchor = if @machine.anchor == "left"
+                   "Line it up by the first hole: this zigzag is anchored at the left."
+                 else
+                   "Line it up by " \
+                     "the middle of the button."
+                 end
         mind = @attaching.verdict == "mind" ? " Hardly any room: a test button on a scrap first." : ""
         Step.new(key: "button-width", part: BUTTONED, figures: { "attach.width" => @attaching.width }, how: "#{anchor}#{mind}",
                  does: "Select zigzag, width #{mark}; top tension back to your usual.",
@@ -84,14 +98,21 @@ module NimbleEyelet
       end
 
       def sewn
-        pairs = @order.button.holes == 4 ? " #{@attaching.pattern.how} By hand through both holes before any power, for each pair." : ""
-        how = "Presser lever down: without it there is no top tension. #{@attaching.stitches} stitches a pair, begun and ended in the same hole.#{pairs}"
+        pairs = if @order.button.holes == 4
+                  " #{@attaching.pattern.how} By hand through both holes before any power, " \
+                    "for each pair."
+                else
+                  ""
+                end
+        how = "Presser lever down: without it there is no top tension. #{@attaching.stitches} stitches a pair, begun and ended in " \
+              "the same hole.#{pairs}"
         each("Turn the needle by hand through both holes, then sew button %d.", how, %w[wheel eyes] + child)
       end
 
       def each(does, how, hazards)
         @order.layout.holes.map do |hole|
-          Step.new(key: Step.key_at("button", hole.at), part: "#{BUTTONED}: #{hole.number} of #{@order.count}", does: format(does, hole.number), how: how,
+          Step.new(key: Step.key_at("button", hole.at), part: "#{BUTTONED}: #{hole.number} of " \
+                                                              "#{@order.count}", does: format(does, hole.number), how: how,
                    hazards: hazards,
                    figures: { "hole.at" => hole.at, "hole.button" => hole.button, "attach.pattern" => @attaching.pattern.name,
                               "attach.stitches" => @attaching.stitches.to_s, "attach.shank" => @attaching.shank })
@@ -99,8 +120,10 @@ module NimbleEyelet
       end
 
       def finish
-        wind = spacing? && Step.new(key: "wind", part: BUTTONED, does: "Take the spacer out, wind the tails round the shank and knot them.",
-                                    how: "Tails of 200 to 250 wind four to five times.", figures: { "attach.shank" => @attaching.shank })
+        wind = spacing? && Step.new(key: "wind", part: BUTTONED, does: "Take the spacer out, wind the tails round the " \
+                                                                       "shank and knot them.",
+                                    how: "Tails of 200 to 250 wind four to five times.",
+                                    figures: { "attach.shank" => @attaching.shank })
         secure = Step.new(key: "secure", part: BUTTONED, does: "Tails to the back, knot and trim.",
                           how: @order.for_child ? "For a child: knotted, liquid only on top." : nil, hazards: child)
         [wind || nil, secure]

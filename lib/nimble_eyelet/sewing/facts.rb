@@ -23,7 +23,7 @@ module NimbleEyelet
     # moves - Hash of machine part to its state afterwards, nil for neutral; swatch - Swatches::Swatch or nil
     # note - String
     class Entry < Value.of(:id, :kind, :happened_at, about: nil, step: nil, at: nil, opening: nil, done_with: {},
-                           moves: {}, swatch: nil, note: "")
+                                                     moves: {}, swatch: nil, note: "")
       KINDS = %w[swatch step hole_sewn button_sewn machine_part mishap note withdrawal].freeze
       # Kinds that say that a step was done.
       STEPS = %w[step hole_sewn button_sewn].freeze

@@ -22,13 +22,14 @@ module NimbleEyelet
       end
 
       # @return [Array<Step>]
-      def steps = [tails, tear, film, *sealed, *@order.holes.flat_map { |hole| open(hole) }].compact
+      def steps = [tails, tear, film, *sealed, *@order.holes.flat_map { |hole| opened(hole) }].compact
 
       private
 
       def tails
         away = @order.clamped? ? { "lever" => nil, "button_in_foot" => nil } : {}
-        Step.new(key: "tails", part: OPENED, does: "Take the thread tails to the back, knot and trim them.", moves: away, hazards: %w[pins],
+        Step.new(key: "tails", part: OPENED, does: "Take the thread tails to the back, knot and trim " \
+                                                   "them.", moves: away, hazards: %w[pins],
                  how: @order.clamped? ? "Lever up and what is clamped out of the foot: the holes are sewn." : nil)
       end
 
@@ -50,12 +51,15 @@ module NimbleEyelet
       def sealed
         return [] unless @order.cloth.frays? && !@order.straight?
 
-        [Step.new(key: "seal", part: OPENED, does: "Seal the cut line sparingly with fray liquid.", how: "Tried on the scrap for stains.", hazards: %w[liquid]),
-         Step.new(key: "dry", part: OPENED, does: "Let it dry, as its label says.", how: "To the touch mostly 15 to 30 minutes; a day before iron or wash.",
+        [Step.new(key: "seal", part: OPENED, does: "Seal the cut line sparingly with fray liquid.", how: "Tried on the " \
+                                                                                                         "scrap for stains.",
+                  hazards: %w[liquid]),
+         Step.new(key: "dry", part: OPENED, does: "Let it dry, as its label says.", how: "To the touch mostly 15 to 30 " \
+                                                                                         "minutes; a day before iron or wash.",
                   symptom: "Cut wet, it glues the edges together.")]
       end
 
-      def open(hole)
+      def opened(hole)
         part = "#{OPENED}: hole #{hole.number}"
         [punch(hole, part), cut(hole, part)].compact
       end
@@ -68,7 +72,8 @@ module NimbleEyelet
                elsif @order.style.round?
                  Sentence["Punch eyelet #{hole.number} open, %s across.", hole.opening]
                end
-        does && Step.new(key: Step.key_at("punch", hole.at), part: part, does: does, figures: figures(hole), how: "On a block, from the right side.", hazards: %w[blade])
+        does && Step.new(key: Step.key_at("punch", hole.at), part: part, does: does, figures: figures(hole),
+                         how: "On a block, from the right side.", hazards: %w[blade])
       end
 
       def cut(hole, part)

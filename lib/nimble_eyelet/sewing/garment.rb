@@ -41,7 +41,8 @@ module NimbleEyelet
 
       def stabilise
         wide = stay_width.round_up_to(Length.mm(1))
-        Step.new(key: "stabilise", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s, "stay.width" => wide },
+        Step.new(key: "stabilise", part: MADE_READY,
+                 figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s, "stay.width" => wide },
                  does: Sentence["Stabilise under every hole: #{@recipe.stabiliser.value}, %s wide.", wide], hazards: heat,
                  how: "#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side.",
                  symptom: "Left out, the row tunnels and the holes grow.")
@@ -50,9 +51,13 @@ module NimbleEyelet
       def stabilise_buttons
         return unless @order.button.fastens?
 
-        Step.new(key: "stabilise-buttons", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s }, hazards: heat,
+        Step.new(key: "stabilise-buttons", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s },
+                 hazards: heat,
                  does: "Stay the underlap too, where the buttons will be sewn.", symptom: "Left out, a button tears its own hole.",
-                 how: @stay && (@stay.torn || @stay.film) ? "A small square of cloth or fusible behind each button; a sheet that tears away holds nothing." : nil)
+                 how: if @stay && (@stay.torn || @stay.film)
+                        "A small square of cloth or fusible behind each button; a sheet that " \
+                          "tears away holds nothing."
+                      end)
       end
 
       def try_on
@@ -65,7 +70,8 @@ module NimbleEyelet
         holes = @order.count == 1 ? "the hole" : "#{@order.count} holes"
         Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
                  does: Sentence["Mark #{holes}, each from the top edge#{across}; the slit is %s.", *edges, @order.opening],
-                 how: Sentence["Last iron before the first mark. With #{@order.cloth.type.marking}; the line of each hole %s past both ends. " \
+                 how: Sentence["Last iron before the first mark. With #{@order.cloth.type.marking}; the line of each hole %s past " \
+                               "both ends. " \
                                "Never measure one hole from the one before.", LINE_BEYOND])
       end
 
@@ -86,10 +92,14 @@ module NimbleEyelet
       def lines
         return unless @order.lines?
 
-        how = @order.straight? ? Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value] :
-                                 "Both ends of every slit: they are where the tacks begin."
+        how = if @order.straight?
+                Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value]
+              else
+                "Both ends of every slit: they are where the tacks begin."
+              end
         Step.new(key: "chalk", part: MADE_READY, how: how, figures: @order.lengths.merge(@order.length_set),
-                 does: Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.", @order.setting.figure + @order.cut.ends.both,
+                 does: Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.",
+                                @order.setting.figure + @order.cut.ends.both,
                                 @order.setting.figure])
       end
 

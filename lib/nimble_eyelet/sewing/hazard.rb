@@ -15,7 +15,8 @@ module NimbleEyelet
       "no_iron" => "No hot iron on this cloth.",
       "liquid" => "Fresh air, no flame; the label wins.",
       "pins" => "Count needles and pins: none stays in the cloth, nor within reach of children and pets.",
-      "children" => "For a child: small parts come off and are swallowed. Ask your local product-safety rules, pull hard, and pull again after washing.",
+      "children" => "For a child: small parts come off and are swallowed. Ask your local product-safety rules, pull " \
+                    "hard, and pull again after washing.",
       "cords" => "No cord at the neck or hood of a child's garment: it can strangle.",
       "breaks" => "A long row: put the work down now and then, and look up.",
       "manual" => "Your machine's own manual wins over anything said here. One that bites or smells: stop, and have it looked at."

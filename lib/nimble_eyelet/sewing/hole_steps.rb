@@ -15,13 +15,16 @@ module NimbleEyelet
         "sensing" => ["Sew the hole.", ["Near tack, one bead away, far tack, other bead back."]],
         "memory" => ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
         "stepped" => ["Sew the hole in its four parts.",
-                      ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to seven stitches at " \
+                      ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to seven " \
+                       "stitches at " \
                        "both tacks.", :overall]],
         "hand" => ["Sew the hole with zigzag.",
-                   ["Tack at width %s and length 0, bead at width %s, needle down at the inner edge of bead one and pivot half a turn, tack, bead.",
+                   ["Tack at width %s and length 0, bead at width %s, needle down at the inner edge of bead one and " \
+                    "pivot half a turn, tack, bead.",
                     :stitch_width, :manual_width]],
         "straight" => ["Sew the box, twice round.",
-                       ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot down. " \
+                       ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
+                        "down. " \
                         "Overlap four stitches; no reverse, tails through and knotted.", :rows]],
         "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle; the open hole is %s across.", :length]]
       }.freeze
@@ -40,7 +43,8 @@ module NimbleEyelet
 
       def hole(hole, first:)
         part = "Hole #{hole.number} of #{@order.count}"
-        [reset(hole, part, first), place(hole, part), lever(hole, part), sew(hole, part, first), look(hole, part), cord(hole, part)].compact
+        [reset(hole, part, first), place(hole, part), lever(hole, part), sew(hole, part, first), look(hole, part),
+         cord(hole, part)].compact
       end
 
       def key(name, hole) = Step.key_at(name, hole.at)
@@ -55,7 +59,8 @@ module NimbleEyelet
       end
 
       def place(hole, part)
-        Step.new(key: key("place", hole), part: part, figures: at(hole).merge(started(hole)), does: onto(hole), how: laid(hole), hazards: %w[wheel])
+        Step.new(key: key("place", hole), part: part, figures: at(hole).merge(started(hole)), does: onto(hole), how: laid(hole),
+                 hazards: %w[wheel])
       end
 
       def started(hole)
@@ -68,10 +73,14 @@ module NimbleEyelet
 
       def onto(hole)
         one, other = hole.starts
-        return Sentence["Needle onto the start mark, by hand: %s from the top edge, %s from the finished edge#{where(one)}.", one.along,
-                        one.from_edge] unless other
+        unless other
+          return Sentence["Needle onto the start mark, by hand: %s from the top edge, %s from the finished " \
+                          "edge#{where(one)}.", one.along,
+                          one.from_edge]
+        end
 
-        Sentence["Needle onto the start mark, by hand: where it begins at the #{one.at} end %s from the top edge, %s from the finished edge; " \
+        Sentence["Needle onto the start mark, by hand: where it begins at the #{one.at} end %s from the top edge, %s from the " \
+                 "finished edge; " \
                  "at the #{other.at} end %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
       end
 
@@ -82,14 +91,17 @@ module NimbleEyelet
         [("Carriage against its front stop, no gap." if @order.clamped?),
          "Right side up, #{@order.beginning.away(hole)} away from you.",
          ("The #{side} bead comes first." if side && !@order.straight? && !@order.style.round?),
-         ("Cord: the loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end, both tails at the other." if @order.corded?),
+         (if @order.corded?
+            "Cord: the loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end, both tails at the other."
+          end),
          "Top tail through the foot, both tails under it and to the side."].compact.join(" ")
       end
 
       def lever(hole, part)
         return unless @order.clamped?
 
-        Step.new(key: key("lever", hole), part: part, does: "Foot down, then the sensing lever down and touching: looked at last.", figures: at(hole),
+        Step.new(key: key("lever", hole), part: part, does: "Foot down, then the sensing lever down and touching: " \
+                                                            "looked at last.", figures: at(hole),
                  moves: { "lever" => "down" }, symptom: "Left up, the machine beeps and stops, or runs on past the tack.")
       end
 
@@ -105,14 +117,20 @@ module NimbleEyelet
         return "straight" if @order.straight?
         return "round" if @order.style.round?
 
-        @order.style.by_hand ? "hand" : @machine.kind == "plain" ? "hand" : @machine.kind
+        if @order.style.by_hand
+          "hand"
+        else
+          @machine.kind == "plain" ? "hand" : @machine.kind
+        end
       end
 
       def added
         found = []
         found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
         found << Sentence["Sew both beads a second time, without tacks."] if @recipe.second_pass
-        found << Sentence["Stop it yourself when the second bead meets the tack."] if @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
+        if @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
+          found << Sentence["Stop it yourself when the second bead meets the tack."]
+        end
         found << Sentence["Even speed; guide, do not pull."]
       end
 
@@ -136,7 +154,8 @@ module NimbleEyelet
       def look(hole, part)
         Step.new(key: key("look", hole), part: part, figures: at(hole).merge(@order.slit), hazards: %w[wheel],
                  does: "Needle up by hand, foot up, draw the cloth out and cut the tails to a hand's width.",
-                 how: Sentence["Look before the next: a slit of %s, both beads alike, nothing showing through. Log it if it differs.", @order.opening])
+                 how: Sentence["Look before the next: a slit of %s, both beads alike, nothing showing through. Log it " \
+                               "if it differs.", @order.opening])
       end
 
       def cord(hole, part)

@@ -37,14 +37,16 @@ module NimbleEyelet
 
       def thread
         name = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
-        Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name }, does: "Thread #{name} on top and on a full bobbin of the same colour.",
+        Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name }, does: "Thread #{name} on top and on a full bobbin " \
+                                                                                       "of the same colour.",
                  how: "Foot up while you thread, so that it lies between the discs.", hazards: %w[power])
       end
 
       def finger
         return unless @recipe.tension_move.key == "bobbin_finger"
 
-        Step.new(key: "finger", part: SET_UP, does: "Thread the bobbin finger.", moves: { "bobbin_finger" => "threaded" }, hazards: %w[power],
+        Step.new(key: "finger", part: SET_UP, does: "Thread the bobbin finger.", moves: { "bobbin_finger" => "threaded" },
+                 hazards: %w[power],
                  how: "The top tension stays as it is: never both.")
       end
 
@@ -71,7 +73,8 @@ module NimbleEyelet
 
       def moved
         width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
-        { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "), "length" => @machine.length_mark(@recipe.stitch_length.value),
+        { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "),
+          "length" => @machine.length_mark(@recipe.stitch_length.value),
           "tension" => away }.compact.merge(width)
       end
 
@@ -84,14 +87,16 @@ module NimbleEyelet
         wanted = @order.cloth.type.pressure
         return if @order.clamped? || !@machine.foot_pressure || !wanted.include?("lighter")
 
-        Step.new(key: "pressure", part: SET_UP, does: "Turn the foot pressure one step lighter.", moves: { "foot_pressure" => "one step lighter" },
+        Step.new(key: "pressure", part: SET_UP, does: "Turn the foot pressure one step lighter.",
+                 moves: { "foot_pressure" => "one step lighter" },
                  how: "Cloth that stretches or has pile is pushed along by a heavy foot.")
       end
 
       def speed
         return unless @machine.speed_limiter
 
-        Step.new(key: "speed", part: SET_UP, does: "Set the speed limiter to slow.", moves: { "speed" => "slow" }, how: "Satin lies best at an even, slow speed.")
+        Step.new(key: "speed", part: SET_UP, does: "Set the speed limiter to slow.", moves: { "speed" => "slow" },
+                 how: "Satin lies best at an even, slow speed.")
       end
 
       def cord
@@ -99,7 +104,8 @@ module NimbleEyelet
 
         cord = Cord.of(@order.thread, overall: @order.overall)
         Step.new(key: "cord", part: SET_UP, figures: { "cord.length" => cord.length }, hazards: @order.for_child ? %w[cords] : [],
-                 does: Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.diameter.round_to(Length.mm(1r / 10))],
+                 does: Sentence["Have a cord for every hole, %s long and %s thick.", cord.length,
+                                cord.diameter.round_to(Length.mm(1r / 10))],
                  how: "Ready gimp, or #{cord.strands} strands of the sewing thread twisted, waxed or zigzagged together.")
       end
 
@@ -107,7 +113,8 @@ module NimbleEyelet
         return unless @order.clamped?
 
         setting = @order.setting
-        Step.new(key: "clamp", part: SET_UP, does: setting.says, figures: @order.length_set.merge(stops), symptom: "A carriage not against its front stop sews a gap.",
+        Step.new(key: "clamp", part: SET_UP, does: setting.says, figures: @order.length_set.merge(stops),
+                 symptom: "A carriage not against its front stop sews a gap.",
                  how: "The button lies flat; nothing of it rises above the foot.", moves: { "button_in_foot" => setting.clamps })
       end
 
@@ -128,7 +135,8 @@ module NimbleEyelet
         aim = Sentence["It should come out with a slit of %s, %s overall.", @order.opening, @order.overall]
         return [@order.setting.says, aim] unless @order.clamped?
 
-        ["Foot down, then the sensing lever down and touching.", @order.setting.expected ? Sentence["Expect a slit of about %s to %s.", *@order.setting.expected] : aim]
+        ["Foot down, then the sensing lever down and touching.",
+         @order.setting.expected ? Sentence["Expect a slit of about %s to %s.", *@order.setting.expected] : aim]
       end
 
       # Nobody is told where their machine begins before they have seen it.
@@ -141,13 +149,16 @@ module NimbleEyelet
       end
 
       def test_open
-        Step.new(key: "test-open", part: TEST_HOLE, does: "Measure the slit, cut it open, put the #{@order.button.form.noun} through, and log what you see.",
+        Step.new(key: "test-open", part: TEST_HOLE, does: "Measure the slit, cut it open, put the #{@order.button.form.noun} " \
+                                                          "through, and log what you see.",
                  symptom: "Skipped, the first hole cut into the garment is the test.", hazards: %w[blade])
       end
 
       def accept
-        Step.new(key: "accept", part: TEST_HOLE, does: "When it looks right on every axis, accept the swatch: its settings hold for the row.",
-                 how: "Otherwise make the change it asks for, go back to the first part, and sew another.", figures: @order.lengths.merge(@order.dials))
+        Step.new(key: "accept", part: TEST_HOLE, does: "When it looks right on every axis, accept the swatch: its " \
+                                                       "settings hold for the row.",
+                 how: "Otherwise make the change it asks for, go back to the first part, and sew " \
+                      "another.", figures: @order.lengths.merge(@order.dials))
       end
 
       # The test used up a cycle, like any hole.

@@ -40,7 +40,8 @@ module NimbleEyelet
       # What the dials are set to.
       def dials
         { "recipe.style" => style.name, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
-          "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2) }.compact
+          "recipe.stitch_length" => recipe.stitch_length.value,
+            "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2) }.compact
       end
     end
   end

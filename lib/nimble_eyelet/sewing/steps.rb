@@ -30,7 +30,7 @@ module NimbleEyelet
       def self.of(order)
         work = [SetUp, Garment, HoleSteps, Finishing, ButtonSteps].flat_map { |part| part.new(order).steps }
         ledger = work.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
-        work + put_back(ledger, order) << note(order)
+        (work + put_back(ledger, order)) << note(order)
       end
 
       def self.put_back(ledger, order)

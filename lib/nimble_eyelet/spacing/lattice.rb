@@ -77,7 +77,8 @@ module NimbleEyelet
 
       def lengths
         d = @demands
-        [d.grid, d.least_gap, d.most_gap, d.inner, d.first.at, d.last.at, d.from, d.to, *d.pins, *d.sewn, *d.soft_pins.map(&:at)].compact +
+        [d.grid, d.least_gap, d.most_gap, d.inner, d.first.at, d.last.at, d.from, d.to, *d.pins, *d.sewn,
+         *d.soft_pins.map(&:at)].compact +
           all_blocked.flat_map { |stretch| [stretch.from, stretch.to] }
       end
 
@@ -87,14 +88,18 @@ module NimbleEyelet
 
       def lay_out
         @inner = count(@demands.inner)
-        @sewn = @demands.sewn.to_h { |place| [count(place), true] }
-        @pins = (@demands.pins.map { |pin| count(pin) } + @sewn.keys).uniq.sort
-        @soft_pins = @demands.soft_pins.map { |wish| [count(wish.at), wish.weight] }.sort
-        @places = (on_grid + special).uniq.sort
+        place_what_is_fixed
         @open = mask(@demands.blocked, @demands.blocked)
         @open_first = @demands.blocked_first ? mask(@demands.blocked_first, @demands.blocked) : @open
         open_sewn
         pass_no_pin
+      end
+
+      def place_what_is_fixed
+        @sewn = @demands.sewn.to_h { |place| [count(place), true] }
+        @pins = (@demands.pins.map { |pin| count(pin) } + @sewn.keys).uniq.sort
+        @soft_pins = @demands.soft_pins.map { |wish| [count(wish.at), wish.weight] }.sort
+        @places = (on_grid + special).uniq.sort
       end
 
       def on_grid

@@ -21,7 +21,7 @@ module NimbleEyelet
     # eye - Float, open radius of a keyhole's eye; cord - Float, thickness of the cord under the beads, 0 for none
     class HoleShape < Value.of(:near_end, :far_end, :opening, :near, :far, :width, :space, :length,
                                cord: 0.0, balance: 0.0, own_bead: nil, eye: 0.0)
-      def corded = cord.positive?
+      def corded? = cord.positive?
       def overall = near + opening + far
       def bead = own_bead || [(width - space) / 2, 0].max
 

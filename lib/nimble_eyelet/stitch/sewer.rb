@@ -40,7 +40,7 @@ module NimbleEyelet
       # A cord lies under both beads, with its loop at the near end, away from the strain.
       # @return [Array<Array>]
       def cords
-        return [] unless @shape.corded
+        return [] unless @shape.corded?
 
         middle = (@shape.inner + @shape.outer) / 2
         loop_start = @shape.near * 0.6

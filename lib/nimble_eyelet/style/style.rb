@@ -27,7 +27,7 @@ module NimbleEyelet
 
     # @param width [Length] total stitch width: the ring round the eye is as wide, so that it never runs over the beads
     # @return [Length] open radius of the eye
-    def self.eye(width) = [[EYE_RADIUS, (width / 2) - EYE_BEAD].min, Length.zero].max
+    def self.eye(width) = ((width / 2) - EYE_BEAD).clamp(Length.zero, EYE_RADIUS)
 
     # @raise [KeyError] for a style not in the table
     def self.fetch(key) = STYLES.fetch(key)

@@ -47,7 +47,8 @@ module NimbleEyelet
 
       def self.remarks(newest, current)
         pairs = newest.contradictions.map do |one, other|
-          "#{SYMPTOMS[one].name.capitalize} and #{SYMPTOMS[other].name} are not seen on one hole: look again, one bead after the other."
+          "#{SYMPTOMS[one].name.capitalize} and #{SYMPTOMS[other].name} are not seen on one hole: look again, one bead after the " \
+            "other."
         end
         [*pairs, measured(newest), allowance(newest, current), words(newest), unsaid(newest)].compact
       end
@@ -59,13 +60,15 @@ module NimbleEyelet
         off = newest.measured - newest.opening
         return Sentence["The slit measures %s, as it was wanted.", newest.measured] if off.abs < OFF
 
-        Sentence["The slit measures %s where %s was wanted: %s too #{off.negative? ? 'short' : 'long'}.", newest.measured, newest.opening, off.abs]
+        Sentence["The slit measures %s where %s was wanted: %s too #{off.negative? ? 'short' : 'long'}.", newest.measured,
+                 newest.opening, off.abs]
       end
 
       def self.allowance(newest, current)
         return unless current.foot.type.clamps && current.foot.allowance.nil? && newest.allowance
 
-        Sentence["Clamped on %s the foot made %s: it adds %s by itself, and is reckoned with from now on.", newest.clamped, newest.measured,
+        Sentence["Clamped on %s the foot made %s: it adds %s by itself, and is reckoned with from now " \
+                 "on.", newest.clamped, newest.measured,
                  newest.allowance]
       end
 

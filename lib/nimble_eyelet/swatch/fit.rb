@@ -34,7 +34,10 @@ module NimbleEyelet
       private
 
       # The slit itself comes before its size.
-      def tried? = @earlier.any? { |earlier| PASSES[earlier.passes]&.short && earlier.opening == @newest.opening } || as_long_as_wanted?
+      def tried?
+        @earlier.any? { |earlier| PASSES[earlier.passes]&.short && earlier.opening == @newest.opening } || as_long_as_wanted?
+      end
+
       def as_long_as_wanted? = !off.nil? && off > -OFF
 
       def off = @newest.measured && @newest.opening && (@newest.measured - @newest.opening)
@@ -43,8 +46,12 @@ module NimbleEyelet
       def learned_by_foot? = @current.foot.type.clamps && @current.foot.allowance.nil? && !@newest.allowance.nil?
 
       def cut_through
-        says = off ? Sentence["You measured %s where %s was wanted: the slit may not be cut to its ends.", @newest.measured, @newest.opening] :
-                     "A slit that is not cut to its ends reads as too tight."
+        says = if off
+                 Sentence["You measured %s where %s was wanted: the slit may not be cut to its ends.", @newest.measured,
+                          @newest.opening]
+               else
+                 "A slit that is not cut to its ends reads as too tight."
+               end
         Change.new(axis: "fit", says: "Cut the last threads up to both tacks, trim whiskers and stay, and try the button again.",
                    because: [reason("uncut", says)])
       end
@@ -58,7 +65,8 @@ module NimbleEyelet
       def learn
         to = @current.correction - off.round_to(@current.ruler.step)
         Change.new(axis: "fit", field: "opening.correction", from: @current.correction, to: to,
-                   says: Sentence["Set %s #{off.negative? ? 'more' : 'less'} than is wanted: this machine sews #{off.negative? ? 'short' : 'long'} here.", off.abs],
+                   says: Sentence["Set %s #{off.negative? ? 'more' : 'less'} than is wanted: this machine sews " \
+                                  "#{off.negative? ? 'short' : 'long'} here.", off.abs],
                    because: [reason("offset", "The opening wanted stays as it is; only what is set changes.")])
       end
 
@@ -70,9 +78,10 @@ module NimbleEyelet
 
         by = to - @current.wanted
         Change.new(axis: "fit", field: "opening.ease", from: @current.ease, to: [@current.ease + by, Length.zero].max,
-                   says: Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening to %s: %s #{by.negative? ? 'less' : 'more'} ease.", to, by.abs],
-                   because: [reason(passing.short ? "short" : "long", passing.short ? "It is cut to its ends and still too tight: aim at the middle of snug." :
-                                                                        "The button slips out: aim at the middle of snug.")])
+                   says: Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening to %s: %s #{by.negative? ? 'less' : 'more'} " \
+                                  "ease.", to, by.abs],
+                   because: [reason(passing.short ? "short" : "long", passing.short ? "It is cut to its ends and still too tight: " \
+                     "aim at the middle of snug." : "The button slips out: aim at the middle of snug.")])
       end
 
       # What the sums say; where they say the hole was right already, one mark.
@@ -95,11 +104,14 @@ module NimbleEyelet
       end
 
       def openings(short)
-        [*@earlier, @newest].select { |swatch| PASSES[swatch.passes]&.short == short }.filter_map { |swatch| swatch.measured || swatch.opening }
+        [*@earlier, @newest].select do |swatch|
+          PASSES[swatch.passes]&.short == short
+        end.filter_map { |swatch| swatch.measured || swatch.opening }
       end
 
       def stuck
-        Change.new(axis: "fit", says: "It lies between two that were tried, or the measuring is off: measure both again, and keep the better one.",
+        Change.new(axis: "fit", says: "It lies between two that were tried, or the measuring is off: measure both " \
+                                      "again, and keep the better one.",
                    because: [reason("between", "No mark of your ruler lies between what was too short and what was too long.")])
       end
 

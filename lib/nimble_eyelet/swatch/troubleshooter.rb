@@ -59,7 +59,8 @@ module NimbleEyelet
       end
 
       def by_hand(symptom, remedy)
-        Change.new(axis: symptom.axis, says: remedy.says, because: [reason(symptom.key, "Likely causes, in order: #{symptom.causes.join('; ')}.")])
+        Change.new(axis: symptom.axis, says: remedy.says,
+                   because: [reason(symptom.key, "Likely causes, in order: #{symptom.causes.join('; ')}.")])
       end
 
       def turned(symptom, remedy)
@@ -71,7 +72,8 @@ module NimbleEyelet
         return if @newest.stabiliser.to_s.include?(SECOND)
 
         to = "#{@newest.stabiliser}, #{SECOND}"
-        Change.new(axis: symptom.axis, field: "recipe.stabiliser", from: @newest.stabiliser, to: to, says: "Add a second layer of stabiliser.",
+        Change.new(axis: symptom.axis, field: "recipe.stabiliser", from: @newest.stabiliser, to: to,
+                   says: "Add a second layer of stabiliser.",
                    because: [reason("soft", remedy.says)])
       end
 
@@ -131,14 +133,17 @@ module NimbleEyelet
       def seen_failing?(symptom, dial, to) = @swatches.any? { |swatch| swatch[dial] == to && swatch.shows?(symptom.key) }
 
       def words(remedy, now, to)
-        from, into = [now, to].map { |value| value.is_a?(Length) ? Wording.decimal(value.millimetres, 2) : Wording.decimal(value.to_r, 2) }
+        from, into = [now, to].map do |value|
+          value.is_a?(Length) ? Wording.decimal(value.millimetres, 2) : Wording.decimal(value.to_r, 2)
+        end
         verb = { stitch_length: %w[Shorten Lengthen], stitch_width: %w[Narrow Widen], tension: %w[Lower Raise] }.fetch(remedy.dial)
         what = { stitch_length: "the stitch", stitch_width: "the stitch width", tension: "the top tension" }.fetch(remedy.dial)
         "#{verb[remedy.by.negative? ? 0 : 1]} #{what} from #{from} to #{into}."
       end
 
       def nothing_left(symptom)
-        Change.new(axis: symptom.axis, says: "Everything in reach was tried for this: keep the best of the swatches, or ask somebody to look at it.",
+        Change.new(axis: symptom.axis, says: "Everything in reach was tried for this: keep the best of the swatches, " \
+                                             "or ask somebody to look at it.",
                    because: [reason(symptom.key, "Likely causes, in order: #{symptom.causes.join('; ')}.")])
       end
 

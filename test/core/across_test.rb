@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# Where a hole and its button lie across the edge.
+class AcrossTest < CoreTest
+  def layout(**changes) = sheet(placket: run_of(**changes)).layout
+
+  def test_a_collar_stand_hole_lies_across_and_needs_less_room
+    found = layout(first_lies: "across")
+
+    assert_equal %w[horizontal vertical], found.holes.first(2).map(&:lies)
+    assert_equal "3 mm", found.holes.first.out_outer.to_s
+    assert_operator found.holes.first.at, :<, layout.holes.first.at, "the button sits on its line, not above it"
+    assert_operator found.holes.first.button, :>=, mm(15)
+  end
+
+  def test_two_rows_stand_off_the_centre_line_and_need_a_wider_extension
+    found = layout(rows: "double", offset: mm(60), extension: mm(60))
+
+    assert_equal [mm(60), mm(60)], [found.holes.first.out_outer, found.holes.first.out_inner]
+    assert_equal ["extension", "edge distance"], found.edge.cautions.map(&:rule)
+    assert_empty layout(rows: "double", offset: mm(60), extension: mm(80)).edge.cautions
+    assert_equal layout.holes.map(&:at), found.holes.map(&:at)
+  end
+
+  # In a keyhole the shank sits in the middle of the eye; a cord lies in the middle of its slit.
+  def test_where_the_button_sits_across
+    cord = button(shape: "cord", diameter: mm(8))
+    across = [{}, { recipe: Recipes::Overrides.new(style: "keyhole") }, { button: cord }].map do |changes|
+      sheet(placket: run_of(orientation: "horizontal", extension: mm(24)), **changes)
+    end
+    first = across.map { |found| found.layout.holes.first }
+
+    assert_equal [mm(3), across[1].cut.ends.eye, first[2].opening / 2], first.map(&:out_outer)
+    assert_equal mm(24 - 3 - 1.25), first[0].edge
+    along = sheet(button: cord).layout.holes.first
+
+    assert_equal [along.at, along.at], [along.middle, along.button]
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# What was done, against what the plan says now.
+class ProgressTest < CoreTest
+  def steps(**changes) = sheet(**changes).progress.steps
+  def at(name, place) = Sewing::Step.key_at(name, mm(place))
+
+  def test_progress_goes_on_with_the_first_step_that_is_open
+    made = sheet(facts: facts(steps: %w[needle thread settings no-longer-there])).progress
+
+    assert_equal [%w[needle thread settings], ["foot"], "foot"], [made.done, made.passed_over, made.next_key]
+    assert_nil sheet(facts: facts(steps: steps.map(&:key))).progress.next_key
+  end
+
+  def test_a_step_done_with_other_figures_says_from_what_to_what
+    done = facts(steps: %w[mark needle], with: { "opening.length" => mm(27), "recipe.needle" => "universal 75/11" })
+    outdated = sheet(facts: done).progress.outdated
+
+    assert_equal %w[needle mark], outdated.keys
+    assert_equal [["opening.length", mm(27), mm(22.5)]], outdated["mark"].map(&:to_a)
+  end
+
+  def test_facts_are_read_off_the_journal_and_what_is_withdrawn_does_not_count
+    entry = ->(id, kind, **more) { Sewing::Entry.new(id: id, kind: kind, happened_at: nil, **more) }
+    read = Sewing::Facts.of([
+                              entry.call("a", "hole_sewn", step: "sew-1", at: mm(118), opening: mm(22)),
+                              entry.call("b", "hole_sewn", step: "sew-2", at: mm(24), opening: mm(22)),
+                              entry.call("c", "step", step: "mark"), entry.call("d", "withdrawal", about: "c"),
+                              entry.call("e", "hole_sewn", step: "sew-1", at: mm(118), opening: mm(22.5))
+                            ])
+
+    assert_equal [at("sew", 118), at("sew", 24)], read.steps.keys, "older entries name a number: their place counts"
+    assert_equal [[mm(24), mm(22)], [mm(118), mm(22.5)]], read.holes.map(&:to_a)
+    assert_equal "e", read.steps[at("sew", 118)].id, "the newest counts"
+  end
+
+  # Sewn holes stay where they are, as they were sewn; everything else is spaced around them.
+  def test_what_is_sewn_stays_and_the_rest_is_spaced_around_it
+    sewn = lambda do |*holes|
+      Sewing::Facts.of(holes.map do |at, opening|
+        Sewing::Entry.new(id: at.to_s, kind: "hole_sewn", happened_at: nil, step: at("sew", at), at: mm(at), opening: mm(opening),
+                          done_with: { "opening.length" => mm(opening) })
+      end)
+    end
+    found = sheet(facts: sewn.call([540, 22], [450, 22]))
+
+    assert_equal [mm(450), mm(540)], found.layout.holes.select(&:sewn).map(&:at)
+    assert_equal [mm(22)], found.layout.holes.select(&:sewn).map(&:opening).uniq
+    assert_equal([[mm(22), mm(22.5)]], found.progress.outdated.fetch(at("sew", 540)).map do |difference|
+      [difference.was, difference.now]
+    end)
+    # Neither keep-outs nor gaps that are too small undo what is there.
+    crowded = sheet(facts: sewn.call([300, 22], [310, 22]),
+                    placket: run_of(keep_outs: [Placket::KeepOut.new(from: mm(290), to: mm(320), id: "a")]))
+
+    assert_equal [mm(300), mm(310)], crowded.layout.holes.select(&:sewn).map(&:at)
+    # A plan without room for it is a fault of the plan that says so.
+    short = sheet(facts: sewn.call([540, 22]), placket: run_of(run_length: mm(400)))
+
+    assert_nil short.layout
+    assert_match(/sewn at 540 mm already/, short.faults.first.allowed.to_s)
+    many = sheet(facts: sewn.call(*(1..60).map { |number| [number * 40, 22] }), placket: run_of(run_length: mm(2600), count: 60))
+
+    assert_equal 60, many.layout.holes.count(&:sewn)
+  end
+end
