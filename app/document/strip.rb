@@ -15,6 +15,8 @@ module NimbleEyelet
       INNER = 15.0
       # Least cloth shown on the inner side of the centre line.
       INNER_LEAST = 30.0
+      # How wide the column of the numbers is.
+      NUMBERS = 8.0
       # Room for the figures beside the cloth.
       FIGURES = 62.0
       # The paper's printable width: a wider strip begins nearer the centre line.
@@ -65,9 +67,43 @@ module NimbleEyelet
       # @param pen [#line, #rectangle, #circle, #text]
       # @return [void]
       def draw(pen)
+        @labels = []
         draw_cloth(pen)
         @layout.run.keep_outs.each { |keep_out| draw_keep_out(pen, keep_out) }
         @layout.holes.each { |hole| @side == :overlap ? draw_hole(pen, hole) : draw_cross(pen, hole) }
+        draw_labels(pen)
+      end
+
+      # One hole alone, its mark at a height of one's own.
+      # @param top [Float] mm where the mark is drawn
+      # @param above, below [Float] mm of cloth shown
+      # @return [void]
+      def draw_one(pen, hole, top:, above:, below:)
+        shift = Shifted.new(pen, top - hole.at.to_f)
+        from = hole.at.to_f - above
+        to = hole.at.to_f + below
+        shift.line(0, from, 0, to, left.zero? ? :edge : :ghost)
+        shift.line(centre, from, centre, to, :centre)
+        shift.line(-6, hole.at.to_f, cloth_width, hole.at.to_f, :join)
+        shift.text(cloth_width + 2, hole.at.to_f + 1, "the mark", 3)
+        draw_stitches(shift, hole)
+      end
+
+      # @return [Array<Placket::Hole>]
+      def holes = @layout.holes
+
+      # @return [Boolean]
+      def fastens? = @button.fastens?
+
+      # @param length [Length]
+      # @return [String] in the unit of the closure
+      def words(length) = text(length)
+
+      # A pen that draws everything so much lower.
+      Shifted = Struct.new(:pen, :by) do
+        def line(from_x, from_y, to_x, to_y, kind) = pen.line(from_x, from_y + by, to_x, to_y + by, kind)
+        def text(x, y, words, size) = pen.text(x, y + by, words, size)
+        def circle(x, y, radius, kind) = pen.circle(x, y + by, radius, kind)
       end
 
       # The same strip for the other side.
@@ -86,6 +122,19 @@ module NimbleEyelet
       end
 
       private
+
+      # What stands beside the cloth, in columns: a label moves down rather than lie on another.
+      def beside(x, y, words, size) = @labels << [cloth_width + x, y, words, size]
+
+      def draw_labels(pen)
+        lowest = {}
+        @labels.sort_by { |x, y, *| [y, x] }.each do |x, y, words, size|
+          column = x < cloth_width + NUMBERS ? :numbers : :figures
+          y = [y, lowest.fetch(column, -1.0) + size + 0.4].max
+          pen.text(x, y, words, size)
+          lowest[column] = y
+        end
+      end
 
       # The row of buttons on the far side is only drawn where it is marked.
       def inner
@@ -125,9 +174,9 @@ module NimbleEyelet
         pen.rectangle(0, 0, cloth_width, @length, left.zero? ? :edge : :ghost)
         pen.line(centre, 0, centre, @length, :centre)
         pen.text(1, @length - 1, "fold or finished edge", 2.4)
-        pen.text(centre + 1, 5.5, "centre line", 2.4)
-        pen.text(cloth_width + 2, 3, "datum: top finished edge", 2.6)
-        pen.text(cloth_width + 2, @length - 1, "end of the run, #{text(@layout.run.run_length)}", 2.6)
+        pen.text(centre + 1, @length - 4.5, "centre line", 2.4)
+        beside(9, 3, "datum: top finished edge", 2.6)
+        beside(9, @length - 1, "end of the run, #{text(@layout.run.run_length)}", 2.6)
       end
 
       def draw_keep_out(pen, keep_out)
@@ -137,14 +186,19 @@ module NimbleEyelet
         ((from / 2).ceil..(to / 2).floor).each { |step| pen.line(0, step * 2.0, cloth_width, step * 2.0, :hatch) }
         label = keep_out.label.empty? ? Placket::OBSTACLES.fetch(keep_out.kind) : keep_out.label
         place = keep_out.to ? "#{text(keep_out.from)} to #{text(keep_out.to)}" : "seam at #{text(keep_out.from)}"
-        pen.text(2, from - 1, "#{label}, #{place}", 2.4)
+        # Above it, but never on the heading.
+        pen.text(2, from < 9 ? to + 3 : from - 1, "#{label}, #{place}", 2.4)
       end
 
       def draw_hole(pen, hole)
+        draw_stitches(pen, hole)
+        number(hole)
+      end
+
+      def draw_stitches(pen, hole)
         hole.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
         pen.circle(across(@extension - rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
         hole.starts.each { |start| draw_start(pen, start) }
-        number(pen, hole)
       end
 
       # Where the needle goes in first: a small open triangle's tip, marked only where it is known.
@@ -166,18 +220,16 @@ module NimbleEyelet
           pen.line(x, y - CROSS, x, y + CROSS, :slit)
           pen.circle(x, y, @button.across.to_f / 2, :ghost)
         end
-        pen.text(cloth_width + 2, y + 1, hole.number.to_s, 4)
-        pen.text(cloth_width + 9, y + 1, text(hole.button), 3)
+        beside(2, y + 1, hole.number.to_s, 4)
+        beside(9, y + 1, text(hole.button), 3)
       end
 
-      def number(pen, hole)
-        pen.text(cloth_width + 2, hole.at.to_f + 1, hole.number.to_s, 4)
-        pen.text(cloth_width + 9, hole.at.to_f + 1,
-                 [text(hole.at), hole.pinned, ("sewn" if hole.sewn)].compact.reject(&:empty?).join(", "), 3)
+      def number(hole)
+        beside(2, hole.at.to_f + 1, hole.number.to_s, 4)
+        beside(9, hole.at.to_f + 1, [text(hole.at), hole.pinned, ("sewn" if hole.sewn)].compact.reject(&:empty?).join(", "), 3)
         return unless @sheet.beginning.known? && hole.starts.one?
 
-        pen.text(cloth_width + 9, hole.at.to_f + 4.5,
-                 "needle #{text(hole.starts.first.along)}, edge #{text(hole.starts.first.from_edge)}", 2.4)
+        beside(9, hole.at.to_f + 4.5, "needle #{text(hole.starts.first.along)}, edge #{text(hole.starts.first.from_edge)}", 2.4)
       end
 
       def draw_vertical(pen, hole)

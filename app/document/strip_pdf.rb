@@ -13,7 +13,9 @@ module NimbleEyelet
     class StripPdf
       FONT = File.expand_path("fonts/DejaVuSans.ttf", __dir__)
       POINTS = 72 / 25.4
-      PAPERS = { "a4" => [210.0, 297.0].freeze, "letter" => [215.9, 279.4].freeze }.freeze
+      # A roll has a width and is cut where the run ends.
+      PAPERS = { "a4" => [210.0, 297.0].freeze, "letter" => [215.9, 279.4].freeze, "roll" => [210.0, nil].freeze }.freeze
+      SIDES = %w[both overlap underlap].freeze
       MARGIN = 12.0
       HEAD = 28.0
       # How much of a page stands on the next page again.
@@ -24,10 +26,12 @@ module NimbleEyelet
       # @param strip [Strip] of the overlap
       # @param title [String]
       # @param paper [String] key of PAPERS
-      def initialize(strip, title, paper: "a4")
-        @strips = [strip, strip.underlap]
+      # @param side [String] one of SIDES
+      def initialize(strip, title, paper: "a4", side: "both")
+        @strips = { "both" => [strip, strip.underlap], "overlap" => [strip], "underlap" => [strip.underlap] }.fetch(side)
         @title = title
-        @page = PAPERS.fetch(paper)
+        width, tall = PAPERS.fetch(paper)
+        @page = [width, tall || (strip.length + HEAD + (2 * MARGIN) + 1)]
       end
 
       # @return [Integer] for one side

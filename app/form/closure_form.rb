@@ -28,6 +28,7 @@ module NimbleEyelet
       # @raise [Refusal]
       def apply(body, plan)
         @check = Refusal::Check.new
+        @fibre = body.fetch("thread.fibre", plan.thread.fibre)
         changes = body.each_with_object({}) do |(path, typed), found|
           @check.gather { found.store(*read(path, typed, plan)) }
         end
@@ -55,13 +56,13 @@ module NimbleEyelet
         return [path, rows(ClosureFields::LISTS[path], typed, plan.at(path))] if ClosureFields::LISTS.key?(path)
 
         field = ClosureFields::BY_PATH[path] or raise Refusal.field(path, typed, "There is no such field.")
-        which_system(path, typed, plan)
+        which_system(path, typed)
         [path, field.read(typed, unit: @unit)]
       end
 
       # On cotton a number alone may be of either system, and they differ by nearly a half.
-      def which_system(path, typed, plan)
-        return unless path == "thread.tex" && plan.thread.fibre == "cotton" && typed.to_s.match?(/\A\s*no\b/i)
+      def which_system(path, typed)
+        return unless path == "thread.tex" && @fibre == "cotton" && typed.to_s.match?(/\A\s*no\b/i)
 
         raise Refusal.field(path, typed, "On cotton this may be either system: write Ne 50/2 or Nm 50/2, as the spool says.")
       end

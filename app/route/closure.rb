@@ -121,7 +121,7 @@ module NimbleEyelet
           plan
         end
 
-        def form = Form::ClosureForm.new(present.unit, machine: ->(id) { workroom.machines.one(id) })
+        def form(unit = present.unit) = Form::ClosureForm.new(unit, machine: ->(id) { workroom.machines.one(id) })
 
         # The plan of then; which test hole was accepted then counts only while it stands.
         def brought_back(closure, plan)
@@ -142,7 +142,10 @@ module NimbleEyelet
 
           machine = workroom.machines.all.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
           asked = body_hash.fetch("plan", {})
-          form.blank(name: name, machine: machine, typed: { **conventions(asked), **asked })
+          unit = Plan::UNITS.key?(asked["closure.unit"]) ? asked["closure.unit"].to_sym : workroom.unit
+          begun = form(unit).blank(name: name, machine: machine, typed: { **conventions(asked), **asked })
+          begun.in(workroom.house_for(unit)).validate
+          begun
         end
 
         # What goes with the place of the closure; each can be changed afterwards.

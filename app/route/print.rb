@@ -3,6 +3,7 @@
 # print: the marking strip as PDF and as SVG.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../document/hole_card_pdf"
 require_relative "../document/strip"
 require_relative "../document/strip_pdf"
 require_relative "../document/strip_svg"
@@ -13,20 +14,31 @@ module NimbleEyelet
       FORMATS = { "pdf" => [Document::StripPdf, "application/pdf"], "svg" => [Document::StripSvg, "image/svg+xml"] }.freeze
 
       def self.registered(app)
+        app.helpers Helpers
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/strip\.(pdf|svg)}) do |slug, id, format|
+          printer, type = FORMATS.fetch(format)
+          on = format == "pdf" ? { paper: params.fetch("paper", "a4"), side: params.fetch("side", "both") } : {}
+          printed(slug, id, "strip", type) { |strip, title| printer.new(strip, title, **on) }
+        end
+        app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/hole-card\.pdf}) do |slug, id|
+          paper = params.fetch("paper", "a4")
+          printed(slug, id, "hole-card", "application/pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
+        end
+      end
+
+      module Helpers
+        def printed(slug, id, name, type)
           workroom_at(slug)
           closure = in_its_unit(closures.find(number(id)))
           sheet = closure.sheet
           raise Refusal, sheet.faults unless sheet.layout
 
-          printer, type = FORMATS.fetch(format)
           strip = Document::Strip.new(sheet, present, garment: closure.garment_name,
                                                       date: closures.made_at(closure).utc.strftime("%Y-%m-%d"))
           content_type type
-          attachment_name = "strip-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}"
-          response["content-disposition"] = "inline; filename=\"#{attachment_name}\""
-          paper = format == "pdf" ? { paper: params.fetch("paper", "a4") } : {}
-          printer.new(strip, "#{closure.garment_name}: #{sheet.plan.name}", **paper).render
+          file = "#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{type[/pdf|svg/]}"
+          response["content-disposition"] = "inline; filename=\"#{file}\""
+          yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render
         end
       end
     end

@@ -22,7 +22,7 @@ module NimbleEyelet
                 "swatch" => SwatchView, "sewing" => SewingView, "attach" => AttachView }.freeze
 
       # The answer of a stage that has no view of its own.
-      SHORT = { "cloth" => ->(sheet, _) { sheet.plan.machine.name }, "print" => ->(*) { "1 : 1" } }.freeze
+      SHORT = { "cloth" => ->(sheet, _) { sheet.plan.cloth.type.name }, "print" => ->(*) { "1 : 1" } }.freeze
 
       # @param closure [Store::Closure]
       # @param present [Presenter]
@@ -33,11 +33,19 @@ module NimbleEyelet
         { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
           machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present), redo: changed(closure.redo_changes, present),
-          plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present), moved: present.words(moved) }
+          house: house(closure.house, present), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present), moved: present.words(moved) }
       end
 
       # @return [String, nil] what the next undo or redo is about
       def self.changed(changes, present) = changes && RevisionView.words(changes, present)
+
+      # What the house does where the closure leaves a question open, in the unit of the closure.
+      def self.house(house, present)
+        house.habits.to_h do |path, value|
+          option = HABITS.fetch(path).option(value)
+          [path, { value: present.words(value), name: present.words(option&.name || value) }]
+        end
+      end
 
       # Everything by its path.
       def self.plan(plan, present)

@@ -11,20 +11,18 @@ module NimbleEyelet
   module View
     module Figures
       LABELS = {
-        "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark " \
-                                                                                      "at",
-                                                                                        "hole.start_edge" => "the start from the edge",
-        "opening.length" => "slit", "opening.overall" => "overall length", "opening.wanted" => "the opening " \
-                                                                                               "wanted",
-                                                                                                 "opening.verdict" => "the verdict",
+        "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark at",
+        "hole.start_edge" => "the start from the edge",
+        "opening.length" => "slit", "opening.overall" => "overall length", "opening.wanted" => "the opening wanted",
+        "opening.verdict" => "the verdict",
         "setting.figure" => "the setting", "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
         "setting.stops" => "between the stops", "recipe.style" => "the style", "recipe.foot" => "the foot",
-          "recipe.needle" => "the needle",
+        "recipe.needle" => "the needle",
         "recipe.stitch_width" => "the stitch width", "recipe.stitch_length" => "the stitch length",
-          "recipe.tension" => "the top tension",
+        "recipe.tension" => "the top tension",
         "recipe.tension_move" => "the tension", "recipe.stabiliser" => "the stabiliser", "recipe.cord" => "the cord",
         "recipe.second_pass" => "the second pass", "stay.width" => "the stay", "cord.length" => "the cord",
-          "thread.tex" => "the thread",
+        "thread.tex" => "the thread",
         "placket.count" => "number of holes", "mark.edge" => "from the finished edge", "attach.width" => "the zigzag width",
         "attach.pattern" => "the pattern", "attach.stitches" => "stitches a pair", "attach.shank" => "the thread shank",
         "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button", "attach.by" => "sewn on by",
@@ -33,7 +31,7 @@ module NimbleEyelet
       }.freeze
       # Of one hole each.
       NUMBERED = { "mark" => "mark %d at", "button" => "button %d at", "start" => "start %d at",
-        "hole.start" => "start mark (%s end) at",
+                   "hole.start" => "start mark (%s end) at",
                    "hole.start_edge" => "start (%s end) from the edge" }.freeze
       DIALS = %w[recipe.stitch_width recipe.stitch_length attach.width].freeze
       NOTHING = "—"

@@ -3,7 +3,7 @@
 # journal: what happened at the table, as a plain log.
 
 require_relative "../../lib/nimble_eyelet"
-require_relative "sewing"
+require_relative "figures"
 
 module NimbleEyelet
   module View
@@ -14,27 +14,28 @@ module NimbleEyelet
       def self.of(lines, present)
         lines.map do |line|
           entry = line.entry
-          { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry)), note: entry.note,
+          { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry, present)), note: entry.note,
             happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601, imported: line.imported }
         end
       end
 
-      def self.says(entry)
+      def self.says(entry, present)
         case entry.kind
         when "hole_sewn" then hole(entry)
         when "swatch" then swatch(entry.swatch)
-        when "step" then step(entry)
+        when "step" then step(entry, present)
         when "button_sewn" then Sentence["Button at %s sewn on.", entry.at]
         else "Noted."
         end
       end
 
-      # The step, and the figures it was done with.
-      def self.step(entry)
-        figures = entry.done_with.slice(*SewingView::FIGURES.keys)
-        words = figures.map { |path, value| "#{SewingView::FIGURES[path]} #{value.is_a?(Length) ? '%s' : value}" }
-        done = "Done: #{entry.step.tr('-', ' ')}"
-        Sentence["#{[done, *words].join(', ').gsub(/%(?!s)/, '%%')}.", *figures.values.grep(Length)]
+      # The step, and what it was done with that has a name.
+      def self.step(entry, present)
+        figures = entry.done_with.filter_map do |path, value|
+          label = Figures.label(path)
+          "#{label} #{Figures.shown(path, value, present)}" if label
+        end
+        "Done: #{[entry.step[/\A[a-z-]+?(?=-at-|\z)/].tr('-', ' '), *figures].join(', ')}."
       end
 
       def self.hole(entry)

@@ -27,8 +27,7 @@ module NimbleEyelet
           sewn: holes.count(&:sewn), run_length: sheet.plan.placket.run_length.to_f, station: if sheet.facts.steps.empty?
                                                                                                 word
                                                                                               else
-                                                                                                "sew" \
-                                                                                                  "ing"
+                                                                                                "sewing"
                                                                                               end,
           next: present.words(next_step(sheet, word)) }
       end

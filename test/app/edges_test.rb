@@ -50,6 +50,36 @@ class EdgesTest < AppTest
     assert_equal(["tied"], closure["sheet"]["stages"].map { |stage| stage["state"] }.uniq)
   end
 
+  # What a closure begins with is typed in its own unit, and refused like anything else.
+  def test_a_closure_begins_in_its_own_unit_and_within_the_limits
+    workroom.change(revision: workroom.revision, unit: "in")
+    begin_with = ->(plan) { call(:post, "/api/closures", { garment: "gull cardigan", name: "band", plan: plan }) }
+    begun = begin_with.call({ "closure.unit" => "mm", "button.diameter" => "12", "thread.fibre" => "cotton",
+"thread.tex" => "Ne 50/2" })
+
+    assert_equal ["mm", "12 mm", "23.62"], [begun["unit"], begun["plan"]["button.diameter"]["text"], begun["plan"]["thread.tex"]]
+    assert_equal("in", begin_with.call({ "button.diameter" => "1/2" })["unit"])
+    refused = begin_with.call({ "button.diameter" => "12" })
+
+    assert_equal([["button.diameter", "12 in"]], refused["faults"].map { |fault| fault.values_at("field", "given") })
+    which = begin_with.call({ "thread.fibre" => "cotton", "thread.tex" => "No. 50" })
+
+    assert_equal(["thread.tex"], which["faults"].map { |fault| fault["field"] })
+    assert_equal 2, db[:closures].join(:garments, id: :garment_id).where(Sequel[:garments][:name] => "gull cardigan").count
+  end
+
+  # The log names what was done and with what, and what was withdrawn stands there struck through.
+  def test_the_log_says_each_fact_in_words
+    id = SecureRandom.uuid
+    enter({ **step("needle")["enter"], machine: 4 }, id: id)
+    enter({ **step("sew-7")["enter"], machine: 4 })
+    enter({ kind: "withdrawal", about: id })
+    log = call(:get, "/api/closures/1/journal")
+
+    assert_equal(["Hole at 540 mm sewn, 22.5 mm.", "Done: needle, the needle universal 80/12."], log.map { |line| line["says"] })
+    assert_equal([false, true], log.map { |line| !line["withdrawn_at"].nil? })
+  end
+
   # A hole that is sewn is known by its place and stays there, however many others there are.
   def test_a_sewn_hole_stays_when_the_plan_grows_or_shrinks
     key = step("sew-5")["key"]

@@ -47,7 +47,7 @@ class OwnWorkroomTest < BrowserTest
 
     assert_no_text "oilskin jacket"
     visit "/"
-    click_button "Put Heron Cottage away"
+    click_button "Put away Heron Cottage"
     click_button "Take Heron Cottage back"
 
     assert_selector "h2", text: "oilskin jacket"

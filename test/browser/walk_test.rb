@@ -20,7 +20,7 @@ class WalkTest < BrowserTest
 
     assert_selector "nav li[data-stage=button]", text: ", settled"
 
-    assert_answer "22.5 mm"
+    assert_answer "22.78 mm"
     assert_selector "[data-verdict]", text: "snug"
     find("label", text: "diameter + thickness").click
 

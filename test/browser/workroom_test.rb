@@ -180,7 +180,7 @@ class WorkroomTest < BrowserTest
     fill_in "Search", with: "heron"
 
     assert_selector "main li", count: 1
-    click_on "Put heron fleece away"
+    click_on "Put away heron fleece"
 
     assert_no_selector "main li"
     click_on "Put it back"

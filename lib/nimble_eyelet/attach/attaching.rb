@@ -120,8 +120,8 @@ module NimbleEyelet
       end
 
       def way_round
-        widths = Clearance.widths(@button, @machine, @needle, spacing: spacing)
-        return "Set the width to #{widths.map { |one| @machine.width_mark(one) }.join(' or ')}: there it clears." if widths.any?
+        best = Clearance.best_width(@button, @machine, @needle, spacing: spacing)
+        return "Set the width to #{@machine.width_mark(best)}: there it clears most." if best
         return "A needle of #{clearance.largest_needle} or finer clears." if clearance.largest_needle
 
         "No needle clears in these holes."

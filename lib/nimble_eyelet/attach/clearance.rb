@@ -42,12 +42,13 @@ module NimbleEyelet
         room >= CLEAR_GOOD ? "good" : "mind"
       end
 
-      # Widths of the dial at which this needle does not strike.
-      # @return [Array<Length>]
-      def self.widths(button, machine, needle, spacing:)
+      # The width of the dial at which this needle has the most room.
+      # @return [Length, nil] nil where it strikes at every width
+      def self.best_width(button, machine, needle, spacing:)
+        room = ->(width) { of(button, machine, needle, spacing: spacing, width: width).room }
         reach = machine.max_width / machine.width_step
-        (0..reach.floor).map { |steps| machine.width_step * steps }
-                        .reject { |width| of(button, machine, needle, spacing: spacing, width: width).room.negative? }
+        best = (0..reach.floor).map { |steps| machine.width_step * steps }.max_by(&room)
+        best unless room.call(best).negative?
       end
     end
   end

@@ -28,8 +28,7 @@ module NimbleEyelet
   # outline - Outline or nil, of a shape with many corners
   # tip - Length or nil, half the way round what is at the end of a cord or strap: knot, tip, buckle
   class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
-                                                                                                     width: nil, outline: nil,
-                                                                                                       tip: nil)
+                          width: nil, outline: nil, tip: nil)
     LIMITS = {
       diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
       width: Typing::Limit.length(0, 150, open: true), hole_spacing: Typing::Limit.length(0, 100, open: true),
@@ -95,7 +94,7 @@ module NimbleEyelet
     # @raise [Refusal] naming every field that cannot be as given
     def validate
       Refusal.unless_valid do |check|
-        sized = { diameter: across, thickness: height, width: width || narrow }.map do |name, length|
+        sized = { diameter: across, thickness: height, width: width || (narrow if cornered?) }.compact.map do |name, length|
           LIMITS.fetch(name).check(check, "button.#{name}", length)
         end
         LIMITS.fetch(:tip).check(check, "button.tip", tip) if tip

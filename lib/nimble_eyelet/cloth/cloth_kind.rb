@@ -30,7 +30,7 @@ module NimbleEyelet
     ClothKind.new(key: "heavy_woven", thick: true, heavy_wear: true, name: "heavy woven", weight: 320, thickness: Length.mm(0.7), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk", example: "canvas, denim, coating, flannel"),
     ClothKind.new(key: "knit", knitted: true, name: "knit", weight: 200, thickness: Length.mm(0.6), stretch: 30,
-                  nap: false, heat: true, fray: false, marking: "wash-away pen tried on a scrap",
+                  nap: false, heat: true, fray: false, marking: "a wash-away pen tried on a scrap",
                   example: "jersey, rib, interlock", pressure: LIGHTER),
     ClothKind.new(key: "sheer", fine: true, name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "thread tacks",

@@ -114,7 +114,7 @@ module NimbleEyelet
       def blocked(stretch) = Sentence["#{named(stretch)}, no hole from %s to %s", stretch.from, stretch.to]
 
       def least_gap
-        Sentence["gaps of at least %s#{', which button and hole need' unless @given.include?(:least_gap)}", @demands.least_gap]
+        Sentence["gaps of at least %s#{', which the holes need' unless @given.include?(:least_gap)}", @demands.least_gap]
       end
     end
   end

@@ -31,9 +31,12 @@ module NimbleEyelet
       def child = @order.for_child ? %w[children] : []
       def spacing? = @attaching.shank.positive?
 
+      # A pin leaves its hole in what has no grain to close it.
+      def pointer = @order.cloth.type.perforates ? "pencil dot" : "pin"
+
       def marks
-        Step.new(key: "mark-buttons", part: BUTTONED, does: "Mark the buttons through the finished holes, a pin at the " \
-                                                            "button's seat and not in the corner.",
+        Step.new(key: "mark-buttons", part: BUTTONED,
+                 does: "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner.",
                  how: "Closure flat, hems level; compare with the plan. One button first, then look whether it lies " \
                       "flat; then the rest.",
                  figures: @order.layout.holes.to_h { |hole| ["button.#{hole.number}", hole.button] })

@@ -54,25 +54,26 @@ module NimbleEyelet
         Step.new(key: "stabilise-buttons", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s },
                  hazards: heat,
                  does: "Stay the underlap too, where the buttons will be sewn.", symptom: "Left out, a button tears its own hole.",
-                 how: if @stay && (@stay.torn || @stay.film)
-                        "A small square of cloth or fusible behind each button; a sheet that " \
-                          "tears away holds nothing."
-                      end)
+                 how: (if @stay&.torn || @stay&.film
+                         "A small square of #{square} behind each button; a sheet that tears away holds nothing."
+                       end))
       end
+
+      def square = @order.cloth.iron? ? "cloth or fusible" : "cloth"
 
       def try_on
         return unless @order.layout.run.usage.thing == "garment" && @order.button.fastens?
 
-        Step.new(key: "try-on", part: MADE_READY, does: "Try it on, and check the pinned points.", how: "Before anything is marked.")
+        looks = @order.layout.run.pins.any? ? "check the pinned points" : "look where it pulls"
+        Step.new(key: "try-on", part: MADE_READY, does: "Try it on, and #{looks}.", how: "Before anything is marked.")
       end
 
       def mark
         holes = @order.count == 1 ? "the hole" : "#{@order.count} holes"
         Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
                  does: Sentence["Mark #{holes}, each from the top edge#{across}; the slit is %s.", *edges, @order.opening],
-                 how: Sentence["Last iron before the first mark. With #{@order.cloth.type.marking}; the line of each hole %s past " \
-                               "both ends. " \
-                               "Never measure one hole from the one before.", LINE_BEYOND])
+                 how: Sentence["#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the line of " \
+                               "each hole %s past both ends. Never measure one hole from the one before.", LINE_BEYOND])
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
@@ -104,8 +105,13 @@ module NimbleEyelet
       end
 
       def pins
-        tape = @order.cloth.type.perforates ? "Hold the layers with clips or tape; never pin this cloth." : "Never sew over a pin."
-        Step.new(key: "pins", part: MADE_READY, does: "Take every pin out before the foot comes down.", how: tape, hazards: %w[pins])
+        held, how = if @order.cloth.type.perforates
+                      ["clip", "Clips or tape hold the layers; never pin this cloth."]
+                    else
+                      ["pin", "Never sew over a pin."]
+                    end
+        Step.new(key: "pins", part: MADE_READY, does: "Take every #{held} out before the foot comes down.", how: how,
+                 hazards: %w[pins])
       end
     end
   end

@@ -2,7 +2,6 @@
   // One of several: as words side by side when they are few, else as a list.
   import type { Choice } from '../api/client';
   import type { ClosureWork } from './work.svelte';
-  import { workroom } from '../api/workroom.svelte';
 
   let {
     work,
@@ -27,7 +26,7 @@
   } = $props();
 
   const id = $props.id();
-  let house = $derived(habit ? workroom.habit(path) : undefined);
+  let house = $derived(habit ? work.closure?.house[path] : undefined);
   let open = $derived(house ? `the house habit: ${house.name ?? ''}` : empty);
   let chosen = $derived(work.text(path));
   let fault = $derived(work.draft.fault(path));

@@ -128,7 +128,7 @@
           >
           <button
             class="btn btn-ghost btn-sm"
-            aria-label="Put {item.fields['name']} away"
+            aria-label="Put away {item.fields['name']}"
             onclick={() => putAway(item)}>Put away</button
           >
         </div>

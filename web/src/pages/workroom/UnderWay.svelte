@@ -33,8 +33,10 @@
                 >{item.sewn} of {item.places.length} holes sewn</span
               >{/if}
           </span>
-          <a class="btn btn-primary" href={workroom.at(`/closures/${item.id}/${item.station}`)}
-            >Go on<span class="sr-only"> with {item.garment}: {item.name}</span></a
+          <a
+            class="btn btn-primary"
+            aria-label={`Go on with ${item.garment}: ${item.name}`}
+            href={workroom.at(`/closures/${item.id}/${item.station}`)}>Go on</a
           >
         </li>
       {/each}
@@ -45,7 +47,7 @@
   <section class="mt-5 border-l-4 border-warning pl-3" aria-labelledby="left-set">
     <h2 id="left-set" class="text-lg font-semibold">Left set</h2>
     {#each found.machines as machine (machine.id)}
-      <p>
+      <p class="wrap-anywhere">
         <strong>{machine.name}</strong>: {machine.ledger
           .map((entry) => `${entry.name} ${entry.now}`)
           .join(', ')}.

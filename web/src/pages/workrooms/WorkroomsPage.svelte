@@ -62,7 +62,7 @@
               >, the sample to try things on</span
             >{/if}</a
         >
-        <button class="btn btn-ghost btn-sm" aria-label="Put {room.name} away" onclick={() => putAway(room)}
+        <button class="btn btn-ghost btn-sm" aria-label="Put away {room.name}" onclick={() => putAway(room)}
           >Put away</button
         >
       </li>

@@ -24,7 +24,7 @@
   let step = $state(0);
   let given = $derived(opening.if_it_gives[step]);
 
-  let house = $derived(workroom.habit('opening.school'));
+  let house = $derived(work.closure?.house['opening.school']);
   let own = $derived(closure.plan['opening.school']);
   function choose(school: string): void {
     work.type('opening.school', school === house?.value ? '' : school);
@@ -160,7 +160,7 @@
     {work}
     path="opening.ease"
     label="Ease"
-    placeholder={workroom.habit('opening.ease')?.value ?? 'by the cloth'}
+    placeholder={work.closure?.house['opening.ease']?.value ?? 'by the cloth'}
     hint="empty: as the house does"
   />
   {#if opening.asks === 'allowance'}

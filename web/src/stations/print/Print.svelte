@@ -6,6 +6,24 @@
 
   let { closure, sheet, go }: StationProps = $props();
 
+  const PAPERS = [
+    ['a4', 'A4'],
+    ['letter', 'Letter'],
+    ['roll', 'a roll'],
+  ] as const;
+  const SIDES = [
+    ['both', 'both, one after the other'],
+    ['overlap', 'overlap, the holes'],
+    ['underlap', 'underlap, the buttons'],
+  ] as const;
+  /** Longer than this it is more than three sheets a side, mm. */
+  const LONG = 700;
+
+  let paper = $state<(typeof PAPERS)[number][0]>('a4');
+  let side = $state<(typeof SIDES)[number][0]>('both');
+  let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
+  let long = $derived((closure.plan['placket.run_length'].mm ?? 0) > LONG);
+
   let address = $derived(workroom.file(`/closures/${closure.id}/strip`));
   // A new picture for every saved change.
   let version = $derived(`?v=${closure.version}-${closure.unit}`);
@@ -20,12 +38,40 @@
         other side a cross wherever a button goes. Pages are laid on each other by their crosses. Print at 100
         %, without “fit to page”, and measure the check lines before you pin it on.
       </p>
-      <div class="mt-4 flex flex-wrap gap-2">
-        <a class="btn btn-primary" href="{address}.pdf{version}" target="_blank" rel="noopener"
-          ><FileText size={18} aria-hidden="true" />Strip as PDF, A4</a
+      <div class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-3">
+        <label class="flex flex-col gap-0.5">
+          <span class="text-sm text-secondary">Paper</span>
+          <select class="select w-36 bg-base-100 pr-8 pl-2" bind:value={paper}>
+            {#each PAPERS as [key, name] (key)}<option value={key}>{name}</option>{/each}
+          </select>
+        </label>
+        <label class="flex flex-col gap-0.5">
+          <span class="text-sm text-secondary">Side</span>
+          <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={side}>
+            {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
+          </select>
+        </label>
+        <a
+          class="btn btn-primary"
+          href="{address}.pdf{version}&paper={paper}&side={side}"
+          target="_blank"
+          rel="noopener"><FileText size={18} aria-hidden="true" />Strip as PDF, {paperName}</a
         >
-        <a class="btn" href="{address}.pdf{version}&paper=letter" target="_blank" rel="noopener"
-          ><FileText size={18} aria-hidden="true" />Strip as PDF, Letter</a
+      </div>
+      {#if long}
+        <p class="mt-3 max-w-prose">
+          {closure.plan['placket.run_length'].text} takes many pages to lay together. Print it on a roll in one
+          piece, or print one hole and lay it on every mark of the tape.
+        </p>
+      {/if}
+      <div class="mt-3 flex flex-wrap gap-2">
+        <a
+          class="btn"
+          href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{paper === 'letter'
+            ? '&paper=letter'
+            : ''}"
+          target="_blank"
+          rel="noopener"><FileText size={18} aria-hidden="true" />Hole card and marks</a
         >
         <a class="btn" href="{address}.svg{version}" target="_blank" rel="noopener"
           ><Image size={18} aria-hidden="true" />Strip as SVG</a
