@@ -17,6 +17,13 @@ module NimbleEyelet
       AROUND = 30.0
       ROW = 5.0
 
+      # A pen that draws everything so much lower.
+      Lower = Struct.new(:pen, :by) do
+        def line(from_x, from_y, to_x, to_y, kind) = pen.line(from_x, from_y + by, to_x, to_y + by, kind)
+        def text(x, y, words, size) = pen.text(x, y + by, words, size)
+        def circle(x, y, radius, kind) = pen.circle(x, y + by, radius, kind)
+      end
+
       # @param strip [Strip] of the overlap
       # @param title [String]
       # @param paper [String] "a4" or "letter"
@@ -50,7 +57,7 @@ module NimbleEyelet
         pen.text(0, 13, "Lay its mark on each mark of the tape, its edge on the finished edge, and draw the hole through.", 3)
         pen.text(0, 17, "Print at 100 %. The check lines are 50 mm and 2 in: measure them first.", 3)
         @strip.draw_check_line(pen, 0, 22)
-        @strip.draw_one(pen, hole, top: StripPdf::HEAD + AROUND, above: AROUND, below: below)
+        @strip.draw_one(Lower.new(pen, StripPdf::HEAD + AROUND - hole.at.to_f), hole, above: AROUND, below: below)
         gauge(pen)
       end
 

@@ -7,6 +7,7 @@
 #   Document::Strip.new(sheet, present, garment: "linen field smock").draw(pen)
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "strip_labels"
 
 module NimbleEyelet
   module Document
@@ -15,8 +16,6 @@ module NimbleEyelet
       INNER = 15.0
       # Least cloth shown on the inner side of the centre line.
       INNER_LEAST = 30.0
-      # How wide the column of the numbers is.
-      NUMBERS = 8.0
       # Room for the figures beside the cloth.
       FIGURES = 62.0
       # The paper's printable width: a wider strip begins nearer the centre line.
@@ -67,44 +66,31 @@ module NimbleEyelet
       # @param pen [#line, #rectangle, #circle, #text]
       # @return [void]
       def draw(pen)
-        @labels = []
+        @labels = StripLabels.new(cloth_width)
         draw_cloth(pen)
         @layout.run.keep_outs.each { |keep_out| draw_keep_out(pen, keep_out) }
         @layout.holes.each { |hole| @side == :overlap ? draw_hole(pen, hole) : draw_cross(pen, hole) }
-        draw_labels(pen)
+        @labels.draw(pen)
       end
 
-      # One hole alone, its mark at a height of one's own.
-      # @param top [Float] mm where the mark is drawn
+      # One hole alone, and its mark.
       # @param above, below [Float] mm of cloth shown
       # @return [void]
-      def draw_one(pen, hole, top:, above:, below:)
-        shift = Shifted.new(pen, top - hole.at.to_f)
-        from = hole.at.to_f - above
-        to = hole.at.to_f + below
-        shift.line(0, from, 0, to, left.zero? ? :edge : :ghost)
-        shift.line(centre, from, centre, to, :centre)
-        shift.line(-6, hole.at.to_f, cloth_width, hole.at.to_f, :join)
-        shift.text(cloth_width + 2, hole.at.to_f + 1, "the mark", 3)
-        draw_stitches(shift, hole)
+      def draw_one(pen, hole, above:, below:)
+        at = hole.at.to_f
+        pen.line(0, at - above, 0, at + below, left.zero? ? :edge : :ghost)
+        pen.line(centre, at - above, centre, at + below, :centre)
+        pen.line(-6, at, cloth_width, at, :join)
+        pen.text(cloth_width + 2, at + 1, "the mark", 3)
+        draw_stitches(pen, hole)
       end
 
-      # @return [Array<Placket::Hole>]
       def holes = @layout.holes
-
-      # @return [Boolean]
       def fastens? = @button.fastens?
 
       # @param length [Length]
       # @return [String] in the unit of the closure
       def words(length) = text(length)
-
-      # A pen that draws everything so much lower.
-      Shifted = Struct.new(:pen, :by) do
-        def line(from_x, from_y, to_x, to_y, kind) = pen.line(from_x, from_y + by, to_x, to_y + by, kind)
-        def text(x, y, words, size) = pen.text(x, y + by, words, size)
-        def circle(x, y, radius, kind) = pen.circle(x, y + by, radius, kind)
-      end
 
       # The same strip for the other side.
       # @return [Strip]
@@ -123,18 +109,7 @@ module NimbleEyelet
 
       private
 
-      # What stands beside the cloth, in columns: a label moves down rather than lie on another.
-      def beside(x, y, words, size) = @labels << [cloth_width + x, y, words, size]
-
-      def draw_labels(pen)
-        lowest = {}
-        @labels.sort_by { |x, y, *| [y, x] }.each do |x, y, words, size|
-          column = x < cloth_width + NUMBERS ? :numbers : :figures
-          y = [y, lowest.fetch(column, -1.0) + size + 0.4].max
-          pen.text(x, y, words, size)
-          lowest[column] = y
-        end
-      end
+      def beside(...) = @labels.add(...)
 
       # The row of buttons on the far side is only drawn where it is marked.
       def inner
@@ -150,7 +125,6 @@ module NimbleEyelet
 
       def across(from_edge) = from_edge - left
       def centre = across(@extension)
-
       def text(length) = @present.words(length)
 
       def says

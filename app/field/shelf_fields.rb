@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# ShelfFields is the table of the shelves that hold cloths and threads: what can be typed about each thing on
+# ShelfFields is the table of the shelves that hold cloths, threads and stabilisers: what can be typed about each thing on
 # them, which is what a closure asks of its cloth or thread as far as it belongs to the thing and not to the
 # hole, and the garment it was bought for.
 #
@@ -33,10 +33,24 @@ module NimbleEyelet
     end
     private_class_method :fields
 
+    def self.stabiliser(name, kind, label, **more)
+      Field.new(path: "shelf.#{name}", kind: kind, column: name.to_sym, label: label, **more)
+    end
+
+    STABILISER = {
+      "name" => stabiliser("name", :text, "stabiliser", limit: ClosureFields.fetch("cloth.name").limit),
+      "kind" => stabiliser("kind", :choice, "kind of stabiliser", choices: STABILISER_KINDS.keys),
+      "weight" => stabiliser("weight", :whole, "weight, g/m²", optional: true, limit: Typing::Limit.whole(1..1500))
+                  .with(column: :weight_g_m2),
+      "colour" => stabiliser("colour", :text, "colour"), "garment" => GARMENT
+    }.freeze
+    private_class_method :stabiliser
+
     SHELVES = {
       "cloths" => Shelf.new(table: :cloths, section: "cloth", usual: method(:usual_cloth),
                             fields: fields("cloth", %w[name kind weight thickness stretch frays iron washed])),
-      "threads" => Shelf.new(table: :threads, section: "thread", usual: ->(_) { {} }, fields: fields("thread", %w[name fibre tex]))
+      "threads" => Shelf.new(table: :threads, section: "thread", usual: ->(_) { {} }, fields: fields("thread", %w[name fibre tex])),
+      "stabilisers" => Shelf.new(table: :stabilisers, section: "recipe", usual: ->(_) { {} }, fields: STABILISER)
     }.freeze
   end
 end

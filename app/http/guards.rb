@@ -17,7 +17,7 @@ module NimbleEyelet
       # Where files come in, and as what.
       FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "shelves" => %r{\Atext/csv\s*(;|\z)}i,
                 "garments" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
-      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves)/(?:(?:cloths|threads)/)?import\z}
+      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves)/(?:(?:cloths|threads|stabilisers)/)?import\z}
 
       # @return [Regexp, nil] the type a file has that comes in at this address
       def self.file_type(path) = FILES[path[FILE_ADDRESS, 1]]

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# The shelves of cloths and threads: searched, typed, put away, and carried in and out as CSV.
+# The shelves of cloths, threads and stabilisers: searched, typed, put away, and carried in and out as CSV.
 
 require_relative "../document/shelf_csv"
 require_relative "../form/shelf_form"
@@ -35,7 +35,7 @@ module NimbleEyelet
       end
 
       def self.carrying(app)
-        app.get(%r{/api/workrooms/([a-z0-9-]+)/(cloths|threads)\.csv}) do |slug, kind|
+        app.get(%r{/api/workrooms/([a-z0-9-]+)/(cloths|threads|stabilisers)\.csv}) do |slug, kind|
           workroom_at(slug)
           content_type "text/csv", charset: "utf-8"
           response["content-disposition"] = "attachment; filename=\"#{kind}.csv\""

@@ -41,6 +41,7 @@ module NimbleEyelet
           @scope = @workroom.scope
           machines = read("machines").to_h { |machine| [machine["name"], add_machine(machine)] }
           @shelves = %w[cloths threads buttons].to_h { |table| [table, read(table).to_h { |row| [row["name"], add(table, row)] }] }
+          read("stabilisers").each { |row| add("stabilisers", row) }
           read("garments").each { |garment| add_garment(garment, machines) }
           @workroom
         end

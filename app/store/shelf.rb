@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Shelf holds the cloths or the threads of a workroom, by name.
+# Shelf holds the cloths, the threads or the stabilisers of a workroom, by name.
 #
 #   shelf.search("linen")                 # => [{ id: 3, name: "washed field linen", … }]
 #   shelf.add({ "name" => "linen", … })   # => row
@@ -72,8 +72,7 @@ module NimbleEyelet
           if there
             standing.where(id: there[:id]).update(wanted.merge(revision: there[:revision] + 1))
           else
-            @scope.insert(@kind.table,
-                          wanted)
+            @scope.insert(@kind.table, wanted)
           end
         end
         there ? :changed : :new

@@ -14,7 +14,7 @@ module NimbleEyelet
     class WasteBasket
       DAYS = 30
       TABLES = { "closure" => :closures, "machine" => :machines, "button" => :buttons, "cloth" => :cloths,
-                 "thread" => :threads }.freeze
+                 "thread" => :threads, "stabiliser" => :stabilisers }.freeze
 
       # @param scope [Scope]
       def initialize(scope)
@@ -55,7 +55,7 @@ module NimbleEyelet
                                 .exclude(id: db[:closures].select(:machine_id))
                                 .exclude(id: db[:journal].exclude(machine_id: nil).select(:machine_id))
                                 .exclude(Sequel.cast(:id, String) => db[:revisions].select(Sequel.lit("document->>'machine.id'")))
-          [db[:closures].where(old), unused, *%i[buttons cloths threads].map do |shelf|
+          [db[:closures].where(old), unused, *%i[buttons cloths threads stabilisers].map do |shelf|
             db[shelf].where(old)
           end, db[:workrooms].where(old)].sum(&:delete)
         end

@@ -51,7 +51,12 @@ module NimbleEyelet
         habits = HABITS.to_h do |path, habit|
           [path, kept.key?(path) ? ClosureFields.fetch(path).load(kept[path]) : habit.begins_in(unit)]
         end
-        House.new(habits: habits, stabilisers: kept.key?(DRAWER) ? kept[DRAWER].to_a : STABILISER_KINDS.keys)
+        House.new(habits: habits, stabilisers: kept.key?(DRAWER) ? kept[DRAWER].to_a | on_the_shelf.keys : STABILISER_KINDS.keys)
+      end
+
+      # @return [Hash{String => Array<String>}] names of the stabilisers on the shelf, by kind
+      def on_the_shelf
+        @on_the_shelf ||= shelf(:stabilisers).group_by { |row| row[:kind] }.transform_values { |rows| rows.map { |row| row[:name] } }
       end
 
       # @param revision [Integer] the one the person saw

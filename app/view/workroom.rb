@@ -20,7 +20,7 @@ module NimbleEyelet
         { slug: workroom.slug, name: workroom.name, sample: workroom.sample?, unit: workroom.unit, revision: workroom.revision, garments: workroom.garments,
           habits: workroom.house.habits.map { |path, value| habit(HABITS.fetch(path), value, present) },
           stabilisers: STABILISER_KINDS.map do |key, name|
-            { key: key, name: name, owned: workroom.house.stabilisers.include?(key) }
+            { key: key, name: name, owned: workroom.house.stabilisers.include?(key), yours: workroom.on_the_shelf.fetch(key, []) }
           end,
           machines: workroom.machines.all.map { |machine| machine(machine, present) }, last: last(workroom.last_used),
           buttons: shelf(workroom, :buttons, present) do |row|

@@ -3,43 +3,11 @@
 require "pdf-reader"
 require "open3"
 require_relative "../app_helper"
+require_relative "../support/printed"
 
 # The printed strip, measured.
 class PrintTest < AppTest
-  POINTS = 72 / 25.4
-
-  def strip(format, id: SMOCK, paper: nil)
-    body = call(:get, "/api/closures/#{id}/strip.#{format}#{"?paper=#{paper}" if paper}")
-
-    assert_status 200
-    body
-  end
-
-  # Collects straight lines page by page, in mm from the top of the page.
-  class Lines
-    attr_reader :pages
-
-    def initialize = @pages = []
-
-    def page=(page)
-      @height = page.height
-      @pages << []
-    end
-
-    def begin_new_subpath(x, y) = @from = [x, y]
-
-    def append_line(x, y)
-      @pages.last << [*@from, x, y].each_slice(2).flat_map { |px, py| [px / POINTS, (@height - py) / POINTS] }
-      @from = [x, y]
-    end
-  end
-
-  def lines(pdf)
-    reader = PDF::Reader.new(StringIO.new(pdf))
-    found = Lines.new
-    reader.pages.each { |page| page.walk(found) }
-    found.pages
-  end
+  include Printed
 
   def test_the_drawing_itself_is_true_to_a_tenth_of_a_millimetre_on_either_paper
     { nil => [297, 3], "letter" => [279.4, 3] }.each do |paper, (tall, count)|
@@ -64,18 +32,6 @@ class PrintTest < AppTest
         assert(found.any? { |x1, y1, x2, y2| (x1 - x2).abs < 0.01 && (y1 - slit[0]).abs < 0.1 && (y2 - slit[1]).abs < 0.1 },
                "hole #{hole['number']} on page #{number + 1}")
       end
-    end
-  end
-
-  # A cross wherever a button is sewn on.
-  def assert_crosses_true(pages, step)
-    closure["sheet"]["placket"]["holes"].each do |hole|
-      y = hole["button"]["mm"] + 12 + 28
-      crossed = pages.each_with_index.any? do |found, number|
-        found.any? { |x1, y1, x2, y2| (y1 - y2).abs < 0.01 && (x2 - x1 - 8).abs < 0.01 && (y1 + (number * step) - y).abs < 0.1 }
-      end
-
-      assert crossed, "button #{hole['number']}"
     end
   end
 
@@ -153,58 +109,6 @@ class PrintTest < AppTest
     assert_equal %w[hole at_mm gap_mm from_mm to_mm open_from_mm open_to_mm button_mm
                     out_outer_mm out_inner_mm lies edge_mm start_mm start_edge_mm sewn],
                  rows.headers
-  end
-
-  # A run of two metres: on a roll in one piece, one side alone, or as a card with its marks.
-  def test_long_runs
-    save({ placket: { run_length: "2000", first: "50", last: "1950", count: "20", pins: [], keep_outs: [] } })
-    holes = closure["sheet"]["placket"]["holes"]
-    roll = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/strip.pdf?paper=roll&side=overlap")))
-
-    assert_equal [1, 2000 + 28 + 24 + 1], [roll.page_count, (roll.pages.first.height / POINTS).round]
-    one = lines(call(:get, "/api/closures/1/strip.pdf?paper=roll&side=underlap"))
-
-    assert_equal 1, one.size
-    assert_crosses_true(one, 0)
-    assert_equal strip("pdf").scan("/Type /Page\n").size,
-                 2 * call(:get, "/api/closures/1/strip.pdf?side=overlap").scan("/Type /Page\n").size
-    card = call(:get, "/api/closures/1/hole-card.pdf")
-    found = lines(card).first
-    last = holes.last
-    slit = found.find do |x1, y1, x2, y2|
-      (x1 - x2).abs < 0.01 && ((y2 - y1).abs - (last["open_to"]["mm"] - last["open_from"]["mm"])).abs < 0.1
-    end
-
-    assert slit, "the hole at its true length"
-    marks = found.select { |x1, y1, _, y2| (x1 - 6).abs < 0.01 && (y1 - y2).abs < 0.01 }.map { |_, y, _, _| y }.minmax
-
-    assert_in_delta 100, marks[1] - marks[0], 0.1, "the gauge"
-    assert_in_delta last["open_from"]["mm"] - last["at"]["mm"], [slit[1], slit[3]].min - marks[0], 0.1
-    text = PDF::Reader.new(StringIO.new(card)).pages.map(&:text).join(" ")
-
-    holes.each { |hole| assert_includes text, hole["at"]["text"] }
-
-    save({ placket: { last: "1949" } })
-
-    refute_includes PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/hole-card.pdf"))).pages.first.text, "the next mark"
-  end
-
-  # Beside the cloth, whatever lies close together; and nothing on the heading.
-  def test_no_label_lies_on_another
-    save({ placket: { run_length: "200", first: "18", last: "182", count: "", pins: [],
-                      keep_outs: [{ "from" => "0", "to" => "2", "label" => "seam tape" }, { "from" => "100", "label" => "zip" }] } })
-
-    assert_status 200
-    labels = strip("svg").scan(/<text x="([\d.]+)" y="([\d.]+)" font-size="([\d.]+)"[^>]*>([^<]*)</)
-                         .map { |x, y, size, words| [x.to_f, y.to_f, size.to_f, words] }
-    labels.combination(2) do |one, other|
-      next unless one[0] < other[0] + (other[3].length * other[2] * 0.45) && other[0] < one[0] + (one[3].length * one[2] * 0.45)
-
-      gap = (one[1] - other[1]).abs
-
-      assert_operator gap, :>=, [one[2], other[2]].min * 0.8, "#{one[3]} and #{other[3]}"
-    end
-    assert_operator(labels.find { |label| label[3].include?("seam tape") }[1], :>, 26)
   end
 
   def test_the_text_names_garment_and_places

@@ -2,7 +2,7 @@
 
 require_relative "../app_helper"
 
-# The shelves of cloths and threads.
+# The shelves of cloths, threads and stabilisers.
 class ShelfTest < AppTest
   def shelf(kind = "cloths", **query) = call(:get, "/api/shelves/#{kind}?#{Rack::Utils.build_query(query)}")
   def names(...) = shelf(...)["items"].map { |item| item["fields"]["name"] }
@@ -48,8 +48,37 @@ class ShelfTest < AppTest
     assert_includes [400, 404], last_response.status
   end
 
+  # What lies on the shelf is at hand, whatever was said of the drawer; put away, it is not.
+  def test_a_stabiliser_on_the_shelf_is_at_hand
+    names("stabilisers").each do |name|
+      item = shelf("stabilisers")["items"].find { |one| one["fields"]["name"] == name }
+      call(:delete, "/api/shelves/stabilisers/#{item['id']}", nil, seen(item))
+    end
+    workroom.change(revision: workroom.revision, stabilisers: ["tear_away"])
+    chosen = -> { closure["sheet"]["recipe"]["settings"].find { |line| line["key"] == "stabiliser" }["text"] }
+
+    refute_includes chosen.call, "fusible"
+    added = call(:post, "/api/shelves/stabilisers", { name: "marsh strip", kind: "fusible_strip", colour: "sand" })
+
+    assert_status 201
+    assert_equal ["marsh strip", "", "sand"], added["fields"].values_at("name", "weight", "colour")
+    assert_includes chosen.call, "fusible strip"
+    strip = call(:get, "/api/workroom")["stabilisers"].find { |item| item["key"] == "fusible_strip" }
+
+    assert_equal [true, ["marsh strip"]], strip.values_at("owned", "yours")
+    call(:delete, "/api/shelves/stabilisers/#{added['id']}", nil, seen(added))
+
+    refute_includes chosen.call, "fusible"
+    call(:post, "/api/waste-basket/stabiliser/#{added['id']}")
+
+    assert_includes chosen.call, "fusible strip"
+    wrong = call(:post, "/api/shelves/stabilisers", { name: "moss", kind: "moss", weight: "0" })
+
+    assert_equal(%w[shelf.kind shelf.weight], wrong["faults"].map { |fault| fault["field"] }.sort)
+  end
+
   def test_a_shelf_goes_out_and_in_again_as_it_was
-    %w[cloths threads].each do |kind|
+    %w[cloths threads stabilisers].each do |kind|
       text = call(:get, "/api/workrooms/marsh-walk/#{kind}.csv")
 
       assert_equal [0, 0, names(kind).size], take_in(text, kind: kind).values_at("new", "changed", "same")

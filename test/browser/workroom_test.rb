@@ -162,33 +162,4 @@ class WorkroomTest < BrowserTest
     assert_current_path "#{ROOM}/closures/1/sewing"
     assert_answer "Thread tex 27"
   end
-
-  def test_a_cloth_is_put_on_the_shelf_changed_and_put_away
-    visit "#{ROOM}/shelves/cloths"
-    click_on "Another cloth"
-    find_field("kind of cloth").select "pile or felted"
-
-    assert_field "weight", with: "300"
-    click_on "Keep it"
-
-    assert_selector "[role=alert]", text: "This needs a name."
-    find_field("cloth").set "heron fleece"
-    click_on "Keep it"
-
-    assert_selector "main li", text: "heron fleece"
-    assert_violates_nothing
-    fill_in "Search", with: "heron"
-
-    assert_selector "main li", count: 1
-    click_on "Put away heron fleece"
-
-    assert_no_selector "main li"
-    click_on "Put it back"
-
-    assert_selector "main li", text: "heron fleece"
-    open_station "cloth"
-    select "heron fleece, pile or felted, 300 g/m²"
-
-    assert_answer "pile or felted"
-  end
 end

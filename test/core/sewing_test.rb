@@ -98,6 +98,9 @@ class SewingTest < CoreTest
     box = steps(cloth: cloth(kind: "coated"))
 
     assert_match(/straight stitch with the needle in the middle/, step(box, "settings").how)
+    only = steps(cloth: cloth(kind: "coated", weight: 120), machine: machine(needle_positions: 1))
+
+    assert_match(/Select straight stitch,/, step(only, "settings").how, "its needle has no other place")
     assert_match(/foot up, turn, foot down/, step(box, "sew").how.to_s)
     assert_includes step(box, "place").does.in(:mm), "16.5 mm from the finished edge, in the middle of a long side"
     assert_empty box.map(&:key).grep(/seal|dry|lever/)

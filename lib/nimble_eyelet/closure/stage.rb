@@ -158,7 +158,7 @@ module NimbleEyelet
   STAGES = [
     Stage.new(word: "cloth", title: "Cloth", question: "What is it sewn on, and with what?", figures: StageAnswers.method(:cloth)),
     Stage.new(word: "button", title: "Button", question: "What goes through?", figures: StageAnswers.method(:button)),
-    Stage.new(word: "opening", title: "Opening", question: "How long is the slit?", figures: StageAnswers.method(:opening)),
+    Stage.new(word: "opening", title: "Opening", question: "How long is the opening?", figures: StageAnswers.method(:opening)),
     Stage.new(word: "placket", title: "Placket", question: "Where do the holes go?", figures: StageAnswers.method(:placket),
               missing: StageNeeds.method(:room)),
     Stage.new(word: "recipe", title: "Recipe", question: "What to set, fit and lay under?", figures: StageAnswers.method(:recipe)),

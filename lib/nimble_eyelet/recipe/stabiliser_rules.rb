@@ -11,7 +11,8 @@ module NimbleEyelet
     # applies - Proc(Situation)
     STABILISER_RULES = [
       Rule.new(name: "always something", asks: "always", applies: ->(_) { true },
-               votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 }, says: "A hole is never sewn without something to carry it."),
+               votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 },
+               says: "A hole is never sewn without something to carry it."),
       Rule.new(name: "soft weave", asks: "a woven cloth that is neither heavy nor sheer",
                applies: ->(s) { !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap },
                votes: { "fusible_strip" => 6, "layer" => 1 }, says: "Light wovens tunnel without a stay inside."),

@@ -72,8 +72,8 @@ module NimbleEyelet
         holes = @order.count == 1 ? "the hole" : "#{@order.count} holes"
         Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
                  does: Sentence["Mark #{holes}, each from the top edge#{across}; the slit is %s.", *edges, @order.opening],
-                 how: Sentence["#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the line of " \
-                               "each hole %s past both ends. Never measure one hole from the one before.", LINE_BEYOND])
+                 how: Sentence["#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the " \
+                               "line of each hole %s past both ends. Never measure one hole from the one before.", LINE_BEYOND])
       end
 
       # Holes across the run: their outer end is measured from the finished edge.

@@ -65,7 +65,7 @@ module NimbleEyelet
       end
 
       def selected
-        return "Select straight stitch with the needle in the middle" if @order.straight?
+        return "Select straight stitch#{' with the needle in the middle' if @machine.needle_positions > 1}" if @order.straight?
         return "Select zigzag" if @order.by_hand?
 
         "Select the buttonhole: #{@order.style.name}"

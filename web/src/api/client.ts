@@ -25,6 +25,7 @@ export type ShelfItem = Schemas['ShelfItem'];
 export type Revision = Schemas['Revision'];
 export type JournalLine = Schemas['Journal'][number];
 export type Shelf = Schemas['Shelf'];
+export type ShelfName = 'cloths' | 'threads' | 'stabilisers';
 export type ShelfThing = Schemas['ShelfThing'];
 export type ShelfTaken = Schemas['ShelfTaken'];
 export type UnderWay = Schemas['UnderWay'];

@@ -95,6 +95,9 @@
             {take}
             fastens={closure.sheet.stages.some((stage) => stage.word === 'attach')}
             button={closure.sheet.button}
+            ring={closure.sheet.opening.ends.near_name === 'ring'
+              ? closure.sheet.opening.across.mm
+              : undefined}
             radius={(closure.sheet.button.largest.mm / 2) * geometry.scale}
             end={gripOf(hole.number)}
             picked={picked === hole.number}

@@ -11,6 +11,7 @@
     radius,
     fastens,
     button: looks,
+    ring,
     end,
     picked,
     pick,
@@ -24,6 +25,8 @@
     /** Whether a button sits in it. */
     fastens: boolean;
     button: Sheet['button'];
+    /** How wide a round hole is with its ring, mm. */
+    ring: number | undefined;
     end: Grip | undefined;
     picked: boolean;
     pick: () => void;
@@ -93,7 +96,17 @@
       {/each}
     </g>
   {/if}
-  {#if hole.sewn}
+  {#if ring}
+    <circle
+      cx={button[0]}
+      cy={button[1]}
+      r={(ring * geometry.scale) / 2}
+      fill="none"
+      stroke={hole.sewn ? 'var(--thread)' : 'var(--chalk)'}
+      stroke-width="3"
+      stroke-dasharray={hole.sewn ? undefined : '3 2'}
+    />
+  {:else if hole.sewn}
     <!-- In thread: two beads, and the slit between them. -->
     <line {...geometry.whole(hole)} stroke="var(--thread)" stroke-width="6" data-sewn />
     <line {...geometry.slit(hole)} stroke="var(--color-base-200)" stroke-width="1.6" />

@@ -86,9 +86,14 @@
           type="checkbox"
           class="checkbox mt-0.5 checkbox-sm"
           checked={item.owned}
+          disabled={item.yours.length > 0}
           onchange={(event) => own(item.key, event.currentTarget.checked)}
         />
-        {item.name}
+        <span
+          >{item.name}{#if item.yours.length > 0}<span class="text-secondary"
+              >, on the shelf: {item.yours.join(', ')}</span
+            >{/if}</span
+        >
       </label>
     {/each}
   </fieldset>

@@ -1,8 +1,8 @@
 <script lang="ts">
-  // One cloth or thread; another kind of cloth fills in what is typical for it, to be typed over.
+  // One cloth, thread or stabiliser; another kind of cloth fills in what is typical for it, to be typed over.
   import { untrack } from 'svelte';
   import { ask, refusal } from '../../api/ask';
-  import { client, type Shelf, type ShelfThing } from '../../api/client';
+  import { client, type Shelf, type ShelfName, type ShelfThing } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import FormField from '../../ui/FormField.svelte';
 
@@ -13,7 +13,7 @@
     saved,
     leave,
   }: {
-    kind: 'cloths' | 'threads';
+    kind: ShelfName;
     names: Shelf['names'];
     item?: ShelfThing;
     saved: () => Promise<void>;
@@ -21,7 +21,11 @@
   } = $props();
 
   let catalogue = $derived(workroom.catalogue);
-  const FIRST: Record<string, string> = { kind: 'light_woven', fibre: 'polyester' };
+  const FIRST: Record<string, string> = $derived({
+    kind: kind === 'stabilisers' ? 'tear_away' : 'light_woven',
+    fibre: 'polyester',
+  });
+  const named = ({ key, name }: { key: string; name: string }) => ({ key, name });
   let typed = $state<Record<string, string>>(
     untrack(() =>
       Object.fromEntries(names.map(({ name }) => [name, item?.fields[name] ?? FIRST[name] ?? ''])),
@@ -32,7 +36,10 @@
   const ANSWERS = ['frays', 'iron', 'washed'];
 
   function choices(name: string) {
-    if (name === 'kind') return catalogue?.cloth_kinds ?? [];
+    if (name === 'kind')
+      return kind === 'stabilisers'
+        ? (workroom.data?.stabilisers ?? []).map(named)
+        : (catalogue?.cloth_kinds ?? []);
     if (name === 'fibre') return catalogue?.fibres ?? [];
     return ANSWERS.includes(name)
       ? [{ key: '', name: 'as its kind does' }, ...(catalogue?.answers ?? [])]
@@ -41,7 +48,9 @@
 
   function changed(name: string): void {
     const usual =
-      name === 'kind' && catalogue?.cloth_figures.find((figures) => figures.key === typed['kind']);
+      name === 'kind' &&
+      kind === 'cloths' &&
+      catalogue?.cloth_figures.find((figures) => figures.key === typed['kind']);
     if (usual)
       Object.assign(typed, { weight: usual.weight, thickness: usual.thickness, stretch: usual.stretch });
   }

@@ -1,10 +1,10 @@
 <script lang="ts">
   // A shelf from a table of comma separated values: first looked at, then taken in.
   import { ask, words } from '../../api/ask';
-  import { client, type ShelfTaken } from '../../api/client';
+  import { client, type ShelfName, type ShelfTaken } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
 
-  let { kind, changed }: { kind: 'cloths' | 'threads'; changed: () => Promise<void> } = $props();
+  let { kind, changed }: { kind: ShelfName; changed: () => Promise<void> } = $props();
 
   let text = $state('');
   let looked = $state.raw<ShelfTaken>();

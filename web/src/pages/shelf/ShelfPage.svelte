@@ -1,8 +1,8 @@
 <script lang="ts">
-  // The shelves of cloths and threads: what lies there, put on, changed, put away, carried in and out.
+  // The shelves of cloths, threads and stabilisers: what lies there, put on, changed, put away, carried in and out.
   import { keepPreviousData, createQuery } from '@tanstack/svelte-query';
   import { ask, read, words } from '../../api/ask';
-  import { client, type ShelfThing } from '../../api/client';
+  import { client, type ShelfName, type ShelfThing } from '../../api/client';
   import { queries } from '../../api/queries';
   import { workroom } from '../../api/workroom.svelte';
   import { route } from '../../router';
@@ -14,11 +14,11 @@
   const SHELVES = {
     cloths: { title: 'Cloths', one: 'cloth', add: 'Another cloth' },
     threads: { title: 'Threads', one: 'thread', add: 'Another thread' },
+    stabilisers: { title: 'Stabilisers', one: 'stabiliser', add: 'Another stabiliser' },
   } as const;
 
-  let kind = $derived<keyof typeof SHELVES>(
-    (route.params as { shelf?: string }).shelf === 'threads' ? 'threads' : 'cloths',
-  );
+  let asked = $derived((route.params as { shelf?: string }).shelf ?? '');
+  let kind = $derived<ShelfName>(asked in SHELVES ? (asked as ShelfName) : 'cloths');
   let shelf = $derived(SHELVES[kind]);
   let slug = $derived(workroom.slug);
   let search = $state('');
@@ -86,7 +86,6 @@
         href={workroom.at(`/shelves/${key}`)}>{other.title}</a
       >
     {/each}
-    <a class="border-b-2 border-transparent" href={workroom.at('/habits')}>Stabilisers, in the drawer</a>
   </nav>
   <div class="mt-4 flex flex-wrap items-end gap-3">
     <label class="flex flex-col text-sm text-secondary"

@@ -18,7 +18,10 @@
 
 <fieldset class="mt-6">
   <legend class="text-lg font-semibold">Stabilisers at hand</legend>
-  <p class="text-sm text-secondary">Of the whole workroom; the recipe takes the best of what lies here.</p>
+  <p class="text-sm text-secondary">
+    Of the whole workroom; the recipe takes the best of what lies here. What lies on
+    <a class="link" href={workroom.at('/shelves/stabilisers')}>its shelf</a> is at hand.
+  </p>
   <div class="mt-1 flex flex-wrap gap-x-5">
     {#each drawer as item (item.key)}
       <label class="flex min-h-11 cursor-pointer items-center gap-2">
@@ -27,7 +30,12 @@
           class="checkbox"
           checked={item.owned}
           onchange={(event) => put(item.key, event.currentTarget.checked)}
-        />{item.name}
+          disabled={item.yours.length > 0}
+        /><span
+          >{item.name}{#if item.yours.length > 0}<span class="block text-sm text-secondary"
+              >{item.yours.join(', ')}</span
+            >{/if}</span
+        >
       </label>
     {/each}
   </div>

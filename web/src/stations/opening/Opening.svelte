@@ -44,7 +44,7 @@
       {opening.verdict.words}
     </p>
     <p class="text-secondary">
-      {opening.verdict.in_twenty} in 20; it goes through {opening.verdict.passes_in_twenty} in 20
+      in {opening.verdict.in_twenty} of 20 such holes; {opening.verdict.passes_in_twenty} of 20 let it through
     </p>
   </div>
 </div>
@@ -61,7 +61,7 @@
 <h2 class="mt-5 text-lg font-semibold">What the {opening.foot} makes of it</h2>
 <p class="max-w-prose" data-setting>{opening.setting.says}</p>
 <div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
-<FootPicture {closure} />
+{#if opening.ends.near_name !== 'ring'}<FootPicture {closure} />{/if}
 
 <h2 class="mt-5 text-lg font-semibold">Schools, side by side</h2>
 <ul class="mt-2 space-y-2">
