@@ -74,7 +74,7 @@ module NimbleEyelet
 
         y = StripPdf::HEAD + AROUND + gap.to_f
         pen.line(-6, y, @strip.cloth_width + 6, y, :join)
-        pen.text(@strip.cloth_width + 2, y + 4, "the next mark, #{@strip.words(gap)} on:", 2.6)
+        pen.text(@strip.cloth_width + 2, y + 4, "the next mark, #{@strip.text(gap)} on:", 2.6)
         pen.text(@strip.cloth_width + 2, y + 8, "to check by; mark from the datum", 2.6)
       end
 
@@ -91,8 +91,8 @@ module NimbleEyelet
 
       def mark(pen, hole, x, y)
         pen.text(x, y, hole.number.to_s, 3.2)
-        pen.text(x + 9, y, @strip.words(hole.at), 3.2)
-        pen.text(x + 40, y, @strip.fastens? ? "button #{@strip.words(hole.button)}" : "", 3.2)
+        pen.text(x + 9, y, @strip.text(hole.at), 3.2)
+        pen.text(x + 40, y, @strip.fastens? ? "button #{@strip.text(hole.button)}" : "", 3.2)
       end
     end
   end

@@ -88,10 +88,6 @@ module NimbleEyelet
       def holes = @layout.holes
       def fastens? = @button.fastens?
 
-      # @param length [Length]
-      # @return [String] in the unit of the closure
-      def words(length) = text(length)
-
       # The same strip for the other side.
       # @return [Strip]
       def underlap = Strip.new(@sheet, @present, garment: @garment, date: @date, side: :underlap)
@@ -107,13 +103,16 @@ module NimbleEyelet
         pen.text(inches + TWO_INCHES + 2, y + 1, "2 in", 3)
       end
 
+      # @return [String] the length in the unit of the closure
+      def text(length) = @present.words(length)
+
       private
 
       def beside(...) = @labels.add(...)
 
       # The row of buttons on the far side is only drawn where it is marked.
       def inner
-        far = @side == :underlap && @layout.run.double? ? @layout.run.offset.to_f + (@button.across.to_f / 2) : 0
+        far = @side == :underlap && @layout.run.double? ? rows.first + (@button.across.to_f / 2) : 0
         @inner ||= [INNER_LEAST, INNER - @layout.holes.map { |hole| hole.out_inner.to_f }.min, far + 3].max
       end
 
@@ -125,7 +124,6 @@ module NimbleEyelet
 
       def across(from_edge) = from_edge - left
       def centre = across(@extension)
-      def text(length) = @present.words(length)
 
       def says
         return "#{@layout.holes.size} buttons, #{text(@button.across)} across" if @side == :underlap

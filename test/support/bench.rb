@@ -208,7 +208,7 @@ module NimbleEyelet
       def paths(world)
         plan = closures(world).find(5).sheet.plan
         shape = Stitches::HoleShape.new(near_end: :eyelet, far_end: :tack, opening: 40.0, near: 4.0, far: 1.25, width: 6.4,
-                                        space: 0.9, length: 0.3, corded: true)
+                                        space: 0.9, length: 0.3, cord: 0.7, eye: 1.5)
         points = Stitches::Path.sew(shape, plan.machine).points
         situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine,
                                            stabilisers: plan.stabilisers)

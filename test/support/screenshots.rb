@@ -28,8 +28,7 @@ module NimbleEyelet
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "waistcoat", "/closures/5/placket")
           { "eyelets" => "/closures/8/opening", "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4",
-            "habits" => "/habits",
-            "log" => "/closures/1/log" }.each do |name, path|
+            "habits" => "/habits" }.each do |name, path|
             shoot(wide, name, path)
           end
           lamplight(wide)
