@@ -83,6 +83,13 @@ module CoreValues
     end)
   end
 
+  # Every step in words, by its key.
+  def words(found)
+    found.progress.steps.to_h { |step| [step.key, [step.does, step.how].compact.map { |text| said(text, :mm) }.join(" ")] }
+  end
+
+  def said(text, unit) = text.respond_to?(:in) ? text.in(unit) : text.to_s
+
   # What is away from neutral after these steps.
   def ledger_after(steps) = steps.reduce(Ledger.empty) { |ledger, step| ledger.changed(step.moves) }
 

@@ -13,12 +13,16 @@ module NimbleEyelet
       def self.of(sheet, present)
         button = sheet.plan.button
         { half_perimeter: present.length(button.half_perimeter), height: present.length(button.height),
-          measured: button.form.measured.map(&:to_s), across: button.form.across, largest: present.length(button.across),
-          smallest: present.length(button.narrow), lignes: present.number(button.across.in(:ligne), 1),
-          formula: button.form.formula, passes: button.form.passes,
+          largest: present.length(button.across), smallest: present.length(button.narrow),
+          lignes: present.number(button.across.in(:ligne), 1),
           section: button.section, face: button.face, holes: button.hole_places, hole: button.hole_size,
-          measuring: Buttons.measuring(button).map(&:to_h) }
+          measuring: Buttons.measuring(button).map(&:to_h), **form(button.form) }
       end
+
+      def self.form(form)
+        { noun: form.noun, measured: form.measured.map(&:to_s), across: form.across, formula: form.formula, passes: form.passes }
+      end
+      private_class_method :form
 
       # @return [String] for the knot
       def self.short(sheet, present) = present.words(sheet.plan.button.across)

@@ -45,7 +45,7 @@ module NimbleEyelet
       def self.swatch(swatch)
         passes = Swatches::PASSES.fetch(swatch.passes).name
         seen = swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
-        words = ["Test hole set to %s: the button #{passes}", *seen].join("; ")
+        words = ["Test hole set to %s: it #{passes}", *seen].join("; ")
         swatch.measured ? Sentence["#{words}; measured %s.", swatch.opening, swatch.measured] : Sentence["#{words}.", swatch.opening]
       end
       private_class_method :says, :step, :hole, :swatch

@@ -90,7 +90,8 @@ class MachineTest < AppTest
     found = call(:patch, "/api/workroom", { stabilisers: %w[tear_away wash_film] }, "HTTP_IF_MATCH" => "\"1\"")
     after = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }
 
-    assert_equal(%w[tear_away wash_film], found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
+    # The mesh lies on the shelf.
+    assert_equal(%w[knit_fusible tear_away wash_film], found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
     assert_equal ["fusible strip inside, its firm direction along the hole", "tear-away under the hole"],
                  [before["text"], after["text"]]
     assert_includes after["cautions"].first["instead"], "light fusible strip"

@@ -75,7 +75,8 @@ class WorkroomTest < AppTest
     before = rows
     tried = operations.select { |_, path, _| path.match?(/\{(id|entry)\}/) }
     tried.each do |verb, path, operation|
-      address = path.sub("{slug}", "heron-loft").sub("{id}", "1").sub("{number}", "1").sub("{stage}", "button").sub("{kind}", "machine")
+      address = path.sub("{slug}", "heron-loft").sub(/\{(id|number)\}/, "1").sub("{number}", "1").sub("{shelf}", "cloths")
+                    .sub("{stage}", "button").sub("{kind}", "machine")
                     .sub("{entry}", path.include?("accepted") ? entry : SecureRandom.uuid)
       call_raw(verb, address, operation)
 

@@ -113,7 +113,10 @@ class RunTest < BrowserTest
     assert_text "right cuff"
     open_station "print", id: 1
 
-    assert_link "Strip as PDF, Letter"
+    select "Letter", from: "Paper"
+    select "underlap, the buttons", from: "Side"
+
+    assert_includes find_link("Strip as PDF, Letter")[:href], "paper=letter&side=underlap"
     assert_link "Marks as a table"
   end
 end

@@ -103,7 +103,7 @@ module NimbleEyelet
       cloth = question.cloth
       additions = [ease_addition(question),
                    [cloth.fold, "fold", Sentence["The cloth's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
-      additions << [NAP_EASE, "nap", Sentence["Nap holds the button back: %s more.", NAP_EASE]] if cloth.type.nap
+      additions << [NAP_EASE, "nap", Sentence["Nap holds the #{question.button.form.noun} back: %s more.", NAP_EASE]] if cloth.type.nap
       eye = question.passing.eye
       additions << [-eye, "eye", Sentence["The eye of the keyhole is open too: %s less.", eye]] if eye.positive?
       additions.map { |length, rule, says| [length, Reason.new(rule: rule, says: says)] }

@@ -76,7 +76,7 @@ module NimbleEyelet
         "Something else was written down: that is for you to judge." unless newest.note.empty?
       end
 
-      def self.unsaid(newest) = ("How the button went through was not said: try it before you trust this hole." if newest.passes.nil?)
+      def self.unsaid(newest) = ("How it went through was not said: try it before you trust this hole." if newest.passes.nil?)
       private_class_method :measured, :allowance, :words, :unsaid
     end
   end

@@ -52,9 +52,11 @@ module NimbleEyelet
                else
                  "A slit that is not cut to its ends reads as too tight."
                end
-        Change.new(axis: "fit", says: "Cut the last threads up to both tacks, trim whiskers and stay, and try the button again.",
+        Change.new(axis: "fit", says: "Cut the last threads up to both tacks, trim whiskers and stay, and try the #{noun} again.",
                    because: [reason("uncut", says)])
       end
+
+      def noun = @current.button.form.noun
 
       def learn_or_size(passing)
         return learn if off && off.abs >= OFF && off.negative? == passing.short && !learned_by_foot?
@@ -81,7 +83,7 @@ module NimbleEyelet
                    says: Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening to %s: %s #{by.negative? ? 'less' : 'more'} " \
                                   "ease.", to, by.abs],
                    because: [reason(passing.short ? "short" : "long", passing.short ? "It is cut to its ends and still too tight: " \
-                     "aim at the middle of snug." : "The button slips out: aim at the middle of snug.")])
+                     "aim at the middle of snug." : "The #{noun} slips out: aim at the middle of snug.")])
       end
 
       # What the sums say; where they say the hole was right already, one mark.

@@ -53,7 +53,7 @@ module NimbleEyelet
           check.expect("swatch.symptoms", symptoms.join(", "), (symptoms - SYMPTOMS.keys).empty?,
                        "Known symptoms are: #{SYMPTOMS.keys.join(', ')}.")
           check.expect("swatch.passes", "", passes || symptoms.any? || measured || !note.empty?,
-                       "Say what you saw: how the button went through, at least.")
+                       "Say what you saw: how it went through, at least.")
         end
         self
       end

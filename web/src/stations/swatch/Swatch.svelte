@@ -63,7 +63,7 @@
       <p class="mt-1 font-serif text-3xl leading-tight font-semibold" data-answer>Sew one test hole first.</p>
       <p class="mt-1 max-w-prose text-secondary">
         {toSew.set} On a scrap of the same {toSew.layers}, the same grain and thread. Cut it open and put the
-        button through.
+        {sheet.button.noun} through.
       </p>
     {/if}
     {#each swatch.remarks as remark (remark)}

@@ -40,7 +40,7 @@
     fault = '';
     const { measured, passes, symptoms, note } = seen.form;
     if (!passes && !measured.trim() && !symptoms.length && !note.trim()) {
-      fault = 'Say what you saw: how the button went through, at least.';
+      fault = `Say what you saw: how the ${closure.sheet.button.noun} went through, at least.`;
       return;
     }
     if (measured.trim()) {
@@ -67,7 +67,7 @@
 <form class="mt-6 max-w-3xl border-l-4 border-base-300 pl-4" onsubmit={log}>
   <h2 class="text-lg font-semibold">Log a test hole</h2>
   <fieldset class="mt-2">
-    <legend class="text-sm text-secondary">The button</legend>
+    <legend class="text-sm text-secondary">The {closure.sheet.button.noun}</legend>
     <div class="mt-0.5 flex flex-wrap gap-x-5 gap-y-1">
       {#each workroom.catalogue?.passes ?? [] as item (item.key)}
         <label class="flex min-h-8 cursor-pointer items-center gap-2">
