@@ -142,7 +142,7 @@ module NimbleEyelet
 
       def draw_cloth(pen)
         pen.line(cloth_width - 6, @length * 0.35, cloth_width - 6, @length * 0.65, :check)
-        pen.text(cloth_width - 5, @length * 0.5, "grain", 2.4)
+        pen.text(cloth_width - 13.5, @length * 0.5, "grain", 2.4)
         pen.rectangle(0, 0, cloth_width, @length, left.zero? ? :edge : :ghost)
         pen.line(centre, 0, centre, @length, :centre)
         pen.text(1, @length - 1, "fold or finished edge", 2.4)
