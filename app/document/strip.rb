@@ -126,9 +126,9 @@ module NimbleEyelet
       def centre = across(@extension)
 
       def says
-        return "#{@layout.holes.size} buttons, #{text(@button.across)} across" if @side == :underlap
+        return "buttons: #{@layout.holes.size}, #{text(@button.across)} across" if @side == :underlap
 
-        "#{@layout.holes.size} holes, slit #{text(@sheet.opening)}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
+        "#{Placket::Layout.so_many(holes.size)}, slit #{text(@sheet.opening)}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
       end
 
       # Holes across the run are measured from the finished edge, too.

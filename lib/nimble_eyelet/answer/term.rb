@@ -37,7 +37,7 @@ module NimbleEyelet
              means: "A seam or fold thick enough to tip the foot: a hole may lie on it, sewn with care."),
     Term.new(key: "run", word: "run", means: "The line the holes sit on, along the edge of the garment."),
     Term.new(key: "seam", word: "seam",
-             means: "One place on the run where cloth is joined; 5 mm to either side are kept clear of it."),
+             means: "One place on the run where cloth is joined: a little to either side of it is kept clear, too."),
     Term.new(key: "setting", word: "setting",
              means: "What is set on the foot or the machine so that the opening wanted comes of it: clicks, a mark, a length."),
     Term.new(key: "shank", word: "shank", means: "What holds the button off the cloth: its own loop, or one made of thread."),

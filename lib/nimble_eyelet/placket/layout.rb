@@ -51,7 +51,7 @@ module NimbleEyelet
       # @return [Sentence, nil] nothing when none moved
       def moved_since(before)
         return if before.empty?
-        return Sentence["#{holes.size} holes instead of #{before.size}."] if holes.size != before.size
+        return Sentence["#{Layout.so_many(holes.size)} instead of #{before.size}."] if holes.size != before.size
 
         moves = holes.zip(before).filter_map { |hole, place| [hole.number, hole.at - place] unless hole.at == place }
         return if moves.empty?
@@ -66,6 +66,9 @@ module NimbleEyelet
 
         " up" if ways.all?(&:negative?)
       end
+
+      # @return [String] so many holes, in words
+      def self.so_many(count) = count == 1 ? "1 hole" : "#{count} holes"
 
       def self.counted(numbers)
         return "Hole #{numbers.first}" if numbers.size == 1
@@ -302,7 +305,7 @@ module NimbleEyelet
 
       def count_reason(row)
         count = row.places.size
-        return Reason.new(rule: "count", says: "#{count} holes, as you asked.", source: "your choice") if @run.count == count
+        return Reason.new(rule: "count", says: "#{Layout.so_many(count)}, as you asked.", source: "your choice") if @run.count == count
 
         Reason.new(rule: "count", says: Sentence["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
                                                  @run.gap_wished], source: "usual for: #{@run.usage.name}")

@@ -5,12 +5,16 @@
 #
 #   PLACES.fetch("cuff").fills   # => { "placket.orientation" => "horizontal", … }
 
+require_relative "../answer/sentence"
+require_relative "../length/length"
 require_relative "../value"
 
 module NimbleEyelet
   module Placket
-    # fills - Hash of path to what is typed there, millimetres; says - String, why
+    # fills - Hash of path to what is typed there, millimetres; says - String or Sentence, why
     Place = Value.of(:key, :name, :says, fills: {})
+
+    said = ->(words, *millimetres) { Sentence[words, *millimetres.map { |number| Length.mm(number) }] }
 
     PLACES = [
       Place.new(key: "front", name: "front edge or placket", says: "Fronts are seldom strained: holes along, in the " \
@@ -22,34 +26,35 @@ module NimbleEyelet
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "35", "placket.count" => "1",
                          "placket.first" => "17.5",
                          "placket.grid" => "half_millimetre", "placket.extension" => "18" },
-                says: "On the stand: across, at half its height, 3 mm past the centre line; 60 to 75 mm above the " \
-                      "first on the front."),
+                says: said.call("On the stand: across, at half its height, %s past the centre line; %s to %s above " \
+                                "the first on the front.", 3, 60, 75)),
       Place.new(key: "cuff", name: "cuff",
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "60", "placket.count" => "1",
                          "placket.first" => "30",
                          "placket.extension" => "16" },
-                says: "On a cuff: across, at half its height, 10 to 13 mm from the end; a second button 20 to 25 mm " \
-                      "further in fits a wider wrist."),
+                says: said.call("On a cuff: across, at half its height, %s to %s from the end; a second button %s to " \
+                                "%s further in fits a wider wrist.", 10, 13, 20, 25)),
       Place.new(key: "sleeve_slit", name: "sleeve slit",
                 fills: { "placket.orientation" => "vertical", "placket.run_length" => "120", "placket.count" => "1",
                          "placket.first" => "60" },
-                says: "In a sleeve slit: along, in the middle of its opening, for a button of 9 to 10 mm."),
+                says: said.call("In a sleeve slit: along, in the middle of its opening, for a button of %s to %s.", 9, 10)),
       Place.new(key: "collar_point", name: "collar point",
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "40", "placket.count" => "1",
                          "placket.first" => "20",
                          "placket.extension" => "16" },
-                says: "At a collar point: across the corner, on its bisector, 10 to 12 mm from the tip."),
+                says: said.call("At a collar point: across the corner, on its bisector, %s to %s from the tip.", 10, 12)),
       Place.new(key: "waistband", name: "waistband",
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "40", "placket.count" => "1",
                          "placket.first" => "20",
                          "placket.extension" => "20" },
-                says: "On a waistband: across, at half its height, 13 to 16 mm from the end; the stay goes right through it."),
+                says: said.call("On a waistband: across, at half its height, %s to %s from the end; the stay goes " \
+                                "right through it.", 13, 16)),
       Place.new(key: "fly", name: "fly", fills: { "placket.orientation" => "vertical" },
                 says: "In a fly: holes on the strip before it is set in; an inner button takes the strain first."),
       Place.new(key: "double_breasted", name: "double-breasted front", fills: { "placket.orientation" => "horizontal" },
-                says: "Double-breasted: measured from the button line; holes on the edge row only, their outer end 3 mm past it. " \
-                      "The other row is sewn " \
-                      "through the overlap alone; one inner anchor button has its hole on the underlap's edge."),
+                says: said.call("Double-breasted: measured from the button line; holes on the edge row only, their " \
+                                "outer end %s past it. The other row is sewn through the overlap alone; one inner " \
+                                "anchor button has its hole on the underlap's edge.", 3)),
       Place.new(key: "knit_band", name: "knit band", fills: { "placket.orientation" => "vertical" },
                 says: "On a knit band: along the ribs; never across narrow ribbing."),
       Place.new(key: "tab", name: "tab, flap or strap",

@@ -125,7 +125,7 @@ module NimbleEyelet
       def finish
         wind = spacing? && Step.new(key: "wind", part: BUTTONED, does: "Take the spacer out, wind the tails round the " \
                                                                        "shank and knot them.",
-                                    how: "Tails of 200 to 250 wind four to five times.",
+                                    how: Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)],
                                     figures: { "attach.shank" => @attaching.shank })
         secure = Step.new(key: "secure", part: BUTTONED, does: "Tails to the back, knot and trim.",
                           how: @order.for_child ? "For a child: knotted, liquid only on top." : nil, hazards: child)

@@ -5,6 +5,8 @@
 #
 #   SYMPTOMS.fetch("gappy").remedies.first.says
 
+require_relative "../answer/sentence"
+require_relative "../length/length"
 require_relative "../value"
 
 module NimbleEyelet
@@ -91,7 +93,7 @@ module NimbleEyelet
              hand("Level the foot and support the cloth so that it does not hang."),
              hand("A few more stitches of the first part close a small gap.") { |current| current.machine.kind == "stepped" }]),
         row("off_mark", "guide", "off the mark, or crooked", ["start not under the needle", "mark hidden by the foot"],
-            [hand("Put the needle onto the start mark by hand first, and draw the line 15 mm past both ends.")]),
+            [hand(Sentence["Put the needle onto the start mark by hand first, and draw the line %s past both ends.", Length.mm(15)])]),
         row("tacks_unequal", "ends", "tacks unequal, thin or clumped", ["stitches counted by feel"],
             [hand("Count 4 to 7 stitches at both tacks; fewer on a second pass.")]),
         row("nest", "ends", "a nest of thread at the start", ["tails not held", "threaded with the foot down"],

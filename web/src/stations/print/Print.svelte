@@ -97,7 +97,9 @@
     >
       <img
         src="{address}.svg{version}"
-        alt="Marking strip with {sheet.placket.holes.length} holes"
+        alt="Marking strip, {sheet.placket.holes.length === 1
+          ? '1 hole'
+          : `${sheet.placket.holes.length} holes`}"
         class="w-full"
       />
     </div>
