@@ -43,7 +43,6 @@ module NimbleEyelet
         @layout = sheet.layout
         @cut = sheet.cut
         @button = sheet.plan.button
-        @name = sheet.plan.name
         @garment = garment
         @present = present
         @length = @layout.run.run_length.to_f
@@ -58,7 +57,7 @@ module NimbleEyelet
 
       # @return [Array<String>] lines of heading
       def heading
-        ["#{@garment}: #{@name}",
+        ["#{@garment}: #{@sheet.plan.name}",
          "#{SIDES.fetch(@side)}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{", plan of #{@date}" unless @date.empty?}", says,
          "Print at 100 %. The check lines are 50 mm and 2 in: measure them first."]
       end
@@ -128,7 +127,8 @@ module NimbleEyelet
       def says
         return "buttons: #{@layout.holes.size}, #{text(@button.across)} across" if @side == :underlap
 
-        "#{Placket::Layout.so_many(holes.size)}, slit #{text(@sheet.opening)}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
+        slit = "#{Placket::Layout.so_many(holes.size)}, slit #{text(@sheet.opening)}"
+        "#{slit}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
       end
 
       # Holes across the run are measured from the finished edge, too.

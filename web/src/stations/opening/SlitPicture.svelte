@@ -36,6 +36,13 @@
   let eye = $derived(opening.ends.eye.mm);
   let cut = $derived(closure.sheet.recipe.space.mm / 2);
 
+  let tacks = $derived(
+    [
+      { name: opening.ends.near_name, x: left, long: opening.ends.near.mm },
+      { name: opening.ends.far_name, x: slitRight, long: opening.ends.far.mm },
+    ].filter((end) => end.name === 'bar tack'),
+  );
+
   /** The outline of a satin hole: each end straight or round, an eye as wide as its ring. */
   let outline = $derived.by(() => {
     const nearRound = opening.ends.near_name === 'round end' || eye > 0;
@@ -82,26 +89,16 @@
       </g>
     {:else}
       <path d={outline} fill="var(--color-primary)" fill-opacity="0.3" />
-      {#if opening.ends.near_name === 'bar tack'}
+      {#each tacks as tack (tack.x)}
         <rect
-          x={left}
+          x={tack.x}
           y={-bead}
-          width={opening.ends.near.mm}
+          width={tack.long}
           height={bead * 2}
           fill="var(--color-primary)"
           fill-opacity="0.4"
         />
-      {/if}
-      {#if opening.ends.far_name === 'bar tack'}
-        <rect
-          x={slitRight}
-          y={-bead}
-          width={opening.ends.far.mm}
-          height={bead * 2}
-          fill="var(--color-primary)"
-          fill-opacity="0.4"
-        />
-      {/if}
+      {/each}
       <!-- Between the beads the cloth shows. -->
       <rect
         x={slitLeft}
