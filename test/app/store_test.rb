@@ -59,7 +59,8 @@ class StoreTest < AppTest
 
     assert_operator saved.size, :<=, 15, saved.join("\n")
     tick("stabilise")
-    ticked = statements { enter({ **mark, machine: 4 }) }
+    # Another connection of the pool may have to prepare it first.
+    ticked = statements { enter({ **mark, machine: 4 }) }.grep_v(/PREPARE/)
 
     assert_equal 1, ticked.count { |sql| sql.match?(/INSERT|add_entry/) }, ticked.join("\n")
     assert_operator ticked.size, :<=, 2, ticked.join("\n")
