@@ -5,6 +5,7 @@
 require "time"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "../field/conventions"
 require_relative "../form/closure_form"
 require_relative "../form/workroom_form"
 require_relative "../problem"
@@ -143,16 +144,9 @@ module NimbleEyelet
           machine = workroom.machines.all.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
           asked = body_hash.fetch("plan", {})
           unit = Plan::UNITS.key?(asked["closure.unit"]) ? asked["closure.unit"].to_sym : workroom.unit
-          begun = form(unit).blank(name: name, machine: machine, typed: { **conventions(asked), **asked })
+          begun = form(unit).blank(name: name, machine: machine, typed: { **Conventions.of(asked["placket.place"]), **asked })
           begun.in(workroom.house_for(unit)).validate
           begun
-        end
-
-        # What goes with the place of the closure; each can be changed afterwards.
-        def conventions(asked)
-          Placket::PLACES[asked["placket.place"]]&.fills.to_h.to_h do |path, typed|
-            [path, ClosureFields.fetch(path).kind == :length ? "#{typed}mm" : typed]
-          end
         end
 
         # The plan of another closure, or its mirror image: the other front lies on top. What was sewn stays there.

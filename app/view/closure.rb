@@ -5,6 +5,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "../field/conventions"
 require_relative "../field/plan_document"
 require_relative "attach"
 require_relative "button"
@@ -33,7 +34,7 @@ module NimbleEyelet
         { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
           machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present), redo: changed(closure.redo_changes, present),
-          house: house(closure.house, present), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present), moved: present.words(moved) }
+          house: house(closure.house, present), usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present), moved: present.words(moved) }
       end
 
       # @return [String, nil] what the next undo or redo is about

@@ -35,6 +35,26 @@ class BeginTest < AppTest
     assert_equal ["70 mm", "vertical"], [cuff["plan"]["placket.run_length"]["text"], cuff["plan"]["placket.orientation"]]
   end
 
+  # Another place afterwards changes nothing by itself: what is usual there is offered, and taken in one change.
+  def test_what_is_usual_at_another_place_is_offered
+    assert_empty begin_with({ "placket.place" => "cuff" })["usual"]
+    save({ placket: { place: "cuff", extension: "16" } })
+    offered = closure["usual"]
+
+    assert_equal %w[placket.count placket.first placket.orientation placket.run_length], offered.keys.sort
+    assert_equal 620, closure["plan"]["placket.run_length"]["mm"]
+    save({ "placket.pins" => db[:pins].where(closure_id: 1).select_map(:key).to_h { |key| [key, nil] },
+           "placket.keep_outs" => db[:keep_outs].where(closure_id: 1).select_map(:key).to_h { |key| [key, nil] },
+           "placket.last" => "", **offered })
+
+    assert_status 200
+    assert_empty closure["usual"]
+    assert_equal([30], closure["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] })
+    act(:post, "undo")
+
+    assert_equal offered, closure["usual"]
+  end
+
   # Whatever goes through, on every machine there is: stages, steps and strip of its own.
   def test_whatever_goes_through_begins_whole_on_every_machine
     machines = db[:machines].where(workroom_id: 1).select_order_map(:id)

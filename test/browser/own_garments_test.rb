@@ -17,6 +17,14 @@ class OwnGarmentsTest < BrowserTest
 
     assert_saved
     go "4"
+
+    assert_no_button "Take what is usual there"
+    select "front edge or placket", from: "Place on it"
+    click_button "Take what is usual there"
+
+    assert_no_button "Take what is usual there"
+    find("header button[aria-label^=Undo]").click
+    select "front that is pulled round the body", from: "Place on it"
     { run_length: "620", first: "40", last: "580", count: "6" }.each { |name, text| type("placket.#{name}", text) }
     keep_clear "350", "", "zip seam"
     keep_clear "420", "450", "pocket flap"

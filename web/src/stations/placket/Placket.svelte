@@ -56,7 +56,14 @@
 
 <div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
   <Pick {work} path="placket.use" label="Kind of garment" choices={workroom.catalogue?.uses ?? []} listed />
-  <Pick {work} path="placket.place" label="Place on it" choices={workroom.catalogue?.places ?? []} listed />
+  <div>
+    <Pick {work} path="placket.place" label="Place on it" choices={workroom.catalogue?.places ?? []} listed />
+    {#if Object.keys(closure.usual).length > 0}
+      <button class="btn mt-1 btn-ghost btn-sm" onclick={() => work.typeAll(closure.usual)}
+        >Take what is usual there</button
+      >
+    {/if}
+  </div>
   <Pick
     {work}
     path="placket.overlap"
