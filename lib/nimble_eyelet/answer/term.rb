@@ -30,12 +30,15 @@ module NimbleEyelet
     Term.new(key: "gap", word: "gap", also: %w[pitch], means: "From the middle of one hole to the middle of the next."),
     Term.new(key: "keep_out", word: "keep-out", means: "A stretch of the run where no hole and no foot may come."),
     Term.new(key: "ligne", word: "ligne", means: "A fortieth of an inch, 0.635 mm: the trade's measure of buttons."),
+    Term.new(key: "neutral", word: "neutral",
+             means: "How its owner leaves the machine for plain sewing: usual foot, needle and tension."),
     Term.new(key: "opening", word: "opening", also: ["cut length"], means: "The slit itself: what is cut between the two ends."),
     Term.new(key: "overall", word: "overall length", means: "The opening and the finish of both its ends."),
     Term.new(key: "overlap", word: "overlap", means: "The side with the holes; the underlap has the buttons."),
     Term.new(key: "ridge", word: "ridge",
              means: "A seam or fold thick enough to tip the foot: a hole may lie on it, sewn with care."),
     Term.new(key: "run", word: "run", means: "The line the holes sit on, along the edge of the garment."),
+    Term.new(key: "school", word: "school", means: "One of the ways in which people are taught how long a hole is."),
     Term.new(key: "seam", word: "seam",
              means: "One place on the run where cloth is joined: a little to either side of it is kept clear, too."),
     Term.new(key: "setting", word: "setting",
@@ -49,6 +52,7 @@ module NimbleEyelet
     Term.new(key: "stitch_width", word: "stitch width", means: "How far the needle swings from side to side."),
     Term.new(key: "swatch", word: "swatch", also: ["test sew"],
              means: "A hole sewn on a scrap with the same layers, grain, thread, stabiliser and settings."),
+    Term.new(key: "tex", word: "tex", means: "What a thousand metres of a thread weigh, in grams: the higher, the thicker."),
     Term.new(key: "tension", word: "top tension", means: "How firmly the upper thread is held; lower, it is drawn to the underside.")
   ].to_h { |term| [term.key, term] }.freeze
 end

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What on the machine is away from neutral, whatever closure left it so, and how each thing goes back.
   import type { Sheet } from '../api/client';
+  import Term from '../ui/Term.svelte';
   import { shortcuts } from './shortcuts.svelte';
 
   let { sheet, machine, go }: { sheet: Sheet; machine: string; go: () => void } = $props();
@@ -16,7 +17,7 @@
   {#if sheet.ledger.length === 0}
     <p class="mt-1 text-secondary">Nothing is away from neutral.</p>
   {:else}
-    <p class="text-sm text-secondary">Away from neutral, and how it goes back:</p>
+    <p class="text-sm text-secondary">Away from <Term of="neutral" as="neutral" />, and how it goes back:</p>
     <ul class="mt-2 space-y-3">
       {#each sheet.ledger as entry (entry.key)}
         <li class="border-l-2 border-dashed border-primary pl-2">

@@ -1,5 +1,6 @@
 <script lang="ts">
   // What it is sewn on, and with what: cloth, thread, machine, and the stabilisers at hand.
+  import Term from '../../ui/Term.svelte';
   import { workroom } from '../../api/workroom.svelte';
   import Field from '../../closure/Field.svelte';
   import Pick from '../../closure/Pick.svelte';
@@ -88,7 +89,8 @@
   <Field {work} path="thread.name" label="What you call the thread" wide />
 </div>
 <p class="mt-1 text-sm text-secondary">
-  {recipe.thread_thickness.text} thick. This thread is also {recipe.thread_in.join(', ')}.
+  {recipe.thread_thickness.text} thick. Beside <Term of="tex" as="tex" /> this thread is also
+  {recipe.thread_in.join(', ')}.
 </p>
 
 <Drawer {work} />

@@ -63,7 +63,7 @@
 <div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
 {#if opening.ends.near_name !== 'ring'}<FootPicture {closure} />{/if}
 
-<h2 class="mt-5 text-lg font-semibold">Schools, side by side</h2>
+<h2 class="mt-5 text-lg font-semibold"><Term of="school" as="Schools" />, side by side</h2>
 <ul class="mt-2 space-y-2">
   {#each opening.answers as answer (answer.school)}
     <li class={['border-l-4 py-1 pl-3', answer.chosen ? 'border-primary' : 'border-base-300']}>
