@@ -7,6 +7,7 @@
 #   Document::Strip.new(sheet, present, garment: "linen field smock").draw(pen)
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "strip_hole"
 require_relative "strip_labels"
 
 module NimbleEyelet
@@ -25,8 +26,6 @@ module NimbleEyelet
       # Half an arm of a cross where a button goes.
       CROSS = 4.0
       SIDES = { overlap: "overlap, with the holes", underlap: "underlap, with the buttons" }.freeze
-      # Half a tack mark, across the hole.
-      TACK = 2.5
 
       # @return [Float] mm
       attr_reader :length
@@ -87,6 +86,9 @@ module NimbleEyelet
       def holes = @layout.holes
       def fastens? = @button.fastens?
 
+      # @return [Array<Strip>] this, and the other side where something is buttoned to it
+      def sides = fastens? ? [self, underlap] : [self]
+
       # The same strip for the other side.
       # @return [Strip]
       def underlap = Strip.new(@sheet, @present, garment: @garment, date: @date, side: :underlap)
@@ -101,6 +103,14 @@ module NimbleEyelet
         [inches, inches + TWO_INCHES].each { |end_x| pen.line(end_x, y - 2, end_x, y + 2, :check) }
         pen.text(inches + TWO_INCHES + 2, y + 1, "2 in", 3)
       end
+
+      # @return [Float] mm on the paper of a place from the finished edge
+      def across(from_edge) = from_edge - left
+      def centre = across(@extension)
+
+      # @param length [Length] from the centre line, toward the finished edge
+      # @return [Float] mm on the paper
+      def out(length) = across(@extension - length.to_f)
 
       # @return [String] the length in the unit of the closure
       def text(length) = @present.words(length)
@@ -120,9 +130,6 @@ module NimbleEyelet
         outermost = @layout.holes.map { |hole| hole.out_outer.to_f }.max + @cut.ends.near.to_f + (@button.across.to_f / 2) + 3
         @left ||= (@extension + inner + FIGURES - WIDEST).clamp(0, [@extension - outermost, 0].max)
       end
-
-      def across(from_edge) = from_edge - left
-      def centre = across(@extension)
 
       def says
         return "buttons: #{@layout.holes.size}, #{text(@button.across)} across" if @side == :underlap
@@ -168,7 +175,7 @@ module NimbleEyelet
       end
 
       def draw_stitches(pen, hole)
-        hole.vertical? ? draw_vertical(pen, hole) : draw_horizontal(pen, hole)
+        StripHole.new(self, @cut.ends, @sheet.recipe.style.value).draw(pen, hole)
         pen.circle(across(@extension - rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
         hole.starts.each { |start| draw_start(pen, start) }
       end
@@ -202,26 +209,6 @@ module NimbleEyelet
         return unless @sheet.beginning.known? && hole.starts.one?
 
         beside(9, hole.at.to_f + 4.5, "needle #{text(hole.starts.first.along)}, edge #{text(hole.starts.first.from_edge)}", 2.4)
-      end
-
-      def draw_vertical(pen, hole)
-        x = across(@extension - hole.out_outer.to_f)
-        pen.line(x, hole.open_from.to_f, x, hole.open_to.to_f, :slit)
-        [hole.from, hole.open_from, hole.open_to, hole.to].each do |end_of|
-          pen.line(x - TACK, end_of.to_f, x + TACK, end_of.to_f, :tack)
-        end
-        pen.line(x + TACK + 1, hole.at.to_f, cloth_width, hole.at.to_f, :lead)
-      end
-
-      def draw_horizontal(pen, hole)
-        outer = across(@extension - hole.out_outer.to_f)
-        inside = across(@extension - hole.out_inner.to_f)
-        y = hole.at.to_f
-        pen.line(outer, y, inside, y, :slit)
-        [outer - @cut.ends.near.to_f, outer, inside, inside + @cut.ends.far.to_f].each do |end_of|
-          pen.line(end_of, y - TACK, end_of, y + TACK, :tack)
-        end
-        pen.line(inside + @cut.ends.far.to_f + 1, y, cloth_width, y, :lead)
       end
     end
 

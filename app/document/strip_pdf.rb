@@ -28,7 +28,7 @@ module NimbleEyelet
       # @param paper [String] key of PAPERS
       # @param side [String] one of SIDES
       def initialize(strip, title, paper: "a4", side: "both")
-        @strips = { "both" => [strip, strip.underlap], "overlap" => [strip], "underlap" => [strip.underlap] }.fetch(side)
+        @strips = { "both" => strip.sides, "overlap" => strip.sides.first(1), "underlap" => strip.sides.last(1) }.fetch(side)
         @title = title
         width, tall = PAPERS.fetch(paper)
         @page = [width, tall || (strip.length + HEAD + (2 * MARGIN) + 1)]

@@ -27,13 +27,13 @@ module NimbleEyelet
 
       # @return [String]
       def render
-        [@strip, @strip.underlap].each_with_index do |strip, index|
+        @strip.sides.each_with_index do |strip, index|
           @right = index * (wide + MARGIN)
           draw_head(strip)
           @offset = HEAD
           strip.draw(self)
         end
-        width = figure((2 * wide) + (3 * MARGIN))
+        width = figure((@strip.sides.size * (wide + MARGIN)) + MARGIN)
         height = figure(@strip.length + HEAD + (2 * MARGIN))
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>

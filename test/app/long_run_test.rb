@@ -41,6 +41,18 @@ class LongRunTest < AppTest
     refute_includes PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/hole-card.pdf"))).pages.first.text, "the next mark"
   end
 
+  # An eyelet is two circles on its mark: what is open, and the ring round it.
+  def test_an_eyelet_is_printed_round
+    eyelets = closure(8)["sheet"]
+    circles = strip("svg", id: 8).scan(/<circle cx="([\d.]+)" cy="([\d.]+)" r="([\d.]+)" class="(slit|tack)"/)
+    open, rings = circles.partition { |*, kind| kind == "slit" }
+
+    assert_equal(eyelets["placket"]["holes"].map { |hole| hole["at"]["mm"] + 26 }, open.map { |circle| circle[1].to_f })
+    assert_equal [eyelets["opening"]["length"]["mm"] / 2], open.map { |circle| circle[2].to_f }.uniq
+    assert_equal [eyelets["opening"]["overall"]["mm"] / 2], rings.map { |circle| circle[2].to_f }.uniq
+    assert_empty strip("svg", id: 8).scan(/<line [^>]*class="slit"/)
+  end
+
   # Beside the cloth, whatever lies close together; and nothing on the heading.
   def test_no_label_lies_on_another
     save({ placket: { run_length: "200", first: "18", last: "182", count: "", pins: [],

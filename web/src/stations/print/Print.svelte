@@ -21,6 +21,7 @@
 
   let paper = $state<(typeof PAPERS)[number][0]>('a4');
   let side = $state<(typeof SIDES)[number][0]>('both');
+  let buttoned = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
   let long = $derived((closure.plan['placket.run_length'].mm ?? 0) > LONG);
 
@@ -34,9 +35,10 @@
     <div>
       <p class="answer" data-answer>1 : 1</p>
       <p class="mt-1 max-w-prose text-secondary">
-        The marking strip: the run, every mark from the top edge, holes at their true length, and for the
-        other side a cross wherever a button goes. Pages are laid on each other by their crosses. Print at 100
-        %, without “fit to page”, and measure the check lines before you pin it on.
+        The marking strip: the run, every mark from the top edge, holes at their true length{buttoned
+          ? ', and for the other side a cross wherever a button goes'
+          : ''}. Pages are laid on each other by their crosses. Print at 100 %, without “fit to page”, and
+        measure the check lines before you pin it on.
       </p>
       <div class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-3">
         <label class="flex flex-col gap-0.5">
@@ -45,12 +47,14 @@
             {#each PAPERS as [key, name] (key)}<option value={key}>{name}</option>{/each}
           </select>
         </label>
-        <label class="flex flex-col gap-0.5">
-          <span class="text-sm text-secondary">Side</span>
-          <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={side}>
-            {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
-          </select>
-        </label>
+        {#if buttoned}
+          <label class="flex flex-col gap-0.5">
+            <span class="text-sm text-secondary">Side</span>
+            <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={side}>
+              {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
+            </select>
+          </label>
+        {/if}
         <a
           class="btn btn-primary"
           href="{address}.pdf{version}&paper={paper}&side={side}"
