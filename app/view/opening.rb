@@ -16,7 +16,7 @@ module NimbleEyelet
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
           bands: cut.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
-          if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth)
+          if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth, opening: sheet.opening)
                           .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, present) } },
           because: present.reasons(cut.chosen.because), cautions: present.cautions(cut.cautions) }
       end

@@ -14,7 +14,7 @@ module NimbleEyelet
         recipe = sheet.recipe
         { settings: recipe.lines.map { |line| setting(line, sheet, present) },
           bead: present.length(recipe.bead), space: present.length(recipe.space), coverage: recipe.coverage.round(2),
-          coverage_least: SewingThread::COVERAGE_LEAST, coverage_most: SewingThread::COVERAGE_MOST,
+          coverage_least: recipe.cover&.least, coverage_most: recipe.cover&.most,
           satin: recipe.stitched == :satin, second_pass: recipe.second_pass,
           thread_thickness: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
           corded: recipe.cord.value, cord: cord(sheet, present), stay: recipe.stay&.key,

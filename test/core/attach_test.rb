@@ -81,4 +81,16 @@ class AttachTest < CoreTest
       Attach::ButtonSewing.new(pattern: "cross", stitches: 99, width: mm(40)).validate
     }.keys.sort
   end
+
+  # What is set already is never the way out.
+  def test_hardly_any_room_at_the_best_width_names_the_needle_and_not_the_width
+    { 3 => /A needle of 70 or finer|No needle/, 2.5 => /Set the width to 3:/ }.each do |width, advice|
+      found = Attach::Attaching.of(button(hole_diameter: mm(width == 3 ? 1.1 : 1.5)), cloth, machine,
+                                   Needle.new(point: "universal", size: 90),
+                                   Attach::ButtonSewing.new(pattern: "two_bars", width: mm(width)))
+
+      assert_equal "mind", found.verdict
+      assert_match advice, found.cautions.first.instead.to_s
+    end
+  end
 end

@@ -56,6 +56,11 @@ class OneFigureTest < CoreTest
     assert_equal mm(21), found.opening
     assert_equal 21, ((half + 1 + 1) * 2).ceil / 2.0
     assert_equal 0, found.recipe.stretch_left
+    # What gives more is reckoned with the same cord: it begins where the verdict stands, and stays there.
+    gives = found.cut.if_it_gives(found.plan.button, found.plan.cloth, opening: found.opening).map(&:last)
+
+    assert_equal [found.verdict], gives.uniq
+    assert_equal [Recipes::CORDED_COVER, true], [found.recipe.cover, found.recipe.coverage.between?(0.5, 0.66)]
     assert_equal [true, "cording_foot", "stretch"],
                  [found.recipe.cord.value, found.recipe.foot.value.kind, found.recipe.needle.value.point]
     assert_operator found.recipe.coverage, :>=, 0.5, "it hides its cord"

@@ -121,10 +121,10 @@ module NimbleEyelet
 
       def way_round
         best = Clearance.best_width(@button, @machine, @needle, spacing: spacing)
-        return "Set the width to #{@machine.width_mark(best)}: there it clears most." if best
+        return "Set the width to #{@machine.width_mark(best)}: there it clears most." if best && best != width
         return "A needle of #{clearance.largest_needle} or finer clears." if clearance.largest_needle
 
-        "No needle clears in these holes."
+        "No needle clears well in these holes."
       end
 
       def high

@@ -131,7 +131,7 @@ module NimbleEyelet
 
     def fitted_and_set
       %i[foot stitch_width stitch_length tension stabiliser].to_h { |line| [line, recipe[line].value] }
-                                                            .merge(stitched: recipe.stitched, stay: recipe.stay)
+                                                            .merge(stitched: recipe.stitched, stay: recipe.stay, cover: recipe.cover)
     end
 
     # Everything a test hole sewn now is sewn with: it is kept with what is seen on it.

@@ -31,8 +31,9 @@ module NimbleEyelet
     Answer = Value.of(:school, :exact, :length, :overall, :verdict, :because)
 
     # bands - Hash of verdict key to the shortest cut length that has it
+    # held - Rational, share of the stretch that stay and cord leave; round - Boolean, an eyelet
     # passing - Passing; ease - Length, that is added to H; correction - Length, what test holes taught to set beyond what is wanted
-    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :correction, :passing, :ease, :bands, :cautions)
+    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :correction, :passing, :ease, :bands, :cautions, held: 1r, round: false)
       # @return [Length] the slit
       def length = chosen.length
 
@@ -50,11 +51,12 @@ module NimbleEyelet
       #
       # @param button [Button]
       # @param cloth [Cloth]
+      # @param opening [Length] as it comes of the setting
       # @return [Array<Array(Integer, Verdict)>] percent of stretch, from what was said on
-      def if_it_gives(button, cloth)
+      def if_it_gives(button, cloth, opening: length)
         (0..GIVE_STEPS).map do |step|
           stretch = cloth.stretch + (step * GIVE_STEP)
-          [stretch, Passing.of(button, cloth.with(stretch: stretch), ends: ends, round: passing.give == Passing::ROUND).verdict(length)]
+          [stretch, Passing.of(button, cloth.with(stretch: stretch), held: held, ends: ends, round: round).verdict(opening)]
         end
       end
 
@@ -77,7 +79,7 @@ module NimbleEyelet
         answers = schools.map { |school| answer(school, question, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
         new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: sizing.correction, passing: passing,
-            ease: question.ease, bands: passing.bands, cautions: cautions(chosen, button))
+            ease: question.ease, bands: passing.bands, cautions: cautions(chosen, button), held: held, round: round)
       end
 
       def self.answer(school, question, ruler, ends)

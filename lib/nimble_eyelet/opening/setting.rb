@@ -155,7 +155,7 @@ module NimbleEyelet
         about = USUAL_ALLOWANCE.map { |allowance| gap + allowance }
         build(gap, gives: nil, expected: about, clamps: thing, short: Sentence["%s, then measure", gap],
                    says: Sentence["Clamp %s and sew the test hole: this foot will make about %s to %s, and %s is wanted. Measure the slit " \
-                                  "and type it at the swatch; from then on it is known.", thing, *about, @request.set])
+                                  "and type it at the swatch; from then on it is known.", thing, *about, @request.wanted])
       end
 
       def on_stand_in

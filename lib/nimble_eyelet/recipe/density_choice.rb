@@ -51,6 +51,9 @@ module NimbleEyelet
                       end
       end
 
+      # @return [Hash] members of a recipe; cover is nil for straight stitch, which covers nothing
+      def lines = { stitch_length: decision, coverage: coverage, cover: @cover, second_pass: second_pass? }
+
       # @return [Float]
       def coverage = @thread.coverage(decision.value)
 

@@ -49,7 +49,7 @@ module NimbleEyelet
     # stay - Stabiliser or nil where a person wrote their own; tension_move - TensionMove
     # filler - Cord or nil, for the length of a hole still to come; scores - Hash of line key to Array<Score>
     class Recipe < Value.of(:style, :stitched, :foot, :needle, :stabiliser, :stay, :stitch_width, :manual_width, :bead, :space,
-                            :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores)
+                            :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores, cover: nil)
       LINES = [
         RecipeLine.new(key: :style, label: "Style", field: "recipe.style"),
         RecipeLine.new(key: :foot, label: "Foot", field: "recipe.foot"),
@@ -119,7 +119,7 @@ module NimbleEyelet
         Recipe.new(style: @style, stitched: stitched, foot: equipment.foot, needle: equipment.needle, stabiliser: equipment.stabiliser,
                    stay: equipment.stay, stitch_width: width.decision, manual_width: width.by_hand, bead: width.bead,
                    space: width.space,
-                   stitch_length: density.decision, coverage: density.coverage, second_pass: density.second_pass?,
+                   **density.lines,
                    tension: equipment.tension, tension_move: equipment.tension_move, cord: cord,
                    scores: { style: style.scores, **equipment.scores })
       end

@@ -14,9 +14,9 @@ module NimbleEyelet
 
     # What the closure is set to now, and what the machine can do. set - Hash of path to value, all of it
     # passing - Opening::Passing; wanted - Length, the opening; ease - Length; correction - Length
-    # stay - Stabiliser or nil, where the rules chose it
+    # stay - Stabiliser or nil, where the rules chose it; cover - Recipes::CoverAim or nil, the band the stitch is kept in
     CurrentSettings = Value.of(:button, :cloth, :machine, :foot, :ruler, :wanted, :ease, :correction, :passing, :stitched, :stay,
-                               :stitch_width, :stitch_length, :tension, :stabiliser, set: {})
+                               :stitch_width, :stitch_length, :tension, :stabiliser, cover: nil, set: {})
 
     # field - String of the setting to change, or nil for something done by hand; axis - String
     # from, to - Length, Rational or String; says - String or Sentence; because - Array<Reason>

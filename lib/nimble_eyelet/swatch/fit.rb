@@ -65,7 +65,7 @@ module NimbleEyelet
       end
 
       def learn
-        to = @current.correction - off.round_to(@current.ruler.step)
+        to = @current.correction - off.round_to(@current.ruler.finest)
         Change.new(axis: "fit", field: "opening.correction", from: @current.correction, to: to,
                    says: Sentence["Set %s #{off.negative? ? 'more' : 'less'} than is wanted: this machine sews " \
                                   "#{off.negative? ? 'short' : 'long'} here.", off.abs],

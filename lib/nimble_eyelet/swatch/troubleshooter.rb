@@ -104,15 +104,14 @@ module NimbleEyelet
 
       # No advice steps over the band: on a coarse dial the next mark may be wrong the other way.
       def within_cover?(to, by)
-        index = @current.set["thread.diameter"]&.then { |diameter| (diameter / to).to_f }
-        index.nil? || !index.between?(0.01, 5) || (by.negative? ? index <= MOST_COVER : index >= LEAST_COVER)
+        cover = @current.cover or return true
+        index = (@current.set.fetch("thread.diameter") / to).to_f
+        by.negative? ? index <= cover.most : index >= cover.least
       end
 
       # Units of the dial above neutral: beyond, something else is wrong.
       MOST_RAISED = 3
-      MOST_COVER = 0.72
-      LEAST_COVER = 0.34
-      private_constant :MOST_RAISED, :MOST_COVER, :LEAST_COVER
+      private_constant :MOST_RAISED
 
       # The nearest setting in that direction that showed the opposite.
       def opposite(symptom, remedy, now)

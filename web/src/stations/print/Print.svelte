@@ -16,14 +16,11 @@
     ['overlap', 'overlap, the holes'],
     ['underlap', 'underlap, the buttons'],
   ] as const;
-  /** Longer than this it is more than three sheets a side, mm. */
-  const LONG = 700;
 
   let paper = $state<(typeof PAPERS)[number][0]>('a4');
   let side = $state<(typeof SIDES)[number][0]>('both');
   let buttoned = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
-  let long = $derived((closure.plan['placket.run_length'].mm ?? 0) > LONG);
 
   let address = $derived(workroom.file(`/closures/${closure.id}/strip`));
   // A new picture for every saved change.
@@ -62,7 +59,7 @@
           rel="noopener"><FileText size={18} aria-hidden="true" />Strip as PDF, {paperName}</a
         >
       </div>
-      {#if long}
+      {#if sheet.placket.long}
         <p class="mt-3 max-w-prose">
           {closure.plan['placket.run_length'].text} takes many pages to lay together. Print it on a roll in one
           piece, or print one hole and lay it on every mark of the tape.

@@ -52,7 +52,7 @@
     Both beads are sewn twice: no mark of this dial is right for one pass.
   </p>
 {/if}
-{#if recipe.satin}
+{#if recipe.coverage_least !== null && recipe.coverage_most !== null}
   <div class="mt-4 max-w-md">
     <p class="text-sm">
       <Term of="coverage" as="Coverage index" /> <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least}
