@@ -12,7 +12,7 @@ module NimbleEyelet
       # @return [Hash, nil] nothing while the holes do not fit
       def self.of(sheet, present)
         layout = sheet.layout or return
-        { holes: layout.holes.map { |hole| hole(hole, present) }, edge: edge(layout.edge, present),
+        { holes: layout.holes.map { |hole| hole(hole, present) }, long: layout.run.long?, edge: edge(layout.edge, present),
           mean_gap: present.length(layout.mean_gap), smallest_gap: present.length(layout.smallest_gap),
           largest_gap: present.length(layout.largest_gap), evenness: present.length(layout.evenness),
           grid: present.length(layout.run.grid_ruler.step),

@@ -37,7 +37,7 @@ module NimbleEyelet
       def self.step(step, progress, facts, present)
         { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
           caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key),
-          entry: facts.steps[step.key]&.id, enter: enter(step),
+          entry: facts.entry_of(step)&.id, enter: enter(step),
           outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }
       end
 

@@ -14,6 +14,16 @@ class ProgressTest < CoreTest
     assert_nil sheet(facts: facts(steps: steps.map(&:key))).progress.next_key
   end
 
+  # Entries of old know a button by its number and its own place.
+  def test_a_button_sewn_before_its_key_named_the_hole_is_still_sewn
+    last = sheet.layout.holes.last
+    older = Sewing::Entry.new(id: "o", kind: "step", happened_at: nil, step: "button-7", done_with: { "hole.button" => last.button })
+    found = sheet(facts: Sewing::Facts.of([older])).progress
+
+    assert_equal [at("button", last.at.to_f)], found.done
+    assert_empty sheet(button: button(diameter: mm(24)), facts: Sewing::Facts.of([older])).progress.done & found.done
+  end
+
   def test_a_step_done_with_other_figures_says_from_what_to_what
     done = facts(steps: %w[mark needle], with: { "opening.length" => mm(27), "recipe.needle" => "universal 75/11" })
     outdated = sheet(facts: done).progress.outdated

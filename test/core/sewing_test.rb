@@ -55,11 +55,29 @@ class SewingTest < CoreTest
   def test_each_machine_kind_sews_in_its_own_words
     words = CoreValues::MACHINES.keys.to_h { |kind| [kind, steps(machine: machine(kind)).find { |one| one.key.start_with?("sew-at") }.how.to_s] }
 
-    assert_match(/Near tack/, words["sensing"])
+    # Which tack comes first is as it was watched, and never told before.
+    refute_match(/near|far/i, words["sensing"])
+    { "away" => /\ANear tack, one bead away, far tack, the other bead back/,
+      "toward" => /\AFar tack, one bead toward you, near tack, the other bead back/ }.each do |way, order|
+      assert_match order, step(steps(machine: watched("sensing", first_direction: way)), "sew").how.to_s
+    end
+    assert_match(/other bead away again/, step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(/no key is pressed again/, words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
     assert_match(/inner edge of bead one and pivot/, words["plain"])
     assert_match(/press the reverse key when the first bead is 22.5 mm/, step(steps(machine: machine("memory")), "test-sew").how.to_s)
+  end
+
+  # An eyelet has no slit: its circle is drawn on every mark and sewn round.
+  def test_an_eyelet_is_drawn_and_sewn_round
+    found = sheet(button: button(shape: "cord", diameter: mm(4)))
+    said = words(found)
+
+    assert_equal "round", found.setting.by.key
+    assert_empty said.values.grep(/\bslit\b/)
+    assert_includes said["chalk"], "Draw a circle #{found.opening} across"
+    assert_includes said["mark"], "the open hole is #{found.opening}"
+    assert_includes said["test-sew"], "an open hole of #{found.opening}, #{found.overall} overall"
   end
 
   # Machine kinds begin otherwise; along the run the upper end lies away, across it the finished edge does.

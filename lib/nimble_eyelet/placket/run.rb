@@ -90,6 +90,8 @@ module NimbleEyelet
     OBSTACLES = { "no_go" => "no hole here", "ridge" => "only a ridge" }.freeze
     # A seam given as one place is kept clear by this on either side.
     SEAM = Length.mm(5)
+    # From here on the strip of one side takes more sheets than anybody cares to lay together.
+    LONG_RUN = Length.mm(700)
 
     # id - String, what the row is known by; from - Length from the datum; to - Length, or nil for a seam at one place
     # label - String, such as "pocket"; kind - String, key of OBSTACLES
@@ -133,6 +135,7 @@ module NimbleEyelet
       # @return [Boolean] whether the first hole lies otherwise than the rest
       def first_across? = vertical? && first_lies == "across"
 
+      def long? = run_length > LONG_RUN
       def musts = pins.select(&:must?)
 
       # @return [Array<KeepOut>] that take no hole

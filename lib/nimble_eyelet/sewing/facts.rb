@@ -5,7 +5,7 @@
 # by another entry.
 #
 #   facts = Sewing::Facts.of(entries)
-#   facts.done?("mark")          # => true
+#   facts.entry_of(step)              # => Entry or nil, that says it was done
 #   facts.steps["mark"].done_with     # => { "opening.length" => 22.5 mm }, what it was done with
 
 require_relative "../length/length"
@@ -62,7 +62,18 @@ module NimbleEyelet
       end
       private_class_method :holes, :placed
 
-      def done?(key) = steps.key?(key)
+      # @param step [Step]
+      # @return [Entry, nil] that says it was done; older ones know a button by its own place
+      def entry_of(step)
+        return steps[step.key] unless step.key.start_with?("button-at-") && !steps.key?(step.key)
+
+        steps.each_value.find do |entry|
+          OLDER_BUTTON.match?(entry.step) && entry.done_with["hole.button"] == step.figures["hole.button"]
+        end
+      end
+
+      OLDER_BUTTON = /\Abutton-\d+\z/
+      private_constant :OLDER_BUTTON
     end
   end
 end

@@ -71,7 +71,8 @@ module NimbleEyelet
       def mark
         holes = @order.count == 1 ? "the hole" : "#{@order.count} holes"
         Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
-                 does: Sentence["Mark #{holes}, each from the top edge#{across}; the slit is %s.", *edges, @order.opening],
+                 does: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.", *edges,
+                                @order.opening],
                  how: Sentence["#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the " \
                                "line of each hole %s past both ends. Never measure one hole from the one before.", LINE_BEYOND])
       end
@@ -91,6 +92,7 @@ module NimbleEyelet
 
       # Nothing of a hole by lines is set on the machine: it is drawn.
       def lines
+        return circles if @order.circle?
         return unless @order.lines?
 
         how = if @order.straight?
@@ -102,6 +104,11 @@ module NimbleEyelet
                  does: Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.",
                                 @order.setting.figure + @order.cut.ends.both,
                                 @order.setting.figure])
+      end
+
+      def circles
+        Step.new(key: "chalk", part: MADE_READY, does: @order.setting.says, how: "Round every mark: its middle is the mark.",
+                 figures: @order.lengths.merge(@order.length_set))
       end
 
       def pins

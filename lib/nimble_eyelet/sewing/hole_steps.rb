@@ -12,7 +12,7 @@ module NimbleEyelet
     class HoleSteps
       # How a hole is sewn, by machine kind; symbols stand for figures of the order.
       SEW = {
-        "sensing" => ["Sew the hole.", ["Near tack, one bead away, far tack, other bead back."]],
+        "sensing" => ["Sew the hole.", [:in_order]],
         "memory" => ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
         "stepped" => ["Sew the hole in its four parts.",
                       ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to seven " \
@@ -26,7 +26,7 @@ module NimbleEyelet
                        ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
                         "down. " \
                         "Overlap four stitches; no reverse, tails through and knotted.", :rows]],
-        "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle; the open hole is %s across.", :length]]
+        "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
       }.freeze
 
       # @param order [SewingOrder]
@@ -142,21 +142,35 @@ module NimbleEyelet
 
       def figure(piece)
         case piece
-        when :length then @order.opening
+        when :set then @order.setting.set
         when :overall then @order.overall
         when :stitch_width then @machine.width_mark(@recipe.stitch_width.value)
         when :manual_width then @machine.width_mark(@recipe.manual_width&.value || @recipe.stitch_width.value)
         when :rows then @recipe.stitch_width.value
+        when :in_order then in_order
         else piece
         end
+      end
+
+      # As it was watched; nobody is told what nobody has seen.
+      def in_order
+        here, there = { near: %w[near far], far: %w[far near] }[@order.beginning.begins]
+        return "Tack, bead, tack, bead, as it goes by itself." unless here
+        return "The straight run first, then both beads and their tacks." if @machine.straight_first
+
+        ways = { "near" => "toward you", "far" => "away" }
+        back = @machine.second_bead == "same" ? "the other bead #{ways.fetch(there)} again" : "the other bead back"
+        "#{here.capitalize} tack, one bead #{ways.fetch(there)}, #{there} tack, #{back}."
       end
 
       def look(hole, part)
         Step.new(key: key("look", hole), part: part, figures: at(hole).merge(@order.slit), hazards: %w[wheel],
                  does: "Needle up by hand, foot up, draw the cloth out and cut the tails to a hand's width.",
-                 how: Sentence["Look before the next: a slit of %s, both beads alike, nothing showing through. Log it " \
-                               "if it differs.", @order.opening])
+                 how: Sentence["Look before the next: #{@order.a_cut_open} of %s, #{sewn_well}, nothing showing through. " \
+                               "Log it if it differs.", @order.opening])
       end
+
+      def sewn_well = @order.circle? ? "covered evenly all round" : "both beads alike"
 
       def cord(hole, part)
         return unless @order.corded?

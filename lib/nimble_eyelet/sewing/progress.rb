@@ -22,12 +22,13 @@ module NimbleEyelet
       # @param facts [Facts] steps done that the plan no longer has are left out
       # @return [Progress]
       def self.of(steps, facts)
-        done, open = steps.partition { |step| facts.done?(step.key) }
-        furthest = steps.rindex { |step| facts.done?(step.key) } || -1
+        entries = steps.to_h { |step| [step.key, facts.entry_of(step)] }.compact
+        done, open = steps.partition { |step| entries.key?(step.key) }
+        furthest = steps.rindex { |step| entries.key?(step.key) } || -1
         new(steps: steps, done: done.map(&:key), passed_over: steps.first(furthest + 1).intersection(open).map(&:key),
             next_key: open.first&.key,
             outdated: done.to_h do |step|
-              [step.key, differences(step, facts.steps.fetch(step.key))]
+              [step.key, differences(step, entries.fetch(step.key))]
             end.reject { |_, found| found.empty? })
       end
 

@@ -114,8 +114,8 @@ module NimbleEyelet
 
         setting = @order.setting
         Step.new(key: "clamp", part: SET_UP, does: setting.says, figures: @order.length_set.merge(stops),
-                 symptom: "A carriage not against its front stop sews a gap.",
-                 how: "The button lies flat; nothing of it rises above the foot.", moves: { "button_in_foot" => setting.clamps })
+                 symptom: "A carriage not against its front stop sews a gap.", moves: { "button_in_foot" => setting.clamps },
+                 how: "#{setting.clamps.capitalize} lies flat; nothing of it rises above the foot.")
       end
 
       def stops = { "setting.wanted" => @order.setting.set, "setting.stops" => @order.setting.stops }.compact
@@ -132,11 +132,12 @@ module NimbleEyelet
       end
 
       def test_words
-        aim = Sentence["It should come out with a slit of %s, %s overall.", @order.opening, @order.overall]
-        return [@order.setting.says, aim] unless @order.clamped?
+        said = @order.setting
+        aim = Sentence["It should come out with #{@order.a_cut_open} of %s, %s overall.", @order.opening, @order.overall]
+        return [said.says, aim] unless @order.clamped?
 
         ["Foot down, then the sensing lever down and touching.",
-         @order.setting.expected ? Sentence["Expect a slit of about %s to %s.", *@order.setting.expected] : aim]
+         said.expected ? Sentence["Expect a slit of about %s to %s.", *said.expected] : aim]
       end
 
       # Nobody is told where their machine begins before they have seen it.
@@ -149,9 +150,10 @@ module NimbleEyelet
       end
 
       def test_open
-        Step.new(key: "test-open", part: TEST_HOLE, does: "Measure the slit, cut it open, put the #{@order.button.form.noun} " \
-                                                          "through, and log what you see.",
-                 symptom: "Skipped, the first hole cut into the garment is the test.", hazards: %w[blade])
+        noun = @order.button.form.noun
+        Step.new(key: "test-open", part: TEST_HOLE, hazards: %w[blade],
+                 does: "Measure the #{@order.cut_open}, cut it open, put the #{noun} through, and log what you see.",
+                 symptom: "Skipped, the first hole cut into the garment is the test.")
       end
 
       def accept

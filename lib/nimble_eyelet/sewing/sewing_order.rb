@@ -20,6 +20,12 @@ module NimbleEyelet
       def by_hand? = straight? || style.by_hand || style.round?
       def clamped? = setting.by.key == "clamp"
       def lines? = setting.by.key == "lines"
+      def circle? = setting.by.key == "round"
+
+      # @return [String] what is cut open, as one says it
+      def cut_open = circle? ? "open hole" : "slit"
+      def a_cut_open = circle? ? "an open hole" : "a slit"
+
       def stores? = machine.type.stores && setting.by.key == "key"
       def corded? = recipe.cord.value
 
