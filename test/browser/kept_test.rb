@@ -164,9 +164,12 @@ class KeptTest < BrowserTest
     visit ROOM
     { garment_file.sub("\"version\": 2", "\"version\": 9") => "reads up to version 2", garment_file[0, 400] => "not as the interface",
       garment_file.sub("\"18\"", "\"wide\"") => "holds wide" }.each do |text, why|
-      with_file("garment.json", text) { |path| attach_file(path) { find("input[type=file]").click } }
+      # The file stays until the page has read it.
+      with_file("garment.json", text) do |path|
+        attach_file(path) { find("input[type=file]").click }
 
-      assert_selector "[role=alert]", text: why
+        assert_selector "[role=alert]", text: why
+      end
     end
 
     assert_equal 7, db[:garments].count

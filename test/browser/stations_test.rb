@@ -73,6 +73,12 @@ class StationsTest < BrowserTest
     assert_selector "[data-if-it-gives]", text: "This slit at 0 % stretch: snug"
     find("input[type=range]").send_keys :end
 
+    # A firm strip inside does not give, whatever the cloth does; a sheet that is torn away holds nothing.
+    assert_selector "[data-if-it-gives]", text: "This slit at 50 % stretch: snug"
+    save({ recipe: { stabiliser: "thin paper of one's own" } })
+    open_station "opening"
+    find("input[type=range]").send_keys :end
+
     assert_selector "[data-if-it-gives]", text: "This slit at 50 % stretch: slips out"
   end
 
