@@ -151,9 +151,11 @@ class KeptTest < BrowserTest
 
     assert_equal "#{HOME}/garments/1/file", URI(find_link("As a file")[:href]).path
     visit ROOM
-    with_file("smock.json", garment_file) { |path| attach_file(path) { find("input[type=file]").click } }
+    with_file("smock.json", garment_file) do |path|
+      attach_file(path) { find("input[type=file]").click }
 
-    assert_selector "h1", text: "linen field smock (2)"
+      assert_selector "h1", text: "linen field smock (2)"
+    end
     assert_selector "li", text: "7 holes of 22.5 mm, right over left"
     click_link "front placket"
 

@@ -50,7 +50,16 @@
     void changed();
   }
 
-  async function count(button: StashButton, by: number): Promise<void> {
+  /** One after the other, each from what the one before left: two quick taps are two. */
+  let counting = Promise.resolve();
+  function count({ id }: StashButton, by: number): Promise<void> {
+    return (counting = counting.then(() => {
+      const button = buttons.find((other) => other.id === id);
+      return button && counted(button, by);
+    }));
+  }
+
+  async function counted(button: StashButton, by: number): Promise<void> {
     const owned = String(Math.max(button.owned + by, 0));
     const params = { path: { slug, id: button.id }, header: { 'If-Match': `"${button.revision}"` } };
     const body = { ...button.fields, owned };
@@ -59,7 +68,9 @@
     await queries.invalidateQueries({ queryKey: ['stash', slug] });
   }
 
-  async function takeOut(button: StashButton): Promise<void> {
+  async function takeOut(chosen: StashButton): Promise<void> {
+    await counting;
+    const button = buttons.find((other) => other.id === chosen.id) ?? chosen;
     const params = { path: { slug, id: button.id }, header: { 'If-Match': `"${button.revision}"` } };
     const answer = await ask(client.DELETE('/api/workrooms/{slug}/stash/{id}', { params }));
     failed = words(answer);
