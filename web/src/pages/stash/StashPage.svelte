@@ -54,7 +54,7 @@
   let counting = Promise.resolve();
   function count({ id }: StashButton, by: number): Promise<void> {
     return (counting = counting.then(() => {
-      const button = buttons.find((other) => other.id === id);
+      const button = buttons?.find((other) => other.id === id);
       return button && counted(button, by);
     }));
   }
@@ -70,7 +70,7 @@
 
   async function takeOut(chosen: StashButton): Promise<void> {
     await counting;
-    const button = buttons.find((other) => other.id === chosen.id) ?? chosen;
+    const button = buttons?.find((other) => other.id === chosen.id) ?? chosen;
     const params = { path: { slug, id: button.id }, header: { 'If-Match': `"${button.revision}"` } };
     const answer = await ask(client.DELETE('/api/workrooms/{slug}/stash/{id}', { params }));
     failed = words(answer);
