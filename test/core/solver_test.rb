@@ -1,9 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "../core_helper"
+require_relative "../support/random_runs"
 
 class SolverTest < CoreTest
   include Spacing
+
+  Support = NimbleEyelet::Support
 
   SMOCK = Demands.new(count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(710), least_gap: Length.mm(30),
                       first: RowEnd.new(at: Length.mm(24), fixed: true), last: RowEnd.new(at: Length.mm(660), fixed: true),
@@ -21,11 +24,35 @@ class SolverTest < CoreTest
       impossible += 1 unless least
 
       assert_operator least, :==, found&.cost, "#{demands.to_h}: #{least.inspect}, found #{found.inspect}" # rubocop:disable Minitest/AssertEqual
-      assert_equal !least.nil?, Feasibility.possible?(demands)
+      lattice = Lattice.new(demands)
+
+      assert_equal !least.nil?, Reach.new(lattice.track).possible?(lattice.gaps)
       assert_meets(demands, found) if found
     end
 
     assert_includes 500..2500, impossible, "both kinds are met"
+  end
+
+  # Runs as people might type them: each has a row, proven, or a set of demands that collide; with little work allowed
+  # there is still an answer, and it says what it does not know.
+  def test_runs_of_every_kind_are_answered_within_a_budget
+    runs = Support::RandomRuns.new(random)
+    given_up = 0
+    120.times do
+      demands = Support::RandomRuns.demands(*runs.next)
+      row = Solver.solve(demands)
+      next assert_collides(demands) unless row
+
+      assert_meets(demands, row)
+      assert_predicate row, :proven?
+      hurried = Solver.solve(demands, budget: 500)
+      given_up += 1 unless hurried.proven?
+
+      assert_meets(demands, hurried)
+      assert_includes (hurried.cost - hurried.short_of)..hurried.cost, row.cost
+    end
+
+    assert_operator given_up, :>, 5
   end
 
   def test_a_real_front_equals_a_plain_dynamic_programme
@@ -90,7 +117,7 @@ class SolverTest < CoreTest
           known << [slope, height]
         end
 
-        assert_equal known.map { |slope, height| (slope * place) + height }.min, envelope.least(place).first
+        assert_equal known.map { |slope, height| (slope * place) + height }.min, envelope.least(place)
       end
     end
   end
@@ -204,10 +231,21 @@ class SolverTest < CoreTest
     assert meets?(demands, heads), "no hole inside what is blocked"
   end
 
+  def assert_collides(demands)
+    [ConflictSearch::PATIENCE, 50].each do |patience|
+      conflict = ConflictSearch.new(demands, Conflict::GIVEN, patience).conflict
+
+      refute ConflictSearch.new(demands, Conflict::GIVEN).holds?(conflict.demands), "what is named collides"
+      next unless conflict.smallest
+
+      conflict.demands.each { |one| assert_possible_without(demands, conflict.demands - [one]) }
+    end
+  end
+
   def assert_possible_without(demands, kept)
     search = ConflictSearch.new(demands, Conflict::GIVEN)
 
-    assert search.send(:holds?, kept), kept.inspect
+    assert search.holds?(kept), kept.inspect
   end
 
   def shifted(demands, by)

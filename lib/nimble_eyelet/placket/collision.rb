@@ -26,7 +26,9 @@ module NimbleEyelet
       def self.of(demands, given: Spacing::Conflict::GIVEN, pinned: demands.pins)
         conflict = Spacing::Conflict.of(demands, given: given)
         words = CollisionWords.new(demands, given, pinned)
-        new(conflict: conflict, field: FIELDS.fetch(conflict.foremost), says: words.says(conflict.demands),
+        says = words.says(conflict.demands)
+        says = Sentence["%s; fewer of them may collide by themselves already", says] unless conflict.smallest
+        new(conflict: conflict, field: FIELDS.fetch(conflict.foremost), says: says,
             remedies: conflict.remedies.map { |remedy| words.remedy(remedy) })
       end
     end

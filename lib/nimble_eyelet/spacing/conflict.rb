@@ -9,7 +9,9 @@
 
 require_relative "../value"
 require_relative "demands"
-require_relative "feasibility"
+require_relative "lattice"
+require_relative "reach"
+require_relative "work"
 
 module NimbleEyelet
   module Spacing
@@ -21,7 +23,8 @@ module NimbleEyelet
 
     # demands - Array of [Symbol, Integer or nil], such as [:least_gap, nil], [:pin, 0], [:blocked, 2]
     # foremost - Symbol, the demand most likely to give way; remedies - Array<Remedy>, the least change first
-    class Conflict < Value.of(:demands, :foremost, :remedies)
+    # smallest - Boolean, whether none of the demands can be left out; otherwise the budget of work was spent
+    class Conflict < Value.of(:demands, :foremost, :remedies, smallest: true)
       # What can be asked for by a person.
       GIVEN = %i[pin blocked first last count least_gap most_gap].freeze
 
@@ -33,32 +36,60 @@ module NimbleEyelet
 
     # Looks for what collides.
     class ConflictSearch
-      # Up to so many demands, every pair and every three of them are tried; beyond, the set found is one
+      # Up to so many demands, every one, every pair and every three of them are tried; beyond, the set found is one
       # that no demand can be left out of.
       FEW = 14
-      # Places looked at, over all layers of all rows tried, before an answer is given with what is known:
-      # about a second's work. A set that could not be made smaller in that time is still one that collides.
-      PATIENCE = 1_500_000
+      # Stretches looked at before an answer is given with what is known.
+      PATIENCE = 50_000
       # A pin or an end is moved at most so many marks in search of a remedy.
       MARKS = 150
       # Which of those that collide is most likely the one to give way.
       ORDER = %i[pin first last least_gap most_gap count blocked].freeze
 
-      def initialize(demands, given)
+      # @param demands [Demands]
+      # @param given [Array<Symbol>]
+      # @param patience [Integer]
+      def initialize(demands, given, patience = PATIENCE)
         @demands = demands
         @given = given
-        @looked_at = 0
+        @lattice = Lattice.new(demands)
+        @track = @lattice.track
+        @pins = demands.pins.map { |pin| @lattice.count(pin) }
+        @gaps = @lattice.gaps
+        @work = Work.new(patience)
+        @kept = {}
       end
 
       # @return [Conflict]
       def conflict
         set = smallest
+        known = @work.left?
         foremost = (ORDER & @given).find { |other| set.any? { |name, _| name == other } } || :count
         remedies = set.filter_map { |name, index| remedy(name, index) if @given.include?(name) }.sort_by(&:change)
-        Conflict.new(demands: set, foremost: foremost, remedies: remedies)
+        Conflict.new(demands: set, foremost: foremost, remedies: remedies, smallest: known)
+      end
+
+      # Whether some row meets these demands, all others left out. Where the budget is spent, they are taken to be possible.
+      def holds?(left)
+        return true unless @work.left?
+
+        numbers = left.group_by(&:first).transform_values { |demands| demands.map(&:last) }
+        reach = reach(first: (@track.first if numbers.key?(:first)), last: (@track.last if numbers.key?(:last)),
+                      least: numbers.key?(:least_gap) ? @track.least : @track.span + 1,
+                      most: (@track.most if numbers.key?(:most_gap)),
+                      **pinned(numbers.fetch(:pin, [])), **blocked(numbers.fetch(:blocked, [])))
+        numbers.key?(:count) ? reach.possible?(@gaps) : reach.gaps.positive?
       end
 
       private
+
+      def reach(**changes) = Reach.new(@track.with(**changes), work: @work, kept: @kept)
+      def pinned(indices) = { pins: (@pins.values_at(*indices) + @track.sewn).uniq.sort }
+
+      def blocked(indices)
+        own = @track.blocked.values_at(*indices)
+        { blocked: own, blocked_last: own, blocked_first: @demands.blocked_first ? @track.blocked_first.values_at(*indices) : own }
+      end
 
       def all
         d = @demands
@@ -71,55 +102,54 @@ module NimbleEyelet
       def smallest
         left = all
         left.dup.each { |demand| left -= [demand] unless holds?(left - [demand]) }
-        return left if left.size < 3 || all.size > FEW
+        return left if left.one? || all.size > FEW
 
-        (2...left.size).each { |size| all.combination(size).each { |some| return some unless holds?(some) } }
+        (1...left.size).each { |size| all.combination(size).each { |some| return some unless holds?(some) } }
         left
-      end
-
-      # Whether some row meets these demands, all others left out.
-      def holds?(left)
-        numbers = left.group_by(&:first).transform_values { |demands| demands.map(&:last) }
-        some = @demands.with(
-          first: @demands.first.with(fixed: numbers.key?(:first)), last: @demands.last.with(fixed: numbers.key?(:last)),
-          pins: @demands.pins.values_at(*numbers.fetch(:pin, [])), blocked: @demands.blocked.values_at(*numbers.fetch(:blocked, [])),
-          blocked_first: @demands.blocked_first&.values_at(*numbers.fetch(:blocked, [])),
-          least_gap: numbers.key?(:least_gap) ? @demands.least_gap : @demands.grid / 1000,
-          most_gap: numbers.key?(:most_gap) ? @demands.most_gap : nil
-        )
-        patient? ? possible?(some, any_count: !numbers.key?(:count)) : true
-      end
-
-      def patient? = @looked_at < PATIENCE
-
-      def possible?(some, any_count: false)
-        @looked_at += ((some.to - some.from) / some.grid).to_i * (any_count ? MOST_HOLES : some.heads)
-        Feasibility.possible?(some, any_count: any_count)
       end
 
       def remedy(name, index)
         case name
-        when :pin then moved(:pin, @demands.pins[index]) { |at| { pins: moved_pin(index, at) } }&.with(index: index)
-        when :first then moved(:first, @demands.first.at) { |at| { first: @demands.first.with(at: at) } }
-        when :last then moved(:last, @demands.last.at) { |at| { last: @demands.last.with(at: at) } }
+        when :pin then pin_moved(index)
+        when :first then first_moved
+        when :last then last_moved
         when :least_gap then nearer
         when :most_gap then wider
         when :count then another_count
         end
       end
 
-      def moved_pin(index, at) = @demands.pins.each_with_index.map { |pin, other| other == index ? at : pin }
+      def pin_moved(index)
+        others = reach(**pinned(@pins.each_index.to_a - [index]))
+        moved(:pin, @demands.pins[index]) do |place|
+          @lattice.heads_at(place).any? { |head| others.through?(head, @gaps) }
+        end&.with(index: index)
+      end
+
+      def first_moved
+        free = reach(first: nil)
+        moved(:first, @demands.first.at) do |head|
+          @track.fits_first?(head) && @track.pins.none? { |pin| pin < head } && free.mirrored.to(-head)[@gaps] == 1
+        end
+      end
+
+      def last_moved
+        free = reach(last: nil)
+        moved(:last, @demands.last.at) do |place|
+          head = place - @track.span
+          @track.fits_last?(head) && @track.pins.none? { |pin| pin > place } && free.to(head)[@gaps] == 1
+        end
+      end
 
       # The nearest mark that frees it, above or below.
       def moved(name, place)
         grid = @demands.grid
+        middle = (place / grid).round
         (1..MARKS).each do |marks|
-          break unless patient?
-
-          [-marks, marks].each do |away|
-            to = grid * ((place / grid).round + away)
+          [middle - marks, middle + marks].each do |mark|
+            to = grid * mark
             next unless to.between?(@demands.from, @demands.to)
-            return Remedy.new(name: name, to: to, change: (to - place).abs) if possible?(@demands.with(**yield(to)))
+            return Remedy.new(name: name, to: to, change: (to - place).abs) if @work.left? && yield(mark * @track.step)
           end
         end
         nil
@@ -127,7 +157,7 @@ module NimbleEyelet
 
       def nearer
         most = (@demands.least_gap / @demands.grid).ceil
-        gap = (1..most).bsearch { |marks| !possible?(@demands.with(least_gap: @demands.grid * marks)) }
+        gap = (1..most).bsearch { |marks| !reach(least: (marks * @track.step) + @track.span).possible?(@gaps) }
         return if gap.nil? || gap == 1
 
         gap = @demands.grid * (gap - 1)
@@ -137,16 +167,17 @@ module NimbleEyelet
       def wider
         least = (@demands.most_gap / @demands.grid).ceil
         most = ((@demands.to - @demands.from) / @demands.grid).ceil
-        gap = (least..most).bsearch { |marks| possible?(@demands.with(most_gap: @demands.grid * marks)) } or return
+        gap = (least..most).bsearch { |marks| reach(most: (marks * @track.step) + @track.span).possible?(@gaps) } or return
         gap = @demands.grid * gap
         Remedy.new(name: :most_gap, to: gap, change: gap - @demands.most_gap)
       end
 
       def another_count
-        step = @demands.together
-        count = (1..12).flat_map { |times| [@demands.count - (times * step), @demands.count + (times * step)] }
-                       .find { |number| number.positive? && patient? && possible?(@demands.with(count: number)) } or return
+        possible = reach.gaps
+        others = (1..MOST_HOLES).select { |heads| possible[heads - 1] == 1 }
+        heads = others.min_by { |number| [(number - @gaps - 1).abs, number] } or return
         mean = (@demands.last.at - @demands.first.at) / [@demands.count - 1, 1].max
+        count = heads * @demands.together
         Remedy.new(name: :count, to: count, change: mean * (count - @demands.count).abs / 2)
       end
     end

@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
-# Envelope is the lowest of a growing set of lines, asked at places that only ever move one way: the
-# lines come in order of slope, and those that can never be lowest again are dropped. Adding and
-# asking take constant time on average. All in whole numbers.
+# Envelope is the lowest of a growing set of lines, asked at whole places that only ever move one way: the lines come
+# in order of slope, and those that can never be lowest again are dropped. Adding and asking take constant time on
+# average. All in whole numbers: of two lines it is enough to know from which whole place on the later one is lower.
 #
 #   envelope = Spacing::Envelope.new(1)      # falling slopes, places moving up
 #   envelope.add(-2, 10, :a); envelope.add(-4, 16, :b)
-#   envelope.least(5)                        # [-4, :b]
+#   envelope.least(5)                        # => -4
+#   envelope.name                            # => :b
 
 module NimbleEyelet
   module Spacing
@@ -17,46 +18,50 @@ module NimbleEyelet
         @slopes = []
         @heights = []
         @names = []
+        @from = [] # the place each line is lowest from
         @front = 0
       end
 
+      # @return [Object] the line that was lowest where it was last asked
+      def name = @names[@front]
+
       # @param slope [Integer]
       # @param height [Integer] at 0
+      # @return [void]
       def add(slope, height, name)
         slope *= @direction
-        drop while @names.size - @front >= 2 && useless?(slope, height)
+        from = nil
+        while (last = @names.size - 1) >= @front
+          # Lower than the last line from here on, rounded up.
+          from = -((@heights[last] - height) / (@slopes[last] - slope))
+          break if last == @front || from > @from[last]
+
+          drop
+        end
         @slopes << slope
         @heights << height
         @names << name
+        @from << from
       end
 
       # @param place [Integer] never back from the one before
-      # @return [Array(Integer, Object), nil] the lowest value there, and its line
+      # @return [Integer, nil] the lowest value there
       def least(place)
-        return if @front >= @names.size
-
         place *= @direction
-        current = value(@front, place)
-        while @front + 1 < @names.size && (following = value(@front + 1, place)) <= current
-          @front += 1
-          current = following
-        end
-        [current, @names[@front]]
+        last = @names.size - 1
+        return if @front > last
+
+        @front += 1 while @front < last && @from[@front + 1] <= place
+        (@slopes[@front] * place) + @heights[@front]
       end
 
       private
-
-      def value(index, place) = (@slopes[index] * place) + @heights[index]
 
       def drop
         @slopes.pop
         @heights.pop
         @names.pop
-      end
-
-      # The last line is nowhere lower than both the one before it and the new one.
-      def useless?(slope, height)
-        ((height - @heights[-2]) * (@slopes[-2] - @slopes[-1])) <= ((@heights[-1] - @heights[-2]) * (@slopes[-2] - slope))
+        @from.pop
       end
     end
   end

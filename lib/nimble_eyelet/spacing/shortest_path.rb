@@ -1,275 +1,241 @@
 # frozen_string_literal: true
 
-# ShortestPath is the shortest way through the layers of a lattice for one mean gap μ: one place a layer, at
-# the least Σ(gap − μ)² plus soft wishes.
+# ShortestPath is the shortest way through the layers of a lattice for one mean gap μ: one head a layer, at the least
+# Σ(gap − μ)² plus what ends and wishes cost, within the bands it is given.
 #
-#   Spacing::ShortestPath.new(lattice, 86r, 1).heads   # [24, 110, …] or nil
+#   Spacing::ShortestPath.new(lattice, 86r, work).through([[[24, 24]], [[90, 131]], …])   # [24, 110, …] or nil
+#
+# A step from x to y costs a quadratic of y − x, so that for all y at once the best x is read off a lower envelope of
+# lines. Where gaps may not be wider than so much, the sources of a target are a window that slides; windows are cut
+# at pivots, so that each half only ever grows. Either way a layer takes time linear in its heads.
 
-require_relative "../value"
 require_relative "demands"
 require_relative "envelope"
-require_relative "feasibility"
 
 module NimbleEyelet
   module Spacing
     class ShortestPath
-      # The first band, in steps of the grid to each side; what the cost assumed grows by when there is no row in it.
-      BAND = 3
-      WIDER = 9
-      # Beyond this many times the first cost without a row, it is asked whether there is one at all.
-      SUSPECT = 900
-
       # @param lattice [Lattice]
       # @param mean [Rational] μ, the gap aimed at, in the lattice's unit
-      # @param step [Integer] of the grid
-      def initialize(lattice, mean, step)
+      # @param work [Work]
+      def initialize(lattice, mean, work)
         @lattice = lattice
-        @mean = mean
-        @step = step
-        @places = lattice.places
+        @track = lattice.track
+        @span = @track.span
+        @work = work
+        @sewn = @track.sewn.any?
+        @wishes = lattice.soft_pins
         # Costs are whole: a gap g costs scale·g² − slope·g.
         @scale = mean.denominator
         @slope = 2 * mean.numerator
-        @segments = lattice.soft_pins.empty? ? nil : @places.map { |place| lattice.soft_pins.count { |wish, _| wish <= place } }
       end
 
-      # Searches the band that every row of some cost lies in; when the row found costs no more, it is
-      # the best there is, and when it costs more, its own band is searched.
-      #
+      # @param bands [Array<Array<Array(Numeric, Numeric)>>] for each layer stretches of places, in order, apart
       # @return [Array<Integer>, nil] place of each head
-      def heads
-        assumed = wide + pinned_cost
-        found = through(assumed)
-        until found
-          return if assumed > worst || (assumed > SUSPECT * wide && !possible?)
+      def through(bands)
+        @places = picked(@lattice.starts, bands.first)
+        @costs = @places.map { |place| begun(place) }
+        trail = bands.drop(1).map do |band|
+          return nil if @places.empty?
 
-          assumed *= WIDER
-          found = through(assumed)
+          from = @places
+          [from, step(picked(@lattice.open, band))]
         end
-        cost_of(found) <= assumed ? found : through(cost_of(found))
+        follow(trail)
       end
 
       private
 
-      # What pins cost even when nothing else is in the way: the gaps are handed out one at a time, each to
-      # the stretch between fixed points where it saves most.
-      def pinned_cost
-        points = [@lattice.first, *@lattice.pins, @lattice.last].uniq.sort
-        stretches = points.each_cons(2).map { |from, to| (to - from).to_f }
-        return 0 if @lattice.span.positive? || stretches.size > gaps || stretches.size < 2
-
-        shares = Array.new(stretches.size, 1)
-        (gaps - stretches.size).times do
-          shares[shares.each_index.max_by { |index| (stretches[index]**2) / (shares[index] * (shares[index] + 1)) }] += 1
-        end
-        stretches.zip(shares).sum { |length, share| share * (((length / share) - @mean)**2) }
-      end
-
-      def wide = apart + ((BAND * @step)**2)
-
-      def possible?
-        @possible = Feasibility.new(@lattice).possible? if @possible.nil?
-        @possible
-      end
-
-      # What the ends cost together when they do not lie μ apart: no row costs less.
-      def apart = (discrepancy.to_f**2) / [looseness(@lattice.first_fixed?) + looseness(@lattice.last_fixed?) + gaps, 1e-9].max
-
-      def gaps = @lattice.heads - 1
-      def looseness(fixed) = fixed ? 0.0 : 1.0 / END_WEIGHT
-      def discrepancy = @discrepancy ||= @lattice.last - @lattice.first - (gaps * (@mean + @lattice.span))
-
-      # More than any row can cost.
-      def worst
-        reach = @places.last.abs + @lattice.first.abs + @lattice.last.abs + @mean.abs + @lattice.soft_pins.sum { |wish, _| wish.abs }
-        (reach.to_f**2) * (gaps + (2 * END_WEIGHT) + @lattice.soft_pins.sum { |_, weight| weight })
-      end
-
-      def cost_of(heads)
-        between = heads.each_cons(2).sum { |upper, lower| (lower - upper - @lattice.span - @mean)**2 }
-        ends = [[heads.first, @lattice.first, @lattice.first_fixed?], [heads.last, @lattice.last, @lattice.last_fixed?]]
-        (between + ends.sum { |place, wished, fixed| fixed ? 0 : END_WEIGHT * ((place - wished)**2) } +
-          @lattice.soft_pins.sum { |wish, weight| weight * (heads.map { |head| @lattice.distance(head, wish) }.min**2) }).to_f
-      end
-
-      # Indices of the places of a layer that a row of this cost can go through; a fixed end has but one.
-      def band(layer, cost)
-        ends = fixed_at(layer)
-        return stretch(layer, cost) if ends.empty?
-
-        ends.uniq.size == 1 ? between(ends.first, ends.first) : (0..-1)
-      end
-
-      def fixed_at(layer)
-        [(@lattice.first if layer.zero? && @lattice.first_fixed?), (@lattice.last if layer == gaps && @lattice.last_fixed?)].compact
-      end
-
-      # The deviations before the layer, each weighed by how loose it is, and those after it add up to the
-      # discrepancy δ: x²/before + (δ − x)²/after is at most the cost.
-      def stretch(layer, cost)
-        before = looseness(@lattice.first_fixed?) + layer
-        after = looseness(@lattice.last_fixed?) + gaps - layer
-        middle = @lattice.first + (layer * (@mean + @lattice.span)).to_f + (discrepancy.to_f * before / (before + after))
-        # Roots are rounded: a little more than needed does no harm.
-        reach = (Math.sqrt(before * after / (before + after) * [cost - apart, 0].max) * 1.000001) + 1
-        between(middle - reach, middle + reach)
-      end
-
-      def between(from, to) = @lattice.at_or_after(from.ceil)..(@lattice.at_or_after(to.floor + 1) - 1)
-
-      def through(cost)
-        bands = (0..gaps).map { |layer| band(layer, cost) }
-        costs = begun(bands.first)
-        before = bands.each_cons(2).map do |from, to|
-          costs, arrows = step(costs, from, to)
-          arrows
-        end
-        follow(finished(costs), before)
-      end
-
-      # @return [Hash{Integer => Integer}] cost by index of place
-      def begun(band)
-        pin = @lattice.pins.first
-        band.each_with_object({}) do |index, costs|
-          place = @places[index]
-          next if !@lattice.open_first[index] || (pin && place > pin)
-
-          cost = @lattice.soft_pins.sum { |wish, weight| wish <= place ? weight * (@lattice.distance(place, wish)**2) : 0 }
-          cost += END_WEIGHT * ((place - @lattice.first)**2) unless @lattice.first_fixed?
-          costs[index] = cost * @scale
+      def picked(places, band)
+        band.flat_map do |low, high|
+          from = places.bsearch_index { |place| place >= low } || places.size
+          places[from...(places.bsearch_index { |place| place > high } || places.size)]
         end
       end
 
-      # Adds what the last hole costs; the last pin may not lie beyond it.
-      def finished(costs)
-        pin = @lattice.pins.last
-        costs.each_with_object({}) do |(index, cost), done|
-          place = @places[index]
-          next if pin && place + @lattice.span < pin
-
-          more = @lattice.soft_pins.sum { |wish, weight| wish > place ? weight * (@lattice.distance(place, wish)**2) : 0 }
-          more += END_WEIGHT * ((place - @lattice.last)**2) unless @lattice.last_fixed?
-          done[index] = cost + (more * @scale)
-        end
+      # A wish is answered by the hole nearest to it: those above the first hole by the first, those below the last by
+      # the last, one between two holes by either.
+      def begun(place)
+        cost = @lattice.first_fixed? ? 0 : END_WEIGHT * ((place - @lattice.first)**2) * @scale
+        @wishes.empty? ? cost : cost + claim(@wishes.select { |wish, _| wish <= place }, place)
       end
 
-      # One hole further.
-      #
-      # @return [Array(Hash, Hash)] costs, and where each came from
-      def step(costs, from, to)
-        arrived = {}
-        arrows = {}
-        return [arrived, arrows] if costs.empty?
-
-        targets = to.select { |index| @lattice.open[index] }
-        passages(from, targets).each { |passage| relax(costs, passage, arrived, arrows) }
-        [arrived, arrows]
+      def finished(place, cost)
+        cost += END_WEIGHT * ((place - @lattice.last)**2) * @scale unless @lattice.last_fixed?
+        @wishes.empty? ? cost : cost + claim(@wishes.select { |wish, _| wish > place }, place)
       end
-
-      # From which stretch between wishes to which. Each wish that lies between two holes is nearest to the
-      # upper or to the lower one; the upper takes the first ones.
-      #
-      # @return [Array<Passage>]
-      def passages(from, targets)
-        return [Passage.new(sources: from, targets: targets, left: [], right: [])] unless @segments
-
-        targets.group_by { |index| @segments[index] }.flat_map do |segment, group|
-          from.group_by { |index| @segments[index] }.select { |other, _| other <= segment }.flat_map do |other, sources|
-            wishes = @lattice.soft_pins[other...segment]
-            (0..wishes.size).map do |number|
-              Passage.new(sources: sources.first..sources.last, targets: group, left: wishes.first(number), right: wishes.drop(number))
-            end
-          end
-        end
-      end
-
-      # left - wishes that the upper hole answers; right - those that the lower one does
-      Passage = Value.of(:sources, :targets, :left, :right)
-      private_constant :Passage
 
       def claim(wishes, place) = wishes.sum { |wish, weight| weight * (@lattice.distance(place, wish)**2) } * @scale
 
-      # The windows of where each place may be reached from: both ends only ever move on.
+      # One hole further.
       #
-      # @return [Array<Array(Integer, Integer, Integer)>] target, lowest and highest source
+      # @return [Array<Integer>] for each place arrived at, the position of the one before
+      def step(targets)
+        @work.spend(@places.size + targets.size)
+        @targets = targets
+        @heights = @places.zip(@costs).map { |place, cost| height(place + @span) + cost }
+        @arrived = Array.new(targets.size)
+        @arrows = Array.new(targets.size)
+        passages { |*passage| relax(*passage) }
+        reached = targets.each_index.select { |index| @arrived[index] }
+        @places = targets.values_at(*reached)
+        @costs = @arrived.values_at(*reached)
+        @arrows.values_at(*reached)
+      end
+
+      # What a gap from here costs at 0, less what all gaps share.
+      def height(place) = ((@scale * place) + @slope) * place
+
+      # From which sources to which targets: no pin is passed over, and each wish that lies between two holes is
+      # answered by the upper or by the lower one; the upper takes the first ones.
+      def passages
+        stretches(@targets, @track.pins.map(&:succ) + @wishes.map(&:first)).each do |targets|
+          least = passed(@targets[targets.first])
+          segment = segment(@targets[targets.first])
+          stretches(@places, @wishes.map(&:first) + [least].compact).each do |sources|
+            place = @places[sources.first]
+            next if (least && place < least) || (other = segment(place)) > segment
+
+            wishes = @wishes[other...segment]
+            (0..wishes.size).each { |upper| yield sources, targets, wishes.first(upper), wishes.drop(upper) }
+          end
+        end
+      end
+
+      def segment(place) = @wishes.count { |wish, _| wish <= place }
+
+      # The head before a place is not above this: the pin last passed has a hole.
+      def passed(place)
+        pin = @track.pins.bsearch_index { |other| other >= place } || @track.pins.size
+        @track.pins[pin - 1] - @span if pin.positive?
+      end
+
+      # Positions in a list of places, cut at some numbers.
+      def stretches(places, cuts)
+        return places.empty? ? [] : [0..(places.size - 1)] if cuts.empty?
+
+        at = cuts.map { |cut| places.bsearch_index { |place| place >= cut } || places.size }
+        [0, *at, places.size].uniq.sort.each_cons(2).map { |from, to| from..(to - 1) }
+      end
+
+      def relax(sources, targets, left, right)
+        @left = left
+        @right = right
+        @track.most ? relax_windows(sources, targets) : relax_growing(sources, targets)
+      end
+
+      def add(envelope, source)
+        place = @places[source]
+        height = @heights[source]
+        height += claim(@left, place) unless @left.empty?
+        envelope.add(-2 * @scale * (place + @span), height, source)
+      end
+
+      def relax_growing(sources, targets)
+        envelope = Envelope.new(1)
+        source = sources.first
+        last = sources.last
+        targets.each do |target|
+          nearest = nearest(@targets[target])
+          while source <= last && @places[source] <= nearest
+            add(envelope, source)
+            source += 1
+          end
+          settle(target, envelope)
+        end
+      end
+
+      # How far down the head before a place may lie: the least gap above it, or where both are sewn, where it is.
+      def nearest(place)
+        usual = place - @track.least
+        return usual unless @sewn && @track.sewn?(place) && (before = @track.pins.take_while do |pin|
+          pin < place
+        end.last) && @track.sewn?(before)
+
+        [usual, before].max
+      end
+
+      def relax_windows(sources, targets)
+        lows, highs = windows(sources, targets)
+        first = targets.first
+        while first <= targets.last
+          # All windows that hold the upper end of the first one: beyond it they only grow, and so they do before it
+          # when taken from the last one back.
+          pivot = highs[first - targets.first]
+          last = first
+          last += 1 while last < targets.last && lows[last + 1 - targets.first] <= pivot
+          reach_down(first..last, pivot, targets.first, lows)
+          reach_up(first..last, pivot, targets.first, highs)
+          first = last + 1
+        end
+      end
+
+      # @return [Array(Array<Integer>, Array<Integer>)] for each target its lowest and its highest source; both only ever
+      #   move on, and where there is none, the highest lies below the lowest
       def windows(sources, targets)
         low = sources.first
-        high = sources.first - 1
-        targets.filter_map do |index|
-          nearest = @lattice.nearest(@places[index])
-          farthest = @lattice.farthest(@places[index])
-          low += 1 while low <= sources.last && @places[low] < farthest
-          high += 1 while high < sources.last && @places[high + 1] <= nearest
-          [index, low, high] if low <= high
+        high = low - 1
+        last = sources.last
+        lows = []
+        highs = []
+        targets.each do |target|
+          place = @targets[target]
+          nearest = nearest(place)
+          farthest = place - @track.most
+          low += 1 while low <= last && @places[low] < farthest
+          high += 1 while high < last && @places[high + 1] <= nearest
+          lows << low
+          highs << high
         end
+        [lows, highs]
       end
 
-      def relax(costs, passage, arrived, arrows)
-        windows = windows(passage.sources, passage.targets)
-        lines = lines(costs, passage.left)
-        keep = ->(index, cost, source) { settle(index, cost, source, passage.right, arrived, arrows) }
-        until windows.empty?
-          # All windows that hold the upper end of the first one: beyond it they only grow, and so they
-          # do before it when taken from the last one back.
-          pivot = windows.first[2]
-          together = windows.shift(windows.index { |_, low, _| low > pivot } || windows.size)
-          reach_down(together, pivot, lines, keep)
-          reach_up(together, pivot, lines, keep)
-        end
-      end
-
-      # What a source gives as a line over the place it goes to: the square of that place is common to all.
-      def lines(costs, left)
-        lambda do |source|
-          cost = costs[source] or next
-          at = @places[source] + @lattice.span
-          [-2 * @scale * at, (@scale * at * at) + (@slope * at) + cost + (left.empty? ? 0 : claim(left, @places[source]))]
-        end
-      end
-
-      def reach_down(windows, pivot, lines, keep)
+      def reach_down(targets, pivot, offset, lows)
         envelope = Envelope.new(-1)
-        next_source = pivot
-        windows.reverse_each do |index, low, _|
-          while next_source >= low
-            line = lines.call(next_source)
-            envelope.add(line[0], line[1], next_source) if line
-            next_source -= 1
+        source = pivot
+        targets.last.downto(targets.first) do |target|
+          low = lows[target - offset]
+          while source >= low
+            add(envelope, source)
+            source -= 1
           end
-          cost, source = envelope.least(@places[index])
-          keep.call(index, cost, source) if cost
+          settle(target, envelope)
         end
       end
 
-      def reach_up(windows, pivot, lines, keep)
+      def reach_up(targets, pivot, offset, highs)
         envelope = Envelope.new(1)
-        next_source = pivot + 1
-        windows.each do |index, _, high|
-          while next_source <= high
-            line = lines.call(next_source)
-            envelope.add(line[0], line[1], next_source) if line
-            next_source += 1
+        source = pivot + 1
+        targets.each do |target|
+          high = highs[target - offset]
+          while source <= high
+            add(envelope, source)
+            source += 1
           end
-          cost, source = envelope.least(@places[index])
-          keep.call(index, cost, source) if cost
+          settle(target, envelope)
         end
       end
 
-      def settle(index, cost, source, right, arrived, arrows)
-        place = @places[index]
-        cost += (@scale * place * place) - (@slope * place) + (right.empty? ? 0 : claim(right, place))
-        return if arrived[index] && arrived[index] <= cost
+      def settle(target, envelope)
+        place = @targets[target]
+        cost = envelope.least(place) or return
+        cost += ((@scale * place) - @slope) * place
+        cost += claim(@right, place) unless @right.empty?
+        return if (known = @arrived[target]) && known <= cost
 
-        arrived[index] = cost
-        arrows[index] = source
+        @arrived[target] = cost
+        @arrows[target] = envelope.name
       end
 
-      # Back from the cheapest end.
-      def follow(costs, before)
-        index, = costs.min_by { |place, cost| [cost, place] }
-        return unless index
-
-        before.reverse.reduce([index]) { |path, arrows| [arrows.fetch(path.first)] + path }.map { |place| @places[place] }
+      # Back from the cheapest end; the last pin may not lie beyond it.
+      def follow(trail)
+        pin = @track.pins.last
+        ends = @places.each_index.reject { |index| pin && @places[index] + @span < pin }
+        last = ends.min_by { |index| [finished(@places[index], @costs[index]), index] } or return
+        trail.reverse.reduce([[@places[last]], last]) do |(heads, index), (places, arrows)|
+          index = arrows[index]
+          [[places[index], *heads], index]
+        end.first
       end
     end
   end

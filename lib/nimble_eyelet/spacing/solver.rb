@@ -1,33 +1,38 @@
 # frozen_string_literal: true
 
-# Solver finds the most even row of holes that meets all demands, exactly: of all rows there are, the
-# one with the least Σ(gap − mean gap)² plus what soft soft cost.
+# Solver finds the most even row of holes that meets all demands, exactly: of all rows there are, the one with the
+# least Σ(gap − mean gap)² plus what ends and wishes cost.
 #
 #   row = Spacing::Solver.solve(demands)   # Row, or nil when there is none
 #   row.places                             # [24 mm, 118 mm, …]
+#   row.short_of                           # 0 mm²: proven to be the best
 #
-# How. Σ(gap − mean)² is the least of Σ(gap − μ)² over all μ, so rows are first compared for one μ.
-# For that there is a shortest way through layers, one a hole: the cost of a step from x to y is a
-# quadratic of y − x, so for all y at once the best x is read off a lower envelope of lines, and a
-# layer takes time linear in the grid (a convex hull trick over sliding windows, which are cut at
-# pivots so that each half only ever grows). Where both ends are fixed, μ is known. Otherwise the
-# row's span depends on μ: each row is a line over μ, and the lines on the lower envelope are visited
-# from both ends inward, leaving out what cannot beat the best row so far.
+# How. Whether there is a row at all is known first (Reach). Where an end is only wished for, the nearest pair of ends
+# is found (EndPairs) and the best row between those two (for given ends the mean gap μ is known, and Σ(gap − μ)² is
+# least along a shortest way through layers, one a hole). No better row costs more than that one, which leaves few
+# other ends, and narrow bands of places for each hole (Bands). Over those μ is swept: each row is a line over μ, and
+# the lines on the lower envelope are visited from both ends inward, leaving out what cannot beat the best row so far.
 #
-# Before a full search a narrow band about the even row is searched; when the cost found there proves
-# that no better row leaves the band, the search is over (Cauchy–Schwarz on the sum of the deviations).
+# Work is counted. When a budget is spent the best row found is returned, with how much better another could be.
 
 require_relative "../value"
+require_relative "bands"
 require_relative "demands"
+require_relative "end_pairs"
 require_relative "lattice"
+require_relative "reach"
 require_relative "shortest_path"
+require_relative "work"
 
 module NimbleEyelet
   module Spacing
-    # places - Array<Length>; cost - Rational, mm²
-    class Row < Value.of(:places, :cost)
+    # places - Array<Length>; cost - Rational, mm²; short_of - Rational, mm², no row costs less than so much below
+    class Row < Value.of(:places, :cost, short_of: 0r)
       # @return [Array<Length>]
       def gaps = places.each_cons(2).map { |upper, lower| lower - upper }
+
+      # @return [Boolean] whether no other row can be better
+      def proven? = short_of.zero?
     end
 
     # A row as a function of μ, less the (n − 1)·μ² that all rows share.
@@ -36,87 +41,126 @@ module NimbleEyelet
     end
 
     class Solver
+      # Places looked at, over all layers of all ways tried. The largest row there is (60 holes on three metres, marks
+      # every half millimetre) has 180,000.
+      BUDGET = 400_000
+      # The first bands, in steps of the grid to each side, and what the cost assumed grows by when no row is in them.
+      BAND = 3
+      WIDER = 4
+
       # @param demands [Demands]
+      # @param budget [Integer]
       # @return [Row, nil] nil when no row meets them
-      def self.solve(demands)
+      def self.solve(demands, budget: BUDGET)
         return if (demands.count % demands.together).positive?
 
-        lattice = Lattice.new(demands)
-        return if lattice.places.empty? || lattice.places.size > Lattice::MOST_PLACES
-
-        new(lattice, (demands.grid.millimetres / lattice.length(1).millimetres).to_i).row
+        new(Lattice.new(demands), Work.new(budget)).row
       end
 
-      def initialize(lattice, step)
+      # @param lattice [Lattice]
+      # @param work [Work]
+      def initialize(lattice, work)
         @lattice = lattice
-        @step = step
-        @gaps = lattice.heads - 1
+        @track = lattice.track
+        @gaps = lattice.gaps
+        @work = work
+        @reach = Reach.new(@track, work: work)
       end
 
       # @return [Row, nil]
       def row
-        if @gaps.zero?
-          visit(0r)
-        elsif @lattice.first_fixed? && @lattice.last_fixed?
-          visit(span_wished)
-        else
-          sweep
-        end
-        @best && Row.new(places: @lattice.holes(@best), cost: @cost * @lattice.square)
+        return unless @reach.possible?(@gaps)
+
+        @gaps.zero? ? alone : search
+        @best && Row.new(places: @lattice.holes(@best), cost: @cost * @lattice.square,
+                         short_of: [@cost - (@floor || @cost), 0r].max * @lattice.square)
       end
 
       private
 
-      # @return [Rational] μ when the row lies where it is wished
-      def span_wished = Rational(@lattice.last - @lattice.first, @gaps) - @lattice.span
+      def alone
+        fixed = @track.first || @track.last
+        visit(0r, [[fixed ? [fixed, fixed] : [@track.low, @track.high]]])
+      end
+
+      def search
+        pairs = EndPairs.new(@lattice, @reach, @work)
+        pair = pairs.nearest or return
+        found = between(pair.first..pair.first, pair.last..pair.last)
+        return if found == :best && @track.first && @track.last
+
+        starts = pairs.starts(@cost)
+        ends = ends(starts)
+        return if found == :best && starts.one? && ends.one?
+
+        @bands = Bands.new(@lattice, @reach, starts: starts, ends: ends).within(@cost - pairs.least)
+        @work.left? ? sweep(starts, ends) : @floor = pairs.least
+      end
+
+      # A row from one end to another, and whether it is the best of those: it is looked for in the bands that rows of some
+      # cost lie in, and when it costs no more than that, no row outside them is better.
+      def between(starts, ends)
+        bands = Bands.new(@lattice, @reach, starts: starts, ends: ends)
+        assumed = (BAND * @track.step)**2
+        assumed *= WIDER until visit(mean(starts.first, ends.first), bands.within(bands.least + assumed)) || assumed > worst
+        :best if @inner <= bands.least + assumed
+      end
+
+      def mean(first, last) = Rational(last - first, @gaps) - @track.span
+
+      # Where the last head of a row that is as good can be.
+      def ends(starts)
+        return @track.last..@track.last if @track.last
+
+        away = Math.sqrt(Float(@cost) / END_WEIGHT).floor + 1
+        near = [@lattice.last - away, starts.first + (@gaps * @track.least), @track.low].max
+        far = [@lattice.last + away, (starts.last + (@gaps * @track.most) if @track.most), @track.high].compact.min
+        near..[far, near].max
+      end
+
+      # More than any row can cost.
+      def worst = ((@track.high - @track.low).abs**2) * 4 * (@gaps + @lattice.soft_pins.sum { |_, weight| weight })
 
       # @return [Line, nil] the best row for this μ, as the line it is over μ
-      def visit(mean)
-        heads = ShortestPath.new(@lattice, mean, @step).heads or return
-        outer = heads.each_cons(2).map { |upper, lower| lower - upper - @lattice.span }
-        soft = soft_cost(heads)
-        keep(heads, outer, soft)
-        Line.new(mean: mean, slope: -2 * outer.sum, height: outer.sum { |gap| gap**2 } + soft)
+      def visit(mean, bands = @bands)
+        heads = ShortestPath.new(@lattice, mean, @work).through(bands) or return
+        outer = heads.each_cons(2).map { |upper, lower| lower - upper - @track.span }
+        ends = cost_of_ends(heads)
+        wishes = cost_of_wishes(heads)
+        squares = outer.sum { |gap| gap**2 }
+        keep(heads, (outer.empty? ? 0 : squares - Rational(outer.sum**2, outer.size)) + wishes, ends)
+        Line.new(mean: mean, slope: -2 * outer.sum, height: squares + wishes + ends)
       end
 
-      def soft_cost(heads)
-        soft = @lattice.soft_pins.sum { |place, weight| weight * (heads.map { |head| @lattice.distance(head, place) }.min**2) }
-        soft + (@lattice.first_fixed? ? 0 : END_WEIGHT * ((heads.first - @lattice.first)**2)) +
-          (@lattice.last_fixed? ? 0 : END_WEIGHT * ((heads.last - @lattice.last)**2))
+      def cost_of_ends(heads)
+        END_WEIGHT * ((@track.first ? 0 : (heads.first - @lattice.first)**2) + (@track.last ? 0 : (heads.last - @lattice.last)**2))
       end
 
-      def keep(heads, outer, soft)
-        spread = outer.empty? ? 0 : outer.sum { |gap| gap**2 } - Rational(outer.sum**2, outer.size)
-        cost = spread + soft
+      def cost_of_wishes(heads)
+        @lattice.soft_pins.sum { |place, weight| weight * (heads.map { |head| @lattice.distance(head, place) }.min**2) }
+      end
+
+      # inner - what the row costs without its ends
+      def keep(heads, inner, ends)
+        cost = inner + ends
         return if @cost && (cost <=> @cost).then { |order| order.positive? || (order.zero? && (heads <=> @best) >= 0) }
 
         @cost = cost
+        @inner = inner
         @best = heads
       end
 
-      # Free ends: all μ that a row can have and be as good as the first one found. Ends that cost no
-      # more than all of it lie within a known distance of where they are wished.
-      def sweep
-        visit(span_wished) or return
-        away = Math.sqrt(2.0 * @cost / END_WEIGHT * 1.000001).floor
-        return if away.zero? || settled?(away)
-
-        low = visit(span_wished - Rational(away, @gaps))
-        high = visit(span_wished + Rational(away, @gaps))
-        between(low, high)
-      end
-
-      # Neither end has another place so near: every row as good has the span wished for.
-      def settled?(away)
-        [@lattice.first, @lattice.last].all? do |wished|
-          from = @lattice.at_or_after(wished - away)
-          @lattice.places[from...@lattice.at_or_after(wished + away + 1)] == [wished]
-        end
+      # All μ that a row with such ends can have.
+      def sweep(starts, ends)
+        means = [mean(starts.last, ends.first), mean(starts.first, ends.last)].uniq
+        lines = means.filter_map { |mean| visit(mean) }
+        lowest(*lines) if lines.size == 2
       end
 
       # Lines that are lowest somewhere between two that are known.
-      def between(low, high)
-        return if low.mean >= high.mean || low.slope == high.slope || hopeless?(low, high)
+      def lowest(low, high)
+        return if low.mean >= high.mean || low.slope == high.slope || (least = least(low, high)) > @cost
+        return @floor = [@floor, least].compact.min unless @work.left?
 
         mean = (high.height - low.height) / Rational(low.slope - high.slope)
         return unless mean > low.mean && mean < high.mean
@@ -124,15 +168,16 @@ module NimbleEyelet
         found = visit(mean)
         return if found.at(mean) == low.at(mean)
 
-        between(low, found)
-        between(found, high)
+        lowest(low, found)
+        lowest(found, high)
       end
 
-      # The lines' envelope is concave: between two of its points it lies above their chord.
-      def hopeless?(low, high)
+      # What a row between costs at least. The lines' envelope is concave: between two of its points it lies above
+      # their chord.
+      def least(low, high)
         rise = (high.at(high.mean) - low.at(low.mean)) / (high.mean - low.mean)
         mean = (-rise / (2 * @gaps)).clamp(low.mean, high.mean)
-        low.at(low.mean) + (rise * (mean - low.mean)) + (@gaps * (mean**2)) > @cost
+        low.at(low.mean) + (rise * (mean - low.mean)) + (@gaps * (mean**2))
       end
     end
   end

@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+# LayoutWords says why a row of holes lies as it does, what keeps it from lying more evenly, and what to mind.
+#
+#   words = Placket::LayoutWords.new(run, button, spacings)
+#   words.because(row)   # => [Reason, …]
+
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "edge"
+require_relative "place"
+require_relative "run"
+
+module NimbleEyelet
+  module Placket
+    class LayoutWords
+      # @param count [Integer]
+      # @return [String] so many holes
+      def self.so_many(count) = count == 1 ? "1 hole" : "#{count} holes"
+
+      # @param run [Run]
+      # @param button [Button]
+      # @param spacings [Spacings]
+      def initialize(run, button, spacings)
+        @run = run
+        @button = button
+        @spacings = spacings
+      end
+
+      # @param row [Spacing::Row]
+      # @return [Array<Sentence>] demands that hold holes where they are
+      def binding(row) = pins_binding + blocked_binding(row) + gaps_binding(row.gaps)
+
+      # @param row [Spacing::Row]
+      # @return [Array<Reason>]
+      def because(row) = [place_reason, ends_reason, count_reason(row), even_reason(row), pins_reason, pattern_reason].compact
+
+      # @param row [Spacing::Row]
+      # @param holes [Array<Hole>]
+      # @param seat [Length] how far below the button the first hole's middle lies
+      # @return [Array<Caution>]
+      def cautions(row, holes, seat) = end_cautions(holes, seat) + gap_cautions(row.gaps) + unproven(row)
+
+      private
+
+      def pins_binding
+        @run.musts.map { |pin| Sentence["the pin at %s", pin.at] } + @spacings.sewn.map do |hole|
+          Sentence["the hole sewn at %s", hole.at]
+        end
+      end
+
+      def blocked_binding(row)
+        @spacings.blocked.filter_map do |item|
+          next_to = row.places.index { |place| place == item.from || place == item.to } or next
+          Sentence["#{item.label.empty? ? 'a keep-out' : item.label}, which hole #{next_to + 1} stands next to"]
+        end
+      end
+
+      def gaps_binding(gaps)
+        [(Sentence["gaps of at least %s", @run.least_gap] if @run.least_gap && gaps.min == @run.least_gap),
+         (Sentence["gaps of at most %s", @run.most_gap] if @run.most_gap && gaps.max == @run.most_gap)].compact
+      end
+
+      def place_reason = Reason.new(rule: "place", says: PLACES.fetch(@run.place).says)
+
+      def ends_reason
+        return if @run.first && @run.last
+
+        says = @button.fastens? ? "The first button lies half its width and %s below the top" : "The first lies %s below the top"
+        Reason.new(rule: "ends", says: Sentence["#{says} or as you set it; the last stays clear of the hem.", BUTTON_MARGIN])
+      end
+
+      def count_reason(row)
+        count = row.places.size
+        asked = "#{LayoutWords.so_many(count)}, as you asked."
+        return Reason.new(rule: "count", says: asked, source: "your choice") if @run.count == count
+
+        Reason.new(rule: "count", says: Sentence["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
+                                                 @run.gap_wished], source: "usual for: #{@run.usage.name}")
+      end
+
+      # Whether one more or one fewer would lie more evenly.
+      def even_reason(row)
+        return if row.places.size < 3
+
+        better = @spacings.more_even
+        unless better
+          says = "No count near it lies more evenly within usual gaps: the gaps here differ by %s."
+          return Reason.new(rule: "evenness", says: Sentence[says, row.gaps.max - row.gaps.min])
+        end
+
+        Reason.new(rule: "evenness",
+                   says: Sentence["#{better.places.size} would lie more evenly: gaps from %s to %s instead of %s to %s.",
+                                  *better.gaps.minmax, *row.gaps.minmax])
+      end
+
+      def pins_reason
+        return if @run.pins.empty?
+
+        says = "A pin holds the button, since that stops the gaping; its hole goes with it, to the nearest mark. " \
+               "The rest is as even as that allows."
+        says = "Pinned points get a hole exactly; the rest is as even as that allows." if @run.pins.all?(&:hole?) || !@button.fastens?
+        Reason.new(rule: "pins", says: says, source: "least squares")
+      end
+
+      def pattern_reason
+        return if @run.pattern == "even"
+
+        Reason.new(rule: "pattern", says: PATTERNS.fetch(@run.pattern).says, source: "your choice")
+      end
+
+      def end_cautions(holes, seat)
+        wanted = Edge.margin(@button)
+        return [] if !@button.fastens? || holes.first.button >= wanted
+
+        says = Sentence["The first button sits %s from the top; it wants %s.", holes.first.button, wanted]
+        [Caution.new(rule: "top edge", says: says,
+                     instead: Sentence["Move the first hole down to %s, or choose a smaller button.", wanted + seat])]
+      end
+
+      def gap_cautions(gaps)
+        wide = gaps.max
+        return [] if wide.nil? || wide <= @run.usage.most_gap || @run.clustered?
+
+        [Caution.new(rule: "gap", says: Sentence["The widest gap is %s; %s is the most that is usual here, and it may gape.",
+                                                 wide, @run.usage.most_gap],
+                     instead: @run.pins.empty? ? "Add a hole, or pin one to the fullest point." : "Add a hole.")]
+      end
+
+      # The search is given up after so much work; by how much the gaps of a better row could differ less is known.
+      def unproven(row)
+        return [] if row.proven?
+
+        off = Length.at_least(Math.sqrt(row.short_of))
+        says = "So many demands leave too many rows to try them all: the gaps of another may differ less, by up to %s in all."
+        [Caution.new(rule: "evenness", says: Sentence[says, off], instead: "Take away a keep-out or a wish that is not needed.")]
+      end
+    end
+  end
+end
