@@ -134,7 +134,7 @@ module NimbleEyelet
       def says
         return "buttons: #{@layout.holes.size}, #{text(@button.across)} across" if @side == :underlap
 
-        slit = "#{Placket::Layout.so_many(holes.size)}, slit #{text(@sheet.opening)}"
+        slit = "#{Placket::LayoutWords.so_many(holes.size)}, slit #{text(@sheet.opening)}"
         "#{slit}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
       end
 

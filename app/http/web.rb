@@ -24,6 +24,7 @@ require_relative "../route/workroom"
 require_relative "../store/database"
 require_relative "../store/errors"
 require_relative "../store/workrooms"
+require_relative "answers"
 require_relative "guards"
 
 module NimbleEyelet
@@ -32,6 +33,10 @@ module NimbleEyelet
       DESCRIPTION = File.expand_path("openapi.yaml", __dir__)
       FRONT_END = File.expand_path("../../web/dist", __dir__)
       SCHEMA = Committee::Drivers.load_from_file(DESCRIPTION, parser_options: { strict_reference_validation: true })
+
+      # What is sent packed, from what size on.
+      PACKED = %w[application/json application/problem+json image/svg+xml].freeze
+      SMALL = 2048
 
       set :environment, :production
       set :logging, false
@@ -63,6 +68,7 @@ module NimbleEyelet
         app = Class.new(self) do
           set :db, db
           set :caliper, caliper
+          set :answers, Answers.new(128)
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end
@@ -74,6 +80,9 @@ module NimbleEyelet
           use Guards::Log, log
           use Guards::Headers
           use Guards::Failures, log
+          use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
+          use Rack::ConditionalGet
+          use Rack::ETag
           use Guards::Addresses
           use Guards::BodyLimit
           use Guards::Writes
@@ -110,6 +119,21 @@ module NimbleEyelet
         # The body as the guards have checked it.
         def body_hash = env["committee.request_body_hash"] || {}
 
+        # What does not change unless its stamp does: the client's own where it has it, else as it was sent last.
+        #
+        # @param key [Array] what is asked for
+        # @param stamp [String]
+        # @yieldreturn [Hash, Array] the answer
+        def remembered(key, stamp)
+          etag Answers.tag(stamp)
+          answer = settings.answers.of(key, stamp) { JSON.generate(yield) }
+          content_type :json
+          halt 200, answer.plain unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
+
+          headers "content-encoding" => "gzip", "vary" => "accept-encoding"
+          halt 200, answer.packed
+        end
+
         def json(value, status: 200)
           content_type :json
           halt status, JSON.generate(value)
@@ -129,7 +153,12 @@ module NimbleEyelet
         def number(text) = text.match?(/\A\d{1,9}\z/) ? text.to_i : raise(Store::Missing)
       end
 
-      before { cache_control :no_store if request.path_info.start_with?("/api/") }
+      # A browser keeps what it was told, and asks each time whether it still holds.
+      before do
+        next unless request.path_info.start_with?("/api/")
+
+        request.get? ? cache_control(:private, :no_cache) : cache_control(:no_store)
+      end
 
       error(Refusal) do |e|
         problem 422, e.faults.map { |fault| present.words(fault.allowed) }.uniq.join(" "), faults: present.faults(e.faults)

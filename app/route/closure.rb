@@ -22,13 +22,24 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         reading(app)
+        looking_back(app)
         changing(app)
         moving(app)
         settling(app)
       end
 
       def self.reading(app)
-        app.get("#{AT}/:id") { show(closures.find(number(params["id"]))) }
+        app.get("#{AT}/:id") do
+          id = number(params["id"])
+          remembered([:closure, workroom.id, id], closures.stamp(id)) { shown(closures.find(id)) }
+        end
+        app.get("#{AT}/:id/spacings") do
+          closure = in_its_unit(closures.find(number(params["id"])))
+          json(View::PlacketView.spacings(closure.sheet, present))
+        end
+      end
+
+      def self.looking_back(app)
         app.get("#{AT}/:id/history") do
           before = params["before"]
           rows = closures.history(number(params["id"]), before: before && number(before))
@@ -65,7 +76,7 @@ module NimbleEyelet
         end
         app.put("#{AT}/:id/accepted/:entry") { change { |closure| accepted(closure, params["entry"].downcase) } }
       end
-      private_class_method :reading, :changing, :moving, :settling
+      private_class_method :reading, :looking_back, :changing, :moving, :settling
 
       # What the routes share.
       module Helpers
@@ -75,18 +86,22 @@ module NimbleEyelet
         def closures = @closures ||= Store::Closures.new(workroom)
 
         def show(closure, status: 200, sheet: closure.sheet)
-          in_its_unit(closure)
           etag_of(closure.version)
-          json(View::ClosureView.of(closure, present, sheet: sheet), status: status)
+          json(shown(closure, sheet: sheet), status: status)
+        end
+
+        def shown(closure, sheet: closure.sheet)
+          in_its_unit(closure)
+          View::ClosureView.of(closure, present, sheet: sheet)
         end
 
         def preview(closure)
           in_its_unit(closure)
           plan = form.apply(body_hash.fetch("changes"), closure.plan)
           changed = closure.with(plan: plan)
-          sheet = Sheet.of(plan.in(closure.house).validate, closure.facts)
+          sheet = closure.sheet_of(plan)
           moved = sheet.layout&.moved_since(body_hash["places"].to_a.map { |place| Length.mm(place.to_r) })
-          json(View::ClosureView.of(changed, present, sheet: sheet, moved: moved))
+          json(View::ClosureView.preview(changed, present, sheet: sheet, station: body_hash["station"], moved: moved))
         end
 
         # The one way to save over HTTP. A change hands on the sheet it was checked with.
@@ -114,7 +129,7 @@ module NimbleEyelet
         # itself was touched; when something else made them not fit, the sheet says so.
         def apply(closure)
           plan = form.apply(body_hash, closure.plan)
-          @checked = Sheet.of(plan.in(closure.house).validate, closure.facts)
+          @checked = closure.sheet_of(plan)
           sections = body_hash.keys.map { |path| path[/\A\w+/] }
           touched = @checked.faults.select { |fault| sections.include?(fault.section) }
           raise Refusal, touched unless touched.empty?

@@ -19,7 +19,10 @@ module NimbleEyelet
           response["content-disposition"] = "attachment; filename=\"garment-#{garment.id}.json\""
           Document::GarmentFile.write(garment)
         end
-        app.get("/api/workrooms/:slug/garments/:id") { json(View::GarmentView.of(garments.find(number(params["id"])))) }
+        app.get("/api/workrooms/:slug/garments/:id") do
+          id = number(params["id"])
+          remembered([:garment, workroom.id, id], garments.stamp(id)) { View::GarmentView.of(garments.find(id)) }
+        end
         app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))
           json(View::GarmentView.of(garments.find(garments.take_in(content.name, content.closures))), status: 201)

@@ -10,6 +10,7 @@ require_relative "../store/sample"
 require_relative "../store/under_way"
 require_relative "../store/waste_basket"
 require_relative "../view/catalogue"
+require_relative "../view/picks"
 require_relative "../view/under_way"
 require_relative "../view/waste_basket"
 require_relative "../view/workroom"
@@ -61,7 +62,11 @@ module NimbleEyelet
           closure = closures.find(body_hash.fetch("closure_id"))
           name = Form::WorkroomForm.name(body_hash.fetch("name"), field: "button.name")
           workroom.stash.measure(closure.plan.button.with(name: name).validate)
-          json(View::WorkroomView.of(workroom))
+          show_workroom(workroom)
+        end
+        app.get("#{AT}/picks/:section") do
+          rows, total = workroom.picks(params["section"], words: params["search"], name: params["name"])
+          json(View::PicksView.of(params["section"], rows, total, present))
         end
       end
 

@@ -32,14 +32,23 @@ module NimbleEyelet
       # @return [Sewing::Facts]
       def facts = Sewing::Facts.of(entries)
 
+      # Sheets of a process, the newest: an unchanged plan is not worked out again.
+      SHEETS = SheetMemo.new(128)
+      private_constant :SHEETS
+
       # @return [Sheet]
-      def sheet = Sheet.of(plan.in(house), facts)
+      def sheet = SHEETS.of(plan.in(house), facts)
+
+      # @param plan [Plan] what it may become
+      # @return [Sheet]
+      # @raise [Refusal] when the plan is not sound
+      def sheet_of(plan) = SHEETS.of(plan.in(house).validate, facts)
     end
 
     class Closures
       HISTORY = 200
       # A closure with all that belongs to it, in one statement and so from one moment.
-      READ = <<~SQL.freeze
+      EVERYTHING = <<~SQL.freeze
         SELECT c.*, g.name AS garment_name, (SELECT id FROM identity) AS identity,
           (SELECT jsonb_object_agg(p.key, jsonb_build_object('at', p.at_mm::text, 'label', p.label, 'weight', p.weight, 'holds', p.holds))
              FROM pins p WHERE p.workroom_id = c.workroom_id AND p.closure_id = c.id)::text AS pins,
@@ -60,8 +69,25 @@ module NimbleEyelet
         FROM closures c
         JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
         JOIN machines m ON m.workroom_id = c.workroom_id AND m.id = c.machine_id
-        WHERE c.workroom_id = :workroom AND c.id = :id AND c.removed_at IS NULL
+        WHERE c.workroom_id = :workroom AND c.removed_at IS NULL
       SQL
+      READ = "#{EVERYTHING} AND c.id = :id".freeze
+      READ_GARMENT = "#{EVERYTHING} AND c.garment_id = :garment ORDER BY c.name".freeze
+
+      # What the answer about a closure hangs on, as one text: the plan, its garment, machine and house, and all facts.
+      STAMPS = <<~SQL
+        SELECT concat_ws('.', (SELECT id FROM identity), c.version, m.revision, w.revision, md5(g.name),
+            (SELECT max(j.seq) FROM journal j WHERE j.workroom_id = c.workroom_id),
+            (SELECT md5(string_agg(s.id || ':' || s.revision, ' ' ORDER BY s.id)) FROM stabilisers s
+              WHERE s.workroom_id = c.workroom_id AND s.removed_at IS NULL)) AS stamp
+        FROM closures c
+        JOIN workrooms w ON w.id = c.workroom_id
+        JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+        JOIN machines m ON m.workroom_id = c.workroom_id AND m.id = c.machine_id
+        WHERE c.workroom_id = :workroom AND c.removed_at IS NULL
+      SQL
+      STAMP = "#{STAMPS} AND c.id = :id".freeze
+      STAMP_GARMENT = "SELECT string_agg(stamp, ' ') AS stamp FROM (#{STAMPS} AND c.garment_id = :garment ORDER BY c.name) AS stamps".freeze
 
       # @param workroom [Workroom]
       def initialize(workroom)
@@ -73,7 +99,20 @@ module NimbleEyelet
       # @param id [Integer]
       # @return [Closure]
       # @raise [Missing]
-      def find(id) = read(id)
+      def find(id) = closure(@scope.ask(:read_closure, READ, id: id).first || raise(Missing))
+
+      # @param garment_id [Integer]
+      # @return [Array<Closure>] by name, read from one moment
+      def of_garment(garment_id) = @scope.ask(:read_garment, READ_GARMENT, garment: garment_id).map { |row| closure(row) }
+
+      # @param id [Integer]
+      # @return [String] another one whenever anything else could be said of the closure
+      # @raise [Missing]
+      def stamp(id) = @scope.ask(:stamp_of_closure, STAMP, id: id).dig(0, :stamp) || raise(Missing)
+
+      # @param garment_id [Integer]
+      # @return [String] the same for all closures of a garment
+      def stamp_of_garment(garment_id) = @scope.ask(:stamp_of_garment, STAMP_GARMENT, garment: garment_id).dig(0, :stamp).to_s
 
       # @param id [Integer]
       # @param version [String] the one the person saw
@@ -153,10 +192,9 @@ module NimbleEyelet
 
       def revisions(id) = @scope[:revisions].where(closure_id: id)
 
-      def read(id)
-        row = @scope.ask(:read_closure, READ, id: id).first or raise Missing
+      def closure(row)
         here = parse(row[:here])
-        Closure.new(id: id, garment_id: row[:garment_id], garment_name: row[:garment_name], version: "#{row[:identity]}.#{row[:version]}",
+        Closure.new(id: row[:id], garment_id: row[:garment_id], garment_name: row[:garment_name], version: "#{row[:identity]}.#{row[:version]}",
                     position: row[:position], undo_changes: here["parent"] && here["changes"], redo_changes: row[:following] && parse(row[:following]),
                     plan: plan(row), entries: (row[:entries] ? parse(row[:entries]) : []).map { |entry| JournalRows.entry(entry) },
                     ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))

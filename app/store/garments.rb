@@ -27,12 +27,13 @@ module NimbleEyelet
       # @return [Garment]
       # @raise [Missing]
       def find(id)
-        @scope.transaction(isolation: :repeatable, read_only: true) do
-          name = @scope.standing(:garments).where(id: id).get(:name) or raise Missing
-          ids = @scope.standing(:closures).where(garment_id: id).order(:name).select_map(:id)
-          Garment.new(id: id, name: name, closures: ids.map { |closure| @closures.find(closure) })
-        end
+        Garment.new(id: id, name: name(id), closures: @closures.of_garment(id))
       end
+
+      # @param id [Integer]
+      # @return [String] another one whenever anything else could be said of the garment
+      # @raise [Missing]
+      def stamp(id) = "#{name(id)} #{@closures.stamp_of_garment(id)}"
 
       # Takes a garment in with its closures and what was sewn; machines are those of the same name, or new
       # ones. Either all of it is taken or nothing. Facts get new ids and move no real machine.
@@ -50,6 +51,8 @@ module NimbleEyelet
       end
 
       private
+
+      def name(id) = @scope.standing(:garments).where(id: id).get(:name) || raise(Missing)
 
       def take_in_closure(garment_id, plan, machine, entries)
         ids = entries.to_h { |entry| [entry.id, SecureRandom.uuid] }

@@ -26,10 +26,14 @@ module NimbleEyelet
 
       # @param words [String] each of them is somewhere in the name or the garment
       # @return [Array<Hash>] rows by name
-      def search(words)
+      def search(words) = matching(words).order(:name).limit(MOST_SHOWN).all
+
+      # @param words [String]
+      # @return [Sequel::Dataset]
+      def matching(words)
         words.to_s.scan(/[[:alnum:]]+/).first(8).reduce(standing) do |found, word|
           found.where(Sequel.ilike(:name, "%#{word}%") | Sequel.ilike(:garment, "%#{word}%"))
-        end.order(:name).limit(MOST_SHOWN).all
+        end
       end
 
       # @return [Array<Hash>] every row, by name

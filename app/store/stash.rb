@@ -76,6 +76,15 @@ module NimbleEyelet
         put([values])
       end
 
+      # @param words [String]
+      # @return [Sequel::Dataset] rows that every one of them, or its beginning, is in
+      def matching(words)
+        asked = words.to_s.scan(/[[:alnum:]]+/).first(8)
+        return owned if asked.empty?
+
+        owned.where(Sequel.lit("words @@ to_tsquery('simple', ?)", asked.map { |word| "#{word}:*" }.join(" & ")))
+      end
+
       # @param items [Array<StashButton>] sound, no name twice
       # @return [void]
       def put_all(items) = put(items.map { |item| Stash.columns(item) })
@@ -106,13 +115,6 @@ module NimbleEyelet
       def owned = @scope.standing(:buttons)
 
       def columns = %i[id name owned colour note revision] + BUTTON.values.map { |field| Stash.column(field) }
-
-      def matching(words)
-        asked = words.to_s.scan(/[[:alnum:]]+/).first(8)
-        return owned if asked.empty?
-
-        owned.where(Sequel.lit("words @@ to_tsquery('simple', ?)", asked.map { |word| "#{word}:*" }.join(" & ")))
-      end
 
       def kept(rows)
         used = users(rows.map { |row| row[:name] })

@@ -20,6 +20,9 @@ module NimbleEyelet
       # Beside the habits: which stabilisers lie in the drawer.
       DRAWER = "stabilisers"
 
+      # Things to pick that are shown at once.
+      PICKS = 60
+
       # @return [Scope]
       attr_reader :scope
 
@@ -105,6 +108,20 @@ module NimbleEyelet
       def garment_named(name)
         @scope.upsert(:garments, [{ name: name }], target: [:name], update: { name: name }, where: { removed_at: nil })
         @scope.standing(:garments).where(name: name).get(:id)
+      end
+
+      # Things to pick for a section of a plan.
+      #
+      # @param section [String] "button", "cloth" or "thread"
+      # @param words [String, nil] to look for
+      # @param name [String, nil] of the one that is shown in any case
+      # @return [Array(Array<Hash>, Integer)] rows by name, at most PICKS, and how many there are
+      def picks(section, words: nil, name: nil)
+        kept = section == "button" ? stash : shelf_of("#{section}s")
+        found = kept.matching(words)
+        rows = found.order(:name).limit(PICKS).all
+        chosen = name && rows.none? { |row| row[:name] == name } ? kept.matching(nil).where(name: name).all : []
+        [chosen + rows, found.count]
       end
 
       # @param kind [String] key of ShelfFields::SHELVES

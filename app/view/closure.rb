@@ -28,13 +28,28 @@ module NimbleEyelet
       # @param closure [Store::Closure]
       # @param present [Presenter]
       # @param sheet [Sheet] of the closure's plan
-      # @param moved [Sentence, nil] what became of the holes
       # @return [Hash]
-      def self.of(closure, present, sheet: closure.sheet, moved: nil)
+      def self.of(closure, present, sheet: closure.sheet)
         { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
           machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present), redo: changed(closure.redo_changes, present),
-          house: house(closure.house, present), usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present), moved: present.words(moved) }
+          house: house(closure.house, present), usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present) }
+      end
+
+      # What changes while something is dragged: what the table always shows, and the station in view.
+      ALWAYS = %w[button opening placket].freeze
+
+      # @param closure [Store::Closure] with the plan it may become
+      # @param sheet [Sheet] of that plan
+      # @param station [String, nil] word of the stage in view
+      # @return [Hash]
+      def self.preview(closure, present, sheet:, station:, moved:)
+        words = ALWAYS | [station]
+        parts = VIEWS.slice(*words).transform_values { |view| view.of(sheet, present) }
+        # How far the steps are is worked out only where they are looked at.
+        seen = Stage.of(closure.plan).reject { |stage| stage.word == "sewing" && station != "sewing" }
+        { plan: plan(closure.plan, present), moved: present.words(moved),
+          sheet: parts.merge("stages" => seen.map { |stage| stage(stage, sheet, present) }, "faults" => present.faults(sheet.faults)) }
       end
 
       # @return [String, nil] what the next undo or redo is about
@@ -63,22 +78,20 @@ module NimbleEyelet
 
       def self.sheet(sheet, closure, present)
         VIEWS.transform_values { |view| view.of(sheet, present) }
-             .merge("stages" => stages(sheet, present), "faults" => present.faults(sheet.faults),
+             .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) }, "faults" => present.faults(sheet.faults),
                     "ledger" => SewingView.ledger(closure.ledger, present))
       end
 
-      def self.stages(sheet, present)
-        sheet.stages.map do |word, state|
-          stage = STAGES.fetch(word)
-          { word: stage.word, title: title(stage, sheet.plan.button), question: stage.question, state: state.state,
-            missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
-            answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
-        end
+      def self.stage(stage, sheet, present)
+        state = stage.state(sheet, sheet.plan.settled[stage.word])
+        { word: stage.word, title: title(stage, sheet.plan.button), question: stage.question, state: state.state,
+          missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
+          answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
       end
 
       # What is no button is called by what it is.
       def self.title(stage, button) = stage.word == "button" && !button.fastens? ? button.form.noun.capitalize : stage.title
-      private_class_method :title, :changed, :plan, :row, :sheet, :stages
+      private_class_method :title, :changed, :plan, :row, :sheet, :stage
     end
   end
 end

@@ -19,8 +19,16 @@ module NimbleEyelet
           binding: layout.binding.map do |demand|
             present.words(demand)
           end, unseen: present.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
-          alternatives: layout.alternatives.map { |item| alternative(item, layout, present) },
           because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
+      end
+
+      # What else the run could be: takes solving, and is asked for when somebody looks.
+      #
+      # @return [Hash]
+      def self.spacings(sheet, present)
+        layout = sheet.layout or return { alternatives: [], because: [] }
+        { alternatives: layout.alternatives.map { |item| alternative(item, layout, present) },
+          because: present.reasons([layout.because_even].compact) }
       end
 
       # @return [String] for the knot

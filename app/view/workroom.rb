@@ -10,9 +10,6 @@ require_relative "../presenter"
 module NimbleEyelet
   module View
     module WorkroomView
-      # Columns of a shelf that fill no field of a closure.
-      NOT_FILLED = %i[id workroom_id owned colour note revision words removed_at garment].freeze
-
       # @param workroom [Store::Workroom]
       # @return [Hash]
       def self.of(workroom)
@@ -22,12 +19,7 @@ module NimbleEyelet
           stabilisers: STABILISER_KINDS.map do |key, name|
             { key: key, name: name, owned: workroom.house.stabilisers.include?(key), yours: workroom.on_the_shelf.fetch(key, []) }
           end,
-          machines: workroom.machines.all.map { |machine| machine(machine, present) }, last: last(workroom.last_used),
-          buttons: shelf(workroom, :buttons, present) do |row|
-            "#{ButtonShape.fetch(row[:shape]).name}, #{mm(row[:diameter_mm], present)}"
-          end,
-          cloths: shelf(workroom, :cloths, present) { |row| "#{CLOTH_KINDS.fetch(row[:kind]).name}, #{row[:weight_g_m2]} g/m²" },
-          threads: shelf(workroom, :threads, present) { |row| "#{row[:fibre]}, tex #{present.number(row[:tex])}" } }
+          machines: workroom.machines.all.map { |machine| machine(machine, present) }, last: last(workroom.last_used) }
       end
 
       # @param value [String, Length, nil] what the house does
@@ -60,26 +52,7 @@ module NimbleEyelet
                  end }
       end
 
-      # Things to pick, each with the fields it fills in.
-      def self.shelf(workroom, table, present)
-        workroom.shelf(table).map do |row|
-          { name: row[:name], note: yield(row), fields: fields(row.except(*NOT_FILLED), present) }
-        end
-      end
-
-      # Only what is known fills a field; corner points are typed in the person's unit.
-      def self.fields(row, present)
-        row.to_h do |column, value|
-          next ["outline", value ? Outline.load(value).in(present.unit) : ""] if column == :outline
-
-          exact = value.is_a?(BigDecimal) ? Field.decimal(value.to_r) : value.to_s
-          exact += "mm" if column.end_with?("_mm") && value
-          [column.to_s.sub(/_(mm|g_m2|percent)\z/, ""), exact]
-        end
-      end
-
-      def self.mm(number, present) = present.words(Length.new(number.to_r))
-      private_class_method :habit, :last, :machine, :shelf, :fields, :mm
+      private_class_method :habit, :last, :machine
     end
 
     # All workrooms there are, shortly.

@@ -38,10 +38,10 @@ class KnotsTest < AppTest
     seen = Hash.new(0)
     ClosureFields::ALL.each do |field|
       value = another(field, before["plan"][field.path]) or next
-      after = call(:post, "/api/closures/1/preview", { changes: { field.path => value } })
-      next unless last_response.status == 200 && after["sheet"]["placket"]
-
       ACTED_ON.each do |word, read|
+        after = call(:post, "/api/closures/1/preview", { changes: { field.path => value }, station: word })
+        next unless last_response.status == 200 && after["sheet"]["placket"]
+
         next if read.call(before) == read.call(after)
 
         stage = states(after)[word] or next

@@ -44,8 +44,8 @@ class StartTest < AppTest
     flunk "it ended without an address"
   end
 
-  def ask(path, verb = Net::HTTP::Get, body: nil, seen: 1)
-    request = verb.new(path, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{seen}\"", "Content-Type" => "application/json")
+  def ask(path, verb = Net::HTTP::Get, body: nil, seen: nil)
+    request = verb.new(path, { "X-Nimble-Eyelet" => "1", "If-Match" => seen && "\"#{seen}\"", "Content-Type" => "application/json" }.compact)
     request.body = body && JSON.generate(body)
     Net::HTTP.start("127.0.0.1", @port) { |http| http.request(request) }
   end

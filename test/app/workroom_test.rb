@@ -17,7 +17,8 @@ class WorkroomTest < AppTest
 
     assert_status 201
     assert_equal ["heron-loft", false, "mm"], loft.values_at("slug", "sample", "unit")
-    %w[garments machines buttons cloths threads].each { |shelf| assert_empty loft[shelf], shelf }
+    %w[garments machines].each { |shelf| assert_empty loft[shelf], shelf }
+    %w[button cloth thread].each { |shelf| assert_equal 0, call(:get, "/api/workrooms/heron-loft/picks/#{shelf}")["total"], shelf }
     assert_equal ["Heron Loft", "Marsh Walk"], names
     assert_equal "heron-loft-2", begun["slug"], "an address is never given twice"
     assert_equal "workroom", begun("***")["slug"]

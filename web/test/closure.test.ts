@@ -5,7 +5,7 @@ import type { Closure, Step } from '../src/api/client';
 import { Draft, entryPath } from '../src/closure/draft.svelte';
 import { conflicts, sameFigure } from '../src/closure/merge';
 import { Outbox, type Deed } from '../src/closure/outbox.svelte';
-import { Preview } from '../src/closure/preview.svelte';
+import { Preview, type Previewed } from '../src/closure/preview.svelte';
 import { progress } from '../src/stations/sewing/progress';
 
 const length = (mm: number) => ({ mm, text: `${mm} mm` });
@@ -174,7 +174,7 @@ describe('the outbox', () => {
 describe('the preview', () => {
   it('asks for the newest wish only, one at a time, and shows nothing once cleared', async () => {
     const asked: unknown[] = [];
-    const answers: ((answer: Closure | undefined) => void)[] = [];
+    const answers: ((answer: Previewed | undefined) => void)[] = [];
     const preview = new Preview((changes) => {
       asked.push(changes);
       return new Promise((resolve) => answers.push(resolve));
@@ -182,14 +182,14 @@ describe('the preview', () => {
     const done = preview.peek({ 'button.width': '1' });
     void preview.peek({ 'button.width': '2' });
     void preview.peek({ 'button.width': '3' });
-    answers[0]?.(closure(1));
+    answers[0]?.({ ...closure(1), moved: null });
     await Promise.resolve();
     await Promise.resolve();
 
     expect(preview.closure?.plan['button.width']?.mm).toBe(1);
     expect(asked).toEqual([{ 'button.width': '1' }, { 'button.width': '3' }]);
     preview.clear();
-    answers[1]?.(closure(3));
+    answers[1]?.({ ...closure(3), moved: null });
     await done;
     expect(preview.closure).toBeUndefined();
   });

@@ -41,6 +41,9 @@ module NimbleEyelet
       # @return [Array<Reason>]
       def because = words.because(row)
 
+      # @return [Reason, nil] whether one hole more or fewer would lie more evenly
+      def because_even = words.evenness(row)
+
       # What became of the holes since they lay elsewhere, in one sentence.
       #
       # @param before [Array<Length>] places; none for nothing to compare with

@@ -34,7 +34,25 @@ module NimbleEyelet
 
       # @param row [Spacing::Row]
       # @return [Array<Reason>]
-      def because(row) = [place_reason, ends_reason, count_reason(row), even_reason(row), pins_reason, pattern_reason].compact
+      def because(row) = [place_reason, ends_reason, count_reason(row), pins_reason, pattern_reason].compact
+
+      # Whether one more or one fewer would lie more evenly: takes solving for those.
+      #
+      # @param row [Spacing::Row]
+      # @return [Reason, nil]
+      def evenness(row)
+        return if row.places.size < 3
+
+        better = @spacings.more_even
+        unless better
+          says = "No count near it lies more evenly within usual gaps: the gaps here differ by %s."
+          return Reason.new(rule: "evenness", says: Sentence[says, row.gaps.max - row.gaps.min])
+        end
+
+        Reason.new(rule: "evenness",
+                   says: Sentence["#{better.places.size} would lie more evenly: gaps from %s to %s instead of %s to %s.",
+                                  *better.gaps.minmax, *row.gaps.minmax])
+      end
 
       # @param row [Spacing::Row]
       # @param holes [Array<Hole>]
@@ -78,21 +96,6 @@ module NimbleEyelet
 
         Reason.new(rule: "count", says: Sentence["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
                                                  @run.gap_wished], source: "usual for: #{@run.usage.name}")
-      end
-
-      # Whether one more or one fewer would lie more evenly.
-      def even_reason(row)
-        return if row.places.size < 3
-
-        better = @spacings.more_even
-        unless better
-          says = "No count near it lies more evenly within usual gaps: the gaps here differ by %s."
-          return Reason.new(rule: "evenness", says: Sentence[says, row.gaps.max - row.gaps.min])
-        end
-
-        Reason.new(rule: "evenness",
-                   says: Sentence["#{better.places.size} would lie more evenly: gaps from %s to %s instead of %s to %s.",
-                                  *better.gaps.minmax, *row.gaps.minmax])
       end
 
       def pins_reason

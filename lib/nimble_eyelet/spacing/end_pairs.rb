@@ -39,25 +39,15 @@ module NimbleEyelet
 
       # @return [EndPair, nil] the nearest pair, or what was found of it within the work allowed
       def nearest
-        best = nil
-        open = parts
-        while (part = open.min_by(&:least)) && part.least.finite? && (best.nil? || part.least < best.cost)
-          break if best && !@work.left?
-
-          open.delete(part)
-          if part.one?
-            best = [best, pair(part.places.first)].compact.min_by(&:cost)
-          else
-            open.concat(halves(part))
-          end
-        end
-        @least = [part&.least, best&.cost].compact.min
-        best
+        best = wished
+        @least = best&.cost
+        best || search(parts)
       end
 
       # @param cost [Numeric]
       # @return [Range<Integer>] starts, none outside of which a row costs so little
       def starts(cost)
+        parts = parts(within(Math.sqrt(cost.to_f / END_WEIGHT).floor + 1))
         parts.filter_map { |part| outermost(part, cost, :itself) }.min..parts.filter_map { |part| outermost(part, cost, :reverse) }.max
       end
 
@@ -69,9 +59,39 @@ module NimbleEyelet
       end
       private_constant :Stretch
 
+      # Mostly the ends can lie where they are wished, or on the mark next to it: no others cost less.
+      def wished
+        start = @track.first || @lattice.starts.min_by { |place| (place - @lattice.first).abs }
+        pair = start && pair(start) or return
+        nearest_end = @track.last || @lattice.open.min_by { |place| (place - @lattice.last).abs }
+        pair if pair.cost == cost(start, nearest_end)
+      end
+
+      # Starts no further than so much from where it is wished.
+      def within(away)
+        return [@track.first] if @track.first
+
+        from = @lattice.starts.bsearch_index { |place| place >= @lattice.first - away } || 0
+        @lattice.starts.drop(from).take_while { |place| place <= @lattice.first + away }
+      end
+
+      # Halves stretches, the cheapest first, until nothing that is left can be nearer.
+      def search(open)
+        best = nil
+        while (part = open.min_by(&:least)) && nearer?(part, best)
+          open.delete(part)
+          next open.concat(halves(part)) unless part.one?
+
+          best = [best, pair(part.places.first)].compact.min_by(&:cost)
+        end
+        @least = [part&.least, best&.cost].compact.min
+        best
+      end
+
+      def nearer?(part, best) = best ? part.least < best.cost && @work.left? : part.least.finite?
+
       # A row that begins at the first pin is like no other.
-      def parts
-        starts = @track.first ? [@track.first] : @lattice.starts
+      def parts(starts = @track.first ? [@track.first] : @lattice.starts)
         pinned = starts & @track.groups.fetch(0, [])
         [starts - pinned, *pinned.zip].reject(&:empty?).map { |places| stretch(places) }
       end

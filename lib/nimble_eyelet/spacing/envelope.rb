@@ -32,8 +32,7 @@ module NimbleEyelet
         slope *= @direction
         from = nil
         while (last = @names.size - 1) >= @front
-          # Lower than the last line from here on, rounded up.
-          from = -((@heights[last] - height) / (@slopes[last] - slope))
+          from = crossing(height - @heights[last], @slopes[last] - slope)
           break if last == @front || from > @from[last]
 
           drop
@@ -56,6 +55,10 @@ module NimbleEyelet
       end
 
       private
+
+      # The first whole place from which a line that is so much higher at 0 and falls so much faster is the lower one. Of two that
+      # are equal there, the one with the higher slope as given counts: in a row, that whose head lies further up.
+      def crossing(higher, faster) = @direction == 1 ? (higher / faster) + 1 : -(-higher / faster)
 
       def drop
         @slopes.pop

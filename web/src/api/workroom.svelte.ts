@@ -57,7 +57,9 @@ class CurrentWorkroom {
 
   /** Asks again: something in it was changed elsewhere. */
   async refresh(): Promise<void> {
-    await queries.invalidateQueries({ queryKey: ['workroom', this.slug] });
+    await Promise.all(
+      ['workroom', 'picks'].map((kind) => queries.invalidateQueries({ queryKey: [kind, this.slug] })),
+    );
   }
 
   take(changed: Workroom): void {

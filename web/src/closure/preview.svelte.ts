@@ -3,10 +3,12 @@
 // dragged. Without an answer there is no preview: what is dropped is kept and saved later.
 import type { Closure, PlanChange } from '../api/client';
 
-type Ask = (changes: PlanChange) => Promise<Closure | undefined>;
+/** A closure as it would be, and what became of its holes. */
+export type Previewed = Closure & { moved: string | null };
+type Ask = (changes: PlanChange) => Promise<Previewed | undefined>;
 
 export class Preview {
-  closure = $state.raw<Closure>();
+  closure = $state.raw<Previewed>();
   private wanted: PlanChange | undefined;
   private asking = false;
   private dragging = false;

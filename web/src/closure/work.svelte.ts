@@ -3,12 +3,20 @@
 // reached, merged when it was saved elsewhere in between.
 import { ask, type Answer } from '../api/ask';
 import { keep, recall, uuid } from '../api/browser_store';
-import { client, planText, type Closure, type ListPath, type Problem } from '../api/client';
+import {
+  client,
+  planText,
+  type Closure,
+  type ListPath,
+  type PlanChange,
+  type Problem,
+  type StageWord,
+} from '../api/client';
 import { announce } from '../ui/announce.svelte';
 import { Draft, type Entry, type Row, type Value } from './draft.svelte';
 import { conflicts, type Conflict } from './merge';
 import { Outbox, type Deed, type Fact } from './outbox.svelte';
-import { Preview } from './preview.svelte';
+import { Preview, type Previewed } from './preview.svelte';
 
 /** What the browser keeps of a closure. */
 type Kept = { entries: Record<string, Entry>; deeds: Deed[] };
@@ -26,6 +34,8 @@ export class ClosureWork {
   conflicts = $state<Conflict[]>([]);
   /** The fact entered last, while nothing else was done since: undo offers to withdraw it. */
   last = $state.raw<{ id: string; says: string }>();
+  /** The station that is looked at: a preview answers it and the table. */
+  station: StageWord = 'cloth';
   readonly draft: Draft;
   readonly outbox: Outbox;
   readonly preview: Preview;
@@ -213,12 +223,19 @@ export class ClosureWork {
     }
   }
 
-  private async askPreview(changes: Parameters<Preview['peek']>[0]): Promise<Closure | undefined> {
-    const places = this.closure?.sheet.placket?.holes.map((hole) => hole.at.mm) ?? [];
+  /** Only what the table shows comes back; the rest stays as it is saved. */
+  private async askPreview(changes: PlanChange): Promise<Previewed | undefined> {
+    const saved = this.closure;
+    const places = saved?.sheet.placket?.holes.map((hole) => hole.at.mm) ?? [];
     const params = { path: this.path };
-    const body = { changes, places };
+    const body = { changes, places, station: this.station };
     const answer = await ask(client.POST('/api/workrooms/{slug}/closures/{id}/preview', { params, body }));
-    return answer.kind === 'data' ? answer.data : undefined;
+    if (answer.kind !== 'data' || !saved) return undefined;
+    const { plan, moved, sheet } = answer.data;
+    const stages = saved.sheet.stages.map(
+      (stage) => sheet.stages.find((s) => s.word === stage.word) ?? stage,
+    );
+    return { ...saved, plan, moved, sheet: { ...saved.sheet, ...sheet, stages } };
   }
 
   /** Writes what is unsaved beside what other tabs have written, and takes back only our own. */

@@ -39,6 +39,10 @@
     return () => opened.leave();
   });
 
+  $effect(() => {
+    work.station = word;
+  });
+
   let closure = $derived<Closure | undefined>(work.shown);
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
   let loading = $derived(STATIONS[word]());

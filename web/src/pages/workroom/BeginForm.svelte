@@ -2,7 +2,8 @@
   // A new closure: what goes through, on what, with what was used last filled in; or like another, or its
   // mirror image. What is half typed stays in the browser.
   import { untrack } from 'svelte';
-  import { ask, refusal } from '../../api/ask';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { ask, read, refusal } from '../../api/ask';
   import { keep, recall } from '../../api/browser_store';
   import { client, type PlanChange } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
@@ -31,9 +32,18 @@
   let machine = $derived(typed.machine || String(last?.machine ?? workroom.data?.machines[0]?.id ?? ''));
   let use = $derived(typed.use || (last?.fields['placket.use'] ?? 'shirt'));
   let overlap = $derived(typed.overlap || (last?.fields['placket.overlap'] ?? 'right'));
+  const shelf = createQuery(() => ({
+    queryKey: ['picks', workroom.slug, 'cloth'],
+    queryFn: () =>
+      read(
+        client.GET('/api/workrooms/{slug}/picks/{section}', {
+          params: { path: { slug: workroom.slug, section: 'cloth' } },
+        }),
+      ),
+  }));
   let cloths = $derived([
     ...(last ? [{ key: '', name: `as last: ${last.fields['cloth.name'] || 'the cloth used last'}` }] : []),
-    ...(workroom.data?.cloths ?? []).map((item) => ({ key: item.name, name: item.name })),
+    ...(shelf.data?.items ?? []).map((item) => ({ key: item.name, name: item.name })),
     ...(catalogue?.cloth_kinds ?? []).map((kind) => ({
       key: `kind:${kind.key}`,
       name: `another, ${kind.name}`,
@@ -48,7 +58,7 @@
   /** The figures of the cloth chosen: off the shelf, typical for its kind, or as used last. */
   function cloth(): Record<string, string | null> {
     const chosen = typed.cloth || (last ? '' : (cloths[0]?.key ?? ''));
-    const item = workroom.data?.cloths.find((other) => other.name === chosen);
+    const item = shelf.data?.items.find((other) => other.name === chosen);
     if (item)
       return Object.fromEntries(Object.entries(item.fields).map(([field, text]) => [`cloth.${field}`, text]));
     const usual = catalogue?.cloth_figures.find((kind) => `kind:${kind.key}` === chosen);

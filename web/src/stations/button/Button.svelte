@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { queries } from '../../api/queries';
   import { ask, faultsOf, words } from '../../api/ask';
   import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
@@ -32,6 +33,7 @@
     );
     if (answer.kind === 'data') {
       workroom.take(answer.data);
+      void queries.invalidateQueries({ queryKey: ['picks', workroom.slug] });
       kept = `“${name}” is on the shelf.`;
       announce(kept);
     } else work.draft.faults['button.name'] = Object.values(faultsOf(answer))[0] ?? words(answer);
@@ -49,7 +51,7 @@
 </div>
 
 <div class="mt-5 space-y-4">
-  <Shelf {work} section="button" label="Take from the shelf" items={workroom.data?.buttons ?? []} />
+  <Shelf {work} section="button" label="Take from the shelf" />
   <Pick
     {work}
     path="button.shape"

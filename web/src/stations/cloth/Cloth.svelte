@@ -35,8 +35,8 @@
 </p>
 
 <div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
-  <Shelf {work} section="cloth" label="Cloth" items={workroom.data?.cloths ?? []} />
-  <Shelf {work} section="thread" label="Thread" items={workroom.data?.threads ?? []} />
+  <Shelf {work} section="cloth" label="Cloth" />
+  <Shelf {work} section="thread" label="Thread" />
   <Pick
     {work}
     path="machine.id"

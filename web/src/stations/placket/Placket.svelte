@@ -6,7 +6,8 @@
   import Pick from '../../closure/Pick.svelte';
   import Rows from '../../closure/Rows.svelte';
   import type { StationProps } from '../../closure/station';
-  import SmallRun from '../../ui/SmallRun.svelte';
+  import type { Reason } from '../../api/client';
+  import Otherwise from './Otherwise.svelte';
 
   let { work, closure, sheet, picked, pick }: StationProps = $props();
 
@@ -30,9 +31,8 @@
     })),
   ];
 
-  function choose(count: number, pattern: string): void {
-    work.typeAll({ 'placket.count': String(count), 'placket.count_most': '', 'placket.pattern': pattern });
-  }
+  /** What only solving for other counts can say. */
+  let because = $state.raw<Reason[]>([]);
 
   $effect(() => {
     document.getElementById(`mark-${picked}`)?.scrollIntoView({ block: 'nearest' });
@@ -227,42 +227,11 @@
     </p>
   {/if}
 
-  <h2 class="mt-5 text-lg font-semibold">One more, one fewer, or otherwise</h2>
-  <ul class="mt-1 flex flex-wrap gap-2">
-    {#each layout.alternatives as item (`${item.count}-${item.pattern}`)}
-      <li>
-        <button
-          class={['btn h-auto gap-3 py-1.5', item.chosen && 'btn-primary']}
-          aria-pressed={item.chosen}
-          disabled={!item.fits}
-          onclick={() => choose(item.count, item.pattern)}
-        >
-          <SmallRun places={item.places} length={plan['placket.run_length'].mm} />
-          <span class="flex flex-col items-start">
-            <span class="text-lg"
-              >{item.count}
-              {item.count === 1 ? 'hole' : 'holes'}{item.pattern === plan['placket.pattern']
-                ? ''
-                : item.pattern === 'clusters'
-                  ? ' in clusters'
-                  : ', evenly'}</span
-            >
-            <span class="text-xs font-normal"
-              >{item.fits
-                ? item.smallest && item.largest
-                  ? `gaps ${item.smallest.text} to ${item.largest.text}`
-                  : 'alone'
-                : 'does not fit'}</span
-            >
-          </span>
-        </button>
-      </li>
-    {/each}
-  </ul>
+  <Otherwise {work} {closure} sewn={layout.holes.filter((hole) => hole.sewn).length} bind:because />
 
   <div class="mt-5 grid gap-6 xl:grid-cols-2">
     <div>
-      <Because reasons={layout.because} />
+      <Because reasons={[...layout.because, ...because]} />
       {#if layout.binding.length > 0}
         <p class="mt-2 max-w-prose text-[0.95rem]">
           What holds them where they are: {layout.binding.join('; ')}.

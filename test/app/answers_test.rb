@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+
+# What is remembered of an answer is never shown when it could be another by now.
+class AnswersTest < AppTest
+  PAGES = %w[/api/closures/1 /api/garments/1].freeze
+
+  # Everything that anything on the page of a closure hangs on.
+  CHANGES = {
+    "a field" => -> { save({ button: { thickness: "3.2" } }) },
+    "an undo" => -> { act(:post, "undo") },
+    "a step done" => -> { tick("needle") },
+    "a fact taken back" => lambda {
+      id = SecureRandom.uuid
+      enter(step("mark").fetch("enter").merge("machine" => 4), id: id)
+      enter({ kind: "withdrawal", about: id, closure: nil }.compact)
+    },
+    "a test hole" => -> { log_swatch({ passes: "passes", measured: "22.5" }) },
+    "a habit" => -> { change_workroom({ habits: { "placket.edge" => "six" } }) },
+    "the unit" => -> { change_workroom({ unit: "in" }) },
+    "the drawer" => -> { change_workroom({ stabilisers: %w[tear_away] }) },
+    "the shelf of stabilisers" => lambda {
+      call(:post, "/api/shelves/stabilisers", { name: "rinsing film", kind: "wash_film", weight: "30" })
+    },
+    "the machine" => lambda {
+      found = call(:get, "/api/machines/4")
+      body = found.slice("styles", "feet", "facts").merge("facts" => found["facts"].merge("foot_lift" => "7mm"))
+      call(:put, "/api/machines/4", body, "HTTP_IF_MATCH" => "\"#{found['revision']}\"")
+    }
+  }.freeze
+
+  def test_after_every_change_the_answer_is_that_of_a_server_that_remembers_nothing
+    CHANGES.each do |what, change|
+      before = PAGES.to_h { |path| [path, [call(:get, path), last_response.headers["etag"]]] }
+      instance_exec(&change)
+
+      assert_operator last_response.status, :<, 300, "#{what}: #{last_response.body}"
+      before.each { |path, (answer, tag)| assert_equal fresh(path), again(path, tag) || answer, "#{what}: #{path}" }
+    end
+  end
+
+  def test_who_has_the_answer_already_is_told_so_and_it_is_sent_packed
+    call(:get, "/api/closures/1")
+    plain = last_response.body
+    tag = last_response.headers["etag"]
+    custom_request("GET", "/api/closures/1", {}, HEADERS.merge("HTTP_IF_NONE_MATCH" => tag))
+
+    assert_equal [304, ""], [last_response.status, last_response.body]
+    custom_request("GET", "/api/closures/1", {}, HEADERS.merge("HTTP_ACCEPT_ENCODING" => "gzip"))
+
+    assert_equal ["gzip", plain], [last_response.headers["content-encoding"], Zlib.gunzip(last_response.body).force_encoding(Encoding::UTF_8)]
+    custom_request("GET", "/api/catalogue", {}, HEADERS.merge("HTTP_ACCEPT_ENCODING" => "gzip"))
+
+    assert_equal "gzip", last_response.headers["content-encoding"]
+    custom_request("GET", "/api/health", {}, HEADERS.merge("HTTP_ACCEPT_ENCODING" => "gzip"))
+
+    refute last_response.headers["content-encoding"], "what is short is not packed"
+  end
+
+  private
+
+  # Nothing when what was told before still holds.
+  def again(path, tag)
+    custom_request("GET", path, {}, HEADERS.merge("HTTP_IF_NONE_MATCH" => tag))
+    last_response.status == 304 ? nil : JSON.parse(last_response.body)
+  end
+
+  def fresh(path)
+    JSON.parse(Rack::MockRequest.new(world.app(clock: -> { NOW })).get(at(path), HEADERS).body)
+  end
+
+  def change_workroom(body)
+    call(:patch, "/api/workroom", body, "HTTP_IF_MATCH" => "\"#{call(:get, '/api/workroom')['revision']}\"")
+  end
+end
