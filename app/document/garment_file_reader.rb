@@ -12,14 +12,16 @@ require_relative "../field/field"
 require_relative "../field/machine_fields"
 require_relative "../field/plan_document"
 require_relative "../form/closure_form"
-require_relative "../store/journal_rows"
+require_relative "garment_facts"
 
 module NimbleEyelet
   module Document
     class GarmentFileReader
-      MOST_CLOSURES = 60
+      MOST_CLOSURES = 500
       MOST_ENTRIES = 5000
-      DAMAGED = [KeyError, NoMethodError, TypeError, ArgumentError, FloatDomainError, ZeroDivisionError].freeze
+
+      # Files of the first version did not say when a step was done.
+      LONG_AGO = Time.at(0).utc.iso8601.freeze
 
       # closures - Array<Array(Plan, Array<Sewing::Entry>)>
       Content = Value.of(:name, :closures)
@@ -29,8 +31,8 @@ module NimbleEyelet
       def initialize(text, format:, version:)
         @format = format
         @version = version
-        @file = JSON.parse(text)
-      rescue JSON::ParserError, EncodingError
+        @file = JSON.parse(text.delete_prefix("\uFEFF"), max_nesting: 20)
+      rescue JSON::ParserError, EncodingError, ArgumentError
         raise refused("This is no garment file: it is not JSON.")
       end
 
@@ -40,13 +42,14 @@ module NimbleEyelet
         check_format
         machines = list("machines").to_h { |machine| machine(machine).then { |found| [found.name, found] } }
         Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) })
-      rescue *DAMAGED => e
-        raise refused("This garment file is damaged: #{e.message.lines.first.to_s.strip[0, 120]}.")
       rescue Refusal => e
         raise e if e.faults.first.field == "file"
 
         fault = e.faults.first
         raise refused(Sentence["This garment file is damaged: %s holds %s. %s", fault.field, fault.given.to_s[0, 40], fault.allowed])
+      rescue StandardError => e
+        # Nothing is read here but what the file holds: whatever goes wrong is its fault.
+        raise refused("This garment file is damaged: #{Field.clean(e.message.lines.first)[0, 120]}.")
       end
 
       private
@@ -102,27 +105,27 @@ module NimbleEyelet
 
       def closure(kept, machines)
         machine = machines.fetch(kept.fetch("machine"))
-        document, entries = if kept.key?("plan")
-                              [kept["plan"], kept.fetch("journal").map do |entry|
-                                entry(entry)
-                              end]
-                            else
-                              first_version(kept)
-                            end
+        document, entries = kept.key?("plan") ? this_version(kept) : first_version(kept)
         raise refused("At most #{MOST_ENTRIES} facts of one closure.") if entries.size > MOST_ENTRIES
 
         plan = PlanDocument.load(read_all(document), machine)
-        settled = plan.settled.select { |stage, _| STAGES.key?(stage) }
-        plan.with(settled: settled).in(House.usual).validate
-        [plan.with(settled: settled), entries]
+        plan = plan.with(accepted: entries.find { |entry| entry.swatch && entry.id == plan.accepted }&.id)
+        plan.in(House.usual).validate
+        [plan, GarmentFacts.sound(entries)]
       end
+
+      def this_version(kept) = [kept["plan"], kept.fetch("journal").map { |entry| GarmentFacts.entry(entry) }]
 
       # Every field as if it were typed, so that nothing comes in that could not be typed.
       def read_all(document)
         fields = ClosureFields::ALL.select { |field| document.key?(field.path) }
                                    .to_h { |field| [field.path, field.dump(read(field, document[field.path]))] }
         lists = ClosureFields::LISTS.to_h { |path, list| [path, rows(list, document.fetch(path))] }
-        { **fields, **lists, "swatch.accepted" => document["swatch.accepted"], "settled" => document["settled"].to_h }
+        { **fields, **lists, "swatch.accepted" => document["swatch.accepted"]&.to_s, "settled" => settled(document["settled"].to_h) }
+      end
+
+      def settled(kept)
+        kept.slice(*STAGES.keys).transform_values { |figures| GarmentFacts.figures(figures) }
       end
 
       def rows(list, rows)
@@ -141,26 +144,19 @@ module NimbleEyelet
         raise KeyError, name if list.choices.key?(name.to_sym)
 
         if list.lengths.include?(name.to_sym)
-          return Typing::Notation.read(value.to_s, unit: :mm, field: list.path).then do |length|
-            Field.decimal(length)
-          end
+          length = Typing::Notation.read(value.to_s, unit: :mm, field: list.path)
+          Refusal.unless_valid { |check| Placket::Run::PLACE.check(check, list.path, length) }
+          return Field.decimal(length)
         end
 
         name == "weight" ? Integer(value).clamp(0, 9) : Field.clean(value)[0, Field::LONGEST_TEXT]
-      end
-
-      def entry(kept)
-        raise KeyError, kept["kind"] unless Sewing::Entry::KINDS.include?(kept["kind"])
-        raise KeyError, kept["step"] unless kept["step"].nil? || kept["step"].match?(/\A[a-z0-9_-]{1,60}\z/)
-
-        Store::JournalRows.entry({ "moves" => {}, "data" => {} }.merge(kept)).tap { |entry| entry.swatch&.validate }
       end
 
       # Version 1 kept test holes and ticks in the closure, and settled stages as fingerprints, which say nothing here.
       def first_version(kept)
         swatches = kept.fetch("swatches").map { |swatch| swatch(swatch) }
         steps = kept.fetch("steps_done").map do |key|
-          entry({ "id" => SecureRandom.uuid, "kind" => "step", "step" => key.to_s, "happened_at" => Time.at(0).utc.iso8601 })
+          GarmentFacts.entry({ "id" => SecureRandom.uuid, "kind" => "step", "step" => key.to_s, "happened_at" => LONG_AGO })
         end
         lists = { "placket.pins" => kept.fetch("pins").map do |pin|
           { "at" => pin.fetch("at_mm"), "label" => pin["label"], "weight" => pin.fetch("weight", 0) }
@@ -180,7 +176,7 @@ module NimbleEyelet
       def swatch(old)
         set = { "opening.length" => "opening", "recipe.stitch_width" => "stitch_width", "recipe.stitch_length" => "stitch_length" }
               .transform_values { |name| { "mm" => old.fetch(name) } }
-        entry({ "id" => SecureRandom.uuid, "kind" => "swatch", "happened_at" => old.fetch("sewn_at"),
+        GarmentFacts.entry({ "id" => SecureRandom.uuid, "kind" => "swatch", "happened_at" => old.fetch("sewn_at"),
                 "data" => { **old.slice("passes", "measured", "symptoms", "note"),
                   "with" => { **set, "recipe.tension" => old["tension"].to_s, "recipe.stabiliser" => old["stabiliser"] } } })
       end

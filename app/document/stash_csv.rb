@@ -26,6 +26,8 @@ module NimbleEyelet
 
       # A spreadsheet takes a cell that begins like this for a formula.
       FORMULA = /\A[=+\-@\t\r]/
+      # A cell has at most so many lines: a quote that is open for longer was never meant to go on.
+      MOST_LINES = 40
       ESCAPED = /\A'(?=[=+\-@\t\r'])/
 
       # @return [String]
@@ -34,7 +36,9 @@ module NimbleEyelet
       # @param item [StashButton]
       # @return [String]
       def self.line(item)
-        CSV.generate_line(COLUMNS.values.map { |name| cell(name, item) }, row_sep: "\r\n")
+        cells = COLUMNS.values.map { |name| cell(name, item) }
+        # Whoever splits at another sign than the comma still sees one cell.
+        CSV.generate_line(cells, row_sep: "\r\n", force_quotes: cells.any? { |cell| cell.match?(/[;\t]/) })
       end
 
       def self.cell(name, item)
@@ -54,7 +58,8 @@ module NimbleEyelet
       # One row: item - Item or nil; faults - Array<Fault>; bytes - Integer, read so far
       Row = Value.of(:number, :name, :item, :faults, :bytes)
 
-      # Reads line by line, so that a bad one spoils no other.
+      # Reads row by row, so that a bad one spoils no other. A quoted cell may go on over several lines; lines end with a line
+      # feed, with both signs, or with a carriage return alone.
       class Reader
         include Enumerable
 
@@ -63,17 +68,21 @@ module NimbleEyelet
         def initialize(io)
           @io = io
           @bytes = 0
+          @ending = ending
+          @waiting = []
           @header = read_header
         end
 
         # @yieldparam row [Row]
+        # @raise [Refusal] for more rows than are taken
         def each
           names = {}
           number = 1
-          while (line = next_line)
+          rows = 0
+          while (line = next_row)
             number += 1
             next if line.strip.empty?
-            raise refused("At most #{MOST_ROWS} rows at once: split the file.") if number > MOST_ROWS + 1
+            raise refused("At most #{MOST_ROWS} rows at once: split the file. Nothing of it was kept.") if (rows += 1) > MOST_ROWS
 
             yield row(number, line, names)
           end
@@ -82,14 +91,35 @@ module NimbleEyelet
         private
 
         def next_line
-          line = @io.gets("\n", LONGEST_LINE) or return
+          line = @waiting.shift || @io.gets(@ending, LONGEST_LINE) or return
           @bytes += line.bytesize
           line.force_encoding(Encoding::UTF_8)
+        end
+
+        # A quote that is open at the end of a line goes on in the next; one that is never closed spoils its own line only.
+        def next_row
+          lines = [next_line || return]
+          lines << (next_line || break) while open?(lines) && lines.size < MOST_LINES
+          return lines.join unless open?(lines)
+
+          @waiting = lines.drop(1) + @waiting
+          @bytes -= lines.drop(1).sum(&:bytesize)
+          lines.first
+        end
+
+        def open?(lines) = lines.sum { |line| line.b.count("\"") }.odd? && lines.sum(&:bytesize) < LONGEST_LINE
+
+        # @return [String] what ends a line
+        def ending
+          start = @io.read(LONGEST_LINE).to_s
+          @io.rewind
+          start.include?("\n") || !start.include?("\r") ? "\n" : "\r"
         end
 
         def read_header
           line = next_line.to_s
           raise refused("This is not UTF-8 text: save it as CSV in UTF-8.") unless line.valid_encoding? && !line.include?("\0")
+          raise refused("This file is empty: the first row names the columns.") if line.strip.empty?
 
           line = line.delete_prefix("\uFEFF")
           @separator = [",", ";", "\t"].max_by { |separator| line.count(separator) }
@@ -117,7 +147,7 @@ module NimbleEyelet
           return bad(number, "", "This row is too long.") if line.length >= LONGEST_LINE
 
           typed = typed(split(line))
-          name = typed["name"].to_s.strip
+          name = Field.clean(typed["name"])
           return bad(number, name, "The same name as in row #{names[name]}.") if names[name]
 
           names[name] = number unless name.empty?
@@ -134,7 +164,7 @@ module NimbleEyelet
 
         # Without a quote there is nothing to parse.
         def split(line)
-          line = line.chomp.chomp("\r")
+          line = line.chomp(@ending).chomp("\r")
           return line.split(@separator, -1) unless line.include?("\"")
 
           CSV.parse_line(line, col_sep: @separator) || []

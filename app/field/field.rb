@@ -23,7 +23,7 @@ module NimbleEyelet
     # @return [Length, Integer, Rational, Outline, String, Boolean, nil]
     # @raise [Refusal]
     def read(typed, unit:)
-      text = Field.clean(typed)
+      text = kind == :text ? typed.to_s.scrub("").gsub(/[[:cntrl:]]+/, " ").strip : Field.clean(typed)
       return nil if text.empty? && optional
 
       READERS.fetch(kind).call(self, text, dial ? :mm : unit)
@@ -60,8 +60,10 @@ module NimbleEyelet
       format("%.6f", number.round(6)).sub(/\.?0+\z/, "")
     end
 
-    # Control characters can neither be printed nor kept.
-    def self.clean(typed) = typed.to_s.gsub(/[[:cntrl:]]+/, " ").strip
+    # Characters that no text has: they can neither be printed nor kept.
+    NO_TEXT = /[[:cntrl:]\u{FDD0}-\u{FDEF}\u{FFFE}\u{FFFF}]/
+
+    def self.clean(typed) = typed.to_s.scrub("").gsub(/#{NO_TEXT}+/o, " ").strip
 
     READERS = {
       length: ->(field, text, unit) { Typing::Notation.read(text, unit: unit, field: field.path) },
@@ -80,6 +82,7 @@ module NimbleEyelet
         field.choices.include?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
       end,
       text: lambda do |field, text, _|
+        raise Refusal.field(field.path, "", "This holds a character that is none: type it again.") if text.match?(/[\u{FFFE}\u{FFFF}]/)
         raise Refusal.field(field.path, text, "This needs a name.") if text.empty? && NAMED.include?(field.path)
         raise Refusal.field(field.path, text, "At most #{LONGEST_TEXT} characters.") if text.length > LONGEST_TEXT
 

@@ -14,6 +14,8 @@ module NimbleEyelet
       LARGEST_BODY = 256 * 1024
       # A stash of twenty thousand buttons fits.
       LARGEST_FILE = 4 * 1024 * 1024
+      # What was given out comes in again: a garment of hundreds of closures and thousands of facts.
+      LARGEST_GARMENT = 48 * 1024 * 1024
       # Where files come in, and as what.
       FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "shelves" => %r{\Atext/csv\s*(;|\z)}i,
                 "garments" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
@@ -21,6 +23,20 @@ module NimbleEyelet
 
       # @return [Regexp, nil] the type a file has that comes in at this address
       def self.file_type(path) = FILES[path[FILE_ADDRESS, 1]]
+
+      # @return [Integer] bytes that a body sent there may have
+      def self.most(path)
+        return LARGEST_BODY unless file_type(path)
+
+        path[FILE_ADDRESS, 1] == "garments" ? LARGEST_GARMENT : LARGEST_FILE
+      end
+
+      # A line of the log. That it cannot be written, on a full disk or a closed pipe, harms no answer.
+      def self.note(out, line)
+        out&.puts line
+      rescue SystemCallError, IOError
+        nil
+      end
 
       SAFE = %w[GET HEAD OPTIONS].freeze
 
@@ -44,7 +60,7 @@ module NimbleEyelet
           start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
           status, headers, body = @app.call(env)
           spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) * 1000
-          @out&.puts format("%<method>-6s %<path>s %<status>d %<spent>.1f ms", method: env["REQUEST_METHOD"], status: status,
+          Guards.note @out, format("%<method>-6s %<path>s %<status>d %<spent>.1f ms", method: env["REQUEST_METHOD"], status: status,
                                                                                path: env["PATH_INFO"].inspect[1..-2], spent: spent)
           [status, headers, body]
         end
@@ -59,8 +75,10 @@ module NimbleEyelet
 
         def call(env)
           @app.call(env)
-        rescue StandardError => e
-          @out&.puts "error  #{e.class}: #{e.message.lines.first&.strip} at #{e.backtrace&.first}"
+        rescue Rack::BadRequest, Rack::QueryParser::ParamsTooDeepError
+          Problem.new(400, "The address asks in a way that cannot be read.").render
+        rescue StandardError, SystemStackError => e
+          Guards.note @out, "error  #{e.class}: #{e.message.lines.first&.strip} at #{e.backtrace&.first}"
           Problem.new(500, "Something went wrong here. What you typed is kept; please try again.").render
         end
       end
@@ -76,6 +94,33 @@ module NimbleEyelet
         end
       end
 
+      # So many at once, so that somebody who asks whether anybody is there always gets an answer.
+      class Crowd
+        MOST = 10
+        HEALTH = "/api/health"
+
+        def initialize(app)
+          @app = app
+          @inside = 0
+          @door = Mutex.new
+        end
+
+        def call(env)
+          return @app.call(env) if env["PATH_INFO"] == HEALTH
+          return Problem.new(503, "Too many ask at once. Please try again in a moment.").render unless enter
+
+          begin
+            @app.call(env)
+          ensure
+            @door.synchronize { @inside -= 1 }
+          end
+        end
+
+        private
+
+        def enter = @door.synchronize { @inside < MOST && (@inside += 1) }
+      end
+
       # Refuses bodies over the limit, whether announced or not.
       class BodyLimit
         def initialize(app)
@@ -83,7 +128,7 @@ module NimbleEyelet
         end
 
         def call(env)
-          most = Guards.file_type(env["PATH_INFO"]) ? LARGEST_FILE : LARGEST_BODY
+          most = Guards.most(env["PATH_INFO"])
           return too_large(most) if env["CONTENT_LENGTH"].to_i > most
 
           input = env["rack.input"]
@@ -116,7 +161,7 @@ module NimbleEyelet
         private
 
         def text?(part)
-          Rack::Utils.unescape(part).valid_encoding?
+          Rack::Utils.unescape(part).then { |text| text.valid_encoding? && !text.include?("\0") }
         rescue ArgumentError
           false
         end

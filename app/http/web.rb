@@ -25,6 +25,7 @@ require_relative "../store/database"
 require_relative "../store/errors"
 require_relative "../store/workrooms"
 require_relative "answers"
+require_relative "database_failure"
 require_relative "guards"
 
 module NimbleEyelet
@@ -43,7 +44,7 @@ module NimbleEyelet
       set :show_exceptions, false
       set :raise_errors, true
       set :static, false
-      set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1]
+      set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1 [::1]]
 
       register Route::WorkroomRoutes
       register Route::JournalRoutes
@@ -58,16 +59,18 @@ module NimbleEyelet
       register Route::CaliperRoutes
 
       # @param db [Sequel::Database]
+      # @param aside [Sequel::Database, nil] a connection for health alone
       # @param log [IO, nil] where the request lines go
       # @param hosts [Array<String>] further host names to answer to
       # @param caliper [Device::Gauge, nil]
       # @param clock [#call] gives the time
       # @return [#call] Rack application
-      def self.application(db:, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now })
+      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now })
         permitted = host_authorization[:permitted_hosts] + hosts
         app = Class.new(self) do
           set :db, db
           set :caliper, caliper
+          set :aside, aside || db
           set :answers, Answers.new(128)
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
@@ -83,6 +86,7 @@ module NimbleEyelet
           use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
           use Rack::ConditionalGet
           use Rack::ETag
+          use Guards::Crowd
           use Guards::Addresses
           use Guards::BodyLimit
           use Guards::Writes
@@ -168,6 +172,7 @@ module NimbleEyelet
         problem 409, "This goes back to the #{e.what[:kind]} #{e.what[:name] || 'of then'}, which is not here any more. " \
                      "#{e.what[:name] ? 'Take it out of the waste basket, or' : 'Please'} go to another revision.", missing: e.what
       end
+      error(Sequel::DatabaseError) { |e| failed_database(e) }
       error(*Store::Database::AWAY) do
         db.disconnect
         response["retry-after"] = "2"
@@ -176,10 +181,10 @@ module NimbleEyelet
       not_found { problem(404, "There is no such page.") if request.path_info.start_with?("/api/") }
 
       get "/api/health" do
-        db.fetch("SELECT 1").get
+        settings.aside.fetch("SELECT 1").get
         json({ status: "ok", database: "answers" })
       rescue *Store::Database::AWAY, Sequel::DatabaseError
-        db.disconnect
+        settings.aside.disconnect
         json({ status: "waiting", database: "away" }, status: 503)
       end
 
@@ -200,8 +205,8 @@ module NimbleEyelet
 
       # The front end: its files as built, and its one page for every other address.
       get "/*" do |path|
-        file = File.expand_path(path, FRONT_END)
-        inside = file.start_with?("#{FRONT_END}/") && File.file?(file)
+        file = File.expand_path(File.join(FRONT_END, path))
+        inside = file.start_with?("#{FRONT_END}/") && !path.match?(%r{(\A|/)\.}) && File.file?(file)
         pass if path.start_with?("api/")
         cache_control :public, :immutable, max_age: 31_536_000 if inside && path.start_with?("assets/")
         send_file inside ? file : page
@@ -220,6 +225,15 @@ module NimbleEyelet
         found = workrooms.public_send(:"of_#{kind.delete_suffix('s')}", number(id)) or raise Store::Missing
         query = request.query_string
         redirect(format(address, found.slug) + (query.empty? ? "" : "?#{query}"), status)
+      end
+
+      # What the database says no to is said by the field where it can be, and never as a trace.
+      def failed_database(error)
+        refusal = DatabaseFailure.of(error)
+        response["retry-after"] = "2" if refusal.status == 503
+        return problem(refusal.status, refusal.says) unless refusal.field
+
+        problem refusal.status, refusal.says, faults: [{ field: refusal.field, given: "", allowed: refusal.says }]
       end
 
       def problem(status, detail, **more)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Takes a CSV into the stash, or shows what would become of each row. It answers line by line,
-# so that a person sees it move and nothing is held in memory.
+# Takes a CSV into the stash, or shows what would become of each row. It answers line by line, so that a person sees it
+# move and nothing is held in memory. It is kept whole or not at all, and the last line says which.
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../document/stash_csv"
@@ -10,6 +10,7 @@ module NimbleEyelet
   module Route
     class StashImport
       BATCH = 200
+      UNDONE = "The database did not take this: nothing of the file was kept. Please try again."
       FATES = %w[new changed same bad].freeze
       TAKEN = %w[new changed].freeze
 
@@ -26,21 +27,27 @@ module NimbleEyelet
       end
 
       # @yieldparam line [String] one JSON object and a line feed
-      def each
-        counts = FATES.to_h { |fate| [fate, 0] }
+      def each(&)
+        @counts = FATES.to_h { |fate| [fate, 0] }
+        @keep ? @stash.whole { rows(&) } : rows(&)
+        yield line(summary: @counts, kept: @keep)
+      rescue Refusal => e
+        yield line(problem: @present.words(e.faults.first.allowed), summary: @counts, kept: false)
+      rescue Sequel::DatabaseError, IOError, SystemCallError
+        yield line(problem: UNDONE, summary: @counts, kept: false)
+      end
+
+      private
+
+      def rows
         @rows.each_slice(BATCH) do |rows|
           settle(rows).each do |row, fate|
-            counts[fate] += 1
+            @counts[fate] += 1
             yield line(row: row.number, name: row.name, fate: fate, why: why(row)) unless fate == "same"
           end
           yield line(bytes: rows.last.bytes)
         end
-        yield line(summary: counts, kept: @keep)
-      rescue Refusal => e
-        yield line(problem: @present.words(e.faults.first.allowed), summary: counts, kept: @keep)
       end
-
-      private
 
       # @return [Array<Array(Row, String)>] each row with its fate
       def settle(rows)

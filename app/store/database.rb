@@ -15,20 +15,41 @@ module NimbleEyelet
       # What Sequel raises when the server is away or went away.
       AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout].freeze
 
+      # Nothing waits for ever: not a statement, not for a lock, not for a connection; and who begins a transaction ends it. ms
+      LIMITS = { statement_timeout: 20_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 30_000 }.freeze
+      # For looking whether anybody is there.
+      AT_ONCE = { statement_timeout: 700, lock_timeout: 300 }.freeze
+
       # @param url [String]
       # @param connections [Integer] at most this many at once
+      # @param limits [Hash{Symbol => Integer}] ms, by the server's names
       # @return [Sequel::Database] not yet connected: the server may come later
-      def self.connect(url, connections: 8)
-        db = Sequel.connect(url, max_connections: connections, connect_timeout: 3, test: false, keep_reference: false)
+      # @raise [Sequel::Error] for what is no address of a database
+      def self.connect(url, connections: 8, limits: LIMITS, patience: 3)
+        set = limits.map { |name, most| "SET #{name} = #{most}" }
+        db = Sequel.connect(url, max_connections: connections, connect_timeout: patience, pool_timeout: patience, test: false,
+                                 keep_reference: false, connect_sqls: set)
+        raise Sequel::Error, "not PostgreSQL" unless db.adapter_scheme == :postgres
+
         db.extension :pg_array, :pg_json
         db
       end
+
+      # A connection of its own, for health: it answers within a second, however busy the others are.
+      #
+      # @return [Sequel::Database]
+      def self.aside(url) = connect(url, connections: 1, limits: AT_ONCE, patience: 1)
 
       # @param db [Sequel::Database]
       # @return [void]
       def self.migrate(db)
         Sequel.extension :migration
-        Sequel::Migrator.run(db, MIGRATIONS)
+        # What is to be changed may be much.
+        db.synchronize do
+          db.run("SET statement_timeout = 0")
+          Sequel::Migrator.run(db, MIGRATIONS)
+          db.run("SET statement_timeout = #{LIMITS[:statement_timeout]}")
+        end
       end
     end
   end

@@ -89,6 +89,9 @@ module NimbleEyelet
       # @return [void]
       def put_all(items) = put(items.map { |item| Stash.columns(item) })
 
+      # @yield what is kept whole or not at all
+      def whole(&) = @scope.transaction(&)
+
       # @param names [Array<String>]
       # @return [Hash{String => StashButton}] those that are in the box
       def named(names) = owned.where(name: names).all.to_h { |row| [row[:name], Stash.item(row)] }

@@ -126,7 +126,7 @@ class GarmentTest < AppTest
                                                                                           f["name"] = ""
                                                                                         end => "no name",
       broken.call { |f| f["closures"][0]["journal"] = [{ "kind" => "singing" }] } => "damaged",
-      broken.call { |f| f["closures"] *= 61 } => "At most 60" }.each do |text, why|
+      broken.call { |f| f["closures"] *= 501 } => "At most 500" }.each do |text, why|
       problem = take_in(text)
 
       assert_includes [400, 422], last_response.status

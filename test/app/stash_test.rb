@@ -106,7 +106,7 @@ class StashTest < AppTest
   end
 
   def test_files_that_are_none_are_refused_with_the_reason
-    { "" => "column name is missing", "size,age\n1,2" => "Unknown column",
+    { "" => "is empty", "size,age\n1,2" => "Unknown column",
       "name,shape,attachment\nx,flat,shank" => "diameter_mm is missing",
       "name,name,shape,attachment,diameter_mm\n" => "stands twice",
       "\xFF\xFEn\0a\0".b => "not UTF-8", "\"name" => "names the columns" }

@@ -1,10 +1,11 @@
 // What was typed and done, without a browser: the draft, the merge with another tab, the outbox, the
 // preview, and what the sewing station makes of them.
-import { describe, expect, it } from 'vitest';
-import type { Closure, Step } from '../src/api/client';
+import { describe, expect, it, vi } from 'vitest';
+import { client, type Closure, type Step } from '../src/api/client';
 import { Draft, entryPath } from '../src/closure/draft.svelte';
 import { conflicts, sameFigure } from '../src/closure/merge';
 import { Outbox, type Deed } from '../src/closure/outbox.svelte';
+import { ClosureWork } from '../src/closure/work.svelte';
 import { Preview, type Previewed } from '../src/closure/preview.svelte';
 import { progress } from '../src/stations/sewing/progress';
 
@@ -192,5 +193,34 @@ describe('the preview', () => {
     answers[1]?.({ ...closure(3), moved: null });
     await done;
     expect(preview.closure).toBeUndefined();
+  });
+});
+
+describe('a server that fails over one field', () => {
+  it('is asked some times, then sends each field alone, sets the culprit aside and saves the rest', async () => {
+    vi.useFakeTimers();
+    const sent: string[][] = [];
+    const good = (data: Closure) => ({ data, response: new Response(null, { status: 200 }) });
+    vi.spyOn(client, 'GET').mockImplementation((async () => good(closure(1))) as never);
+    vi.spyOn(client, 'PATCH').mockImplementation((async (_: string, { body }: { body: object }) => {
+      sent.push(Object.keys(body));
+      return 'button.width' in body
+        ? { error: { detail: 'Something went wrong.' }, response: new Response(null, { status: 500 }) }
+        : good(closure(2));
+    }) as never);
+    const work = new ClosureWork('marsh-walk', 1);
+    await work.load();
+    work.type('button.width', '0.0000001');
+    work.type('cloth.layers', '3');
+    await vi.advanceTimersByTimeAsync(30_000);
+
+    expect(work.draft.fault('button.width')).toContain('could not keep this');
+    expect(work.text('button.width')).toBe('0.0000001');
+    expect(work.draft.paths).toEqual(['button.width']);
+    expect(sent).toContainEqual(['cloth.layers']);
+    expect(sent.length).toBeLessThan(10);
+    expect(work.state).toBe('refused');
+    vi.useRealTimers();
+    vi.restoreAllMocks();
   });
 });

@@ -52,6 +52,9 @@ module NimbleEyelet
       end
     end
 
+    # @return [Length] to the millionth of a millimetre, as it is kept: what is typed and what is read again are one
+    def kept = Length.new(millimetres.round(6))
+
     # Immutable by having no writer: there are too many of these to freeze each.
     #
     # @param millimetres [Rational]

@@ -41,7 +41,7 @@ module NimbleEyelet
 
       # @param value [Length, Numeric]
       # @return [Boolean]
-      def hold?(value) = (open ? value > least : value >= least) && value <= most
+      def hold?(value) = value <= most && (open ? value - least >= smallest : value >= least)
 
       # @return [Sentence]
       def allowed
@@ -61,6 +61,9 @@ module NimbleEyelet
       end
 
       private
+
+      # A length of less is nothing that could be kept or marked.
+      def smallest = kind == :length ? Length.new(Length::MICROMETRE) : 0
 
       def plain(number) = Wording.decimal(number.to_r, 4)
     end

@@ -52,7 +52,7 @@ module NimbleEyelet
                 end
         raise Refusal.field(field, text, "\"#{word}\" is not a unit here. #{LENGTH_HELP}") unless found
 
-        Length.of(amount, found)
+        Length.of(amount, found).kept
       end
 
       # @return [Hash, nil] amount [Rational], fraction [Boolean], unit [String, nil]

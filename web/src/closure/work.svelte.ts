@@ -24,6 +24,8 @@ type Kept = { entries: Record<string, Entry>; deeds: Deed[] };
 const PAUSE_BEFORE_SAVING = 200;
 const FIRST_RETRY = 1000;
 const LONGEST_RETRY = 8000;
+/** A failing server is asked so often before the field is set aside. */
+const TRIES = 3;
 
 export class ClosureWork {
   closure = $state.raw<Closure>();
@@ -44,6 +46,9 @@ export class ClosureWork {
   private wroteDeeds = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY;
+  private broken = 0;
+  /** Fields are sent one by one, to find the one that fails. */
+  private alone = false;
   private gone = false;
 
   constructor(
@@ -251,7 +256,8 @@ export class ClosureWork {
   }
 
   private async sendTyped(): Promise<boolean> {
-    const paths = this.draft.sendable(this.conflicts.map((conflict) => conflict.path));
+    const open = this.draft.sendable(this.conflicts.map((conflict) => conflict.path));
+    const paths = this.alone ? open.slice(0, 1) : open;
     const body = this.draft.body(paths);
     if (!body) return false;
     const entries = $state.snapshot(this.draft.entries);
@@ -261,9 +267,27 @@ export class ClosureWork {
       ask(client.PATCH('/api/workrooms/{slug}/closures/{id}/plan', { params, body })),
     );
     if (!answer) return false;
+    if (answer.kind === 'refused' && answer.status >= 500) return this.broke(paths);
     if (answer.kind === 'refused') return this.refuse(answer.status, answer.problem, paths);
+    this.broken = 0;
+    this.alone = this.alone && open.length > 1;
     this.draft.confirm(sent);
     this.take(answer.data);
+    return true;
+  }
+
+  /** The server failed over this: after some tries each field is sent alone, and one that still fails is set aside. */
+  private broke(sent: string[]): boolean {
+    this.broken += 1;
+    if (this.broken < TRIES) {
+      this.saveSoon(this.broken * FIRST_RETRY);
+      return false;
+    }
+    this.broken = 0;
+    const allowed =
+      'The server could not keep this. It stays here as you typed it: write it otherwise, or drop it.';
+    if (sent.length > 1) this.alone = true;
+    else this.draft.refuse(sent, [{ field: sent[0] ?? '', allowed }]);
     return true;
   }
 
@@ -292,7 +316,11 @@ export class ClosureWork {
       if (answer.data && 'plan' in answer.data) this.take(answer.data);
       else if (!this.outbox.next) await this.look();
     } else if (answer.status === 412 && answer.problem.current) this.take(answer.problem.current);
-    else this.outbox.setAside(answer.problem.detail);
+    else if (answer.status >= 500 && ++this.broken < TRIES) {
+      this.saveSoon(this.broken * FIRST_RETRY);
+      return false;
+    } else this.outbox.setAside(answer.problem.detail);
+    this.broken = 0;
     return true;
   }
 
