@@ -26,6 +26,7 @@ require_relative "../store/errors"
 require_relative "../store/workrooms"
 require_relative "answers"
 require_relative "database_failure"
+require_relative "exchange"
 require_relative "guards"
 
 module NimbleEyelet
@@ -116,46 +117,8 @@ module NimbleEyelet
           @present = Presenter.new(closure.unit)
           closure
         end
-
-        # @param version [String, Integer] of what is shown
-        def etag_of(version) = response["etag"] = "\"#{version}\""
-
-        # The body as the guards have checked it.
-        def body_hash = env["committee.request_body_hash"] || {}
-
-        # What does not change unless its stamp does: the client's own where it has it, else as it was sent last.
-        #
-        # @param key [Array] what is asked for
-        # @param stamp [String]
-        # @yieldreturn [Hash, Array] the answer
-        def remembered(key, stamp)
-          etag Answers.tag(stamp)
-          answer = settings.answers.of(key, stamp) { JSON.generate(yield) }
-          content_type :json
-          halt 200, answer.plain unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
-
-          headers "content-encoding" => "gzip", "vary" => "accept-encoding"
-          halt 200, answer.packed
-        end
-
-        def json(value, status: 200)
-          content_type :json
-          halt status, JSON.generate(value)
-        end
-
-        # The version the person saw.
-        def seen
-          tag = request.env["HTTP_IF_MATCH"] or halt Problem.new(428, "Say which version you saw, in If-Match.").render
-          tag[/\A"([a-z0-9.]{1,40})"\z/, 1].to_s
-        end
-
-        # Of what has no versions of its own, a number.
-        def revision_seen = seen[/\A\d{1,9}\z/].to_i
-
-        # @param text [String] from the path
-        # @return [Integer]
-        def number(text) = text.match?(/\A\d{1,9}\z/) ? text.to_i : raise(Store::Missing)
       end
+      helpers Exchange
 
       # A browser keeps what it was told, and asks each time whether it still holds.
       before do
@@ -164,10 +127,16 @@ module NimbleEyelet
         request.get? ? cache_control(:private, :no_cache) : cache_control(:no_store)
       end
 
+      GONE = "There is no such thing here, or not any more."
+
       error(Refusal) do |e|
-        problem 422, e.faults.map { |fault| present.words(fault.allowed) }.uniq.join(" "), faults: present.faults(e.faults)
+        words = present
+        problem 422, e.faults.map { |fault| words.words(fault.allowed) }.uniq.join(" "), faults: words.faults(e.faults)
+      rescue Store::Missing
+        # It was typed into a workroom that is none.
+        problem 404, GONE
       end
-      error(Store::Missing) { problem 404, "There is no such thing here, or not any more." }
+      error(Store::Missing) { problem 404, GONE }
       error(Store::Removed) do |e|
         problem 409, "This goes back to the #{e.what[:kind]} #{e.what[:name] || 'of then'}, which is not here any more. " \
                      "#{e.what[:name] ? 'Take it out of the waste basket, or' : 'Please'} go to another revision.", missing: e.what
@@ -181,10 +150,13 @@ module NimbleEyelet
       not_found { problem(404, "There is no such page.") if request.path_info.start_with?("/api/") }
 
       get "/api/health" do
+        tries ||= 0
         settings.aside.fetch("SELECT 1").get
         json({ status: "ok", database: "answers" })
       rescue *Store::Database::AWAY, Sequel::DatabaseError
         settings.aside.disconnect
+        # A connection of before it went away says nothing about now.
+        retry if (tries += 1) < 2
         json({ status: "waiting", database: "away" }, status: 503)
       end
 

@@ -6,9 +6,13 @@
 #   Server::Backup.new(url).write("marsh-walk.backup")
 #   Server::Backup.new(url).read("marsh-walk.backup")
 
+require "fileutils"
 require "open3"
 require "securerandom"
 require "sequel"
+require "uri"
+require_relative "../../lib/nimble_eyelet/value"
+require_relative "../store/database"
 require_relative "cluster"
 
 module NimbleEyelet
@@ -36,34 +40,108 @@ module NimbleEyelet
         @url = url
       end
 
-      # @param file [String]
-      # @raise [Failed]
-      def write(file)
-        # First beside it: a backup that broke off never takes the place of a good one.
-        unfinished = "#{file}.unfinished"
-        run("pg_dump", "--format=custom", "--no-owner", "--file=#{unfinished}", @url)
-        File.rename(unfinished, file)
+      # Tables that a backup of ours has.
+      OURS = %w[closures identity journal revisions workrooms].freeze
+
+      # What is in a backup, or in the database. newest - String, when anything was changed last
+      class Contents < Value.of(:workrooms, :closures, :newest)
+        def to_s
+          "#{workrooms} #{workrooms == 1 ? 'workroom' : 'workrooms'}, #{closures} #{closures == 1 ? 'closure' : 'closures'}, " \
+            "last changed #{newest || 'never'}"
+        end
       end
 
       # @param file [String]
-      # @raise [Failed] and everything is as it was
-      def read(file)
+      # @return [Contents] what was written
+      # @raise [Failed]
+      def write(file)
+        raise Failed, "#{file} is a folder: name a file in it." if File.directory?(file)
+        raise Failed, "#{file} is no ordinary file: name another." if File.exist?(file) && !File.file?(file)
+        raise Failed, "There is no folder #{File.dirname(file)}." unless File.directory?(File.dirname(file))
+
+        contents = present or raise Failed, "There is nothing to write yet: the database is empty."
+        # First beside it: a backup that broke off never takes the place of a good one.
+        unfinished = "#{file}.unfinished"
+        run("pg_dump", "--format=custom", "--no-owner", "--no-acl", "--file=#{unfinished}")
+        File.rename(unfinished, file)
+        contents
+      ensure
+        FileUtils.rm_f(unfinished) if unfinished
+      end
+
+      # @param file [String]
+      # @return [Contents]
+      # @raise [Failed] for what is no backup of this application
+      def look(file)
         raise Failed, "There is no file #{file}." unless File.file?(file)
         raise Failed, "#{file} is no backup." unless File.binread(file, 5) == "PGDMP"
 
-        run("pg_restore", "--clean", "--if-exists", "--no-owner", "--single-transaction", "--exit-on-error", "--dbname=#{@url}", file)
-        # What was put back is another line of versions: a browser that saw the old one must not save over it unseen.
+        listed = run("pg_restore", "--list", file)
+        missing = OURS.reject { |table| listed.match?(/ TABLE DATA public #{table} /) }
+        raise Failed, "#{file} is a backup of something else: it has no #{missing.first}." if missing.any?
+
+        found = Contents.new(workrooms: rows(file, "workrooms").size, closures: rows(file, "closures").size,
+                             newest: rows(file, "revisions").filter_map { |row| row[TIME] }.max)
+        raise Failed, "#{file} is an empty backup: there is no workroom in it." if found.workrooms.zero?
+
+        found
+      end
+
+      # Puts a backup back. What was there before is written to a file of its own first.
+      #
+      # @param file [String]
+      # @param copy [String, nil] where what is there now goes
+      # @return [void]
+      # @raise [Failed] and everything is as it was
+      def read(file, copy: nil)
+        look(file)
+        write(copy) if copy && present
+        run("pg_restore", "--clean", "--if-exists", "--no-owner", "--no-acl", "--single-transaction", "--exit-on-error",
+            "--dbname=#{settings['PGDATABASE']}", file)
         Sequel.connect(@url) do |db|
-          db[:identity].update(id: SecureRandom.alphanumeric(6).downcase) if db.table_exists?(:identity)
+          # It may be of an earlier release.
+          Store::Database.migrate(db)
+          # What was put back is another line of versions: a browser that saw the old one must not save over it unseen.
+          db[:identity].update(id: SecureRandom.alphanumeric(6).downcase)
         end
+      end
+
+      # @return [Contents, nil] what is in the database now; nil when it is empty
+      def present
+        Sequel.connect(@url) do |db|
+          next unless db.table_exists?(:workrooms) && !db[:workrooms].empty?
+
+          Contents.new(workrooms: db[:workrooms].count, closures: db[:closures].count,
+                       newest: db[:revisions].max(:made_at)&.utc&.strftime("%Y-%m-%d %H:%M"))
+        end
+      rescue Sequel::DatabaseError => e
+        raise Failed, e.message.lines.first.to_s.strip
       end
 
       private
 
+      TIME = /\d{4}-\d\d-\d\d \d\d:\d\d/
+      private_constant :TIME
+
+      # Rows of a table as they lie in the file.
+      def rows(file, table)
+        text = run("pg_restore", "--data-only", "--table=#{table}", "--file=-", file)
+        text[/^COPY .*? FROM stdin;\n(.*?)^\\\.$/m, 1].to_s.lines
+      end
+
+      # The address by the names the programs know, so that no password stands in the list of processes.
+      def settings
+        uri = URI(@url)
+        { "PGHOST" => uri.host, "PGPORT" => (uri.port || 5432).to_s, "PGUSER" => uri.user, "PGPASSWORD" => uri.password,
+          "PGDATABASE" => uri.path.delete_prefix("/") }.compact.transform_values { |part| URI.decode_www_form_component(part) }
+      end
+
       def run(program, *arguments)
         path = Dir.glob("/usr/lib/postgresql/*/bin/#{program}").max_by { |found| found[%r{postgresql/(\d+)}, 1].to_i } || program
-        out, status = Open3.capture2e(path, *arguments)
-        raise Failed, out.lines.first(3).join.strip unless status.success?
+        out, said, status = Open3.capture3(settings, path, *arguments)
+        raise Failed, said.lines.first(3).join.strip unless status.success?
+
+        out
       rescue Errno::ENOENT
         raise Failed, "PostgreSQL is not installed. As root, run: bin/setup"
       end
@@ -72,11 +150,24 @@ module NimbleEyelet
 end
 
 if $PROGRAM_NAME == __FILE__
-  way, file = ARGV
+  way, file, sure = ARGV
   abort "Say which file: bin/#{way == 'read' ? 'restore' : 'backup'} FILE" if file.to_s.empty?
   begin
-    NimbleEyelet::Server::Backup.with_database(ENV) { |url| NimbleEyelet::Server::Backup.new(url).public_send(way, file) }
-    puts way == "read" ? "Everything is as it was when #{file} was written." : "Written: #{file}"
+    NimbleEyelet::Server::Backup.with_database(ENV) do |url|
+      backup = NimbleEyelet::Server::Backup.new(url)
+      next puts "Written: #{file} (#{backup.write(file)})" if way == "write"
+
+      puts "It brings back: #{backup.look(file)}."
+      before = backup.present
+      puts "It replaces: #{before || 'nothing, the database is empty'}."
+      if before && sure != "--yes" && $stdin.tty?
+        print "Go on? Type yes: "
+        abort "Nothing was changed." unless $stdin.gets.to_s.strip == "yes"
+      end
+      copy = File.join(File.dirname(file), "before-restore-#{Time.now.utc.strftime('%Y%m%d-%H%M%S')}.backup") if before
+      backup.read(file, copy: copy)
+      puts "Everything is as it was when #{file} was written.#{" What was there before is in #{copy}." if copy}"
+    end
   rescue NimbleEyelet::Server::Backup::Failed, NimbleEyelet::Server::Cluster::Failed => e
     abort e.message
   end

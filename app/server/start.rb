@@ -3,6 +3,7 @@
 # Serves the application on 127.0.0.1, with a database cluster of its own unless DATABASE_URL names
 # one. Ctrl-C or SIGTERM stops both cleanly; what a killed start left running is taken over.
 
+require "etc"
 require "puma"
 require "puma/configuration"
 require "puma/launcher"
@@ -23,11 +24,19 @@ module NimbleEyelet
 
       CALIPER = File.expand_path("../device/stand_in_caliper.rb", __dir__)
 
-      # @param environment [Hash] PORT, DATABASE_URL, NIMBLE_EYELET_VAR for another data folder, and
+      # Server processes, where nobody says how many.
+      MOST_PROCESSES = 2
+      # How often it is looked whether the database is there, seconds.
+      LOOK_AGAIN = 1
+      Guards = Http::Guards
+      private_constant :Guards
+
+      # @param environment [Hash] PORT, DATABASE_URL, WEB_CONCURRENCY, NIMBLE_EYELET_VAR for another data folder, and
       #   NIMBLE_EYELET_CALIPER for the device of a caliper, or "none"; without it there is a stand-in
       def initialize(environment)
         @port = Integer(environment.fetch("PORT", "4567"), exception: false)
         @url = environment["DATABASE_URL"]
+        @processes = Integer(environment.fetch("WEB_CONCURRENCY", Etc.nprocessors.clamp(1, MOST_PROCESSES).to_s), exception: false)
         @var = environment.fetch("NIMBLE_EYELET_VAR", VAR)
         @caliper = environment["NIMBLE_EYELET_CALIPER"]
       end
@@ -36,9 +45,7 @@ module NimbleEyelet
       #
       # @return [Integer] exit status
       def run
-        return failed("PORT is a number from 1 to 65535.") unless @port&.between?(1, 65_535)
-
-        reason = taken
+        reason = unusable
         return failed(reason) if reason
 
         # A signal during the start stops what has been started so far.
@@ -60,14 +67,47 @@ module NimbleEyelet
 
       private
 
+      # @return [String, nil] what of the environment cannot be used
+      def unusable
+        return "PORT is a number from 1 to 65535." unless @port&.between?(1, 65_535)
+        return "WEB_CONCURRENCY is the number of server processes, from 1 to 32." unless @processes&.between?(1, 32)
+
+        taken
+      end
+
       def serve
-        db = Store::Database.connect(@url || own_database)
+        url = @url || own_database
+        db = Store::Database.connect(url)
+        aside = Store::Database.aside(url)
         Store::Database.migrate(db)
         Store::WasteBasket.empty(db)
         puts "Filled in the sample workroom." if Store::Sample.new(db).first
-        launcher(Http::Web.application(db: db, caliper: Device::Gauge.at(@caliper || stand_in))).run
+        app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in))
+        watch if @cluster
+        launcher(app) { [db, aside].each(&:disconnect) }.run
       ensure
+        @watch&.kill
         db&.disconnect
+      end
+
+      # The database of our own is brought back when it dies, as soon as it can be.
+      def watch
+        @watch = Thread.new do
+          loop do
+            sleep LOOK_AGAIN
+            bring_back unless @cluster.alive?
+          end
+        end
+      end
+
+      def bring_back
+        Guards.note($stdout, "error  The database is gone; it is started again.") unless @said
+        @said = true
+        @cluster.start
+        Guards.note($stdout, "The database is back.")
+        @said = false
+      rescue Cluster::Failed, SystemCallError
+        nil # a full disk has room again some time
       end
 
       def own_database
@@ -101,9 +141,16 @@ module NimbleEyelet
         "Port #{@port} needs more rights. Choose another: PORT=4567 bin/start"
       end
 
-      def launcher(app)
+      # @yield before another process is begun: connections are not shared
+      def launcher(app, &alone)
         configuration = Puma::Configuration.new do |puma|
           puma.bind "tcp://#{HOST}:#{@port}"
+          puma.bind "tcp://[::1]:#{@port}" if ipv6?
+          if @processes > 1
+            puma.workers @processes
+            puma.preload_app!
+            puma.before_fork(&alone)
+          end
           puma.threads 1, 12
           puma.environment "production"
           puma.lowlevel_error_handler do |*|
@@ -117,6 +164,13 @@ module NimbleEyelet
         launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
         launcher.events.after_booted { puts "Nimble Eyelet is at http://#{HOST}:#{@port}" }
         launcher
+      end
+
+      def ipv6?
+        TCPServer.new("::1", 0).close
+        true
+      rescue SystemCallError
+        false
       end
 
       def failed(reason)

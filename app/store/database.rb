@@ -26,11 +26,11 @@ module NimbleEyelet
       # @return [Sequel::Database] not yet connected: the server may come later
       # @raise [Sequel::Error] for what is no address of a database
       def self.connect(url, connections: 8, limits: LIMITS, patience: 3)
+        raise Sequel::Error, "not PostgreSQL" unless url.match?(%r{\Apostgres(ql)?://})
+
         set = limits.map { |name, most| "SET #{name} = #{most}" }
         db = Sequel.connect(url, max_connections: connections, connect_timeout: patience, pool_timeout: patience, test: false,
                                  keep_reference: false, connect_sqls: set)
-        raise Sequel::Error, "not PostgreSQL" unless db.adapter_scheme == :postgres
-
         db.extension :pg_array, :pg_json
         db
       end

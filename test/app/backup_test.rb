@@ -56,6 +56,39 @@ class BackupTest < AppTest
     end
   end
 
+  def test_what_cannot_be_written_or_is_of_somebody_else_is_said_and_leaves_nothing_behind
+    in_folder do |file|
+      folder = File.dirname(file)
+
+      { folder => "is a folder", "/dev/null" => "no ordinary file", "#{folder}/none/x" => "no folder" }.each do |to, why|
+        assert_includes assert_raises(Server::Backup::Failed) { backup.write(to) }.message, why
+      end
+      foreign = Server::Backup.new(world.cluster.database("of_somebody_else"))
+
+      assert_includes assert_raises(Server::Backup::Failed) { foreign.write(file) }.message, "empty"
+      Sequel.connect(world.cluster.url("of_somebody_else")) { |other| other.run("CREATE TABLE IF NOT EXISTS poems (line text)") }
+      foreign.send(:run, "pg_dump", "--format=custom", "--file=#{file}")
+
+      assert_includes assert_raises(Server::Backup::Failed) { backup.read(file) }.message, "something else"
+      assert_empty Dir.children(folder) - [File.basename(file)]
+    end
+  end
+
+  def test_it_says_what_comes_back_and_keeps_what_was_there
+    in_folder do |file|
+      said = backup.write(file).to_s
+
+      assert_match(/\A1 workroom, 9 closures, last changed \d{4}-/, said)
+      assert_equal said, backup.look(file).to_s
+      db[:closures].where(id: 3).delete
+      db.disconnect
+      copy = "#{file}.before"
+      backup.read(file, copy: copy)
+
+      assert_equal [9, 8], [backup.present.closures, backup.look(copy).closures]
+    end
+  end
+
   def test_the_commands_say_what_they_need_and_what_they_did
     in_folder do |file|
       env = { "DATABASE_URL" => world.cluster.url("nimble_eyelet_test") }

@@ -2,6 +2,7 @@
 
 require_relative "../app_helper"
 require_relative "../support/description"
+require_relative "../support/fuzz"
 
 # Every operation of the interface, sent what nobody should send: the answer is always a clear refusal
 # in the one shape, never a failure of the server, and nothing kept is changed by it.
@@ -32,6 +33,13 @@ class HostileTest < AppTest
 
     assert_operator problem["detail"].length, :>, 10, what
     refute_match(/Error|undefined|nil|PG::|backtrace/, problem["detail"], what)
+  end
+
+  # A little of what bin/fuzz does at length.
+  def test_whatever_is_sent_the_answer_is_no_failure
+    fuzz = NimbleEyelet::Support::Fuzz.new(app, Random.new(20_261_127), version: -> { version })
+
+    assert_empty fuzz.run(500)
   end
 
   def test_strange_words_in_every_field_are_taken_as_words_or_refused

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+# Exchange is what routes share in reading a request and writing an answer: versions, bodies, JSON, and answers that are
+# remembered until what they hang on changes.
+
+require "json"
+require_relative "../problem"
+require_relative "../store/errors"
+require_relative "answers"
+
+module NimbleEyelet
+  module Http
+    module Exchange
+      # @param version [String, Integer] of what is shown
+      def etag_of(version) = response["etag"] = "\"#{version}\""
+
+      # The body as the guards have checked it.
+      def body_hash = env["committee.request_body_hash"] || {}
+
+      # What does not change unless its stamp does: the client's own where it has it, else as it was sent last.
+      #
+      # @param key [Array] what is asked for
+      # @param stamp [String]
+      # @yieldreturn [Hash, Array] the answer
+      def remembered(key, stamp)
+        tag = etag_of(Answers.tag(stamp))
+        halt 304 if request.env["HTTP_IF_NONE_MATCH"].to_s.split(/,\s*/).include?(tag)
+
+        answer = settings.answers.of(key, stamp) { JSON.generate(yield) }
+        content_type :json
+        halt 200, answer.plain unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
+
+        headers "content-encoding" => "gzip", "vary" => "accept-encoding"
+        halt 200, answer.packed
+      end
+
+      def json(value, status: 200)
+        content_type :json
+        halt status, JSON.generate(value)
+      end
+
+      # The version the person saw.
+      def seen
+        tag = request.env["HTTP_IF_MATCH"] or halt Problem.new(428, "Say which version you saw, in If-Match.").render
+        tag[/\A"([a-z0-9.]{1,40})"\z/, 1].to_s
+      end
+
+      # Of what has no versions of its own, a number.
+      def revision_seen = seen[/\A\d{1,9}\z/].to_i
+
+      # @param text [String] from the path
+      # @return [Integer]
+      def number(text) = text.match?(/\A\d{1,9}\z/) ? text.to_i : raise(Store::Missing)
+    end
+  end
+end
