@@ -1,4 +1,5 @@
-import { copyFileSync, mkdirSync } from 'node:fs';
+import { copyFileSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
@@ -15,9 +16,26 @@ function apiDocs(): Plugin {
   };
 }
 
+/** Everything that is text is packed once, here, and served as it lies. */
+function packed(): Plugin {
+  return {
+    name: 'packed',
+    closeBundle() {
+      const files = readdirSync('dist', { recursive: true, encoding: 'utf8' });
+      for (const file of files.filter((name) => /\.(js|css|svg|html)$/.test(name))) {
+        const plain = readFileSync(`dist/${file}`);
+        if (plain.length < 1024) continue;
+        writeFileSync(`dist/${file}.gz`, gzipSync(plain, { level: 9 }));
+        const quality = { [constants.BROTLI_PARAM_QUALITY]: 11 };
+        writeFileSync(`dist/${file}.br`, brotliCompressSync(plain, { params: quality }));
+      }
+    },
+  };
+}
+
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), apiDocs()],
+  plugins: [tailwindcss(), svelte(), apiDocs(), packed()],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4567' } } },
 });

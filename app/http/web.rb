@@ -27,13 +27,13 @@ require_relative "../store/workrooms"
 require_relative "answers"
 require_relative "database_failure"
 require_relative "exchange"
+require_relative "front_end"
 require_relative "guards"
 
 module NimbleEyelet
   module Http
     class Web < Sinatra::Base
       DESCRIPTION = File.expand_path("openapi.yaml", __dir__)
-      FRONT_END = File.expand_path("../../web/dist", __dir__)
       SCHEMA = Committee::Drivers.load_from_file(DESCRIPTION, parser_options: { strict_reference_validation: true })
 
       # What is sent packed, from what size on.
@@ -164,7 +164,7 @@ module NimbleEyelet
         send_file DESCRIPTION, type: "application/yaml"
       end
 
-      get("/api/docs") { send_file File.join(FRONT_END, "api-docs", "index.html") }
+      get("/api/docs") { send_file File.join(FrontEnd::FOLDER, "api-docs", "index.html") }
 
       # Addresses from before there were several workrooms.
       get(%r{/(closures|machines|garments)/(\d{1,9})(/[a-z]*)?}) { |kind, id, rest| moved("/w/%s/#{kind}/#{id}#{rest}", kind, id) }
@@ -177,21 +177,16 @@ module NimbleEyelet
 
       # The front end: its files as built, and its one page for every other address.
       get "/*" do |path|
-        file = File.expand_path(File.join(FRONT_END, path))
-        inside = file.start_with?("#{FRONT_END}/") && !path.match?(%r{(\A|/)\.}) && File.file?(file)
         pass if path.start_with?("api/")
-        cache_control :public, :immutable, max_age: 31_536_000 if inside && path.start_with?("assets/")
-        send_file inside ? file : page
+        halt 503, "The front end is not built yet: run bin/setup." unless FrontEnd.built?
+        found = FrontEnd.at(path, request.env["HTTP_ACCEPT_ENCODING"].to_s) or halt 404, "There is no such file."
+        found.lasting ? cache_control(:public, :immutable, max_age: 31_536_000) : cache_control(:no_cache)
+        headers "content-encoding" => found.encoding if found.encoding
+        headers "vary" => "accept-encoding"
+        send_file found.file, type: found.type
       end
 
       private
-
-      def page
-        file = File.join(FRONT_END, "index.html")
-        halt 503, "The front end is not built yet: run bin/setup." unless File.file?(file)
-        response["cache-control"] = "no-cache"
-        file
-      end
 
       def moved(address, kind, id, status: 302)
         found = workrooms.public_send(:"of_#{kind.delete_suffix('s')}", number(id)) or raise Store::Missing

@@ -63,7 +63,7 @@ class ContractTest < AppTest
 
       assert_status 200
     end
-    styles = Dir["#{Http::Web::FRONT_END}/assets/*.css"].map { |file| File.read(file) }.join
+    styles = Dir["#{Http::FrontEnd::FOLDER}/assets/*.css"].map { |file| File.read(file) }.join
 
     assert_empty styles.scan(%r{url\((?!["']?(?:/assets/|data:|%23))})
     call(:get, "/../Gemfile")

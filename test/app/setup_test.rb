@@ -47,8 +47,7 @@ class SetupTest < AppTest
   def test_to_use_it_no_browser_is_needed
     out, status = run_setup("--for-use", path: path_with(TOOLS))
 
-    assert_equal 0, status, out
-    assert_match(/Missing for the tests: chromium .* itself runs without/, out)
+    assert_equal ["", 0], [out, status]
   end
 
   def test_an_old_node_is_said_in_one_line

@@ -6,7 +6,8 @@
   import { client } from '../api/client';
   import { workroom } from '../api/workroom.svelte';
   import { go, route } from '../router';
-  import Menu, { type MenuGroup } from '../ui/Menu.svelte';
+  import Menu from '../ui/Menu.svelte';
+  import type { MenuGroup } from '../ui/menu';
   import { theme } from '../ui/theme.svelte';
 
   const all = createQuery(() => ({

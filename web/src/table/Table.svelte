@@ -11,6 +11,7 @@
   import { navigate, route } from '../router';
   import { fetchAll, STATIONS } from '../stations/stations';
   import { announce } from '../ui/announce.svelte';
+  import { fetchParts } from '../ui/later.svelte';
   import Ledger from './Ledger.svelte';
   import NextStation from './NextStation.svelte';
   import Run from './Run.svelte';
@@ -50,7 +51,10 @@
   /** How many stations would open without a connection. */
   let fetched = $state(0);
   onMount(() => {
-    const timer = setTimeout(() => void fetchAll().then((count) => (fetched = count)), AFTER_THE_FIRST);
+    const timer = setTimeout(() => {
+      void fetchAll().then((count) => (fetched = count));
+      void fetchParts();
+    }, AFTER_THE_FIRST);
     return () => clearTimeout(timer);
   });
 

@@ -6,7 +6,8 @@
   import type { ClosureWork } from '../closure/work.svelte';
   import { go } from '../router';
   import Dialog from '../ui/Dialog.svelte';
-  import Menu, { type MenuGroup } from '../ui/Menu.svelte';
+  import Menu from '../ui/Menu.svelte';
+  import type { MenuGroup } from '../ui/menu';
   import { theme } from '../ui/theme.svelte';
   import History from './History.svelte';
 

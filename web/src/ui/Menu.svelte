@@ -1,44 +1,37 @@
-<script lang="ts">
-  // A menu of places to go and things to do, by keyboard and by pointer.
-  import { ChevronDown } from '@lucide/svelte';
-  import { DropdownMenu } from 'bits-ui';
-  import type { Snippet } from 'svelte';
-
-  export type MenuItem = { key: string; name: string; here?: boolean; pick: () => void };
-  export type MenuGroup = { title?: string; items: MenuItem[] };
-
-  let { label, groups, trigger }: { label: string; groups: MenuGroup[]; trigger: Snippet } = $props();
+<script module lang="ts">
+  const load = () => import('./MenuBody.svelte');
 </script>
 
-<DropdownMenu.Root>
-  <DropdownMenu.Trigger class="btn max-w-full min-w-0 btn-ghost btn-sm" aria-label={label}>
+<script lang="ts">
+  // A menu of places to go and things to do, by keyboard and by pointer. Until it is first opened it is a button.
+  import { ChevronDown } from '@lucide/svelte';
+  import type { Snippet } from 'svelte';
+  import { later } from './later.svelte';
+  import type { MenuGroup } from './menu';
+
+  type Props = { label: string; groups: MenuGroup[]; trigger: Snippet };
+  let { label, groups, trigger }: Props = $props();
+
+  const body = later(load);
+  let open = $state(false);
+
+  async function first(): Promise<void> {
+    if (await body.fetch()) open = true;
+  }
+</script>
+
+{#if body.part}
+  <body.part {label} {groups} {trigger} bind:open />
+{:else}
+  <button
+    type="button"
+    class="btn max-w-full min-w-0 btn-ghost btn-sm"
+    aria-label={label}
+    aria-haspopup="menu"
+    aria-expanded="false"
+    onclick={first}
+  >
     {@render trigger()}
     <ChevronDown size={16} aria-hidden="true" />
-  </DropdownMenu.Trigger>
-  <DropdownMenu.Portal>
-    <DropdownMenu.Content
-      align="start"
-      sideOffset={4}
-      class="z-30 max-h-[70vh] w-72 overflow-y-auto rounded border border-base-300 bg-base-100 p-2 text-base-content shadow-lg outline-none"
-    >
-      {#each groups as group, index (index)}
-        <DropdownMenu.Group>
-          {#if group.title}
-            <DropdownMenu.GroupHeading class="mt-1 px-2 text-sm text-secondary"
-              >{group.title}</DropdownMenu.GroupHeading
-            >
-          {/if}
-          {#each group.items as item (item.key)}
-            <DropdownMenu.Item
-              class={[
-                'block cursor-pointer truncate rounded px-2 py-1.5 data-highlighted:bg-base-200',
-                item.here && 'font-semibold',
-              ]}
-              onSelect={item.pick}>{item.name}</DropdownMenu.Item
-            >
-          {/each}
-        </DropdownMenu.Group>
-      {/each}
-    </DropdownMenu.Content>
-  </DropdownMenu.Portal>
-</DropdownMenu.Root>
+  </button>
+{/if}
