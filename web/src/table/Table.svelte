@@ -21,7 +21,7 @@
   import TopBar from './TopBar.svelte';
 
   /** The station that is looked at comes first, ms. */
-  const AFTER_THE_FIRST = 300;
+  const AFTER_THE_FIRST = 1500;
   const WORDS = Object.keys(STATIONS) as StageWord[];
 
   let params = $derived(route.params as { slug: string; id: string; station: string });
@@ -47,6 +47,14 @@
   let closure = $derived<Closure | undefined>(work.shown);
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
   let loading = $derived(STATIONS[word]());
+  /** The first station is there: all of the table is shown at once, so that nothing moves under the eye. */
+  let ready = $state(false);
+  $effect(() => {
+    loading.then(
+      () => (ready = true),
+      () => (ready = true),
+    );
+  });
 
   /** How many stations would open without a connection. */
   let fetched = $state(0);
@@ -127,7 +135,7 @@
         <a class="link" href={workroom.at('/basket')}>waste basket</a>.
       </p>
     </main>
-  {:else if closure && stage && workroom.catalogue && workroom.data}
+  {:else if ready && closure && stage && workroom.catalogue && workroom.data}
     <Thread stages={closure.sheet.stages} current={word} {id} {go} />
     <div class="grid min-h-0 grow grid-cols-1 lg:grid-cols-[17rem_minmax(0,1fr)_15rem]">
       <Run

@@ -40,6 +40,7 @@
           params: { path: { slug: workroom.slug, section: 'cloth' } },
         }),
       ),
+    enabled: workroom.slug !== '',
   }));
   let cloths = $derived([
     ...(last ? [{ key: '', name: `as last: ${last.fields['cloth.name'] || 'the cloth used last'}` }] : []),

@@ -1,21 +1,24 @@
 <script lang="ts">
   // "Where was I?": what is under way, each with its small run, its next step and one button to go on; and the
   // machines with anything left set on them.
-  import { ask } from '../../api/ask';
-  import { client, type UnderWay } from '../../api/client';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { read } from '../../api/ask';
+  import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import SmallRun from '../../ui/SmallRun.svelte';
 
-  let found = $state.raw<UnderWay>();
+  /** Said once it is known, or known that nobody says: what stands below would move. */
+  let { known = $bindable() }: { known: boolean } = $props();
 
+  const asked = createQuery(() => ({
+    queryKey: ['under-way', workroom.slug, workroom.data?.revision],
+    queryFn: () =>
+      read(client.GET('/api/workrooms/{slug}/under-way', { params: { path: { slug: workroom.slug } } })),
+    enabled: workroom.data !== undefined,
+  }));
+  let found = $derived(asked.data);
   $effect(() => {
-    const { slug } = workroom;
-    void workroom.data?.revision;
-    let here = true;
-    void ask(client.GET('/api/workrooms/{slug}/under-way', { params: { path: { slug } } })).then((answer) => {
-      if (here && answer.kind === 'data') found = answer.data;
-    });
-    return () => (here = false);
+    known = asked.isFetched || asked.failureCount > 0;
   });
 </script>
 

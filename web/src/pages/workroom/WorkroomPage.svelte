@@ -16,6 +16,9 @@
   /** The closure taken out last: it can be put back at once. */
   let removed = $state.raw<{ id: number; name: string }>();
   let back = $state<HTMLButtonElement>();
+  /** What is under way is known: all of the page is shown at once, so that nothing moves under the eye. */
+  let known = $state(false);
+  let shown = $derived((known && workroom.catalogue !== undefined) || workroom.failed);
   let garments = $derived(workroom.data?.garments ?? []);
   let machines = $derived(workroom.data?.machines ?? []);
 
@@ -56,7 +59,12 @@
   failed={workroom.failed ? 'The server does not answer. Trying again…' : failed}
   missing={workroom.missing ? 'This workroom is not here any more.' : ''}
 >
-  <div class="grid grid-cols-[minmax(0,1fr)] gap-x-14 gap-y-8 md:grid-cols-[minmax(0,1fr)_20rem]">
+  <div
+    class={[
+      'grid grid-cols-[minmax(0,1fr)] gap-x-14 gap-y-8 md:grid-cols-[minmax(0,1fr)_20rem]',
+      !shown && 'invisible',
+    ]}
+  >
     <section>
       <NameForm />
       {#if removed}
@@ -65,7 +73,7 @@
           <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
         </p>
       {/if}
-      <UnderWay />
+      <UnderWay bind:known />
       {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
       {#each garments as item (item.id)}
         <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">
