@@ -11,8 +11,10 @@ require_relative "answers"
 module NimbleEyelet
   module Http
     module Exchange
-      # @param version [String, Integer] of what is shown
-      def etag_of(version) = response["etag"] = "\"#{version}\""
+      # The version a change came to. What is only read says more than its own row, and is known by all it says.
+      #
+      # @param version [String, Integer]
+      def etag_of(version) = request.get? ? nil : response["etag"] = "\"#{version}\""
 
       # The body as the guards have checked it.
       def body_hash = env["committee.request_body_hash"] || {}
@@ -23,7 +25,7 @@ module NimbleEyelet
       # @param stamp [String]
       # @yieldreturn [Hash, Array] the answer
       def remembered(key, stamp)
-        tag = etag_of(Answers.tag(stamp))
+        tag = response["etag"] = "\"#{Answers.tag(stamp)}\""
         halt 304 if request.env["HTTP_IF_NONE_MATCH"].to_s.split(/,\s*/).include?(tag)
 
         answer = settings.answers.of(key, stamp) { JSON.generate(yield) }

@@ -4,7 +4,8 @@ require_relative "../app_helper"
 
 # What is remembered of an answer is never shown when it could be another by now.
 class AnswersTest < AppTest
-  PAGES = %w[/api/closures/1 /api/garments/1].freeze
+  PAGES = %w[/api/closures/1 /api/garments/1 /api/workroom /api/machines/4 /api/under-way /api/shelves/stabilisers /api/stash
+             /api/picks/cloth].freeze
 
   # Everything that anything on the page of a closure hangs on.
   CHANGES = {

@@ -5,6 +5,8 @@
 require "zlib"
 require_relative "world"
 require_relative "browser"
+require_relative "http_bench"
+require_relative "random_runs"
 
 module NimbleEyelet
   module Support
@@ -21,12 +23,9 @@ module NimbleEyelet
       # Where the sample lies.
       HOME = "/api/workrooms/marsh-walk"
       ROUNDS = 500
+      FAMILY = 1000
       WARM_UP = 60
       KEYS = 30
-      SCRIPT_AIM = 120 * 1024
-
-      # As many statements as a sheet is read with, in the plainest way: less than what they bring back.
-      ROWS = ["SELECT * FROM workrooms WHERE slug = 'marsh-walk'", "SELECT * FROM closures WHERE id = 1"].freeze
 
       # What the client waits for another key before it saves, ms.
       PAUSE = 200
@@ -40,36 +39,29 @@ module NimbleEyelet
         }).observe(document.querySelector("section[aria-label='The run']"), { subtree: true, attributes: true, characterData: true, childList: true })
       JS
 
+      include HttpBench
+
       def run
         puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}"
         World.open do |world|
           schools(world)
-          import(world)
           solver
+          family
           growth
-          preview(world)
           paths(world)
-          sheet_over_http(world)
+          over_http(world)
+          parts(world)
+          import(world)
+          first_visit(world)
           frames(world)
-          script_size
           key_to_run(world)
+          lighthouse(world)
         end
       end
 
       private
 
       def closures(world) = Store::Closures.new(Store::Workrooms.new(world.db).find("marsh-walk"))
-
-      # The whole computed sheet of the smock, against a bare Sinatra route that sends as many
-      # statements and returns the same bytes.
-      def sheet_over_http(world)
-        count, bytes = recorded(world)
-        raise "#{count} statements were sent, the baseline has #{ROWS.size}" unless count == ROWS.size
-
-        times = timed({ ours: world.serve, bare: serve(bare_route(world.db, ROWS, bytes)) })
-        puts format("sheet over HTTP: %.2f ms, %d statements, %d bytes: %.2f times a bare route (aim 1.5 or less)",
-                    times[:ours] * 1000, count, bytes.bytesize, times[:ours] / times[:bare])
-      end
 
       # All schools for the smock's button, against parsing everything said about the smock as JSON.
       def schools(world)
@@ -121,6 +113,24 @@ module NimbleEyelet
         (costs.fetch(step.call(front.last.at)) - Rational(span**2, front.count - 1)) * (grid.millimetres**2)
       end
 
+      # A thousand runs as the interface takes them: the row, or what collides.
+      def family
+        runs = RandomRuns.new(Random.new(7))
+        proven = Hash.new(0)
+        spent = Array.new(FAMILY) do
+          spacings = RandomRuns.spacings(*runs.next)
+          before = Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID)
+          row = spacings.found
+          found = row || Spacing::Conflict.of(spacings.collided)
+          proven[[row ? "rows" : "collisions", row ? row.proven? : found.smallest]] += 1
+          (Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID) - before) * 1000
+        end.sort
+        puts format("%d random runs, row or explanation: median %.1f ms CPU, 99 of 100 within %.0f (aim 100), worst %.0f (aim 400); " \
+                    "%d rows proven, %d not; %d collisions with the smallest set, %d with one that collides",
+                    FAMILY, spent[FAMILY / 2], spent[FAMILY * 99 / 100], spent.last, proven[["rows", true]], proven[["rows", false]],
+                    proven[["collisions", true]], proven[["collisions", false]])
+      end
+
       # How the time grows with holes and with the fineness of the marks, as times of the first.
       def growth
         base = nil
@@ -135,64 +145,6 @@ module NimbleEyelet
         puts "  growth, as times of the first (#{format('%.1f ms', base * 1000)}):  4 holes       8      16      32"
         table.zip(["2 mm", "1 mm", "0.5 mm", "0.25 mm"]) { |row, grid| puts format("    %-38s%8.1f%8.1f%8.1f%8.1f", grid, *row) }
       end
-
-      # What a drag asks for, in turns with the bare route: the slowest of twenty each time.
-      def preview(world)
-        bytes = Rack::MockRequest.new(world.app).get("#{HOME}/closures/1", "HTTP_HOST" => "127.0.0.1").body
-        bare = URI(serve(bare_route(world.db, ROWS, bytes)))
-        ours = URI(world.serve)
-        samples = { ours: [], bare: [] }
-        Net::HTTP.start(ours.host, ours.port) do |own|
-          Net::HTTP.start(bare.host, bare.port) do |other|
-            (ROUNDS / 2).times do |round|
-              samples[:ours] << clocked { dragged(own, round) }
-              samples[:bare] << clocked { other.get("#{HOME}/closures/1") }
-            end
-          end
-        end
-        slow = samples.transform_values { |list| list.drop(WARM_UP).sort.then { |sorted| sorted[sorted.size * 95 / 100] } }
-        puts format("preview while dragging: 95th percentile %.1f ms, %.1f times that of the bare route",
-                    slow[:ours] * 1000, slow[:ours] / slow[:bare])
-      end
-
-      def dragged(http, round)
-        row = { from: "#{240 + (round % 90)}mm", to: "#{260 + (round % 90)}mm", label: "pocket edge" }
-        body = { changes: { "placket.keep_outs" => { "a" => row } } }
-        answer = http.post("#{HOME}/closures/1/preview", JSON.generate(body), "Content-Type" => "application/json",
-                                                                              "X-Nimble-Eyelet" => "1")
-        raise answer.body unless answer.code == "200"
-      end
-
-      # Five thousand buttons brought in over HTTP, and how far the server's memory grew meanwhile.
-      def import(world)
-        rows = (1..5000).map { |number| "bench #{number},flat,two_holes,#{8 + (number % 20)},3,3,1.8,#{number % 90},reed,\n" }
-        body = "name,shape,attachment,diameter_mm,thickness_mm,hole_spacing_mm,hole_diameter_mm,owned,colour,note\n#{rows.join}"
-        uri = URI("#{world.serve}#{HOME}/stash/import?keep=yes")
-        before = peak
-        progress = 0
-        spent = clocked do
-          Net::HTTP.start(uri.host, uri.port) do |http|
-            http.request(Net::HTTP::Post.new(uri, "Content-Type" => "text/csv", "X-Nimble-Eyelet" => "1").tap do |post|
-              post.body = body
-            end) do |answer|
-              answer.read_body { |piece| progress += piece.scan('"bytes"').size }
-            end
-          end
-        end
-        baseline = clocked { world.db.transaction(rollback: :always) { bare_rows(world.db, 5000) } }
-        puts format("5,000 buttons brought in: %.1f s, %.1f times one bare insert of the rows; told %d times how far; " \
-                    "peak memory grew by %.1f MB",
-                    spent, spent / baseline, progress, (peak - before) / 1024.0)
-      end
-
-      def bare_rows(db, count)
-        (1..count).each_slice(200) do |numbers|
-          db[:threads].multi_insert(numbers.map { |number| { workroom_id: 1, name: "bare #{number}", fibre: "silk", tex: 20 } })
-        end
-      end
-
-      # @return [Integer] kB this process ever held
-      def peak = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i
 
       # Medians of each, in turns, seconds.
       def each_of(works, rounds: ROUNDS)
@@ -216,17 +168,6 @@ module NimbleEyelet
                                        recipe: -> { Recipes::Recipe.of(situation, plan.recipe) } })
         puts format("path of %d stitches: %.3f ms, %.2f times writing its points as JSON; a recipe takes %.2f times the path",
                     points.size, path * 1000, path / json, recipe / path)
-        over_http(world)
-      end
-
-      def over_http(world)
-        bytes = Rack::MockRequest.new(world.app).get("#{HOME}/closures/1", "HTTP_HOST" => "127.0.0.1").body
-        ours, bare = [URI(world.serve), URI(serve(bare_route(world.db, ROWS, bytes)))].map { |uri| Net::HTTP.start(uri.host, uri.port) }
-        hole, plain = each_of({ hole: lambda {
-          ours.post("#{HOME}/closures/1/stitches", "{}", "Content-Type" => "application/json", "X-Nimble-Eyelet" => "1")
-        },
-                                plain: -> { bare.get("#{HOME}/closures/1") } }, rounds: 200)
-        puts format("a hole sewn over HTTP: %.2f ms, %.2f times the bare route", hole * 1000, hole / plain)
       end
 
       # Three thousand stitches played on a processor slowed to a quarter.
@@ -254,60 +195,10 @@ module NimbleEyelet
         world.reset
       end
 
-      # How many statements one request sends, and what it answers.
-      def recorded(world)
-        app = world.app
-        ask = -> { Rack::MockRequest.new(app).get("#{HOME}/closures/1", "HTTP_HOST" => "127.0.0.1") }
-        ask.call # prepares the statements
-        out = StringIO.new
-        world.db.loggers << (logger = Logger.new(out))
-        answer = ask.call
-        world.db.loggers.delete(logger)
-        [out.string.scan(" -- : ").size, answer.body]
-      end
-
-      def bare_route(db, statements, bytes)
-        Class.new(Sinatra::Base) do
-          set :environment, :production
-          get "#{HOME}/closures/1" do
-            db.synchronize { statements.each { |sql| sql.start_with?("SELECT") ? db.fetch(sql).all : db.run(sql) } }
-            content_type :json
-            bytes
-          end
-        end
-      end
-
-      def serve(app)
-        server = Puma::Server.new(app, nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
-        port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
-        server.run
-        "http://127.0.0.1:#{port}"
-      end
-
-      # Medians, taken in turns so that whatever else the machine does meets all alike.
-      def timed(addresses)
-        connections = addresses.transform_values { |address| URI(address).then { |uri| Net::HTTP.start(uri.host, uri.port) } }
-        samples = Hash.new { |hash, key| hash[key] = [] }
-        (WARM_UP + ROUNDS).times do |round|
-          connections.each do |name, http|
-            spent = clocked { http.get("#{HOME}/closures/1").then { |answer| raise answer.body unless answer.code == "200" } }
-            samples[name] << spent if round >= WARM_UP
-          end
-        end
-        samples.transform_values { |list| list.sort[list.size / 2] }
-      end
-
       def clocked
         start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         yield
         Process.clock_gettime(Process::CLOCK_MONOTONIC) - start
-      end
-
-      def script_size
-        size = Dir[File.expand_path("../../web/dist/assets/*.js", __dir__)].sum do |file|
-          Zlib.gzip(File.binread(file), level: 9).bytesize
-        end
-        puts format("scripts, gzipped: %.1f kB, %.2f of the 120 kB allowed", size / 1024.0, size.fdiv(SCRIPT_AIM))
       end
 
       def wait_for

@@ -38,6 +38,9 @@ module NimbleEyelet
       # @return [Array<SewnHole>]
       attr_reader :sewn
 
+      # @return [Holes]
+      attr_reader :holes
+
       # @param run [Run] already sound by itself
       # @param button [Button]
       # @param holes [Holes]

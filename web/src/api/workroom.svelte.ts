@@ -58,7 +58,9 @@ class CurrentWorkroom {
   /** Asks again: something in it was changed elsewhere. */
   async refresh(): Promise<void> {
     await Promise.all(
-      ['workroom', 'picks'].map((kind) => queries.invalidateQueries({ queryKey: [kind, this.slug] })),
+      ['workroom', 'picks', 'under-way'].map((kind) =>
+        queries.invalidateQueries({ queryKey: [kind, this.slug] }),
+      ),
     );
   }
 

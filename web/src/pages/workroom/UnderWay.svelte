@@ -11,10 +11,10 @@
   let { known = $bindable() }: { known: boolean } = $props();
 
   const asked = createQuery(() => ({
-    queryKey: ['under-way', workroom.slug, workroom.data?.revision],
+    queryKey: ['under-way', workroom.slug],
     queryFn: () =>
       read(client.GET('/api/workrooms/{slug}/under-way', { params: { path: { slug: workroom.slug } } })),
-    enabled: workroom.data !== undefined,
+    enabled: workroom.slug !== '',
   }));
   let found = $derived(asked.data);
   $effect(() => {

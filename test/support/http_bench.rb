@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+# What bin/bench measures of the application as it is asked: processor time against a bare route that reads the same rows,
+# where it goes, the first visit, files brought in, and Lighthouse.
+
+require "json"
+require "open3"
+require "securerandom"
+require_relative "browser"
+require_relative "served"
+
+module NimbleEyelet
+  module Support
+    module HttpBench
+      AIMS = { get: 4, again: 1.5, not_modified: 1.5, preview: 4, save: 6, tick: 2 }.freeze
+      NAMES = { get: "a closure, asked for first", again: "a closure, unchanged", not_modified: "a closure the client has",
+                preview: "a preview while dragging", save: "a save", tick: "a step ticked" }.freeze
+      SENT = { "X-Nimble-Eyelet" => "1", "Content-Type" => "application/json", "Accept-Encoding" => "identity",
+               "X-Device" => "11111111-1111-4111-8111-111111111111" }.freeze
+      PATH = "/api/workrooms/marsh-walk"
+      CLOSURE = "#{PATH}/closures/1".freeze
+      PAGES = %w[/ /w/marsh-walk /w/marsh-walk/stash /w/marsh-walk/habits /w/marsh-walk/garments/1 /w/marsh-walk/machines/4
+                 /w/marsh-walk/closures/1/opening /w/marsh-walk/closures/1/placket /w/marsh-walk/closures/1/sewing].freeze
+
+      # Against the bare route, by processor time of the server and by the clock of whoever asks.
+      def over_http(world)
+        url = world.cluster.url("nimble_eyelet_test")
+        bytes = Rack::MockRequest.new(world.app).get(CLOSURE, "HTTP_HOST" => "127.0.0.1").body
+        world.db.disconnect
+        { true => %i[get preview save tick], false => %i[again not_modified] }.each do |forgetful, kinds|
+          served = Served.new(url, bare: bytes, forgetful: forgetful)
+          asks = kinds.to_h { |kind| [kind, method(:"ask_#{kind}").to_proc] }
+          costs = served.compare(200, **asks, bare: method(:ask_bare).to_proc)
+          served.close
+          costs.except(:bare).each { |kind, cost| puts told(NAMES.fetch(kind), cost, costs.fetch(:bare), AIMS.fetch(kind)) }
+        end
+        puts "  load average meanwhile: #{File.read('/proc/loadavg').split.first(3).join(' ')}"
+        world.reset
+      end
+
+      def told(name, cost, bare, aim)
+        format("%-28s %5.1f times a bare route by CPU (aim %s): %.1f ms; waited %.1f ms, %.1f times; 95 of 100 in %.1f, %.1f times",
+               name, cost.cpu / bare.cpu, aim, cost.cpu, cost.median, cost.median / bare.median, cost.slow, cost.slow / bare.slow)
+      end
+
+      def ask_bare(http) = http.get("/bare", SENT)
+      def ask_get(http) = http.get(CLOSURE, SENT)
+      def ask_again(http) = http.get(CLOSURE, SENT)
+
+      def ask_not_modified(http)
+        http.get(CLOSURE, @etag ? SENT.merge("If-None-Match" => @etag) : SENT).tap { |answer| @etag = answer["etag"] }
+      end
+
+      def ask_preview(http)
+        @turn = @turn.to_i + 1
+        row = { from: "#{240 + (@turn % 90)}mm", to: "#{260 + (@turn % 90)}mm", label: "pocket edge" }
+        http.post("#{CLOSURE}/preview", JSON.generate(changes: { "placket.keep_outs" => { "a" => row } }, station: "placket"), SENT)
+      end
+
+      def ask_save(http)
+        @version ||= JSON.parse(http.get(CLOSURE, SENT).body)["version"]
+        @turn = @turn.to_i + 1
+        body = JSON.generate("button.diameter" => (18 + ((@turn % 50) / 100.0)).to_s)
+        http.patch("#{CLOSURE}/plan", body, SENT.merge("If-Match" => "\"#{@version}\"")).tap do |answer|
+          @version = JSON.parse(answer.body)["version"]
+        end
+      end
+
+      def ask_tick(http)
+        now = Time.now.utc.iso8601
+        done = { kind: "step", closure: 1, machine: 4, step: "mark", with: { "opening.length" => { "mm" => "22.5" } }, moves: {} }
+        http.put("#{PATH}/journal/#{SecureRandom.uuid}", JSON.generate(done.merge(happened_at: now, sent_at: now)), SENT)
+      end
+
+      # Where the time of a closure asked for first goes.
+      def parts(world)
+        store = Store::Closures.new(Store::Workrooms.new(world.db).find("marsh-walk"))
+        closure = store.find(1)
+        plan = closure.plan.in(closure.house)
+        present = Presenter.new(:mm)
+        sheet = Sheet.of(plan, closure.facts)
+        view = View::ClosureView.of(closure, present, sheet: sheet)
+        app = world.app
+        health = { "HTTP_HOST" => "127.0.0.1" }
+        works = { reading: -> { store.find(1) }, solver: -> { solved(sheet) }, sheet: -> { whole(Sheet.of(plan, closure.facts)) },
+                  view: -> { View::ClosureView.of(closure, present, sheet: sheet) }, JSON: -> { JSON.generate(view) },
+                  framework: -> { Rack::MockRequest.new(app).get("/api/health", health) } }
+        times = works.keys.zip(each_of(works, rounds: 60)).to_h
+        times[:sheet] -= times[:solver]
+        puts "  where it goes: #{times.map { |name, spent| format('%s %.1f ms', name, spent * 1000) }.join(', ')}"
+      end
+
+      def solved(sheet)
+        Placket::Spacings.new(sheet.plan.placket, sheet.plan.button, sheet.layout.spacings.holes, sewn: sheet.facts.holes).found
+      end
+
+      def whole(sheet) = Sheet::PARTS.each { |part| sheet.public_send(part) }
+
+      # Twenty thousand buttons brought in over HTTP, against reading and checking the same rows without a database; and how long
+      # others wait meanwhile.
+      def import(world)
+        rows = (1..20_000).map { |number| "bench #{number},flat,two_holes,#{8 + (number % 20)},3,3,1.8,#{number % 90},reed,\n" }
+        body = "name,shape,attachment,diameter_mm,thickness_mm,hole_spacing_mm,hole_diameter_mm,owned,colour,note\n#{rows.join}"
+        checked = clocked { Document::StashCsv::Reader.new(StringIO.new(body)).each { |row| row.item or raise row.name } }
+        usual = waits(world.serve) { |stop| sleep(1) && stop.call }
+        spent = 0
+        meanwhile = waits(world.serve) do |stop|
+          spent = clocked { bring_in(world.serve, body) }
+          stop.call
+        end
+        puts format("20,000 buttons brought in: %.1f s, %.1f times reading and checking them (aim 3); others waited %.1f times " \
+                    "as long as usual (aim 3)", spent, spent / checked, median(meanwhile) / median(usual))
+        world.reset
+      end
+
+      def bring_in(address, body)
+        uri = URI("#{address}#{PATH}/stash/import?keep=yes")
+        post = Net::HTTP::Post.new(uri, "Content-Type" => "text/csv", "X-Nimble-Eyelet" => "1")
+        post.body = body
+        answer = Net::HTTP.start(uri.host, uri.port, read_timeout: 300) { |http| http.request(post) }
+        raise answer.body unless answer.body.include?('"kept":true')
+      end
+
+      # How long somebody else waits for a closure, again and again, until told to stop.
+      def waits(address)
+        done = false
+        uri = URI(address)
+        other = Thread.new do
+          Net::HTTP.start(uri.host, uri.port, read_timeout: 60) do |http|
+            found = []
+            found << clocked { http.get(CLOSURE, SENT) } until done
+            found
+          end
+        end
+        yield -> { done = true }
+        other.value
+      end
+
+      def median(list) = list.sort[list.size / 2]
+
+      WEIGHED = "performance.getEntriesByType('resource').concat(performance.getEntriesByType('navigation'))" \
+                ".map((entry) => [entry.name, entry.transferSize, entry.initiatorType])"
+
+      # What a browser that has never been here fetches until the table is shown.
+      def first_visit(world)
+        Capybara.register_driver(:first) { |app| Browser.driver(app) }
+        session = Capybara::Session.new(:first)
+        session.visit("#{world.serve}/w/marsh-walk/closures/1/opening")
+        session.find("[data-answer]", wait: 15)
+        found = session.evaluate_script(WEIGHED)
+        scripts = found.select { |name, _, _| name.end_with?(".js") }
+        packed = scripts.sum { |name, _, _| Zlib.gzip(File.binread(File.join(Http::FrontEnd::FOLDER, URI(name).path)), level: 9).bytesize }
+        twice = found.map(&:first).tally.count { |_, times| times > 1 }
+        puts format("first visit of the table: %.0f kB over the wire (aim 200), scripts %.1f kB gzipped (aim 60), %d fetched twice",
+                    found.sum { |_, size, _| size } / 1024.0, packed / 1024.0, twice)
+        session.quit
+      end
+
+      # Every main view, on a desktop and on a phone.
+      def lighthouse(world)
+        out, status = Open3.capture2("node", File.join(__dir__, "lighthouse.mjs"), world.serve, *PAGES)
+        return puts("Lighthouse did not run") unless status.success?
+
+        out.lines.map { |line| JSON.parse(line) }.each do |page|
+          puts format("%-34s %-8s %s; layout shift %.3f (aim 0.02), blocked %.0f ms%s", page["path"], page["device"],
+                      page["scores"].map { |name, score| "#{name} #{score}" }.join(", "), page["figures"]["cumulative-layout-shift"],
+                      page["figures"]["total-blocking-time"], page["failing"].empty? ? "" : "; fails: #{page['failing'].join(', ')}")
+        end
+      end
+    end
+  end
+end
