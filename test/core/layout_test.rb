@@ -105,10 +105,10 @@ class LayoutTest < CoreTest
   end
 
   def test_with_the_fullest_point_pinned_it_says_which_count_lies_more_evenly
-    because = layout(count: 8, pins: [pin(212)]).because.to_h { |reason| [reason.rule, reason.says.to_s] }
+    because = layout(count: 8, pins: [pin(212)]).because_even
 
-    assert_equal "7 would lie more evenly: gaps from 82 mm to 94 mm instead of 62 mm to 82 mm.", because["evenness"]
-    assert_match(/No count near it lies more evenly/, layout(pins: [pin(212)]).because.map { |reason| reason.says.to_s }.join)
+    assert_equal "7 would lie more evenly: gaps from 82 mm to 94 mm instead of 62 mm to 82 mm.", because.says.to_s
+    assert_match(/No count near it lies more evenly/, layout(pins: [pin(212)]).because_even.says.to_s)
   end
 
   def test_what_moved_is_told_in_a_sentence
