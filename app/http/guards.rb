@@ -44,7 +44,7 @@ module NimbleEyelet
         "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; " \
                                      "img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
                                      "base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
-        "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer",
+        "x-content-type-options" => "nosniff", "x-frame-options" => "DENY", "referrer-policy" => "no-referrer",
         "cross-origin-opener-policy" => "same-origin", "cross-origin-resource-policy" => "same-origin",
         "permissions-policy" => "camera=(), microphone=(), geolocation=()"
       }.freeze

@@ -45,6 +45,8 @@ module NimbleEyelet
       set :show_exceptions, false
       set :raise_errors, true
       set :static, false
+      # Said by our own headers, which forbid frames altogether.
+      set :protection, except: :frame_options
       set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1 [::1]]
 
       register Route::WorkroomRoutes
