@@ -87,6 +87,7 @@ module NimbleEyelet
         WHERE c.workroom_id = :workroom AND c.removed_at IS NULL
       SQL
       STAMP = "#{STAMPS} AND c.id = :id".freeze
+      STAMP_AT = STAMP.sub("c.workroom_id = :workroom", "w.slug = :slug AND w.removed_at IS NULL").freeze
       STAMP_GARMENT = "SELECT string_agg(stamp, ' ') AS stamp FROM (#{STAMPS} AND c.garment_id = :garment ORDER BY c.name) AS stamps".freeze
 
       # @param workroom [Workroom]
@@ -105,10 +106,16 @@ module NimbleEyelet
       # @return [Array<Closure>] by name, read from one moment
       def of_garment(garment_id) = @scope.ask(:read_garment, READ_GARMENT, garment: garment_id).map { |row| closure(row) }
 
+      # @param db [Sequel::Database]
+      # @param slug [String] of the workroom
       # @param id [Integer]
       # @return [String] another one whenever anything else could be said of the closure
       # @raise [Missing]
-      def stamp(id) = @scope.ask(:stamp_of_closure, STAMP, id: id).dig(0, :stamp) || raise(Missing)
+      def self.stamp_at(db, slug, id)
+        statements = Scope::STATEMENTS_OF.call(db)
+        statement = statements[:stamp_at] ||= db.fetch(STAMP_AT, id: :$id, slug: :$slug).prepare(:first, :stamp_at)
+        statement.call(id: id, slug: slug)&.fetch(:stamp) || raise(Missing)
+      end
 
       # @param garment_id [Integer]
       # @return [String] the same for all closures of a garment
