@@ -4,4 +4,5 @@
 
 require_relative "app/http/web"
 
-run NimbleEyelet::Http::Web.application(db: NimbleEyelet::Store::Database.connect(ENV.fetch("DATABASE_URL")))
+url = ENV.fetch("DATABASE_URL")
+run NimbleEyelet::Http::Web.application(db: NimbleEyelet::Store::Database.connect(url), aside: NimbleEyelet::Store::Database.aside(url))

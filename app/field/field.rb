@@ -23,7 +23,9 @@ module NimbleEyelet
     # @return [Length, Integer, Rational, Outline, String, Boolean, nil]
     # @raise [Refusal]
     def read(typed, unit:)
-      text = kind == :text ? typed.to_s.scrub("").gsub(/[[:cntrl:]]+/, " ").strip : Field.clean(typed)
+      raise Refusal.field(path, "", "This holds a character that is none: type it again.") if typed.to_s.scrub("").match?(NO_CHARACTER)
+
+      text = Field.clean(typed)
       return nil if text.empty? && optional
 
       READERS.fetch(kind).call(self, text, dial ? :mm : unit)
@@ -60,10 +62,11 @@ module NimbleEyelet
       format("%.6f", number.round(6)).sub(/\.?0+\z/, "")
     end
 
-    # Characters that no text has: they can neither be printed nor kept.
-    NO_TEXT = /[[:cntrl:]\u{FDD0}-\u{FDEF}\u{FFFE}\u{FFFF}]/
+    # What is no character at all; nothing that is written can hold it.
+    NO_CHARACTER = /[\u{FDD0}-\u{FDEF}\u{FFFE}\u{FFFF}]/
 
-    def self.clean(typed) = typed.to_s.scrub("").gsub(/#{NO_TEXT}+/o, " ").strip
+    # Control characters can neither be printed nor kept.
+    def self.clean(typed) = typed.to_s.scrub("").gsub(/([[:cntrl:]]|#{NO_CHARACTER})+/o, " ").strip
 
     READERS = {
       length: ->(field, text, unit) { Typing::Notation.read(text, unit: unit, field: field.path) },
@@ -82,7 +85,6 @@ module NimbleEyelet
         field.choices.include?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
       end,
       text: lambda do |field, text, _|
-        raise Refusal.field(field.path, "", "This holds a character that is none: type it again.") if text.match?(/[\u{FFFE}\u{FFFF}]/)
         raise Refusal.field(field.path, text, "This needs a name.") if text.empty? && NAMED.include?(field.path)
         raise Refusal.field(field.path, text, "At most #{LONGEST_TEXT} characters.") if text.length > LONGEST_TEXT
 

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-# What makes the answer about a closure known to be the same is found without reading its whole journal. Lengths that are kept
-# are at least a micrometre: anything less was nothing once it was rounded.
+# What makes the answer about a closure known to be the same is found without reading its whole journal.
 
 require "sequel"
 

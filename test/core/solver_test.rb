@@ -168,10 +168,11 @@ class SolverTest < CoreTest
         Blocked.new(from: mm(at), to: mm(at + random.rand(1..4)))
       end
     end
+    sewn = together > 1 ? [] : Array.new(pick(0, 0, 1, 2)) { mm(random.rand(8..(length * 4))/4r) }.uniq
     Demands.new(count: random.rand(1..(together > 1 ? 3 : 4)) * together, grid: mm(pick(1, 1, 2)), from: mm(random.rand(0..2)),
                 to: mm(length), first: RowEnd.new(at: mm(first), fixed: pick(true, false)),
                 last: RowEnd.new(at: mm(random.rand(first..length)), fixed: pick(true, false)), least_gap: mm(random.rand(1..3)),
-                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, soft_pins: soft_pins, blocked: blocked, together: together,
+                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, sewn: sewn, soft_pins: soft_pins, blocked: blocked, together: together,
                 blocked_first: pick(nil, nil, nil, [Blocked.new(from: mm(1), to: mm(3))]), inner: mm(together > 1 ? random.rand(1..2) : 0))
   end
 
@@ -179,25 +180,30 @@ class SolverTest < CoreTest
     grid = demands.grid
     heads = ((demands.from / grid).ceil..(demands.to / grid).floor).map { |step| grid * step }
     heads += demands.pins.flat_map { |pin| (0...demands.together).map { |member| pin - (demands.inner * member) } }
-    heads += [demands.first.at, demands.last.at - demands.span]
+    heads += [demands.first.at, demands.last.at - demands.span, *demands.sewn]
     heads = heads.uniq.select { |at| on_grid_or_fixed?(demands, at) && at >= demands.from && at + demands.span <= demands.to }
     rows(demands, heads.sort, []).filter_map { |row| cost(demands, row) if meets?(demands, row) }.min
   end
 
   def on_grid_or_fixed?(demands, at)
     (at / demands.grid).denominator == 1 || (demands.first.fixed && at == demands.first.at) ||
-      (demands.last.fixed && at == demands.last.at - demands.span) ||
+      (demands.last.fixed && at == demands.last.at - demands.span) || demands.sewn.include?(at) ||
       demands.pins.any? { |pin| (0...demands.together).any? { |member| pin - (demands.inner * member) == at } }
   end
 
   def rows(demands, heads, row)
     return [row] if row.size == demands.heads
 
-    heads.select { |at| row.empty? || gap_allowed?(demands, at - row.last - demands.span) }
+    heads.select { |at| row.empty? || gap_allowed?(demands, at - row.last - demands.span) || as_sewn?(demands, row.last, at) }
          .flat_map { |at| rows(demands, heads, row + [at]) }
   end
 
   def gap_allowed?(demands, gap) = gap >= demands.least_gap && (demands.most_gap.nil? || gap <= demands.most_gap)
+
+  # Two that are sewn are as near as they are.
+  def as_sewn?(demands, upper, lower)
+    ([upper, lower] - demands.sewn).empty? && lower > upper && (demands.most_gap.nil? || lower - upper <= demands.most_gap)
+  end
 
   def holes(demands, row) = row.flat_map { |head| Array.new(demands.together) { |member| head + (demands.inner * member) } }
 
@@ -206,7 +212,9 @@ class SolverTest < CoreTest
     return false if demands.first.fixed && holes.first != demands.first.at
     return false if demands.last.fixed && holes.last != demands.last.at
 
-    (demands.pins - holes).empty? && holes.each_with_index.none? do |hole, index|
+    (demands.pins + demands.sewn - holes).empty? && holes.each_with_index.none? do |hole, index|
+      next if demands.sewn.include?(hole)
+
       (index.zero? && demands.blocked_first ? demands.blocked_first : demands.blocked).any? do |blocked|
         SolverTest.inside?(blocked, hole.millimetres)
       end
@@ -227,7 +235,7 @@ class SolverTest < CoreTest
     assert_empty demands.pins - found.places
     heads = found.places.each_slice(demands.together).map(&:first)
 
-    heads.each_cons(2) { |one, two| assert gap_allowed?(demands, two - one - demands.span) }
+    heads.each_cons(2) { |one, two| assert gap_allowed?(demands, two - one - demands.span) || as_sewn?(demands, one, two) }
     assert meets?(demands, heads), "no hole inside what is blocked"
   end
 
