@@ -6,7 +6,7 @@
 require "json"
 require_relative "../problem"
 require_relative "../store/errors"
-require_relative "answers"
+require_relative "answer"
 
 module NimbleEyelet
   module Http
@@ -21,14 +21,13 @@ module NimbleEyelet
 
       # What does not change unless its stamp does: the client's own where it has it, else as it was sent last.
       #
-      # @param key [Array] what is asked for
-      # @param stamp [String]
+      # @param stamp [String] of Store::Stamps
       # @yieldreturn [Hash, Array] the answer
-      def remembered(key, stamp)
-        tag = response["etag"] = "\"#{Answers.tag(stamp)}\""
+      def remembered(stamp)
+        tag = response["etag"] = Answer.tag(stamp)
         halt 304 if request.env["HTTP_IF_NONE_MATCH"].to_s.split(/,\s*/).include?(tag)
 
-        answer = settings.answers.of(key, stamp) { JSON.generate(yield) }
+        answer = settings.answers.of([request.path_info, tag]) { Answer.of(JSON.generate(yield)) }
         content_type :json
         halt 200, answer.plain unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
 

@@ -9,6 +9,7 @@ require "rack/protection"
 require "yaml"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../presenter"
+require_relative "../memo"
 require_relative "../problem"
 require_relative "../route/caliper"
 require_relative "../route/closure"
@@ -23,8 +24,8 @@ require_relative "../route/stitch"
 require_relative "../route/workroom"
 require_relative "../store/database"
 require_relative "../store/errors"
+require_relative "../store/stamps"
 require_relative "../store/workrooms"
-require_relative "answers"
 require_relative "database_failure"
 require_relative "exchange"
 require_relative "front_end"
@@ -74,7 +75,7 @@ module NimbleEyelet
           set :db, db
           set :caliper, caliper
           set :aside, aside || db
-          set :answers, Answers.new(128)
+          set :answers, Memo.new(128)
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end
@@ -102,6 +103,7 @@ module NimbleEyelet
 
       helpers do
         def db = settings.db
+        def stamps = @stamps ||= Store::Stamps.new(db)
         def workrooms = @workrooms ||= Store::Workrooms.new(db)
         def workroom = @workroom ||= workrooms.find(params["slug"])
 

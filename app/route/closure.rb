@@ -31,7 +31,7 @@ module NimbleEyelet
       def self.reading(app)
         app.get("#{AT}/:id") do
           id = number(params["id"])
-          remembered([:closure, params["slug"], id], Store::Closures.stamp_at(db, params["slug"], id)) { shown(closures.find(id)) }
+          remembered(stamps.closure(params["slug"], id)) { shown(closures.find(id)) }
         end
         app.get("#{AT}/:id/spacings") do
           closure = in_its_unit(closures.find(number(params["id"])))

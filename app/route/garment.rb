@@ -21,7 +21,7 @@ module NimbleEyelet
         end
         app.get("/api/workrooms/:slug/garments/:id") do
           id = number(params["id"])
-          remembered([:garment, workroom.id, id], garments.stamp(id)) { View::GarmentView.of(garments.find(id)) }
+          remembered(stamps.garment(params["slug"], id)) { View::GarmentView.of(garments.find(id)) }
         end
         app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))

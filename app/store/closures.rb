@@ -11,6 +11,7 @@ require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
 require_relative "../field/plain_value"
 require_relative "../field/plan_document"
+require_relative "../memo"
 require_relative "closure_writer"
 require_relative "errors"
 require_relative "journal_rows"
@@ -33,16 +34,20 @@ module NimbleEyelet
       def facts = Sewing::Facts.of(entries)
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
-      SHEETS = SheetMemo.new(128)
+      SHEETS = Memo.new(128)
       private_constant :SHEETS
 
       # @return [Sheet]
-      def sheet = SHEETS.of(plan.in(house), facts)
+      def sheet = worked_out(plan.in(house))
 
       # @param plan [Plan] what it may become
       # @return [Sheet]
       # @raise [Refusal] when the plan is not sound
-      def sheet_of(plan) = SHEETS.of(plan.in(house).validate, facts)
+      def sheet_of(plan) = worked_out(plan.in(house).validate)
+
+      private
+
+      def worked_out(plan) = SHEETS.of([plan, facts]) { Sheet.of(plan, facts) }
     end
 
     class Closures
@@ -74,22 +79,6 @@ module NimbleEyelet
       READ = "#{EVERYTHING} AND c.id = :id".freeze
       READ_GARMENT = "#{EVERYTHING} AND c.garment_id = :garment ORDER BY c.name".freeze
 
-      # What the answer about a closure hangs on, as one text: the plan, its garment, machine and house, and all facts.
-      STAMPS = <<~SQL
-        SELECT concat_ws('.', (SELECT id FROM identity), c.version, m.revision, w.revision, md5(g.name),
-            (SELECT max(j.seq) FROM journal j WHERE j.workroom_id = c.workroom_id),
-            (SELECT md5(string_agg(s.id || ':' || s.revision, ' ' ORDER BY s.id)) FROM stabilisers s
-              WHERE s.workroom_id = c.workroom_id AND s.removed_at IS NULL)) AS stamp
-        FROM closures c
-        JOIN workrooms w ON w.id = c.workroom_id
-        JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
-        JOIN machines m ON m.workroom_id = c.workroom_id AND m.id = c.machine_id
-        WHERE c.workroom_id = :workroom AND c.removed_at IS NULL
-      SQL
-      STAMP = "#{STAMPS} AND c.id = :id".freeze
-      STAMP_AT = STAMP.sub("c.workroom_id = :workroom", "w.slug = :slug AND w.removed_at IS NULL").freeze
-      STAMP_GARMENT = "SELECT string_agg(stamp, ' ') AS stamp FROM (#{STAMPS} AND c.garment_id = :garment ORDER BY c.name) AS stamps".freeze
-
       # @param workroom [Workroom]
       def initialize(workroom)
         @workroom = workroom
@@ -105,21 +94,6 @@ module NimbleEyelet
       # @param garment_id [Integer]
       # @return [Array<Closure>] by name, read from one moment
       def of_garment(garment_id) = @scope.ask(:read_garment, READ_GARMENT, garment: garment_id).map { |row| closure(row) }
-
-      # @param db [Sequel::Database]
-      # @param slug [String] of the workroom
-      # @param id [Integer]
-      # @return [String] another one whenever anything else could be said of the closure
-      # @raise [Missing]
-      def self.stamp_at(db, slug, id)
-        statements = Scope::STATEMENTS_OF.call(db)
-        statement = statements[:stamp_at] ||= db.fetch(STAMP_AT, id: :$id, slug: :$slug).prepare(:first, :stamp_at)
-        statement.call(id: id, slug: slug)&.fetch(:stamp) || raise(Missing)
-      end
-
-      # @param garment_id [Integer]
-      # @return [String] the same for all closures of a garment
-      def stamp_of_garment(garment_id) = @scope.ask(:stamp_of_garment, STAMP_GARMENT, garment: garment_id).dig(0, :stamp).to_s
 
       # @param id [Integer]
       # @param version [String] the one the person saw

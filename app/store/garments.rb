@@ -27,13 +27,9 @@ module NimbleEyelet
       # @return [Garment]
       # @raise [Missing]
       def find(id)
-        Garment.new(id: id, name: name(id), closures: @closures.of_garment(id))
+        name = @scope.standing(:garments).where(id: id).get(:name) or raise Missing
+        Garment.new(id: id, name: name, closures: @closures.of_garment(id))
       end
-
-      # @param id [Integer]
-      # @return [String] another one whenever anything else could be said of the garment
-      # @raise [Missing]
-      def stamp(id) = "#{name(id)} #{@closures.stamp_of_garment(id)}"
 
       # Takes a garment in with its closures and what was sewn; machines are those of the same name, or new
       # ones. Either all of it is taken or nothing. Facts get new ids and move no real machine.
@@ -51,8 +47,6 @@ module NimbleEyelet
       end
 
       private
-
-      def name(id) = @scope.standing(:garments).where(id: id).get(:name) || raise(Missing)
 
       def take_in_closure(garment_id, plan, machine, entries)
         ids = entries.to_h { |entry| [entry.id, SecureRandom.uuid] }

@@ -59,6 +59,26 @@ class AnswersTest < AppTest
     refute last_response.headers["content-encoding"], "what is short is not packed"
   end
 
+  def test_what_is_remembered_is_as_what_is_made_anew_and_the_oldest_is_forgotten
+    memo = Memo.new(5)
+    closures = Store::Closures.new(workroom)
+    [*1..9, 3, 9].each do |id|
+      closure = closures.find(id)
+      plan = closure.plan.in(closure.house)
+      made = 0
+      sheet = -> { memo.of([plan, closure.facts]) { (made += 1) && Sheet.of(plan, closure.facts) } }
+
+      assert_equal Sheet.of(plan, closure.facts), sheet.call
+      assert_same sheet.call, memo.of([closures.find(id).plan.in(closure.house), closures.find(id).facts]) {
+        flunk
+      }, "the same by value"
+      memo.of([plan.changed("button.thickness" => Length.mm(4.2)), closure.facts]) { made += 1 }
+
+      assert_operator made, :<=, 2
+      assert_operator memo.size, :<=, 5
+    end
+  end
+
   private
 
   # Nothing when what was told before still holds.

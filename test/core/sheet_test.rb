@@ -97,17 +97,4 @@ class SheetTest < CoreTest
   def test_the_same_plan_gives_the_same_sheet
     assert_equal Sheet.of(plan), Sheet.of(plan)
   end
-
-  def test_a_sheet_remembered_is_as_one_made_anew_and_the_oldest_are_forgotten
-    memo = SheetMemo.new(5)
-    plans = Array.new(12) { |number| plan(button: button(diameter: mm(14 + (number % 8)))) }
-    plans.each do |asked|
-      first = memo.of(asked, Sewing::Facts.none)
-
-      assert_equal Sheet.of(asked), first
-      assert_same first, memo.of(asked.changed({}), Sewing::Facts.none), "the same by value"
-      refute_same first, memo.of(asked, facts(steps: %w[mark])), "what was done is part of it"
-      assert_operator memo.size, :<=, 5
-    end
-  end
 end

@@ -81,12 +81,7 @@ module NimbleEyelet
         server.run.join
       end
 
-      def forget
-        SheetMemo.class_eval { define_method(:of) { |plan, facts| Sheet.of(plan, facts) } }
-        Http::Answers.class_eval do
-          define_method(:of) { |_key, stamp, &work| Http::Answer.new(tag: Http::Answers.tag(stamp), plain: work.call, packed: "") }
-        end
-      end
+      def forget = Memo.class_eval { define_method(:of) { |_key, &work| work.call } }
 
       # The same bytes from a bare Sinatra route that reads the same rows, by prepared statements on the raw connection.
       def bare_route(url, bytes)

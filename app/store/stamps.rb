@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+# Stamps tell in one statement whether anything else could be said of a closure or a garment than before: they change with
+# the plan, its garment, machine and house, and with every fact of the workroom.
+#
+#   Store::Stamps.new(db).closure("marsh-walk", 1)   # => "k3f9.41.…"
+#
+# They begin from the address, as {Workrooms} does.
+
+require_relative "errors"
+require_relative "scope"
+
+module NimbleEyelet
+  module Store
+    class Stamps
+      OF_CLOSURE = <<~SQL
+        concat_ws('.', (SELECT id FROM identity), c.version, m.revision, w.revision, md5(g.name),
+          (SELECT max(j.seq) FROM journal j WHERE j.workroom_id = w.id),
+          (SELECT md5(string_agg(s.id || ':' || s.revision, ' ' ORDER BY s.id)) FROM stabilisers s
+            WHERE s.workroom_id = w.id AND s.removed_at IS NULL))
+      SQL
+
+      CLOSURE = <<~SQL.freeze
+        SELECT #{OF_CLOSURE} AS stamp FROM workrooms w
+        JOIN closures c ON c.workroom_id = w.id AND c.removed_at IS NULL
+        JOIN garments g ON g.workroom_id = w.id AND g.id = c.garment_id
+        JOIN machines m ON m.workroom_id = w.id AND m.id = c.machine_id
+        WHERE w.slug = :slug AND w.removed_at IS NULL AND c.id = :id
+      SQL
+
+      GARMENT = <<~SQL.freeze
+        SELECT concat_ws(' ', g.id, g.name, string_agg(#{OF_CLOSURE}, ' ' ORDER BY c.id)) AS stamp FROM workrooms w
+        JOIN garments g ON g.workroom_id = w.id AND g.removed_at IS NULL
+        LEFT JOIN closures c ON c.workroom_id = w.id AND c.garment_id = g.id AND c.removed_at IS NULL
+        LEFT JOIN machines m ON m.workroom_id = w.id AND m.id = c.machine_id
+        WHERE w.slug = :slug AND w.removed_at IS NULL AND g.id = :id
+        GROUP BY g.id, g.name
+      SQL
+
+      # @param db [Sequel::Database]
+      def initialize(db)
+        @db = db
+      end
+
+      # @param slug [String] of the workroom
+      # @param id [Integer]
+      # @return [String]
+      # @raise [Missing]
+      def closure(slug, id) = stamp(:stamp_of_closure, CLOSURE, slug, id)
+      def garment(slug, id) = stamp(:stamp_of_garment, GARMENT, slug, id)
+
+      private
+
+      def stamp(name, sql, slug, id)
+        statements = Scope::STATEMENTS_OF.call(@db)
+        statement = statements[name] ||= @db.fetch(sql, slug: :$slug, id: :$id).prepare(:first, name)
+        statement.call(slug: slug, id: id)&.fetch(:stamp) || raise(Missing)
+      end
+    end
+  end
+end
