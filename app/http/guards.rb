@@ -94,7 +94,7 @@ module NimbleEyelet
         end
       end
 
-      # So many at once, so that somebody who asks whether anybody is there always gets an answer.
+      # So many ask the database at once, so that somebody who asks whether anybody is there always gets an answer.
       class Crowd
         MOST = 10
         HEALTH = "/api/health"
@@ -106,7 +106,7 @@ module NimbleEyelet
         end
 
         def call(env)
-          return @app.call(env) if env["PATH_INFO"] == HEALTH
+          return @app.call(env) if env["PATH_INFO"] == HEALTH || !env["PATH_INFO"].start_with?("/api/")
           return Problem.new(503, "Too many ask at once. Please try again in a moment.").render unless enter
 
           begin

@@ -8,9 +8,9 @@
 
 require "fileutils"
 require "open3"
+require "pg"
 require "securerandom"
 require "sequel"
-require "uri"
 require_relative "../../lib/nimble_eyelet/value"
 require_relative "../store/database"
 require_relative "cluster"
@@ -80,8 +80,8 @@ module NimbleEyelet
         missing = OURS.reject { |table| listed.match?(/ TABLE DATA public #{table} /) }
         raise Failed, "#{file} is a backup of something else: it has no #{missing.first}." if missing.any?
 
-        found = Contents.new(workrooms: rows(file, "workrooms").size, closures: rows(file, "closures").size,
-                             newest: rows(file, "revisions").filter_map { |row| row[TIME] }.max)
+        found = Contents.new(workrooms: rows(file, "workrooms").count, closures: rows(file, "closures").count,
+                             newest: rows(file, "revisions").map { |row| row["made_at"][0, MINUTES] }.max)
         raise Failed, "#{file} is an empty backup: there is no workroom in it." if found.workrooms.zero?
 
         found
@@ -120,25 +120,39 @@ module NimbleEyelet
 
       private
 
-      TIME = /\d{4}-\d\d-\d\d \d\d:\d\d/
-      private_constant :TIME
+      # As far as the minute of a time such as 2026-11-25 12:00:00.5+00.
+      MINUTES = 16
+      private_constant :MINUTES
 
-      # Rows of a table as they lie in the file.
+      # Rows of a table as they lie in the file, one after the other: a history may be long.
+      #
+      # @return [Enumerator<Hash{String => String}>] by column
       def rows(file, table)
-        text = run("pg_restore", "--data-only", "--table=#{table}", "--file=-", file)
-        text[/^COPY .*? FROM stdin;\n(.*?)^\\\.$/m, 1].to_s.lines
+        Enumerator.new do |found|
+          columns = nil
+          IO.popen([settings, path("pg_restore"), "--data-only", "--table=#{table}", "--file=-", file]) do |out|
+            out.each_line(chomp: true) do |line|
+              next columns = line[/\((.*)\)/, 1].split(", ") if line.start_with?("COPY ")
+              break if columns && line == "\\."
+
+              found << columns.zip(line.split("\t")).to_h if columns
+            end
+          end
+        end
       end
 
       # The address by the names the programs know, so that no password stands in the list of processes.
       def settings
-        uri = URI(@url)
-        { "PGHOST" => uri.host, "PGPORT" => (uri.port || 5432).to_s, "PGUSER" => uri.user, "PGPASSWORD" => uri.password,
-          "PGDATABASE" => uri.path.delete_prefix("/") }.compact.transform_values { |part| URI.decode_www_form_component(part) }
+        PG::Connection.conninfo_parse(@url).filter_map { |part| [part[:envvar], part[:val]] if part[:envvar] && part[:val] }.to_h
+      end
+
+      # @return [String] the newest of its kind on this machine
+      def path(program)
+        Dir.glob("/usr/lib/postgresql/*/bin/#{program}").max_by { |found| found[%r{postgresql/(\d+)}, 1].to_i } || program
       end
 
       def run(program, *arguments)
-        path = Dir.glob("/usr/lib/postgresql/*/bin/#{program}").max_by { |found| found[%r{postgresql/(\d+)}, 1].to_i } || program
-        out, said, status = Open3.capture3(settings, path, *arguments)
+        out, said, status = Open3.capture3(settings, path(program), *arguments)
         raise Failed, said.lines.first(3).join.strip unless status.success?
 
         out

@@ -43,7 +43,7 @@ class SteadyTest < AppTest
     inside = Queue.new
     go = Queue.new
     waiting = lambda do |env|
-      unless env["PATH_INFO"] == "/api/health"
+      if env["PATH_INFO"] == "/api/workrooms"
         inside << true
         go.pop
       end
@@ -51,16 +51,17 @@ class SteadyTest < AppTest
     end
     crowd = Http::Guards::Crowd.new(waiting)
     most = Http::Guards::Crowd::MOST
-    threads = Array.new(most) { Thread.new { crowd.call({ "PATH_INFO" => "/" }) } }
+    threads = Array.new(most) { Thread.new { crowd.call({ "PATH_INFO" => "/api/workrooms" }) } }
     most.times { inside.pop }
 
-    assert_equal 503, crowd.call({ "PATH_INFO" => "/" }).first
+    assert_equal 503, crowd.call({ "PATH_INFO" => "/api/workrooms" }).first
     assert_equal 200, crowd.call({ "PATH_INFO" => "/api/health" }).first
+    assert_equal 200, crowd.call({ "PATH_INFO" => "/assets/a.js" }).first, "files are there for all"
     most.times { go << true }
     threads.each(&:join)
     go << true
 
-    assert_equal 200, crowd.call({ "PATH_INFO" => "/" }).first, "there is room again"
+    assert_equal 200, crowd.call({ "PATH_INFO" => "/api/workrooms" }).first, "there is room again"
   end
 
   # Eight at once, a thousand saves: each that is taken rests on the one before it, and no other.

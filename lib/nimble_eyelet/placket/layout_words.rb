@@ -7,7 +7,6 @@
 
 require_relative "../answer/reason"
 require_relative "../answer/sentence"
-require_relative "../length/length"
 require_relative "edge"
 require_relative "place"
 require_relative "run"
@@ -131,13 +130,13 @@ module NimbleEyelet
                      instead: @run.pins.empty? ? "Add a hole, or pin one to the fullest point." : "Add a hole.")]
       end
 
-      # The search is given up after so much work; by how much the gaps of a better row could differ less is known.
+      # The search is given up after so much work; how much less another row could cost at most is known.
       def unproven(row)
         return [] if row.proven?
 
-        off = Length.at_least(Math.sqrt(row.short_of))
-        says = "So many demands leave too many rows to try them all: the gaps of another may differ less, by up to %s in all."
-        [Caution.new(rule: "evenness", says: Sentence[says, off], instead: "Take away a keep-out or a wish that is not needed.")]
+        share = (100 * row.short_of / row.cost).ceil
+        [Caution.new(rule: "evenness", instead: "Take away a keep-out or a wish that is not needed.",
+                     says: "So many demands leave too many rows to try them all: another may lie better, by up to #{share} %.")]
       end
     end
   end

@@ -29,7 +29,7 @@ module NimbleEyelet
         @mean = [Float(ends.first - starts.last) / @gaps, Float(ends.last - starts.first) / @gaps]
         @layers = layers(reach)
         @before = added(@points, @layers)
-        @after = turned(added(@points.reverse.map { |low, high| [-high, -low] }, turned(@layers)))
+        @after = from_the_end
       end
 
       # @return [Float] what any row costs at least
@@ -69,11 +69,11 @@ module NimbleEyelet
         costs
       end
 
-      # By the number of gaps that are still to come.
-      def turned(layers)
-        layers.reverse.map do |of_point|
-          of_point.is_a?(Hash) ? of_point.transform_keys { |layer| @gaps - layer } : of_point.map { |layer| @gaps - layer }
-        end
+      # The same from the row's end, by the layer counted from its beginning.
+      def from_the_end
+        points = @points.reverse.map { |low, high| [-high, -low] }
+        costs = added(points, @layers.reverse.map { |layers| layers.map { |layer| @gaps - layer } })
+        costs.reverse.map { |found| found.transform_keys { |layer| @gaps - layer } }
       end
 
       # What so many gaps between two points cost at least.
