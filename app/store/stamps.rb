@@ -5,7 +5,8 @@
 #
 #   Store::Stamps.new(db).closure("marsh-walk", 1)   # => "k3f9.41.…"
 #
-# They begin from the address, as {Workrooms} does.
+# Numbers alone come round again in a database that was put back by hand; when a plan was made, and the id of a fact, do
+# not. Stamps begin from the address, as {Workrooms} does.
 
 require_relative "errors"
 require_relative "scope"
@@ -15,7 +16,9 @@ module NimbleEyelet
     class Stamps
       OF_CLOSURE = <<~SQL
         concat_ws('.', (SELECT id FROM identity), c.version, m.revision, w.revision, md5(g.name),
-          (SELECT max(j.seq) FROM journal j WHERE j.workroom_id = w.id),
+          (SELECT extract(epoch FROM r.made_at) FROM revisions r
+            WHERE r.workroom_id = w.id AND r.closure_id = c.id AND r.number = c.position),
+          (SELECT j.id FROM journal j WHERE j.workroom_id = w.id ORDER BY j.seq DESC LIMIT 1),
           (SELECT md5(string_agg(s.id || ':' || s.revision, ' ' ORDER BY s.id)) FROM stabilisers s
             WHERE s.workroom_id = w.id AND s.removed_at IS NULL))
       SQL

@@ -129,6 +129,25 @@ class StartTest < AppTest
     refute_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
   end
 
+  # Each connection may be answered by either process; what one has saved the other says, whatever it remembers.
+  def test_two_processes_on_one_database_answer_alike
+    io = start(WEB_CONCURRENCY: "2")
+    until_it_answers(io)
+    workers = Dir["/proc/[0-9]*/cmdline"].count { |file| File.read(file).include?("cluster worker") && parent(file) == io.pid }
+
+    assert_equal 2, workers
+    seen = JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body)["version"]
+    (19..24).each do |width|
+      saved = ask("/api/workrooms/marsh-walk/closures/1/plan", Net::HTTP::Patch, body: { "button.diameter" => width.to_s }, seen: seen)
+      seen = JSON.parse(saved.body)["version"]
+      shown = Array.new(6) { JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body) }
+
+      assert_equal([[seen, "#{width} mm"]], shown.map { |found| [found["version"], found["plan"]["button.diameter"]["text"]] }.uniq)
+    end
+  end
+
+  def parent(file) = File.read(file.sub("cmdline", "stat")).sub(/\(.*\)/, "").split[2].to_i
+
   def test_nonsense_in_the_environment_is_said_in_one_line
     io = start(PORT: "lots")
 
@@ -136,6 +155,13 @@ class StartTest < AppTest
     io = start(DATABASE_URL: "postgres://nobody@127.0.0.1:1/nothing")
 
     assert_match(/\AThe database does not start: .+\n\z/, io.read)
+    { { DATABASE_URL: "rubbish" } => "no address of a PostgreSQL", { NIMBLE_EYELET_VAR: "/proc/none" } => "cannot be used",
+      { WEB_CONCURRENCY: "many" } => "number of server processes" }.each do |around, why|
+      said = start(**around).readlines
+
+      assert_equal 1, said.size, said.join
+      assert_includes said.first, why
+    end
   end
 
   def test_the_database_goes_away_and_comes_back

@@ -6,6 +6,7 @@ import type { components, paths } from './schema';
 type Schemas = components['schemas'];
 export type Closure = Schemas['Closure'];
 export type Plan = Schemas['Plan'];
+export type PreviewOf = Schemas['Preview'];
 export type PlanChange = Schemas['PlanChange'];
 export type Sheet = Schemas['Sheet'];
 export type Workroom = Schemas['Workroom'];

@@ -1,10 +1,16 @@
 // Preview shows what a change would make of a closure while something is dragged. Only the newest
 // wish is asked for; an answer that was overtaken is shown all the same, as long as something is
 // dragged. Without an answer there is no preview: what is dropped is kept and saved later.
-import type { Closure, PlanChange } from '../api/client';
+import type { Closure, PlanChange, PreviewOf } from '../api/client';
 
 /** A closure as it would be, and what became of its holes. */
 export type Previewed = Closure & { moved: string | null };
+/** A preview laid over what is saved: it says only what the table shows. */
+export function over(saved: Closure, { plan, moved, sheet }: PreviewOf): Previewed {
+  const stages = saved.sheet.stages.map((stage) => sheet.stages.find((s) => s.word === stage.word) ?? stage);
+  return { ...saved, plan, moved, sheet: { ...saved.sheet, ...sheet, stages } };
+}
+
 type Ask = (changes: PlanChange) => Promise<Previewed | undefined>;
 
 export class Preview {

@@ -1,10 +1,9 @@
 // ClosureWork holds one closure as somebody works on it: what is saved, what was typed, what was
 // done, and the way all of it is saved: one request at a time, again when the server cannot be
 // reached, merged when it was saved elsewhere in between.
-import { ask, type Answer } from '../api/ask';
+import type { Answer } from '../api/ask';
 import { keep, recall, uuid } from '../api/browser_store';
 import {
-  client,
   planText,
   type Closure,
   type ListPath,
@@ -16,7 +15,8 @@ import { announce } from '../ui/announce.svelte';
 import { Draft, type Entry, type Row, type Value } from './draft.svelte';
 import { conflicts, type Conflict } from './merge';
 import { Outbox, type Deed, type Fact } from './outbox.svelte';
-import { Preview, type Previewed } from './preview.svelte';
+import { over, Preview, type Previewed } from './preview.svelte';
+import { Requests } from './requests';
 
 /** What the browser keeps of a closure. */
 type Kept = { entries: Record<string, Entry>; deeds: Deed[] };
@@ -41,6 +41,7 @@ export class ClosureWork {
   readonly draft: Draft;
   readonly outbox: Outbox;
   readonly preview: Preview;
+  private readonly requests: Requests;
 
   private written: string[] = [];
   private wroteDeeds = false;
@@ -61,18 +62,16 @@ export class ClosureWork {
     this.written = this.draft.paths;
     this.wroteDeeds = !this.outbox.empty;
     this.preview = new Preview((changes) => this.askPreview(changes));
+    this.requests = new Requests(slug, id);
   }
 
   private get key(): string {
     return `typed:${this.slug}:${this.id}`;
   }
 
-  private get path() {
-    return { slug: this.slug, id: this.id };
-  }
-
-  private get match() {
-    return { 'If-Match': `"${this.closure?.version ?? ''}"` };
+  /** What was seen, and what is typed rests on. */
+  private get version(): string {
+    return this.closure?.version ?? '';
   }
 
   /** Something typed or done that the server has not confirmed. */
@@ -99,9 +98,7 @@ export class ClosureWork {
   }
 
   async load(): Promise<void> {
-    const answer = await this.try(() =>
-      ask(client.GET('/api/workrooms/{slug}/closures/{id}', { params: { path: this.path } })),
-    );
+    const answer = await this.try(() => this.requests.read());
     if (answer?.kind === 'data') this.take(answer.data);
     else if (answer?.status === 404) this.missing = true;
     if (this.unsaved) this.saveSoon(0);
@@ -194,11 +191,7 @@ export class ClosureWork {
 
   async bringBack(number: number): Promise<void> {
     await this.save();
-    const params = { path: { ...this.path, number }, header: this.match };
-    await this.settle(
-      () => ask(client.POST('/api/workrooms/{slug}/closures/{id}/history/{number}', { params })),
-      'Brought back.',
-    );
+    await this.settle(() => this.requests.bringBack(number, this.version), 'Brought back.');
   }
 
   resolve(conflict: Conflict, mine: boolean): void {
@@ -232,15 +225,8 @@ export class ClosureWork {
   private async askPreview(changes: PlanChange): Promise<Previewed | undefined> {
     const saved = this.closure;
     const places = saved?.sheet.placket?.holes.map((hole) => hole.at.mm) ?? [];
-    const params = { path: this.path };
-    const body = { changes, places, station: this.station };
-    const answer = await ask(client.POST('/api/workrooms/{slug}/closures/{id}/preview', { params, body }));
-    if (answer.kind !== 'data' || !saved) return undefined;
-    const { plan, moved, sheet } = answer.data;
-    const stages = saved.sheet.stages.map(
-      (stage) => sheet.stages.find((s) => s.word === stage.word) ?? stage,
-    );
-    return { ...saved, plan, moved, sheet: { ...saved.sheet, ...sheet, stages } };
+    const answer = await this.requests.preview(changes, places, this.station);
+    return answer.kind === 'data' && saved ? over(saved, answer.data) : undefined;
   }
 
   /** Writes what is unsaved beside what other tabs have written, and takes back only our own. */
@@ -262,10 +248,7 @@ export class ClosureWork {
     if (!body) return false;
     const entries = $state.snapshot(this.draft.entries);
     const sent = Object.fromEntries(Object.entries(entries).filter(([path]) => paths.includes(path)));
-    const params = { path: this.path, header: this.match };
-    const answer = await this.try(() =>
-      ask(client.PATCH('/api/workrooms/{slug}/closures/{id}/plan', { params, body })),
-    );
+    const answer = await this.try(() => this.requests.change(body, this.version));
     if (!answer) return false;
     if (answer.kind === 'refused' && answer.status >= 500) return this.broke(paths);
     if (answer.kind === 'refused') return this.refuse(answer.status, answer.problem, paths);
@@ -309,7 +292,7 @@ export class ClosureWork {
   private async sendDeed(): Promise<boolean> {
     const deed = this.outbox.next;
     if (!deed) return false;
-    const answer = await this.try(() => this.perform(deed));
+    const answer = await this.try(() => this.requests.tell(deed, this.version));
     if (!answer) return false;
     if (answer.kind === 'data') {
       this.outbox.done();
@@ -324,43 +307,16 @@ export class ClosureWork {
     return true;
   }
 
-  private async perform(deed: Deed): Promise<Answer<Closure | { id: string }>> {
-    const { slug, id } = this.path;
-    const header = this.match;
-    switch (deed.kind) {
-      case 'fact': {
-        const body = { ...deed.fact, happened_at: deed.at, sent_at: new Date().toISOString() };
-        const params = { path: { slug, entry: deed.id } };
-        return ask(client.PUT('/api/workrooms/{slug}/journal/{entry}', { params, body }));
-      }
-      case 'settle': {
-        const params = { path: { slug, id, stage: deed.stage }, header };
-        const address = '/api/workrooms/{slug}/closures/{id}/settled/{stage}';
-        return ask(deed.settled ? client.PUT(address, { params }) : client.DELETE(address, { params }));
-      }
-      case 'accept': {
-        const params = { path: { slug, id, entry: deed.entry }, header };
-        return ask(client.PUT('/api/workrooms/{slug}/closures/{id}/accepted/{entry}', { params }));
-      }
-    }
-  }
-
   /** A fact answers only what it is: how far the work is by now is looked at once all are told. */
   private async look(): Promise<void> {
-    const answer = await ask(
-      client.GET('/api/workrooms/{slug}/closures/{id}', { params: { path: this.path } }),
-    );
+    const answer = await this.requests.read();
     if (answer.kind === 'data') this.take(answer.data);
   }
 
   private async move(direction: 'undo' | 'redo', what: string): Promise<void> {
     await this.save();
-    const params = { path: this.path, header: this.match };
     const words = direction === 'undo' ? 'Undone' : 'Done again';
-    await this.settle(
-      () => ask(client.POST(`/api/workrooms/{slug}/closures/{id}/${direction}`, { params })),
-      `${words}: ${what}.`,
-    );
+    await this.settle(() => this.requests.move(direction, this.version), `${words}: ${what}.`);
   }
 
   private async settle(call: () => Promise<Answer<Closure>>, says: string): Promise<void> {

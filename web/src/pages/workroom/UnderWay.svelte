@@ -1,25 +1,12 @@
 <script lang="ts">
   // "Where was I?": what is under way, each with its small run, its next step and one button to go on; and the
   // machines with anything left set on them.
-  import { createQuery } from '@tanstack/svelte-query';
-  import { read } from '../../api/ask';
-  import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import SmallRun from '../../ui/SmallRun.svelte';
+  import { underWay } from './under_way';
 
-  /** Said once it is known, or known that nobody says: what stands below would move. */
-  let { known = $bindable() }: { known: boolean } = $props();
-
-  const asked = createQuery(() => ({
-    queryKey: ['under-way', workroom.slug],
-    queryFn: () =>
-      read(client.GET('/api/workrooms/{slug}/under-way', { params: { path: { slug: workroom.slug } } })),
-    enabled: workroom.slug !== '',
-  }));
+  const asked = underWay();
   let found = $derived(asked.data);
-  $effect(() => {
-    known = asked.isFetched || asked.failureCount > 0;
-  });
 </script>
 
 {#if found && found.closures.length > 0}

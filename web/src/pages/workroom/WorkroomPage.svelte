@@ -10,15 +10,18 @@
   import FirstMoves from './FirstMoves.svelte';
   import NameForm from './NameForm.svelte';
   import TakeInForm from './TakeInForm.svelte';
+  import { underWay } from './under_way';
   import UnderWay from './UnderWay.svelte';
 
   let failed = $state('');
   /** The closure taken out last: it can be put back at once. */
   let removed = $state.raw<{ id: number; name: string }>();
   let back = $state<HTMLButtonElement>();
-  /** What is under way is known: all of the page is shown at once, so that nothing moves under the eye. */
-  let known = $state(false);
-  let shown = $derived((known && workroom.catalogue !== undefined) || workroom.failed);
+  const under = underWay();
+  /** All of the page is shown at once, so that nothing moves under the eye. */
+  let shown = $derived(
+    workroom.failed || (workroom.catalogue !== undefined && (under.isFetched || under.failureCount > 0)),
+  );
   let garments = $derived(workroom.data?.garments ?? []);
   let machines = $derived(workroom.data?.machines ?? []);
 
@@ -73,7 +76,7 @@
           <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
         </p>
       {/if}
-      <UnderWay bind:known />
+      <UnderWay />
       {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
       {#each garments as item (item.id)}
         <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">

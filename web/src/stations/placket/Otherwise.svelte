@@ -3,12 +3,13 @@
   // asked for when this station is looked at, and again when the plan or what is sewn is another.
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
-  import { client, type Closure, type Reason } from '../../api/client';
+  import { client, type Closure } from '../../api/client';
   import type { ClosureWork } from '../../closure/work.svelte';
+  import Because from '../../ui/Because.svelte';
   import SmallRun from '../../ui/SmallRun.svelte';
 
-  type Props = { work: ClosureWork; closure: Closure; sewn: number; because: Reason[] };
-  let { work, closure, sewn, because = $bindable() }: Props = $props();
+  type Props = { work: ClosureWork; closure: Closure; sewn: number };
+  let { work, closure, sewn }: Props = $props();
 
   let plan = $derived(closure.plan);
   const found = createQuery(() => ({
@@ -22,10 +23,6 @@
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   }));
-
-  $effect(() => {
-    because = found.data?.because ?? [];
-  });
 
   function choose(count: number, pattern: string): void {
     work.typeAll({ 'placket.count': String(count), 'placket.count_most': '', 'placket.pattern': pattern });
@@ -64,3 +61,6 @@
     </li>
   {/each}
 </ul>
+{#if found.data?.because.length}
+  <div class="mt-2"><Because reasons={found.data.because} title="How even" /></div>
+{/if}

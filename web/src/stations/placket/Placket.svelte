@@ -6,7 +6,6 @@
   import Pick from '../../closure/Pick.svelte';
   import Rows from '../../closure/Rows.svelte';
   import type { StationProps } from '../../closure/station';
-  import type { Reason } from '../../api/client';
   import Otherwise from './Otherwise.svelte';
 
   let { work, closure, sheet, picked, pick }: StationProps = $props();
@@ -30,9 +29,6 @@
       name: ['near, a little', 'near', 'near, strongly'][index] ?? '',
     })),
   ];
-
-  /** What only solving for other counts can say. */
-  let because = $state.raw<Reason[]>([]);
 
   $effect(() => {
     document.getElementById(`mark-${picked}`)?.scrollIntoView({ block: 'nearest' });
@@ -227,11 +223,11 @@
     </p>
   {/if}
 
-  <Otherwise {work} {closure} sewn={layout.holes.filter((hole) => hole.sewn).length} bind:because />
+  <Otherwise {work} {closure} sewn={layout.holes.filter((hole) => hole.sewn).length} />
 
   <div class="mt-5 grid gap-6 xl:grid-cols-2">
     <div>
-      <Because reasons={[...layout.because, ...because]} />
+      <Because reasons={layout.because} />
       {#if layout.binding.length > 0}
         <p class="mt-2 max-w-prose text-[0.95rem]">
           What holds them where they are: {layout.binding.join('; ')}.

@@ -1,0 +1,16 @@
+// What is under way in the workroom somebody is in: asked for once, whoever shows it.
+import { createQuery } from '@tanstack/svelte-query';
+import { read } from '../../api/ask';
+import { client } from '../../api/client';
+import { workroom } from '../../api/workroom.svelte';
+
+export function underWay() {
+  return createQuery(() => {
+    const { slug } = workroom;
+    return {
+      queryKey: ['under-way', slug],
+      queryFn: () => read(client.GET('/api/workrooms/{slug}/under-way', { params: { path: { slug } } })),
+      enabled: slug !== '',
+    };
+  });
+}
