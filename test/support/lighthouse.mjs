@@ -1,5 +1,5 @@
 // Looks at pages of a running application as Lighthouse does, on a desktop and on a phone, and writes one line of JSON for
-// each: node lighthouse.mjs http://127.0.0.1:4567 /w/marsh-walk /w/marsh-walk/closures/1/opening …
+// each; a page elsewhere is written out in full: node lighthouse.mjs http://127.0.0.1:4567 /w/marsh-walk /w/marsh-walk/closures/1/opening …
 import { createRequire } from 'node:module';
 
 const require = createRequire(new URL('../../web/package.json', import.meta.url));
@@ -9,13 +9,13 @@ const { default: lighthouse, desktopConfig } = await import(require.resolve('lig
 const [origin, ...paths] = process.argv.slice(2);
 const FLAGS =
   '--headless=new --no-sandbox --disable-gpu --no-first-run --disable-background-networking --disable-component-update --disable-sync';
-const AUDITS = ['cumulative-layout-shift', 'total-blocking-time', 'largest-contentful-paint', 'total-byte-weight'];
+const AUDITS = ['cumulative-layout-shift', 'total-blocking-time', 'mainthread-work-breakdown'];
 
 const chrome = await launch({ chromePath: '/usr/bin/chromium', chromeFlags: FLAGS.split(' ') });
 try {
   for (const path of paths) {
     for (const [device, config] of [['desktop', desktopConfig], ['phone', undefined]]) {
-      const { lhr } = await lighthouse(origin + path, { port: chrome.port, logLevel: 'error', output: 'json' }, config);
+      const { lhr } = await lighthouse(new URL(path, origin).href, { port: chrome.port, logLevel: 'error', output: 'json' }, config);
       const scores = Object.fromEntries(
         Object.values(lhr.categories).map(({ id, score }) => [id, Math.round((score ?? 0) * 100)]),
       );

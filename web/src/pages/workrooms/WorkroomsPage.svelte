@@ -54,47 +54,52 @@
   <p class="mt-1 max-w-prose text-secondary">
     A workroom has its own garments, machines, shelves and habits; nothing of one shows in another.
   </p>
-  <ul class="mt-5">
-    {#each all.data?.workrooms ?? [] as room (room.slug)}
-      <li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-dashed border-base-300 py-2">
-        <a class="grow text-xl wrap-anywhere hover:underline" href="/w/{room.slug}"
-          >{room.name}{#if room.sample}<span class="text-base text-secondary"
-              >, the sample to try things on</span
-            >{/if}</a
-        >
-        <button class="btn btn-ghost btn-sm" aria-label="Put away {room.name}" onclick={() => putAway(room)}
-          >Put away</button
-        >
-      </li>
-    {:else}
-      {#if all.data}<li class="text-secondary">None is open. Begin your own, or lay the sample out.</li>{/if}
-    {/each}
-  </ul>
-  {#if all.data && !sample}
-    <button class="btn mt-3" onclick={async () => enter(await ask(client.POST('/api/workrooms/sample')))}
-      >Lay the sample out fresh</button
-    >
-  {/if}
-  <form class="mt-8 max-w-md border-l-4 border-primary pl-4" onsubmit={begin}>
-    <h2 class="text-xl font-semibold">Begin your own workroom</h2>
-    <p class="text-sm text-secondary">It begins empty: your own machine, your own garments.</p>
-    <div class="mt-3">
-      <FormField label="What it is called" bind:value={name} fault={faults['workroom.name'] ?? ''} wide />
-    </div>
-    <button class="btn mt-3 btn-primary">Begin it</button>
-  </form>
-  {#if all.data && all.data.put_away.length > 0}
-    <h2 class="mt-8 text-xl font-semibold">Put away</h2>
-    <p class="text-sm text-secondary">Kept for thirty days.</p>
-    <ul class="mt-1">
-      {#each all.data.put_away as room (room.slug)}
-        <li class="flex flex-wrap items-center gap-x-4 border-b border-dashed border-base-300 py-1.5">
-          <span class="grow wrap-anywhere">{room.name}</span>
-          <button class="btn btn-sm" aria-label="Take {room.name} back" onclick={() => takeBack(room)}
-            >Take it back</button
+  <!-- All at once, so that nothing moves under the eye. -->
+  {#if all.data || all.failureCount}
+    <ul class="mt-5">
+      {#each all.data?.workrooms ?? [] as room (room.slug)}
+        <li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-dashed border-base-300 py-2">
+          <a class="grow text-xl wrap-anywhere hover:underline" href="/w/{room.slug}"
+            >{room.name}{#if room.sample}<span class="text-base text-secondary"
+                >, the sample to try things on</span
+              >{/if}</a
+          >
+          <button class="btn btn-ghost btn-sm" aria-label="Put away {room.name}" onclick={() => putAway(room)}
+            >Put away</button
           >
         </li>
+      {:else}
+        {#if all.data}<li class="text-secondary">
+            None is open. Begin your own, or lay the sample out.
+          </li>{/if}
       {/each}
     </ul>
+    {#if all.data && !sample}
+      <button class="btn mt-3" onclick={async () => enter(await ask(client.POST('/api/workrooms/sample')))}
+        >Lay the sample out fresh</button
+      >
+    {/if}
+    <form class="mt-8 max-w-md border-l-4 border-primary pl-4" onsubmit={begin}>
+      <h2 class="text-xl font-semibold">Begin your own workroom</h2>
+      <p class="text-sm text-secondary">It begins empty: your own machine, your own garments.</p>
+      <div class="mt-3">
+        <FormField label="What it is called" bind:value={name} fault={faults['workroom.name'] ?? ''} wide />
+      </div>
+      <button class="btn mt-3 btn-primary">Begin it</button>
+    </form>
+    {#if all.data && all.data.put_away.length > 0}
+      <h2 class="mt-8 text-xl font-semibold">Put away</h2>
+      <p class="text-sm text-secondary">Kept for thirty days.</p>
+      <ul class="mt-1">
+        {#each all.data.put_away as room (room.slug)}
+          <li class="flex flex-wrap items-center gap-x-4 border-b border-dashed border-base-300 py-1.5">
+            <span class="grow wrap-anywhere">{room.name}</span>
+            <button class="btn btn-sm" aria-label="Take {room.name} back" onclick={() => takeBack(room)}
+              >Take it back</button
+            >
+          </li>
+        {/each}
+      </ul>
+    {/if}
   {/if}
 </Page>
