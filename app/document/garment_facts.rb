@@ -20,6 +20,10 @@ module NimbleEyelet
       # What every test hole says it was sewn with.
       SEWN_WITH = { "opening.length" => Hash, "recipe.stitch_width" => Hash, "recipe.stitch_length" => Hash,
                     "recipe.tension" => String, "recipe.stabiliser" => String }.freeze
+      # What may have been seen on one.
+      SEEN = { "symptoms" => ->(seen) { seen.is_a?(Array) }, "measured" => ->(seen) { seen.to_s.match?(Form::JournalForm::LENGTH) },
+               "passes" => ->(seen) { Swatches::PASSES.key?(seen) }, "again" => ->(seen) { seen.to_s.match?(Form::JournalForm::UUID) },
+               "looks" => ->(seen) { seen.is_a?(Hash) && seen.values.all?(String) } }.freeze
       FORMS = { "id" => Form::JournalForm::UUID, "about" => Form::JournalForm::UUID, "step" => /\A[a-z0-9_-]{1,60}\z/,
                 "at" => Form::JournalForm::LENGTH, "opening" => Form::JournalForm::LENGTH }.freeze
       NEEDED = { "withdrawal" => %w[about], "hole_sewn" => %w[at opening], "step" => %w[step] }.freeze
@@ -31,7 +35,7 @@ module NimbleEyelet
       # @raise [Refusal, KeyError, ArgumentError]
       def self.entry(kept)
         data = kept["data"].to_h
-        seen = data.slice("passes", "measured", "symptoms")
+        seen = data.slice("passes", "measured", "symptoms", "looks", "again")
         sound = { "id" => kept.fetch("id"), "kind" => kept.fetch("kind"), "about" => kept["about"], "step" => kept["step"],
                   "at" => kept["at"], "opening" => kept["opening"], "happened_at" => kept.fetch("happened_at"),
                   "moves" => figures(kept["moves"]).slice(*MACHINE_PARTS.keys),
@@ -56,10 +60,7 @@ module NimbleEyelet
       end
 
       def self.check_seen(data)
-        raise KeyError, "symptoms" unless data["symptoms"].nil? || data["symptoms"].is_a?(Array)
-        raise KeyError, "measured" unless data["measured"].nil? || data["measured"].to_s.match?(Form::JournalForm::LENGTH)
-        raise KeyError, "passes" unless data["passes"].nil? || Swatches::PASSES.key?(data["passes"])
-
+        SEEN.each { |name, sound| raise KeyError, name unless data[name].nil? || sound.call(data[name]) }
         SEWN_WITH.each { |path, kind| raise KeyError, path unless data["with"][path].is_a?(kind) }
       end
 

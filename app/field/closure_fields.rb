@@ -69,7 +69,7 @@ module NimbleEyelet
 
       habit("opening.school", "school", Opening::SCHOOLS),
       row("opening.allowance", :length, "fixed allowance", initial: "3"),
-      row("opening.correction", :length, "set beyond what is wanted", initial: "0"),
+      open("opening.correction", :length, "set beyond what is wanted"),
       open("opening.ease", :length, "ease", habit: true),
       habit("opening.ruler", "rounded up to", RULERS),
       row("opening.clicks", :whole, "clicks", initial: "1"),
@@ -103,8 +103,10 @@ module NimbleEyelet
       open("recipe.stitch_width", :length, "stitch width", dial: true),
       open("recipe.stitch_length", :length, "stitch length", dial: true),
       open("recipe.tension", :decimal, "top tension"),
+      open("recipe.balance", :signed, "balance", help: "Notches from the middle, toward the bead that is sewn toward you."),
       open("recipe.stabiliser", :text, "stabiliser"),
       open("recipe.needle_size", :whole, "needle"),
+      habit("recipe.pace", "changed between two test holes", Swatches::PACES),
 
       habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
       open("attach.stitches", :whole, "stitches a pair"),

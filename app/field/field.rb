@@ -8,7 +8,7 @@
 require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
-  # kind - Symbol: :length, :choice, :whole, :decimal, :outline, :tex, :flag or :text
+  # kind - Symbol: :length, :choice, :whole, :signed, :decimal, :outline, :tex, :flag or :text
   # optional - Boolean, may be left empty for the rules or the house to decide
   # choices - Array<String> or nil; limit - Typing::Limit or nil; initial - String, what it begins with, as typed
   # habit - Boolean, left empty the house decides; label, help - String
@@ -73,6 +73,11 @@ module NimbleEyelet
       outline: ->(field, text, unit) { Outline.read(text, unit: unit, field: field.path) },
       whole: lambda do |field, text, _|
         text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refusal.field(field.path, text, "Write a whole number, such as 7."))
+      end,
+      signed: lambda do |field, text, _|
+        raise Refusal.field(field.path, text, "Write a whole number, such as 1 or -1.") unless text.match?(/\A[+\-−]?\d{1,3}\z/)
+
+        text.tr("−", "-").to_i
       end,
       decimal: lambda do |field, text, _|
         raise Refusal.field(field.path, text, "Write a number, such as 3.5.") unless text.match?(/\A\d{1,5}([.,]\d{1,4})?\z/)

@@ -42,6 +42,18 @@ module NimbleEyelet
                           swatch: kind == "swatch" ? swatch(body) : nil)
       end
 
+      # A test hole that a machine reports by itself.
+      #
+      # @param id [String]
+      # @param with [Hash{String => Object}] what it was sewn with
+      # @param report [Device::SewnReport]
+      # @param again [String, nil] the one that is looked at again
+      # @return [Sewing::Entry]
+      def simulated(id, with, report, again: nil)
+        seen = { passes: report.passes, measured: report.measured, symptoms: [], looks: report.looks, again: again }
+        Sewing::Entry.new(id: id, kind: "swatch", happened_at: @now, done_with: with, swatch: sewn(with, **seen))
+      end
+
       private
 
       # Whose clock is wrong does not matter: only how long ago it was, when it was sent, does.
@@ -81,13 +93,16 @@ module NimbleEyelet
       def swatch(body)
         set = values("with", body["with"])
         measured = body["measured"].to_s.strip
+        sewn(set, passes: body["passes"], symptoms: body.fetch("symptoms", []).uniq, looks: body.fetch("looks", {}), note: note(body),
+                  again: body["again"]&.downcase,
+                  measured: measured.empty? ? nil : Typing::Notation.read(measured, unit: @unit, field: "swatch.measured"))
+      end
+
+      def sewn(set, **seen)
         Swatches::Swatch.new(
-          passes: body["passes"], symptoms: body.fetch("symptoms", []).uniq,
-          measured: measured.empty? ? nil : Typing::Notation.read(measured, unit: @unit, field: "swatch.measured"),
           opening: set.fetch("opening.length"), stitch_width: set.fetch("recipe.stitch_width"),
           stitch_length: set.fetch("recipe.stitch_length"), tension: set.fetch("recipe.tension").to_r,
-          stabiliser: set.fetch("recipe.stabiliser"), note: note(body),
-          sewn_with: set
+          stabiliser: set.fetch("recipe.stabiliser"), sewn_with: set, **seen
         ).validate
       rescue KeyError => e
         raise Refusal.field("journal.with", e.key.to_s, "A test hole says what it was sewn with.")

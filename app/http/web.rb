@@ -21,6 +21,7 @@ require_relative "../route/print"
 require_relative "../route/shelf"
 require_relative "../route/stash"
 require_relative "../route/stitch"
+require_relative "../route/swatch"
 require_relative "../route/workroom"
 require_relative "../store/database"
 require_relative "../store/errors"
@@ -57,6 +58,7 @@ module NimbleEyelet
       register Route::PrintRoutes
       register Route::MachineRoutes
       register Route::StitchRoutes
+      register Route::SwatchRoutes
       register Route::GarmentRoutes
       register Route::ShelfRoutes
       register Route::StashRoutes

@@ -173,7 +173,10 @@ module NimbleEyelet
         def accepted(closure, entry)
           raise Store::Missing unless closure.facts.swatches.any? { |swatch| swatch.id == entry }
 
-          settled(closure, ACCEPTING).with(accepted: entry)
+          # What it was sewn with holds for the row.
+          swatch = closure.facts.swatches.find { |one| one.id == entry }
+          held = closure.with(plan: closure.plan.changed(Frozen.held_by(swatch)).with(accepted: entry))
+          settled(held, ACCEPTING)
         end
 
         def settled(closure, stages)

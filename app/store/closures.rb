@@ -25,17 +25,20 @@ module NimbleEyelet
     # version - String, rising with every write of the plan; position - Integer, number of the revision shown
     # undo_changes, redo_changes - Array<Hash> of what the next undo or redo changes, or nil where there is nowhere to go
     # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
+    # earlier - Array<Swatches::EarlierSwatch> of other closures; stands_in - Boolean, what is sewn on the stand-in teaches too
     class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan, :entries,
-                             :ledger, :house)
+                             :ledger, :house, earlier: [], stands_in: false)
       # @return [Symbol] the one it was made in
       def unit = plan.unit.to_sym
 
       # @return [Sewing::Facts]
-      def facts = Sewing::Facts.of(entries)
+      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in)
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)
-      private_constant :SHEETS
+      # What test holes amount to, whatever else of the plan is changed.
+      LESSONS = Memo.new(256)
+      private_constant :SHEETS, :LESSONS
 
       # @return [Sheet]
       def sheet = worked_out(plan.in(house))
@@ -47,11 +50,28 @@ module NimbleEyelet
 
       private
 
-      def worked_out(plan) = SHEETS.of([plan, facts]) { Sheet.of(plan, facts) }
+      def worked_out(plan) = facts.then { |facts| SHEETS.of([plan, facts]) { Sheet.of(plan, facts, memory: LESSONS) } }
     end
 
     class Closures
       HISTORY = 200
+      # What earlier test holes are known by: so many of the same machine, and of others.
+      MOST_EARLIER = 40
+      EARLIER_DATA = <<~SQL
+        jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', j.happened_at, 'data', j.data)
+      SQL
+      STANDS = "NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)"
+      EARLIER = <<~SQL.freeze
+        (SELECT #{EARLIER_DATA} AS swatch, j.happened_at FROM journal j
+          WHERE j.workroom_id = c.workroom_id AND j.kind = 'swatch' AND j.machine_id = c.machine_id AND j.closure_id <> c.id
+            AND j.happened_at > COALESCE(m.learned_from, '-infinity') AND #{STANDS}
+          ORDER BY j.happened_at DESC LIMIT #{MOST_EARLIER})
+        UNION ALL
+        (SELECT #{EARLIER_DATA}, j.happened_at FROM swatch_book b JOIN journal j ON j.workroom_id = b.workroom_id AND j.id = b.entry
+          WHERE b.workroom_id = c.workroom_id AND b.machine_id <> c.machine_id AND b.closure_id <> c.id AND #{STANDS}
+          ORDER BY b.sewn_at DESC LIMIT #{MOST_EARLIER / 2})
+      SQL
+
       # A closure with all that belongs to it, in one statement and so from one moment.
       EVERYTHING = <<~SQL.freeze
         SELECT c.*, g.name AS garment_name, (SELECT id FROM identity) AS identity,
@@ -62,6 +82,7 @@ module NimbleEyelet
           #{MachineRows::JSON_OBJECT}::text AS machine,
           (SELECT jsonb_agg(#{JournalRows::JSON_OBJECT} ORDER BY j.happened_at, j.seq)
              FROM journal j WHERE j.workroom_id = c.workroom_id AND j.closure_id = c.id)::text AS entries,
+          (SELECT jsonb_agg(e.swatch ORDER BY e.happened_at DESC) FROM (#{EARLIER}) e)::text AS earlier,
           (SELECT jsonb_object_agg(s.part, s.state) FROM (
              SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
               WHERE v.workroom_id = c.workroom_id AND v.machine_id = c.machine_id
@@ -177,8 +198,13 @@ module NimbleEyelet
         here = parse(row[:here])
         Closure.new(id: row[:id], garment_id: row[:garment_id], garment_name: row[:garment_name], version: "#{row[:identity]}.#{row[:version]}",
                     position: row[:position], undo_changes: here["parent"] && here["changes"], redo_changes: row[:following] && parse(row[:following]),
-                    plan: plan(row), entries: (row[:entries] ? parse(row[:entries]) : []).map { |entry| JournalRows.entry(entry) },
+                    plan: plan(row), stands_in: @workroom.sample?, **happened(row),
                     ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))
+      end
+
+      def happened(row)
+        entries, earlier = row.values_at(:entries, :earlier).map { |rows| rows ? parse(rows) : [] }
+        { entries: entries.map { |entry| JournalRows.entry(entry) }, earlier: JournalRows.earlier(earlier) }
       end
 
       def parse(text) = JSON.parse(text.to_s, decimal_class: BigDecimal)

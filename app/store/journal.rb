@@ -11,6 +11,7 @@ require_relative "../field/field"
 require_relative "../field/plain_value"
 require_relative "errors"
 require_relative "journal_rows"
+require_relative "swatch_words"
 
 module NimbleEyelet
   module Store
@@ -26,7 +27,15 @@ module NimbleEyelet
         m AS (
           INSERT INTO moves (workroom_id, entry, part, machine_id, state, happened_at, seq)
           SELECT e.workroom_id, e.id, t.key, e.machine_id, NULLIF(t.value, 'null'::jsonb), e.happened_at, e.seq
-            FROM e, jsonb_each(e.moves) AS t WHERE e.machine_id IS NOT NULL AND NOT e.imported)
+            FROM e, jsonb_each(e.moves) AS t WHERE e.machine_id IS NOT NULL AND NOT e.imported),
+        b AS (
+          INSERT INTO swatch_book (workroom_id, entry, closure_id, machine_id, sewn_at, verdict, cloth_kind, foot, style, simulated, words)
+          SELECT e.workroom_id, e.id, e.closure_id, e.machine_id, e.happened_at, e.data->>'passes', e.data->'with'->>'cloth.kind',
+                 e.data->'with'->>'recipe.foot', e.data->'with'->>'recipe.style', COALESCE(starts_with(e.data->'with'->>'machine.id', :stand_in::text), false),
+                 left(concat_ws(' ', c.name, g.name, :words::text), 4000)
+            FROM e JOIN closures c ON c.workroom_id = e.workroom_id AND c.id = e.closure_id
+            JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+           WHERE e.kind = 'swatch' AND NOT e.data ? 'again')
         SELECT id FROM e
       SQL
 
@@ -87,7 +96,8 @@ module NimbleEyelet
         { id: entry.id, kind: entry.kind, about: entry.about, step: entry.step, at: entry.at && Field.decimal(entry.at),
           opening: entry.opening && Field.decimal(entry.opening),
           moves: entry.moves.empty? ? nil : JSON.generate(PlainValue.dump_all(entry.moves)),
-          data: JSON.generate(JournalRows.data(entry)), happened_at: entry.happened_at.utc.iso8601(6) }
+          data: JSON.generate(JournalRows.data(entry)), happened_at: entry.happened_at.utc.iso8601(6),
+          stand_in: Swatches::StandIn::BEFORE, words: entry.swatch ? SwatchWords.of(entry.swatch) : "" }
       end
 
       # Whether what is kept under this id says the same; when it happened may be told a little otherwise.

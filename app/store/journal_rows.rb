@@ -17,6 +17,9 @@ module NimbleEyelet
           'opening', j.opening_mm::text, 'moves', j.moves, 'data', j.data, 'happened_at', j.happened_at)
       SQL
 
+      # What a test hole may be kept without.
+      MAY_LACK = %w[looks again].freeze
+
       # @param object [Hash{String => Object}]
       # @return [Sewing::Entry]
       def self.entry(object)
@@ -27,12 +30,21 @@ module NimbleEyelet
                           note: data["note"].to_s, swatch: object["kind"] == "swatch" ? swatch(object) : nil)
       end
 
+      # Test holes of other closures, as a statement over the journal as j gives them: newest first.
+      #
+      # @param objects [Array<Hash>, nil]
+      # @return [Array<Swatches::EarlierSwatch>]
+      def self.earlier(objects)
+        objects.to_a.map { |object| Swatches::EarlierSwatch.new(closure: object["closure"], swatch: swatch(object)) }
+      end
+
       # @return [Swatches::Swatch]
       def self.swatch(object)
         data = object["data"]
         set = PlainValue.load_all(data["with"])
         Swatches::Swatch.new(
           id: object["id"], passes: data["passes"], measured: length(data["measured"]), symptoms: data["symptoms"].to_a,
+          looks: data["looks"].to_h, again: data["again"], simulated: Swatches::StandIn.id?(set["machine.id"]),
           opening: set["opening.length"], stitch_width: set["recipe.stitch_width"], stitch_length: set["recipe.stitch_length"],
           tension: set["recipe.tension"].to_r, stabiliser: set["recipe.stabiliser"], note: data["note"].to_s, sewn_with: set,
           sewn_at: Time.iso8601(object["happened_at"]).utc.iso8601
@@ -43,7 +55,8 @@ module NimbleEyelet
       # @return [Hash{String => Object}] what of it is kept as data
       def self.data(entry)
         seen = entry.swatch&.then do |swatch|
-          { "passes" => swatch.passes, "measured" => swatch.measured && Field.decimal(swatch.measured), "symptoms" => swatch.symptoms }
+          { "passes" => swatch.passes, "measured" => swatch.measured && Field.decimal(swatch.measured), "symptoms" => swatch.symptoms,
+            "looks" => swatch.looks.empty? ? nil : swatch.looks, "again" => swatch.again }.reject { |name, value| value.nil? && MAY_LACK.include?(name) }
         end
         said = { "note" => entry.note, "with" => PlainValue.dump_all(entry.done_with) }
         { **seen.to_h, **said.reject { |_, value| value.empty? } }

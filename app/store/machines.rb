@@ -66,6 +66,26 @@ module NimbleEyelet
         end
       end
 
+      # What the machine that stands in for it is like: nobody is told.
+      #
+      # @param id [Integer]
+      # @return [Integer]
+      # @raise [Missing]
+      def stand_in(id) = @scope.standing(:machines).where(id: id).get(:stand_in) || raise(Missing)
+
+      # Whatever was learned of it up to now no longer counts; or, once more, all of it does.
+      #
+      # @param id [Integer]
+      # @param since [Time, nil]
+      # @return [MachineRecord]
+      # @raise [Missing]
+      def learn_from(id, since)
+        changed = @scope.standing(:machines).where(id: id).update(learned_from: since, revision: Sequel[:revision] + 1)
+        raise Missing if changed.zero?
+
+        find(id)
+      end
+
       # Into the waste basket.
       #
       # @raise [Missing, Stale]

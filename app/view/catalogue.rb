@@ -37,7 +37,8 @@ module NimbleEyelet
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
             second_beads: plain(SECOND_BEADS),
-          forgets: plain(FORGETS), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
+          forgets: plain(FORGETS), paces: plain(Swatches::PACES), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }),
+          scale_reads: plain(SCALE_READS),
           fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
       end
 

@@ -43,9 +43,10 @@ module NimbleEyelet
       end
 
       def self.swatch(swatch)
-        passes = Swatches::PASSES.fetch(swatch.passes).name
-        seen = swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
-        words = ["Test hole set to %s: it #{passes}", *seen].join("; ")
+        passes = swatch.passes ? "it #{Swatches::PASSES.fetch(swatch.passes).name}" : "not tried through"
+        seen = swatch.shown.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
+        hole = "#{'Simulated: ' if swatch.simulated}#{swatch.again ? 'test hole looked at again' : 'test hole'}"
+        words = ["#{hole[0].upcase}#{hole[1..]} set to %s: #{passes}", *seen].join("; ")
         swatch.measured ? Sentence["#{words}; measured %s.", swatch.opening, swatch.measured] : Sentence["#{words}.", swatch.opening]
       end
       private_class_method :says, :step, :hole, :swatch

@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
-# swatch: what to sew as a test, what was seen, and the one change to make next.
+# swatch: what to sew as a test, what was seen, what is believed by now, and what to do next.
 
 require_relative "../../lib/nimble_eyelet"
-require_relative "../field/field"
 require_relative "../field/plain_value"
+require_relative "advice"
+require_relative "figures"
+require_relative "strip"
 
 module NimbleEyelet
   module View
@@ -13,43 +15,71 @@ module NimbleEyelet
       # @param present [Presenter]
       # @return [Hash]
       def self.of(sheet, present)
-        diagnosis = sheet.diagnosis
-        { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with),
-          log: sheet.facts.swatches.map { |swatch| logged(swatch, sheet.plan, present) }.reverse,
-          change: change(diagnosis.change, present), changes: diagnosis.changes.map { |one| change(one, present) },
-          remarks: diagnosis.remarks.map { |remark| present.words(remark) }, pending: diagnosis.pending, accept: diagnosis.accept,
-          symptoms: Swatches.symptoms_of(sheet.recipe.stitched).map { |symptom| { key: symptom.key, axis: symptom.axis } } }
+        { **AdviceView.of(sheet, present), to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
+          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
+          frozen: frozen(sheet, present), pace: sheet.plan.recipe.pace,
+          looks: Swatches.looks_of(sheet.recipe.stitched).map { |look| look(look, sheet) },
+          symptoms: Swatches.further_symptoms.map { |symptom| { key: symptom.key, axis: symptom.axis } } }
       end
 
       # @return [String] for the knot
       def self.short(sheet, _present) = "#{sheet.facts.swatches.size} sewn"
 
+      # Every grade of every look as it lies at these settings, in whole micrometres.
+      #
+      # @param sheet [Sheet]
+      # @return [Array<Hash>]
+      def self.pictures(sheet)
+        thickness = sheet.plan.thread.diameter.to_f
+        LookPictures.of(sheet).map do |picture|
+          { look: picture.look, grade: picture.grade, lines: picture.lines.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
+            box: picture.box.map { |figure| figure.round(3) }, thread: thickness, cover: picture.cover.round(3), bobbin: picture.bobbin,
+            loops: picture.loops, button: picture.button, thick: picture.thick, slit: picture.slit&.round(3) }
+        end
+      end
+
+      # @return [Hash, nil] that the recipe is held by a test hole, and what is otherwise by now
+      def self.frozen(sheet, present)
+        frozen = sheet.frozen or return
+        { number: frozen.swatch.number, id: frozen.swatch.id, simulated: frozen.swatch.simulated,
+          changes: frozen.changes.map { |change| held(change, present) } }
+      end
+
+      def self.held(change, present)
+        label = Figures.label(change.path) || change.path.tr("._", " ")
+        "#{label}: #{Figures.shown(change.path, change.from, present)} → #{Figures.shown(change.path, change.to, present)}"
+      end
+
       def self.to_sew(sheet, present)
         recipe = sheet.recipe
-        { layers: "#{sheet.plan.cloth.layers} layers#{', with the interfacing' unless sheet.plan.cloth.interfacing.zero?}",
-          opening: present.length(sheet.opening), overall: present.length(sheet.overall), style: recipe.style.value.name,
-          set: present.words(sheet.setting.says),
-          stitch_width: present.dial(recipe.stitch_width.value), stitch_length: present.dial(recipe.stitch_length.value),
-          tension: present.number(recipe.tension.value), stabiliser: recipe.stabiliser.value }
+        { layers: layers(sheet.plan.cloth), opening: present.length(sheet.opening), overall: present.length(sheet.overall),
+          set: present.words(sheet.setting.says), style: recipe.style.value.name, stabiliser: recipe.stabiliser.value,
+          **dials(recipe, sheet.plan.machine, present) }
       end
+
+      def self.dials(recipe, machine, present)
+        { stitch_width: machine.width_mark(recipe.stitch_width.value), stitch_length: machine.length_mark(recipe.stitch_length.value),
+          tension: present.number(recipe.tension.value), balance: recipe.balance && present.number(recipe.balance.value) }
+      end
+
+      def self.layers(cloth) = "#{cloth.layers} layers#{', with the interfacing' unless cloth.interfacing.zero?}"
+
+      # Newest first, with what differed each time.
+      def self.log(sheet, present) = sheet.facts.swatches.map { |swatch| logged(swatch, sheet.plan, present) }.reverse
 
       def self.logged(swatch, plan, present)
-        { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured), symptoms: swatch.symptoms,
-          opening: present.length(swatch.opening), stitch_width: present.dial(swatch.stitch_width),
-          stitch_length: present.dial(swatch.stitch_length), tension: present.number(swatch.tension), stabiliser: swatch.stabiliser,
-          note: swatch.note, accepted: swatch.id == plan.accepted, sewn_at: swatch.sewn_at.to_s }
+        { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured), symptoms: swatch.shown,
+          looks: swatch.looks, opening: present.length(swatch.opening), set: present.length(swatch.hands),
+          stitch_width: present.dial(swatch.stitch_width), stitch_length: present.dial(swatch.stitch_length), balance: swatch.balance,
+          tension: present.number(swatch.tension), stabiliser: swatch.stabiliser, note: swatch.note, accepted: swatch.id == plan.accepted,
+          simulated: swatch.simulated, again: !swatch.second.nil?, sewn_at: swatch.sewn_at.to_s }
       end
 
-      def self.change(change, present)
-        change && { axis: change.axis, field: change.field, to: change.to && typed(change.to, present), says: present.words(change.says),
-                    because: present.reasons(change.because) }
+      def self.look(look, sheet)
+        question = look.key == "fit" ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question
+        { key: look.key, axis: look.axis, question: question, grades: look.grades.map { |grade| { key: grade.key, name: grade.name } } }
       end
-
-      # What has to be sent to make the change: exact, and independent of the person's unit.
-      def self.typed(value, present)
-        value.is_a?(Length) ? "#{Field.decimal(value)}mm" : present.field(value)
-      end
-      private_class_method :to_sew, :logged, :change, :typed
+      private_class_method :to_sew, :dials, :layers, :log, :logged, :look, :held
     end
   end
 end

@@ -11,8 +11,8 @@ class CoreRulesTest < CoreTest
   ALLOWED = %w[digest].freeze
 
   # What things are lies below what is done with them; a room leans only on rooms of lower floors.
-  FLOORS = [%w[value], %w[length], %w[answer], %w[typing style spacing], %w[button cloth thread machine],
-            %w[stitch opening placket], %w[recipe attach], %w[swatch], %w[sewing], %w[closure]].freeze
+  FLOORS = [%w[value], %w[length], %w[answer], %w[typing style spacing belief], %w[button cloth thread machine],
+            %w[stitch opening placket], %w[recipe attach], %w[swatch], %w[sewing], %w[closure], %w[simulation]].freeze
 
   # Every noun has its own: the lengths and counts its fields take.
   IN_EVERY_ROOM = %w[LIMITS].freeze

@@ -12,6 +12,7 @@ require_relative "../length/ruler"
 require_relative "../opening/school"
 require_relative "../placket/run"
 require_relative "../stitch/button_pattern"
+require_relative "../swatch/change"
 require_relative "../value"
 
 module NimbleEyelet
@@ -70,6 +71,12 @@ module NimbleEyelet
                          "The two sides must be marked with the hole's length in mind."),
                   option("centre", Placket::SEATS.fetch("centre"), "One mark serves the hole and the button.",
                          "The button slides down, and the overlap rides up by half a hole.")
+                ]),
+      Habit.new(path: "recipe.pace", question: "What is changed between two test holes?", begins: "one",
+                options: [
+                  option("one", Swatches::PACES.fetch("one"), "You know for certain what helped.", "Takes about one test hole in four more."),
+                  option("each", Swatches::PACES.fetch("each"), "Saves about one test hole in four: length, cover and tension show apart.",
+                         "Two things that are changed at once may be mixed up.")
                 ]),
       Habit.new(path: "attach.pattern", question: "How are four holes sewn?", begins: "two_bars",
                 options: [

@@ -46,7 +46,12 @@ module NimbleEyelet
     def sewn_on
       { "thread.fibre" => thread.fibre, "thread.tex" => Wording.decimal(thread.tex.to_r, 4), "cloth.kind" => cloth.kind,
         "cloth.weight" => cloth.weight.to_s, "cloth.thickness" => cloth.thickness, "cloth.layers" => cloth.layers.to_s,
-        "cloth.stretch" => cloth.stretch.to_s }
+        "cloth.stretch" => cloth.stretch.to_s, **called }
+    end
+
+    # What cloth, thread and machine are called, as far as they are.
+    def called
+      { "cloth.name" => cloth.name, "thread.name" => thread.name, "machine.name" => machine.name }.reject { |_, name| name.empty? }
     end
 
     # @param path [String] one of PATHS, LISTS, "machine.id" or "swatch.accepted"

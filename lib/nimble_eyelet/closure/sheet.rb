@@ -12,10 +12,13 @@
 
 require_relative "../answer/refusal"
 require_relative "../attach/attaching"
+require_relative "../length/length"
+require_relative "../length/wording"
 require_relative "../opening/cut"
 require_relative "../opening/setting"
 require_relative "../placket/layout"
 require_relative "../placket/start"
+require_relative "../recipe/density_choice"
 require_relative "../recipe/recipe"
 require_relative "../recipe/situation"
 require_relative "../sewing/facts"
@@ -23,7 +26,9 @@ require_relative "../sewing/progress"
 require_relative "../sewing/sewing_order"
 require_relative "../sewing/steps"
 require_relative "../swatch/change"
-require_relative "../swatch/diagnosis"
+require_relative "../swatch/strip"
+require_relative "frozen"
+require_relative "lessons"
 require_relative "stage"
 
 module NimbleEyelet
@@ -37,14 +42,20 @@ module NimbleEyelet
     # @return [Sewing::Facts]
     attr_reader :facts
 
+    # What remembers nothing: whatever is asked for is worked out.
+    NO_MEMORY = Object.new.tap { |none| none.define_singleton_method(:of) { |_key, &work| work.call } }.freeze
+
     # @param plan [Plan] valid, in its house
     # @param facts [Sewing::Facts]
+    # @param memory [#of] that remembers what test holes amount to, by all it hangs on
     # @return [Sheet]
-    def self.of(plan, facts = Sewing::Facts.none) = new(plan, facts)
+    def self.of(plan, facts = Sewing::Facts.none, memory: NO_MEMORY) = new(plan, facts, memory)
 
-    def initialize(plan, facts)
+    def initialize(plan, facts, memory)
       @plan = plan
       @facts = facts
+      @memory = memory
+      @lessons = Lessons.new(plan, facts, memory)
     end
 
     # Two are equal when all their parts are.
@@ -63,9 +74,12 @@ module NimbleEyelet
     def settings
       @settings ||= cut.answers.to_h do |answer|
         [answer.school.key, Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: answer.length,
-                                                ends: cut.ends, correction: @plan.opening.correction, style: style)]
+                                                ends: cut.ends, correction: correction, style: style)]
       end
     end
+
+    # @return [Length] what is set beyond the opening wanted: as was said, or as earlier closures taught
+    def correction = @plan.opening.correction || learned_correction
 
     # @return [Opening::Setting] that of the school chosen
     def setting = settings.fetch(cut.chosen.school.key)
@@ -97,14 +111,20 @@ module NimbleEyelet
     def progress = @progress ||= layout && Sewing::Progress.of(Sewing::Steps.of(order), @facts)
 
     # @return [Swatches::Diagnosis]
-    def diagnosis = @diagnosis ||= Swatches::Diagnosis.of(@facts.swatches, current)
+    def diagnosis = @diagnosis ||= @lessons.diagnosis(current)
+
+    # @return [Array<Swatches::Strip>] what is believed, as it is drawn
+    def strips = @strips ||= Swatches::Strip.all(diagnosis, @facts.swatches.select { |swatch| swatch.like?(current.set) }, current)
+
+    # @return [Frozen, nil] what the accepted test hole holds, and what is otherwise by now
+    def frozen = @frozen ||= Frozen.of(self)
 
     # Everything a test hole sewn now is sewn with: it is kept with what is seen on it.
     #
     # @return [Hash{String => Object}] value by path
     def sewn_with
-      @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.clamped" => clamped,
-                       "machine.id" => @plan.machine.id.to_s, **recipe.sewn_with, **@plan.sewn_on }.compact
+      @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.hands" => setting.hands,
+                       "setting.by" => setting.by.key, "machine.id" => @plan.machine.id.to_s, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
     end
 
     # @return [Hash{String => StageState}] of the stages this closure goes through, by word
@@ -114,7 +134,7 @@ module NimbleEyelet
 
     def situation
       Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
-                             stabilisers: @plan.stabilisers)
+                             stabilisers: @plan.stabilisers, experience: @lessons.experience)
     end
 
     def style = recipe.style.value
@@ -124,15 +144,22 @@ module NimbleEyelet
     # The foot as it is known by now: what it adds is learned from the newest hole that was measured.
     def fitted
       @fitted ||= recipe.foot.value.then do |foot|
-        foot.type.clamps && foot.allowance.nil? && learned ? foot.with(allowance: learned) : foot
+        foot.type.clamps && foot.allowance.nil? ? foot.with(allowance: @lessons.added(foot, "clamp", set: @plan.button.across, own: true)) : foot
       end
     end
 
-    def learned
-      machine = @plan.machine.id.to_s
-      @learned ||= @facts.swatches.reverse.find do |swatch|
-        swatch.allowance && swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == recipe.foot.value.kind
-      end&.allowance
+    def learned_correction
+      @learned_correction ||= begin
+        by = Opening::Setting.method_for(fitted, @plan.machine, style)
+        (by == "clamp" ? nil : @lessons.added(fitted, by, set: cut.length))&.then { |added| Length.zero - added } || Length.zero
+      end
+    end
+
+    # What the slit has to do for this button, as a test hole keeps it.
+    def asked
+      passing = cut.passing
+      { "slit.need" => passing.half_perimeter + passing.fold - passing.eye, "slit.give" => Wording.decimal(passing.give, 5),
+        "slit.slips" => passing.slips_from }
     end
 
     def laid_out
@@ -150,18 +177,46 @@ module NimbleEyelet
                               for_child: @plan.placket.usage.child)
     end
 
-    def current
-      made = { ease: cut.ease, passing: cut.passing, wanted: cut.length, ruler: cut.ruler, correction: @plan.opening.correction }
-      done = sewn_with.merge("thread.diameter" => @plan.thread.diameter)
-      Swatches::CurrentSettings.new(button: @plan.button, cloth: @plan.cloth, machine: @plan.machine, set: done, **made, **fitted_and_set)
+    def current = @current ||= current_settings
+
+    def current_settings
+      Swatches::CurrentSettings.new(
+        button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, set: @lessons.set(sewn_with),
+        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace, **of_length, **of_recipe
+      )
     end
 
-    def fitted_and_set
-      %i[foot stitch_width stitch_length tension stabiliser].to_h { |line| [line, recipe[line].value] }
-                                                            .merge(stitched: recipe.stitched, stay: recipe.stay, cover: recipe.cover)
+    def of_length
+      { ease: cut.ease, eased: cut.chosen.school.key == "passing_geometry", passing: cut.passing, wanted: cut.length, ruler: cut.ruler,
+        correction: correction, by: setting.by.key, hands: hands }
     end
 
-    # What a carriage foot is clamped on and opened to, without what it adds.
-    def clamped = (setting.figure + setting.opened if setting.by.key == "clamp")
+    # Holes of a row that is not laid out yet; and beyond which no machine is so even.
+    USUAL_ROW = 5
+    LONGEST_ROW = 12
+    private_constant :USUAL_ROW, :LONGEST_ROW
+
+    def of_recipe
+      dials = %i[stitch_width stitch_length tension stabiliser style].to_h { |line| [line, recipe[line].value] }
+      dials.merge(foot: recipe.foot.value, stitched: recipe.stitched, stay: recipe.stay, width_wanted: recipe.width_wanted,
+                  balance: recipe.notches, cover: Recipes.cover_aim(recipe.stitched, style.corded))
+    end
+
+    # What can be set beyond what is wanted, and what the hands do then.
+    def hands
+      return [[correction, setting.hands]] if setting.gives.nil?
+
+      (-HANDS_AROUND..HANDS_AROUND).map { |number| correction + (cut.ruler.finest * number) }.map do |one|
+        [one, setting.by.key == "clamp" ? clamped(one) : cut.length + one]
+      end
+    end
+    # Marks of the ruler either way.
+    HANDS_AROUND = 14
+    private_constant :HANDS_AROUND
+
+    def clamped(correction)
+      Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: cut.length, ends: cut.ends,
+                          correction: correction, style: style).hands
+    end
   end
 end

@@ -32,8 +32,8 @@ module NimbleEyelet
 
     # bands - Hash of verdict key to the shortest cut length that has it
     # held - Rational, share of the stretch that stay and cord leave; round - Boolean, an eyelet
-    # passing - Passing; ease - Length, that is added to H; correction - Length, what test holes taught to set beyond what is wanted
-    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :correction, :passing, :ease, :bands, :cautions, held: 1r, round: false)
+    # passing - Passing; ease - Length, that is added to H
+    class Cut < Value.of(:answers, :chosen, :ends, :ruler, :passing, :ease, :bands, :cautions, held: 1r, round: false)
       # @return [Length] the slit
       def length = chosen.length
 
@@ -78,7 +78,7 @@ module NimbleEyelet
         schools = SCHOOLS.values.select { |school| button.fastens? || school.any_thing }
         answers = schools.map { |school| answer(school, question, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
-        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, correction: sizing.correction, passing: passing,
+        new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, passing: passing,
             ease: question.ease, bands: passing.bands, cautions: cautions(chosen, button), held: held, round: round)
       end
 

@@ -67,6 +67,9 @@ module NimbleEyelet
         foot.type.marks ? "scale" : "lines"
       end
 
+      # @return [Length] what the hands set, without what the foot adds
+      def hands = by.key == "clamp" ? figure + opened : set
+
       # The opening as planned: what comes of the setting, or what is wanted while that is not known.
       # @return [Length]
       def planned = gives || wanted

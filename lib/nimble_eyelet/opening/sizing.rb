@@ -13,7 +13,7 @@ require_relative "../value"
 module NimbleEyelet
   module Opening
     # school - String; allowance - Length for the fixed allowance school
-    # correction - Length learned from test holes; ruler - String, key of RULERS
+    # correction - Length to set beyond what is wanted, or nil to go by what test holes taught; ruler - String, key of RULERS
     # clicks - Integer, for the carriage foot; wrapped - Length of a strip round the button, or nil
     # ease - Length added to H, or nil to go by the cloth
     class Sizing < Value.of(:school, :allowance, :correction, :ruler, clicks: 1, wrapped: nil, ease: nil)

@@ -28,7 +28,15 @@ module NimbleEyelet
     BOX_STITCH = Length.mm(5r / 2)
     HIDE_STITCH = Length.mm(3)
 
+    # @param stitched [Symbol]
+    # @param corded [Boolean]
+    # @return [CoverAim, nil] nothing where nothing is covered
+    def self.cover_aim(stitched, corded) = { open: OPEN_COVER, satin: corded ? CORDED_COVER : SATIN_COVER }[stitched]
+
     class DensityChoice
+      # Less is no shift of the band, in logarithms.
+      LEAST_SHIFT = 0.02
+
       # @param situation [Situation]
       # @param overrides [Overrides]
       # @param style [Style]
@@ -39,7 +47,8 @@ module NimbleEyelet
         @thread = situation.thread
         @own = overrides.stitch_length
         @stitched = stitched
-        @cover = { open: OPEN_COVER, satin: style.corded ? CORDED_COVER : SATIN_COVER }[stitched]
+        @experience = situation.experience
+        @cover = shifted(Recipes.cover_aim(stitched, style.corded))
       end
 
       # @return [Decision] of a Length
@@ -58,9 +67,21 @@ module NimbleEyelet
       def coverage = @thread.coverage(decision.value)
 
       # @return [Boolean] whether both beads are sewn twice
-      def second_pass? = @stitched == :satin && @own.nil? && coverage < @cover.least
+      def second_pass?
+        @stitched == :satin && (@own.nil? || @machine.length_settable(@own) == covering.value) && coverage < @cover.least
+      end
 
       private
+
+      # Test holes of something alike moved the band.
+      def shifted(cover)
+        return cover if cover.nil? || !shifted?
+
+        by = Math.exp(@experience.cover)
+        CoverAim.new(aim: (cover.aim * by).round(3), least: (cover.least * by).round(3), most: (cover.most * by).round(3))
+      end
+
+      def shifted? = @experience.cover.abs >= LEAST_SHIFT
 
       def box
         Decision.of(@machine.length_settable(@cloth.type.hide ? HIDE_STITCH : BOX_STITCH), "perforation",
@@ -101,6 +122,10 @@ module NimbleEyelet
       private_constant :MARKS_AROUND
 
       def between_words
+        Sentence["%s#{" Test holes with the same #{@experience.shared} moved that." if shifted?}", covering_words]
+      end
+
+      def covering_words
         Sentence["Tex #{Wording.decimal(@thread.tex.to_r, 2)} #{@thread.fibre} is %s thick; for a coverage index of #{@cover.aim} " \
                  "that is %s, " \
                  "and the dial is set to #{@machine.length_mark(found)}.", @thread.diameter, @thread.stitch_length(@cover.aim)]

@@ -71,7 +71,10 @@ module NimbleEyelet
 
       # @return [TensionMove]
       def tension_move
-        @overrides.tension || @stitched == :straight ? TENSION_MOVES.fetch("leave") : tensions.find(&:possible?).option
+        move = tensions.find(&:possible?).option
+        own = @overrides.tension
+        # What was set by hand is another move, unless it comes to the same.
+        @stitched == :straight || (own && own != moved_by(move)) ? TENSION_MOVES.fetch("leave") : move
       end
 
       # @return [Decision] of a Rational, on the dial's marks
@@ -80,9 +83,21 @@ module NimbleEyelet
         return Decision.of(@machine.tension_settable(own), "your choice", "You set it.", kind: :yours) if own
 
         move = tensions.find(&:possible?).option
-        neutral = @machine.neutral_tension
-        set = move.key == "lower_top" ? @machine.tension_settable(neutral - TENSION_DROP) : neutral
-        Decision.of(set, "top tension", tension_words(move, neutral - set, neutral))
+        set = moved_by(move)
+        Decision.of(set, "top tension",
+                    taught?(move) ? taught_words : tension_words(move, @machine.neutral_tension - set, @machine.neutral_tension))
+      end
+
+      # @return [Decision, nil] of an Integer: notches of the balance toward the bead that is sewn toward you
+      def balance
+        return unless @machine.balance && @machine.second_bead == "back" && @stitched != :straight && !@style.by_hand
+
+        own = @overrides.balance
+        return Decision.of(own, "your choice", "You set it.", kind: :yours) if own
+
+        taught = @situation.experience.balance
+        says = "Test holes with the same #{@situation.experience.shared} wanted it so."
+        Decision.of(taught, "balance", taught.zero? ? "In the middle, until a test hole shows the two beads unlike." : says)
       end
 
       private
@@ -133,6 +148,18 @@ module NimbleEyelet
         says += " Threading the bobbin finger instead would do; never both." if @machine.bobbin_finger
         says
       end
+
+      # Where a move takes the dial.
+      def moved_by(move)
+        return @machine.neutral_tension unless move.key == "lower_top"
+
+        taught = @situation.experience.tension.round(2).rationalize(1r / 1000)
+        @machine.tension_settable(@machine.neutral_tension - TENSION_DROP + taught)
+      end
+
+      # More than half a step of the dial.
+      def taught?(move) = move.key == "lower_top" && @situation.experience.tension.abs * 2 >= @machine.tension_step
+      def taught_words = "Test holes with the same #{@situation.experience.shared} came out even about here."
 
       def plain(number) = Wording.decimal(number.to_r, 2)
     end

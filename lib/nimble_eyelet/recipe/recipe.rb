@@ -20,11 +20,12 @@ require_relative "width_choice"
 module NimbleEyelet
   module Recipes
     # What a person set by hand; nil where the rules decide.
+    # balance - Integer, notches from the middle; pace - String, key of Swatches::PACES, or nil for the house
     class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
-                               stabiliser: nil, needle_size: nil)
+                               stabiliser: nil, needle_size: nil, balance: nil, pace: nil)
       LIMITS = {
         stitch_width: Typing::Limit.length(0, 12, open: true), stitch_length: Typing::Limit.length(0.1r, 5),
-        tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120)
+        tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120), balance: Typing::Limit.whole(-9..9)
       }.freeze
 
       def self.none = new
@@ -47,15 +48,18 @@ module NimbleEyelet
     # stitched - Symbol, :satin, :open or :straight; bead, space - Length, as they lie at the width set
     # coverage - Float, index at the stitch length set; second_pass - Boolean, both beads are sewn twice
     # stay - Stabiliser or nil where a person wrote their own; tension_move - TensionMove
+    # balance - Decision of an Integer, or nil where the machine has none; width_wanted - Length, by the rules
     # filler - Cord or nil, for the length of a hole still to come; scores - Hash of line key to Array<Score>
     class Recipe < Value.of(:style, :stitched, :foot, :needle, :stabiliser, :stay, :stitch_width, :manual_width, :bead, :space,
-                            :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores, cover: nil)
+                            :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores, :width_wanted,
+                            balance: nil, cover: nil)
       LINES = [
         RecipeLine.new(key: :style, label: "Style", field: "recipe.style"),
         RecipeLine.new(key: :foot, label: "Foot", field: "recipe.foot"),
         RecipeLine.new(key: :stitch_width, label: "Stitch width", field: "recipe.stitch_width"),
         RecipeLine.new(key: :stitch_length, label: "Stitch length", field: "recipe.stitch_length"),
         RecipeLine.new(key: :tension, label: "Top tension", field: "recipe.tension"),
+        RecipeLine.new(key: :balance, label: "Balance", field: "recipe.balance"),
         RecipeLine.new(key: :stabiliser, label: "Stabiliser", field: "recipe.stabiliser"),
         RecipeLine.new(key: :needle, label: "Needle", field: "recipe.needle_size"),
         RecipeLine.new(key: :cord, label: "Cord"), RecipeLine.new(key: :manual_width, label: "Bead by hand")
@@ -69,8 +73,12 @@ module NimbleEyelet
         { "recipe.stitch_width" => stitch_width.value, "recipe.stitch_length" => stitch_length.value,
           "recipe.tension" => Wording.decimal(tension.value.to_r, 4), "recipe.stabiliser" => stabiliser.value,
           "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
-          "recipe.tension_move" => tension_move.key }
+          "recipe.tension_move" => tension_move.key, "recipe.balance" => balance && balance.value.to_s,
+          "recipe.width_wanted" => width_wanted }.compact
       end
+
+      # @return [Integer] notches of the balance from its middle
+      def notches = balance ? balance.value : 0
 
       # @param opening [Length]
       # @return [Length] how wide the hole is across its slit
@@ -118,7 +126,7 @@ module NimbleEyelet
         density = DensityChoice.new(@situation, @overrides, @style.value, stitched)
         Recipe.new(style: @style, stitched: stitched, foot: equipment.foot, needle: equipment.needle, stabiliser: equipment.stabiliser,
                    stay: equipment.stay, stitch_width: width.decision, manual_width: width.by_hand, bead: width.bead,
-                   space: width.space,
+                   space: width.space, width_wanted: width.wanted, balance: equipment.balance,
                    **density.lines,
                    tension: equipment.tension, tension_move: equipment.tension_move, cord: cord,
                    scores: { style: style.scores, **equipment.scores })

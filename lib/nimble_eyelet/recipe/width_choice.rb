@@ -36,6 +36,7 @@ module NimbleEyelet
         @cloth = situation.cloth
         @machine = situation.machine
         @thread = situation.thread
+        @experience = situation.experience
         @own = overrides.stitch_width
         @style = style
         @stitched = stitched
@@ -43,6 +44,9 @@ module NimbleEyelet
 
       # @return [Decision] of a Length
       def decision = @decision ||= @stitched == :straight ? box : set
+
+      # @return [Length] by the rules, whatever a person sets
+      def wanted = @stitched == :straight || @style.round? ? decision.value : @machine.width_from((wanted_bead * 2) + wanted_space)
 
       # @return [Decision, nil] of a Length, the bead where it is set on its own
       def by_hand
@@ -88,7 +92,7 @@ module NimbleEyelet
         wanted = (wanted_bead * 2) + wanted_space
         return own(wanted) if @own
 
-        found = @machine.width_from(wanted)
+        found = @machine.width_from(wanted + Length.mm(@experience.width.round(1).rationalize(1r / 100)))
         Decision.of(found, "beads and space", words(wanted, found), source: "width = 2 × bead + cutting space",
                                                                     cautions: cautions(found))
       end
@@ -96,7 +100,10 @@ module NimbleEyelet
       def words(wanted, found)
         says = Sentence["Two beads of %s for cloth of #{@cloth.weight} g/m² and %s to cut in make %s; #{@machine.name} is set to " \
                         "#{@machine.width_mark(found)}.", wanted_bead, wanted_space, wanted]
-        found < wanted ? Sentence["%s It goes no wider, so the beads narrow to %s.", says, (found - wanted_space) / 2] : says
+        return says unless found < wanted
+        return Sentence["%s Test holes with the same #{@experience.shared} wanted less.", says] if @experience.width.negative?
+
+        Sentence["%s It goes no wider, so the beads narrow to %s.", says, (found - wanted_space) / 2]
       end
 
       def round

@@ -33,18 +33,30 @@ module NimbleEyelet
 
     # swatches - Array<Swatches::Swatch>, oldest first; steps - Hash of key to Entry, the newest that stands
     # holes - Array<Placket::SewnHole> by place
-    class Facts < Value.of(swatches: [], steps: {}, holes: [])
+    # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
+    # stands_in - Boolean, the machine that stands in teaches too
+    class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false)
       def self.none = new
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
       # @return [Facts]
-      def self.of(entries)
+      def self.of(entries, earlier: [], stands_in: false)
         withdrawn = entries.filter_map(&:about)
         standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
-        swatches = entries.select(&:swatch).each_with_index
-                          .filter_map { |entry, index| entry.swatch.with(number: index + 1) unless withdrawn.include?(entry.id) }
-        new(swatches: swatches, steps: standing.select { |entry| entry.step? && entry.step }.to_h { |entry| [placed(entry), entry] },
+        new(swatches: swatches(entries, withdrawn), earlier: earlier, stands_in: stands_in, steps: standing.select do |entry|
+          entry.step? && entry.step
+        end.to_h { |entry| [placed(entry), entry] },
             holes: holes(standing))
+      end
+
+      # In the order they were sewn; what was looked at again stands with the first look.
+      def self.swatches(entries, withdrawn)
+        looked = entries.filter_map { |entry| entry.swatch unless withdrawn.include?(entry.id) }
+        seconds = looked.select(&:again).to_h { |swatch| [swatch.again, swatch] }
+        first = entries.select { |entry| entry.swatch && entry.swatch.again.nil? }.map(&:swatch)
+        first.each_with_index.filter_map do |swatch, index|
+          swatch.with(number: index + 1, second: seconds[swatch.id]) unless withdrawn.include?(swatch.id)
+        end
       end
 
       # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
@@ -60,7 +72,7 @@ module NimbleEyelet
                 .to_h { |entry| [entry.at, Placket::SewnHole.new(at: entry.at, opening: entry.opening)] }
                 .values.sort_by(&:at)
       end
-      private_class_method :holes, :placed
+      private_class_method :holes, :placed, :swatches
 
       # @param step [Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place

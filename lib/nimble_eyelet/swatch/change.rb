@@ -2,24 +2,27 @@
 
 # Change is one thing to do otherwise at the next test hole; CurrentSettings is what it starts from.
 
-require_relative "../length/length"
 require_relative "../value"
 
 module NimbleEyelet
   module Swatches
-    # A slit this far from what it should have become is a thing to learn from.
-    OFF = Length.mm(1r / 2)
-    # And this far, it is not accepted before it was.
-    MUCH_OFF = Length.mm(1)
+    # How many axes are changed for one swatch.
+    PACES = { "one" => "one thing at a time", "each" => "one thing on every axis" }.freeze
 
     # What the closure is set to now, and what the machine can do. set - Hash of path to value, all of it
-    # passing - Opening::Passing; wanted - Length, the opening; ease - Length; correction - Length
-    # stay - Stabiliser or nil, where the rules chose it; cover - Recipes::CoverAim or nil, the band the stitch is kept in
-    CurrentSettings = Value.of(:button, :cloth, :machine, :foot, :ruler, :wanted, :ease, :correction, :passing, :stitched, :stay,
-                               :stitch_width, :stitch_length, :tension, :stabiliser, cover: nil, set: {})
+    # thread - SewingThread; passing - Opening::Passing; wanted, ease, correction - Length; eased - Boolean, ease makes it longer
+    # style - Style; stay - Stabiliser or nil, where the rules chose it; cover - Recipes::CoverAim or nil
+    # stitch_width, stitch_length - Length; width_wanted - Length, by the rules; tension - Rational; balance - Integer of notches
+    # by - String, key of SETTING_METHODS; hands - Array<Array(Length, Length)> of a
+    # correction and what the hands then set; ends - Length, of both; holes - Integer of the row; pace - String, key of PACES
+    CurrentSettings = Value.of(:button, :cloth, :thread, :machine, :foot, :ruler, :wanted, :ease, :eased, :correction, :passing,
+                               :stitched, :style, :stay, :stitch_width, :stitch_length, :width_wanted, :tension, :balance, :stabiliser,
+                               :by, :hands, :holes, :pace, cover: nil, set: {})
 
-    # field - String of the setting to change, or nil for something done by hand; axis - String
-    # from, to - Length, Rational or String; says - String or Sentence; because - Array<Reason>
-    Change = Value.of(:says, :because, axis: "", field: nil, from: nil, to: nil)
+    # axis - String; says - String or Sentence; because - Array<Reason>
+    # sets - Hash of path to value, or empty for something done by hand
+    class Change < Value.of(:axis, :says, :because, sets: {})
+      def by_hand? = sets.empty?
+    end
   end
 end

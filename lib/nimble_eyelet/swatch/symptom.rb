@@ -11,19 +11,20 @@ require_relative "../value"
 
 module NimbleEyelet
   module Swatches
-    # How the button went through the test hole. short - Boolean or nil, too short or too long
+    # How the button went through the test hole, in the order of {LOOKS}' first. short - Boolean or nil, too short or too long
     FitSeen = Value.of(:key, :name, short: nil)
 
     PASSES = [
       FitSeen.new(key: "will_not_pass", name: "will not pass", short: true),
       FitSeen.new(key: "tight", name: "tight", short: true),
       FitSeen.new(key: "passes", name: "passes as it should"),
+      FitSeen.new(key: "easy", name: "goes through easily, and holds"),
       FitSeen.new(key: "slips_out", name: "slips out", short: false)
     ].to_h { |passing| [passing.key, passing] }.freeze
 
     # Something to do about a symptom. says - String; dial - Symbol or nil, the setting it turns by `by` steps
-    # needs - Proc(CurrentSettings) -> Boolean, whether it can be done here
-    SymptomRemedy = Value.of(:says, dial: nil, by: 0, needs: nil)
+    # needs - Proc(CurrentSettings) -> Boolean, whether it can be done here; minutes - Integer, that it takes
+    SymptomRemedy = Value.of(:says, dial: nil, by: 0, needs: nil, minutes: 1)
 
     # axis - String; causes - Array<String>, likely ones in order; remedies - Array<SymptomRemedy>, in order
     # satin - Boolean, only where there are beads of satin; opposite - String or nil, what cannot be seen on the same hole
@@ -31,9 +32,11 @@ module NimbleEyelet
 
     # Axes in the order in which they are looked at.
     AXES = %w[fit cover balance tension space stay guide ends thread cloth cut].freeze
+    # Axes that a dial is turned for by what is believed, not by a row.
+    DIALLED = %w[fit cover balance tension space].freeze
 
     module SymptomTable
-      def self.hand(says, &needs) = SymptomRemedy.new(says: says, needs: needs)
+      def self.hand(says, minutes = 1, &needs) = SymptomRemedy.new(says: says, needs: needs, minutes: minutes)
       def self.turn(dial, by, says) = SymptomRemedy.new(says: says, dial: dial, by: by)
 
       def self.row(key, axis, name, causes, remedies, **more)
@@ -41,7 +44,6 @@ module NimbleEyelet
       end
 
       PILE = ->(current) { current.cloth.type.nap }
-      BALANCE = ->(current) { current.machine.balance }
       FINGER = ->(current) { current.machine.bobbin_finger }
       PRESSURE = ->(current) { current.machine.foot_pressure }
 
@@ -58,8 +60,7 @@ module NimbleEyelet
              hand("Take a finer thread. Never pull the cloth.")],
             satin: true, opposite: "gappy"),
         row("uneven_beads", "balance", "one bead dense, one open", ["forward and backward feed differ", "no stay", "cloth dragged"],
-            [hand("Turn the balance by one notch toward the bead that was sewn backward, and sew again.", &BALANCE),
-             hand("Stay it, level the foot, and support the cloth so that it neither hangs nor drags."),
+            [hand("Stay it, level the foot, and support the cloth so that it neither hangs nor drags."),
              hand("Sew a second pass over both beads.")],
             satin: true),
         row("bobbin_on_top", "tension", "bobbin thread shows on top",
@@ -129,8 +130,8 @@ module NimbleEyelet
 
     SYMPTOMS = SymptomTable::SYMPTOM_ROWS.to_h { |symptom| [symptom.key, symptom] }.freeze
 
-    # @param stitched [Symbol] :satin, :open or :straight
-    # @return [Array<Symptom>] that can be seen on such a hole
-    def self.symptoms_of(stitched) = SYMPTOMS.values.reject { |symptom| symptom.satin && stitched == :straight }
+    # What is asked beside {LOOKS}.
+    # @return [Array<Symptom>]
+    def self.further_symptoms = SYMPTOMS.values.reject { |symptom| DIALLED.include?(symptom.axis) }
   end
 end

@@ -1,18 +1,27 @@
 # frozen_string_literal: true
 
-# Troubleshooter works out what to change for the newest of some test holes: fit first, then each axis
-# in the order it is looked at, and within it the next remedy of the row that can be done here.
+# Troubleshooter goes through the rows of what is seen beside the dials: a likely cause each, in the order
+# of its row, and a remedy that ends it. What was tried and did not help makes the other causes likelier,
+# and is not asked for again.
+#
+#   Troubleshooter.new(swatches, current).changes   # => [Change, …], one an axis
 
 require_relative "../answer/reason"
 require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "change"
-require_relative "fit"
 require_relative "symptom"
 
 module NimbleEyelet
   module Swatches
     class Troubleshooter
+      # Chance of the causes of a row in their order, the last for what is not in it.
+      CAUSES = [0.6, 0.25, 0.1, 0.05].freeze
+      # Top tension below the usual, in numbers of the dial: satin wants no less.
+      MOST_LOWERED = 2
+      # A remedy ends its cause so often.
+      HELPS = 0.9
+
       # @param swatches [Array<Swatch>] sewn with the same machine, foot, thread and cloth; oldest first
       # @param current [CurrentSettings]
       def initialize(swatches, current)
@@ -21,46 +30,75 @@ module NimbleEyelet
         @current = current
       end
 
-      # @return [Array<Change>] one an axis
+      # @return [Array<Change>] one an axis, for what was seen beside the dials
       # @raise [KeyError] for a symptom nobody knows
       def changes
-        by_axis = SYMPTOMS.fetch_values(*@newest.symptoms).sort_by { |symptom| AXES.index(symptom.axis) }.group_by(&:axis)
-        fit = Fit.new(@swatches, @current).change
-        rest = by_axis.map { |_, symptoms| change(symptoms.first) }
-        # A tight button often goes away with the rest: it comes last then.
-        fit && @newest.passes == "tight" && rest.any? ? rest << fit : [fit, *rest].compact
+        rows = SYMPTOMS.fetch_values(*@newest.symptoms).reject { |symptom| DIALLED.include?(symptom.axis) }
+        rows.sort_by { |symptom| AXES.index(symptom.axis) }.group_by(&:axis).map { |_, found| change(found.first) }
+      end
+
+      # What is to be done by hand where no dial helps any more.
+      #
+      # @param symptom [String] key
+      # @return [Change]
+      def by_hand(symptom) = change(SYMPTOMS.fetch(symptom), dials: false)
+
+      # What to look at before a dial is turned: the first remedy of its row, where that is done by hand.
+      #
+      # @param symptom [String, nil] key
+      # @return [String, Sentence, nil]
+      def first_look(symptom)
+        row = SYMPTOMS[symptom] or return
+        first = possible(row).first
+        first.says if first && first.dial.nil? && earlier(row).empty?
       end
 
       private
 
-      # The next remedy of the row: what was tried by hand is not asked for again, a dial is turned as long as it
-      # leads somewhere.
-      def change(symptom)
-        spent = earlier(symptom).size - moves(symptom)
-        possible = symptom.remedies.select { |remedy| remedy.needs.nil? || remedy.needs.call(@current) }
-        possible.each do |remedy|
-          if remedy.dial
-            made = turned(symptom, remedy) and return made
-          elsif spent.positive?
-            spent -= 1
-          else
-            return by_hand(symptom, remedy)
-          end
+      # The remedy that most likely helps for its time; each is asked for once, a dial as long as it leads somewhere.
+      def change(symptom, dials: true)
+        chances = causes(symptom)
+        tried = tried(symptom)
+        open = possible(symptom).reject { |remedy| tried.include?(remedy) || (remedy.dial && !dials) }
+        open.sort_by { |remedy| -worth(symptom, remedy, chances) }.each do |remedy|
+          made = remedy.dial ? turned(symptom, remedy) : by_hand_of(symptom, remedy)
+          return made if made
         end
         nothing_left(symptom)
       end
 
-      def earlier(symptom) = @swatches[0...-1].select { |swatch| swatch.shows?(symptom.key) }
+      def possible(symptom) = symptom.remedies.select { |remedy| remedy.needs.nil? || remedy.needs.call(@current) }
 
-      # How often a dial of the row was turned between swatches that showed it.
-      def moves(symptom)
-        dials = symptom.remedies.filter_map(&:dial)
-        [*earlier(symptom), @newest].each_cons(2).count { |one, other| dials.any? { |dial| one[dial] != other[dial] } }
+      def worth(symptom, remedy, chances) = chances[place(symptom, remedy)] * HELPS / remedy.minutes
+
+      # The cause a remedy ends: they stand in one order, the last remedies for the last cause.
+      def place(symptom, remedy) = [symptom.remedies.index(remedy), symptom.causes.size - 1, CAUSES.size - 1].min
+
+      # Tried and still there: the chance moves on.
+      def causes(symptom)
+        tried(symptom).reduce(CAUSES) do |chances, remedy|
+          at = place(symptom, remedy)
+          chances.each_with_index.map { |chance, index| index == at ? chance * (1 - HELPS) : chance }.then do |all|
+            all.map do |one|
+              one / all.sum
+            end
+          end
+        end
       end
 
-      def by_hand(symptom, remedy)
-        Change.new(axis: symptom.axis, says: remedy.says,
-                   because: [reason(symptom.key, "Likely causes, in order: #{symptom.causes.join('; ')}.")])
+      # What the earlier swatches that showed it were answered with, as far as that can be known: a dial that was turned,
+      # else the next thing by hand.
+      def tried(symptom)
+        dials = symptom.remedies.filter_map(&:dial)
+        hands = possible(symptom).select { |remedy| remedy.dial.nil? }
+        turned = [*earlier(symptom), @newest].each_cons(2).count { |one, other| dials.any? { |dial| one[dial] != other[dial] } }
+        hands.first([earlier(symptom).size - turned, 0].max)
+      end
+
+      def earlier(symptom) = @swatches[0...-1].select { |swatch| swatch.shows?(symptom.key) }
+
+      def by_hand_of(symptom, remedy)
+        Change.new(axis: symptom.axis, says: remedy.says, because: [reason(symptom)])
       end
 
       def turned(symptom, remedy)
@@ -71,82 +109,64 @@ module NimbleEyelet
       def stayed(symptom, remedy)
         return if @newest.stabiliser.to_s.include?(SECOND)
 
-        to = "#{@newest.stabiliser}, #{SECOND}"
-        Change.new(axis: symptom.axis, field: "recipe.stabiliser", from: @newest.stabiliser, to: to,
-                   says: "Add a second layer of stabiliser.",
-                   because: [reason("soft", remedy.says)])
+        Change.new(axis: symptom.axis, sets: { "recipe.stabiliser" => "#{@newest.stabiliser}, #{SECOND}" },
+                   says: "Add a second layer of stabiliser.", because: [reason(symptom, remedy.says)])
       end
 
       SECOND = "and a second layer"
       private_constant :SECOND
 
-      # One step of the dial, or half way to a setting that showed the opposite.
+      # One step of the dial, never to where it was seen already.
       def dialled(symptom, remedy)
         now = @newest[remedy.dial]
         to = stepped(remedy.dial, now, remedy.by)
-        bound = opposite(symptom, remedy, now)
-        to = between(remedy.dial, bound, now) if to && bound && (remedy.by.negative? ? to <= bound : to >= bound)
-        return if to.nil? || to == now || seen_failing?(symptom, remedy.dial, to)
+        return if to.nil? || to == now || @swatches.any? { |swatch| swatch[remedy.dial] == to && swatch.shows?(symptom.key) }
 
-        Change.new(axis: symptom.axis, field: "recipe.#{remedy.dial}", from: now, to: to, says: words(remedy, now, to),
-                   because: [reason(symptom.key, bound ? "#{remedy.says} The other way was too far, so try between." : remedy.says)])
+        Change.new(axis: symptom.axis, sets: { "recipe.#{remedy.dial}" => to }, says: TurnWords.of(remedy.dial, now, to),
+                   because: [reason(symptom, remedy.says)])
       end
-
-      def machine = @current.machine
 
       def stepped(dial, now, by)
+        machine = @current.machine
         case dial
-        when :stitch_length then (now + (machine.length_step * by)).then { |to| to if to.positive? && within_cover?(to, by) }
+        when :stitch_length then (now + (machine.length_step * by)).then { |to| to if to.positive? && within_cover?(to) }
         when :stitch_width then (now + (machine.width_step * by)).then { |to| to if to.positive? && to <= machine.max_width }
-        else (now + (machine.tension_step * by)).then { |to| to if to.between?(0, machine.neutral_tension + MOST_RAISED) }
+        else (now + (machine.tension_step * by)).then do |to|
+               to if to.between?([machine.neutral_tension - MOST_LOWERED, 0].max, machine.neutral_tension)
+             end
         end
       end
 
-      # No advice steps over the band: on a coarse dial the next mark may be wrong the other way.
-      def within_cover?(to, by)
+      # No advice leaves the band of cover.
+      def within_cover?(to)
         cover = @current.cover or return true
-        index = (@current.set.fetch("thread.diameter") / to).to_f
-        by.negative? ? index <= cover.most : index >= cover.least
-      end
-
-      # Units of the dial above neutral: beyond, something else is wrong.
-      MOST_RAISED = 3
-      private_constant :MOST_RAISED
-
-      # The nearest setting in that direction that showed the opposite.
-      def opposite(symptom, remedy, now)
-        return unless symptom.opposite
-
-        seen = @swatches.select { |swatch| swatch.shows?(symptom.opposite) }.map { |swatch| swatch[remedy.dial] }
-                        .select { |other| (other <=> now) == remedy.by }
-        remedy.by.negative? ? seen.max : seen.min
-      end
-
-      def between(dial, bound, now)
-        middle = (bound + now) / 2
-        set = { stitch_length: -> { machine.length_settable(middle) }, stitch_width: -> { machine.width_settable(middle) },
-                tension: -> { machine.tension_settable(middle) } }.fetch(dial).call
-        [bound, now].include?(set) ? nil : set
-      end
-
-      def seen_failing?(symptom, dial, to) = @swatches.any? { |swatch| swatch[dial] == to && swatch.shows?(symptom.key) }
-
-      def words(remedy, now, to)
-        from, into = [now, to].map do |value|
-          value.is_a?(Length) ? Wording.decimal(value.millimetres, 2) : Wording.decimal(value.to_r, 2)
-        end
-        verb = { stitch_length: %w[Shorten Lengthen], stitch_width: %w[Narrow Widen], tension: %w[Lower Raise] }.fetch(remedy.dial)
-        what = { stitch_length: "the stitch", stitch_width: "the stitch width", tension: "the top tension" }.fetch(remedy.dial)
-        "#{verb[remedy.by.negative? ? 0 : 1]} #{what} from #{from} to #{into}."
+        @current.thread.coverage(to).between?(cover.least, cover.most)
       end
 
       def nothing_left(symptom)
         Change.new(axis: symptom.axis, says: "Everything in reach was tried for this: keep the best of the swatches, " \
-                                             "or ask somebody to look at it.",
-                   because: [reason(symptom.key, "Likely causes, in order: #{symptom.causes.join('; ')}.")])
+                                             "or ask somebody to look at it.", because: [reason(symptom)])
       end
 
-      def reason(rule, says) = Reason.new(rule: rule, says: says, source: "your test holes")
+      def reason(symptom, says = nil)
+        Reason.new(rule: symptom.key, says: says || "Likely causes, in order: #{symptom.causes.join('; ')}.",
+                   source: "your test holes")
+      end
+    end
+
+    # How a dial is turned, in words and in the machine's own marks.
+    module TurnWords
+      VERBS = { stitch_length: %w[Shorten Lengthen], stitch_width: %w[Narrow Widen], tension: %w[Lower Raise] }.freeze
+      NOUNS = { stitch_length: "the stitch", stitch_width: "the zigzag", tension: "the top tension" }.freeze
+
+      # @param dial [Symbol]
+      # @param from [Length, Rational]
+      # @param to [Length, Rational]
+      # @return [String]
+      def self.of(dial, from, to)
+        was, now = [from, to].map { |value| Wording.decimal(value.is_a?(Length) ? value.millimetres : value.to_r, 2) }
+        "#{VERBS.fetch(dial)[to < from ? 0 : 1]} #{NOUNS.fetch(dial)} from #{was} to #{now}."
+      end
     end
   end
 end

@@ -39,6 +39,10 @@ export type GarmentPage = Schemas['GarmentPage'];
 export type Stitches = Schemas['Stitches'];
 export type Habit = Schemas['Habit'];
 export type Readings = Schemas['Readings'];
+export type Look = Schemas['Look'];
+export type LookDrawn = Schemas['LookPictures'][number];
+export type BeliefStrip = Schemas['Strip'];
+export type Frozen = Schemas['Frozen'];
 export type Setting = Schemas['FootSetting'];
 
 export const client = createClient<paths>({

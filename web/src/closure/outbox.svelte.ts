@@ -6,7 +6,8 @@ export type Fact = Omit<EntryTyped, 'sent_at' | 'happened_at'>;
 export type Deed =
   | { kind: 'fact'; id: string; fact: Fact; at: string; says: string }
   | { kind: 'settle'; stage: StageWord; settled: boolean }
-  | { kind: 'accept'; entry: string };
+  | { kind: 'accept'; entry: string }
+  | { kind: 'stand_in'; id: string; again?: string };
 
 /** A deed the server could not take, and why. */
 export type SetAside = { deed: Deed; why: string };

@@ -55,6 +55,10 @@ export class Requests {
             : client.DELETE(`${AT}/settled/{stage}`, { params }),
         );
       }
+      case 'stand_in': {
+        const body = { id: deed.id, ...(deed.again ? { again: deed.again } : {}) };
+        return ask(client.POST(`${AT}/stand-in`, { params: { path: this.path }, body }));
+      }
       case 'accept': {
         const params = { path: { ...this.path, entry: deed.entry }, header };
         return ask(client.PUT(`${AT}/accepted/{entry}`, { params }));

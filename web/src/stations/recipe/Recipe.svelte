@@ -5,6 +5,7 @@
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
+  import FrozenNote from '../../closure/FrozenNote.svelte';
   import Scores from './Scores.svelte';
   import Simulator from './Simulator.svelte';
 
@@ -75,6 +76,7 @@
   </div>
 {/if}
 
+<FrozenNote frozen={sheet.swatch.frozen} />
 <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
 
 <h2 class="mt-6 text-lg font-semibold">What to set and fit, and why</h2>

@@ -1,84 +1,127 @@
 <script lang="ts">
+  import { uuid } from '../../api/browser_store';
+  import { workroom } from '../../api/workroom.svelte';
   import type { StationProps } from '../../closure/station';
+  import Pick from '../../closure/Pick.svelte';
   import Because from '../../ui/Because.svelte';
   import Figure from '../../ui/Figure.svelte';
-  import SwatchForm from './SwatchForm.svelte';
+  import FrozenNote from '../../closure/FrozenNote.svelte';
+  import LookForm from './LookForm.svelte';
+  import Strip from './Strip.svelte';
   import SwatchLog from './SwatchLog.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
   let swatch = $derived(sheet.swatch);
   let toSew = $derived(swatch.to_sew);
+  let newest = $derived(swatch.log[0]);
+  let sewing = $derived(work.outbox.deeds.some((deed) => deed.kind === 'stand_in'));
+  let standsIn = $state(false);
 
   type Change = (typeof swatch.changes)[number];
-  const settable = (changes: Change[]) =>
-    Object.fromEntries(
-      changes.flatMap((change) => (change.field && change.to ? [[change.field, change.to]] : [])),
-    );
+  const sets = (changes: Change[]) =>
+    Object.assign({}, ...changes.map((change) => change.sets)) as Record<string, string>;
+  let settable = $derived(swatch.changes.filter((change) => Object.keys(change.sets).length > 0));
+  let byChange = $derived(['change', 'by_hand', 'between'].includes(swatch.kind));
+  let first = $derived(byChange ? swatch.changes[0] : undefined);
+  let others = $derived(byChange ? swatch.changes.slice(1) : swatch.changes);
 
   /** One thing at a time, or one on every axis. */
-  function make(changes: Change[]): void {
-    work.typeAll(settable(changes));
+  const make = (changes: Change[]) => work.typeAll(sets(changes));
+
+  function sewOnStandIn(): void {
+    work.do({ kind: 'stand_in', id: uuid(), ...(swatch.again ? { again: swatch.again } : {}) });
+  }
+
+  function accept(): void {
+    if (newest) work.do({ kind: 'accept', entry: newest.id });
   }
 </script>
 
-<div class="grid gap-x-10 gap-y-5 xl:grid-cols-2">
+<div class="grid gap-x-10 gap-y-5 xl:grid-cols-[3fr_2fr]">
   <div>
-    {#if swatch.change}
-      <p class="text-secondary">The one change to make next</p>
-      <p class="mt-1 font-serif text-3xl leading-tight font-semibold" data-answer>{swatch.change.says}</p>
-      <div class="mt-2"><Because reasons={swatch.change.because} /></div>
-      {#if swatch.change.field}
-        <button class="btn mt-3 btn-primary" onclick={() => make(swatch.changes.slice(0, 1))}
-          >Make this change</button
-        >
+    {#if first}<p class="text-secondary">
+        {swatch.kind === 'between' ? 'No more turning here' : 'What to change next'}
+      </p>{/if}
+    <p class="mt-1 max-w-prose font-serif text-3xl leading-tight font-semibold" data-answer>
+      {swatch.headline}
+    </p>
+    {#if swatch.because}<p class="mt-1 max-w-prose">{swatch.because}</p>{/if}
+    {#if first}
+      <div class="mt-2"><Because reasons={first.because} /></div>
+      {#if Object.keys(first.sets).length}
+        <button class="btn mt-3 btn-primary" onclick={() => make([first])}>Make this change</button>
       {/if}
-      {#if swatch.changes.length > 1}
-        <div class="mt-4 max-w-prose" data-more-changes>
-          <p>
-            On the other axes: {swatch.changes
-              .slice(1)
-              .map((change) => change.says)
-              .join(' ')}
-          </p>
-          <p class="text-sm text-secondary">
-            Axes show themselves apart, so one change on each may be made at once; with one at a time you know
-            for certain what helped.
-          </p>
-          {#if Object.keys(settable(swatch.changes)).length > 1}
-            <button class="btn mt-2 btn-sm" onclick={() => make(swatch.changes)}>Make them all</button>
-          {/if}
-        </div>
-      {/if}
-    {:else if swatch.pending}
-      <p class="mt-1 font-serif text-3xl leading-tight font-semibold" data-answer>
-        Changed: sew the next one.
-      </p>
-    {:else if swatch.accept}
-      <p class="text-secondary">Nothing to put right on the newest swatch</p>
-      <p class="mt-1 font-serif text-3xl leading-tight font-semibold" data-answer>
-        {swatch.log[0]?.accepted ? 'Accepted: sew the row like this.' : 'It is good. Accept it.'}
-      </p>
-    {:else}
-      <p class="mt-1 font-serif text-3xl leading-tight font-semibold" data-answer>Sew one test hole first.</p>
-      <p class="mt-1 max-w-prose text-secondary">
-        {toSew.set} On a scrap of the same {toSew.layers}, the same grain and thread. Cut it open and put the
-        {sheet.button.noun} through.
-      </p>
     {/if}
+    {#if swatch.kind === 'sew_row' && newest && !newest.accepted}
+      <button class="btn mt-3 btn-primary" onclick={accept}>Accept swatch {newest.number}</button>
+    {/if}
+    {#if others.length > 0}
+      <div class="mt-4 max-w-prose" data-more-changes>
+        <p>
+          {first ? 'On the other axes:' : 'Before the first:'}
+          {others.map((change) => change.says).join(' ')}
+        </p>
+        <p class="text-sm text-secondary">
+          Axes show themselves apart, so one change on each may be made at once, which saves about one test
+          hole in four; with one at a time you know for certain what helped.
+        </p>
+        {#if settable.length > (first ? 1 : 0)}
+          <button class="btn mt-2 btn-sm" onclick={() => make(settable)}
+            >{settable.length > 1 ? 'Make them all' : 'Make this change'}</button
+          >
+        {/if}
+      </div>
+    {/if}
+    <details class="mt-3 max-w-prose text-sm">
+      <summary class="cursor-pointer text-secondary">Changed between two test holes</summary>
+      <Pick {work} path="recipe.pace" label="" choices={workroom.catalogue?.paces ?? []} habit />
+    </details>
+    {#if newest}<p class="mt-3 max-w-prose" data-row>{swatch.row.says}</p>{/if}
     {#each swatch.remarks as remark (remark)}
       <p class="mt-2 max-w-prose border-l-4 border-base-300 pl-3" data-remark>{remark}</p>
     {/each}
+    <FrozenNote frozen={swatch.frozen} />
   </div>
-  <dl class="grid grid-cols-2 gap-x-6 gap-y-2 self-start sm:grid-cols-3">
-    <Figure label="Opening" term="opening" text={toSew.opening.text} />
-    <Figure label="Overall" term="overall" text={toSew.overall.text} />
-    <Figure label="Stitch width" term="stitch_width" text={toSew.stitch_width.text} />
-    <Figure label="Stitch length" term="stitch_length" text={toSew.stitch_length.text} />
-    <Figure label="Top tension" term="tension" text={toSew.tension} />
-    <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
-  </dl>
+  <section aria-label="What to sew" class="self-start">
+    <h2 class="text-lg font-semibold">Sew it like this</h2>
+    <p class="text-sm text-secondary">
+      {toSew.set} On a scrap of the same {toSew.layers}, the same grain and thread.
+    </p>
+    <dl class="mt-2 grid grid-cols-2 gap-x-6 gap-y-2">
+      <Figure label="Opening" term="opening" text={toSew.opening.text} />
+      <Figure label="Overall" term="overall" text={toSew.overall.text} />
+      <Figure label="Stitch width" term="stitch_width" text={toSew.stitch_width} />
+      <Figure label="Stitch length" term="stitch_length" text={toSew.stitch_length} />
+      <Figure label="Top tension" term="tension" text={toSew.tension} />
+      {#if toSew.balance !== null}<Figure label="Balance" term="balance" text={toSew.balance} />{/if}
+      <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
+    </dl>
+    {#if workroom.data?.sample || standsIn || newest?.simulated}
+      <button class="btn mt-3" onclick={sewOnStandIn} disabled={sewing}
+        >{swatch.again && newest?.simulated ? 'Look again on the stand-in' : 'Sew it on the stand-in'}</button
+      >
+      <p class="mt-1 max-w-prose text-sm text-secondary">
+        A simulated machine sews and says what it sees; its test holes are marked, and teach nothing about
+        your real {closure.machine.name}.
+      </p>
+    {:else}
+      <button class="btn mt-3 btn-ghost btn-sm" onclick={() => (standsIn = true)}
+        >No machine at hand: try it on a simulated one</button
+      >
+    {/if}
+  </section>
 </div>
 
-<SwatchForm {work} {closure} />
+{#if swatch.strips.length > 0}
+  <section aria-label="What is believed by now" class="mt-6">
+    <h2 class="text-lg font-semibold">Where right is thought to lie</h2>
+    <div class="mt-2 grid gap-x-10 gap-y-4 lg:grid-cols-2">
+      {#each swatch.strips as strip (strip.key)}<Strip {strip} />{/each}
+    </div>
+    <p class="mt-2 max-w-prose text-sm">{swatch.beliefs.join(' ')}</p>
+  </section>
+{/if}
+
+<LookForm {work} {closure} />
 <SwatchLog {work} {closure} />

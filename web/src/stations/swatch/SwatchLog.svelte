@@ -31,13 +31,17 @@
       <li class="flex flex-wrap items-baseline gap-x-4 gap-y-1 py-2">
         <span class="font-serif text-xl font-semibold">{item.number}</span>
         <span class="grow">
-          {passes.get(item.passes ?? '') ?? 'not tried through'}{item.symptoms.length
+          {#if item.simulated}<span class="badge badge-sm">simulated</span>
+          {/if}{passes.get(item.passes ?? '') ?? 'not tried through'}{item.symptoms.length
             ? '; '
             : ''}{item.symptoms.map((symptom) => names.get(symptom)).join('; ')}
           <span class="block text-sm text-secondary"
-            >set to {item.opening.text}{item.measured ? `, measured ${item.measured.text}` : ''}; {item
-              .stitch_width.text} wide,
-            {item.stitch_length.text} long, tension {item.tension}; {item.stabiliser}</span
+            >{item.opening.text} wanted, set to {item.set.text}{item.measured
+              ? `, measured ${item.measured.text}`
+              : ''}{item.again ? ' (looked at twice)' : ''}; {item.stitch_width.text} wide,
+            {item.stitch_length.text} long, tension {item.tension}{item.balance
+              ? `, balance ${item.balance}`
+              : ''}; {item.stabiliser}</span
           >
           {#if item.note}<span class="block text-sm wrap-anywhere">{item.note}</span>{/if}
         </span>

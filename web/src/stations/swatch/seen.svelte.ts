@@ -1,19 +1,26 @@
 // Seen is a test hole as it is looked at: kept in the browser as it is filled in.
 import { keep, recall } from '../../api/browser_store';
-import type { EntryTyped } from '../../api/client';
+import type { EntryTyped, Look } from '../../api/client';
 
 export type Passes = NonNullable<EntryTyped['passes']>;
 export type Symptom = NonNullable<EntryTyped['symptoms']>[number];
-type Form = { passes: Passes | ''; measured: string; symptoms: Symptom[]; note: string };
+export type Looks = NonNullable<EntryTyped['looks']>;
+type Form = {
+  passes: Passes | '';
+  measured: string;
+  looks: Record<string, string>;
+  symptoms: Symptom[];
+  note: string;
+};
 
 // Nothing is preselected: what was not looked at is not said.
-const EMPTY: Form = { passes: '', measured: '', symptoms: [], note: '' };
+const empty = (): Form => ({ passes: '', measured: '', looks: {}, symptoms: [], note: '' });
 
 export class Seen {
-  form = $state<Form>({ ...EMPTY });
+  form = $state<Form>(empty());
 
   constructor(private readonly key: string) {
-    this.form = { ...EMPTY, ...recall<Form>(key) };
+    this.form = { ...empty(), ...recall<Form>(key) };
   }
 
   keep(): void {
@@ -22,7 +29,31 @@ export class Seen {
 
   /** It is in the log: the form is empty again. */
   clear(): void {
-    this.form = { ...EMPTY, symptoms: [] };
+    this.form = empty();
     keep(this.key, undefined);
+  }
+
+  answer(look: Look['key']): string {
+    return look === 'fit' ? this.form.passes : (this.form.looks[look] ?? '');
+  }
+
+  say(look: Look['key'], grade: string): void {
+    if (look === 'fit') this.form.passes = grade as Passes;
+    else this.form.looks[look] = grade;
+  }
+
+  /** Whether anything was said at all. */
+  get said(): boolean {
+    const { passes, measured, looks, symptoms, note } = this.form;
+    return Boolean(passes || measured.trim() || symptoms.length || note.trim() || Object.keys(looks).length);
+  }
+
+  /** As it is entered; of looks only those that are asked. */
+  entry(asked: Look['key'][]): Omit<EntryTyped, 'kind' | 'happened_at' | 'sent_at'> {
+    const { passes, looks, ...rest } = $state.snapshot(this.form);
+    const seen = Object.fromEntries(
+      Object.entries(looks).filter(([look]) => asked.some((key) => key === look)),
+    );
+    return { ...rest, looks: seen as Looks, ...(passes ? { passes } : {}) };
   }
 }

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+# Test holes: what is asked about one, drawn; and sewn on the machine that stands in.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../device/stand_in_machine"
+require_relative "../form/journal_form"
+require_relative "../store/closures"
+require_relative "../store/journal"
+require_relative "../view/swatch"
+
+module NimbleEyelet
+  module Route
+    module SwatchRoutes
+      AT = "/api/workrooms/:slug/closures/:id"
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("#{AT}/looks") { json(View::SwatchView.pictures(sheet_of(params["id"]))) }
+        app.post("#{AT}/stand-in") { sew_on_stand_in(number(params["id"])) }
+      end
+
+      module Helpers
+        # Sent twice it is one hole.
+        def sew_on_stand_in(id)
+          closure = closures.find(id)
+          hole, again = body_hash.values_at("id", "again").map { |one| one&.downcase }
+          raise Store::Missing unless again.nil? || closure.facts.swatches.any? { |swatch| swatch.id == again && swatch.simulated }
+
+          unless journal.find(hole)
+            journal.add(simulated(closure, hole, again), closure_id: id, machine_id: closure.plan.machine.id,
+                                                         plan_version: closure.version, device: device)
+          end
+          show(closures.find(id))
+        end
+
+        # With what is set now; a second look is at the same hole.
+        def simulated(closure, hole, again)
+          sheet = closure.sheet
+          first = again && closure.facts.swatches.find { |swatch| swatch.id == again }
+          machine = Device::StandInMachine.new(seed: workroom.machines.stand_in(closure.plan.machine.id))
+          report = machine.sew(sheet, closure: closure.id, hole: again || hole, look: hole)
+          with = first ? first.sewn_with : sheet.sewn_with.merge("machine.id" => Swatches::StandIn.id(closure.plan.machine.id))
+          Form::JournalForm.new(closure.unit, now: settings.now).simulated(hole, with, report, again: again)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+# LookPictures draw what is asked about a test hole at the settings it is sewn with: the same stitches as
+# they lie when they are right, a little and badly otherwise. Whoever does not know the words can answer.
+#
+#   LookPictures.of(sheet).find { |picture| picture.look == "bead_away" && picture.grade == "thin" }.lines
+
+require_relative "../stitch/path"
+require_relative "../swatch/look"
+require_relative "../thread/sewing_thread"
+require_relative "../value"
+require_relative "hole_simulation"
+
+module NimbleEyelet
+  # look, grade - String; lines - Array of lines of [x, y], mm; box - Array(Float, Float, Float, Float): x, y, width and height, mm
+  # cover - Float, coverage index of the beads; bobbin - Float, how much of the bobbin thread shows on top, 0 to 1; loops - Float, how
+  # much hangs loose below; button, thick - Float, mm across and thick, of what goes through, and slit - Float, mm, long, or nil
+  LookPicture = Value.of(:look, :grade, :lines, :box, cover: 0.0, bobbin: 0.0, loops: 0.0, button: nil, thick: nil, slit: nil)
+
+  class LookPictures
+    # Height of a picture against its width, and what is no thicker is drawn so, mm.
+    FRAME = 0.55
+    LEAST_THICK = 1.0
+    # Where on either side of right each grade is drawn: in logarithms of the cover, and in mm of room.
+    COVERS = [-0.62, -0.33, 0.0, 0.33, 0.55].freeze
+    ROOMS = [-1.0, -0.45, 0.0, 0.55, 1.2].freeze
+    SLITS = [-2.2, -0.9, 0.0, 1.2, 3.2].freeze
+    BOBBIN = [0.0, 0.0, 0.0, 0.45, 1.0].freeze
+    LOOPS = [1.0, 0.45, 0.0, 0.0, 0.0].freeze
+
+    # @param sheet [Sheet]
+    # @return [Array<LookPicture>] of every grade of every look that is asked
+    def self.of(sheet) = new(sheet).all
+
+    def initialize(sheet)
+      @sheet = sheet
+      @shape = HoleSimulation.shape(sheet, Trial.new)
+    end
+
+    # @return [Array<LookPicture>]
+    def all
+      Swatches.looks_of(@sheet.recipe.stitched).flat_map do |look|
+        look.grades.each_with_index.map { |grade, place| send(look.axis, look, place).with(look: look.key, grade: grade.key) }
+      end
+    end
+
+    private
+
+    def picture(**parts) = LookPicture.new(look: "", grade: "", lines: [], box: [0.0, 0.0, 1.0, 1.0], **parts)
+
+    def fit(_look, place)
+      button = @sheet.plan.button
+      wide = [button.across.to_f, @sheet.opening.to_f + SLITS.last].max + 2
+      picture(button: button.across.to_f, thick: [button.height.to_f, LEAST_THICK].max, box: [0.0, 0.0, wide, wide * FRAME],
+              slit: [@sheet.opening.to_f + SLITS[place], 1.0].max)
+    end
+
+    def cover(_look, place)
+      length = aimed / Math.exp(COVERS[place])
+      bead = beads(@shape.with(length: length, balance: 0.0)).first
+      picture(lines: [bead], box: around([bead]), cover: thickness / length)
+    end
+
+    def tension(_look, place)
+      bead = beads(@shape.with(length: aimed, balance: 0.0)).first
+      picture(lines: [bead], box: around([bead]), cover: thickness / aimed, bobbin: BOBBIN[place], loops: LOOPS[place])
+    end
+
+    # Both beads, and the cloth between them.
+    def space(_look, place)
+      room = [@shape.space + ROOMS[place], -0.3].max
+      found = beads(@shape.with(length: aimed, balance: 0.0)).map do |line|
+        line.map { |x, y| [x, y + ((y <=> 0) * (room - @shape.space) / 2)] }
+      end
+      picture(lines: found, box: around(found), cover: thickness / aimed, slit: room)
+    end
+
+    # The stitch at which the beads are full.
+    def aimed = thickness / (@sheet.recipe.cover&.aim || SewingThread::COVERAGE_AIM)
+
+    def thickness = @sheet.plan.thread.diameter.to_f
+
+    # A stretch of both beads, away from the ends.
+    def beads(shape)
+      shape = shape.with(opening: [shape.opening, LONG_ENOUGH].max)
+      middle = shape.overall / 2
+      Stitches::Path.sew(shape, @sheet.plan.machine).parts.select { |part| part.kind == :bead }.map do |part|
+        # It lies along the longer side of its frame.
+        part.points.select { |_, y| (y - middle).abs <= LONG_ENOUGH / 2 }.map { |x, y| [y - middle, x] }
+      end
+    end
+
+    def around(lines)
+      least, most = lines.flatten(1).map(&:last).minmax
+      tall = most - least + (MARGIN * 2)
+      [-tall / FRAME / 2, least - MARGIN, tall / FRAME, tall]
+    end
+    MARGIN = 0.45
+    # A hole of this length, mm, has beads to fill any frame.
+    LONG_ENOUGH = 16.0
+    private_constant :MARGIN, :LONG_ENOUGH
+  end
+end

@@ -1,0 +1,243 @@
+# frozen_string_literal: true
+
+# FitBelief is what is believed of how long a hole comes out and how the button goes through it: a, what
+# machine and foot add beyond their usual; h, what button and cloth want beyond what was reckoned; and
+# how far one hole is from the next. Exact on one grid of 89 × 17 × 3 cells.
+#
+#   belief = Opening::FitBelief.prior(offset: Offset.prior, fold: 0.4, length: 22.5)
+#   belief = belief.after(tried)
+#   belief.chance(23.0, demand, holes: 5)   # => 0.71, that the button goes through all five as it should
+
+require_relative "../belief/answers"
+require_relative "../belief/normal"
+require_relative "../machine/offset"
+require_relative "../value"
+require_relative "verdict"
+
+module NimbleEyelet
+  module Opening
+    # What the button asks of an opening L: its slack is L × give − need. Floats, mm. slips - slack from which it slips out
+    SlitDemand = Value.of(:need, :give, :slips)
+
+    # One test hole. set - Float, what the hands set and what foot or key usually add to it, mm
+    # reading - Float or nil, the slit as measured; reading_spread - Float, of the ruler or the caliper
+    # seen - Range<Integer> or nil, of 0 (will not pass) to 4 (slips out)
+    # careless, misread - Float, chance that what was said, or read, is worth nothing
+    FitTried = Value.of(:set, :demand, reading: nil, reading_spread: 0.25, seen: nil, careless: Belief::CARELESS,
+                                       misread: Belief::CARELESS)
+
+    class FitBelief
+      ADDED = (-44..44).map { |quarter| quarter / 4.0 }.freeze
+      WANTED = (-8..8).map { |quarter| quarter / 4.0 }.freeze
+      FIT_NOISES = Offset::HOLE_NOISES.keys.freeze
+      # How far a careless reading lies from where the slit ends.
+      STRAY = 4.0
+      # Slack at which the words change, and what the eye blurs.
+      FIT_CUTS = [TIGHT_FROM, SNUG_FROM, EASY_FROM].map(&:to_f).freeze
+      FIT_BLUR = 0.15
+      RIGHT = (2..3)
+      WIDE_WANT = 1.2
+      # Of the hand that pushes the button through.
+      HAND_SPREAD = 0.2
+
+      # @return [Array<Float>] over FIT_NOISES × ADDED × WANTED, together 1
+      attr_reader :weights
+
+      def initialize(weights) = @weights = weights
+
+      # @param offset [Offset] what is believed of machine and foot
+      # @param fold [Float] mm
+      # @param length [Float] mm, about
+      # @param like [Array(Float, Float), nil] mean and variance of h learned on something alike; without, nothing is known
+      # @return [FitBelief]
+      def self.prior(offset:, fold:, length:, like: nil)
+        mean, variance = like || [0.0, shared(fold) + anew(length)]
+        wanted = Belief::Normal.prior(WANTED, mean: mean, deviation: Math.sqrt(variance), wide: WIDE_WANT,
+                                              share: like ? Belief::CARRIED_WIDE_SHARE : Belief::WIDE_SHARE)
+        weights = offset.noises.each_with_index.flat_map do |chance, noise|
+          offset.weights(ADDED, noise).flat_map { |one| wanted.map { |other| chance * one * other } }
+        end
+        new(weights)
+      end
+
+      # Variances of h: what every button in the same cloth shares, and what each has of its own.
+      def self.shared(fold) = ((FOLD_SPREAD * fold)**2) + (HAND_SPREAD**2)
+      def self.anew(length) = (BUTTON_SPREAD**2) + ((LENGTH_SPREAD * length)**2)
+
+      # @param tried [FitTried]
+      # @return [FitBelief]
+      def after(tried)
+        FitBelief.new(Belief::Normal.normalised(weighed(tried, tried.careless, tried.misread)))
+      end
+
+      # @param tried [FitTried]
+      # @return [Float] chance that the reading was careless, or what was said of how it went through
+      def surprise(tried)
+        [reading_surprise(tried), word_surprise(tried)].max
+      end
+
+      # @param set [Float] what the hands set and what is usually added
+      # @param demand [SlitDemand]
+      # @param holes [Integer]
+      # @return [Float] chance that the button goes through all of them as it should
+      def chance(set, demand, holes: 1)
+        FIT_NOISES.each_index.sum do |noise|
+          deviation = Math.sqrt(((demand.give * FIT_NOISES[noise])**2) + (CUT_SPREAD**2))
+          bins(demand.give).fetch(noise).sum do |middle, weight|
+            weight * (Belief::Answers.chance([SNUG_FROM.to_f, demand.slips], 1..1, (set * demand.give) - demand.need + middle,
+                                             deviation)**holes)
+          end
+        end
+      end
+
+      # @return [Array(Float, Float)] what is added beyond the usual at the next hole: mean and deviation, with its own noise
+      def added
+        @added ||= begin
+          mean, variance = Belief::Normal.moments(ADDED, margin { |cell| (cell / WANTED.size) % ADDED.size })
+          own = margin do |cell|
+            cell / (WANTED.size * ADDED.size)
+          end.each_with_index.sum { |weight, noise| weight * (FIT_NOISES[noise]**2) }
+          [mean, Math.sqrt(variance + own)]
+        end
+      end
+
+      # @return [Array(Float, Float)] h: mean and variance
+      def wanted = @wanted ||= Belief::Normal.moments(WANTED, margin { |cell| cell % WANTED.size })
+
+      # What is believed of h with another button.
+      #
+      # @param fold [Float] of the other
+      # @param length [Float]
+      # @param same_cloth [Boolean]
+      # @return [Array(Float, Float)] mean and variance
+      def carried(fold:, length:, same_cloth:)
+        all = FitBelief.shared(fold) + FitBelief.anew(length)
+        share = (same_cloth ? FitBelief.shared(fold) : HAND_SPREAD**2) / all
+        mean, variance = wanted
+        [share * mean, (all * (1 - (share**2))) + ((share**2) * variance)]
+      end
+
+      def inspect = "#<FitBelief adds #{added.first.round(2)}, wants #{wanted.first.round(2)}>"
+
+      private
+
+      # Every cell's weight with what the hole says of it.
+      def weighed(tried, careless, misread)
+        FIT_NOISES.each_with_index.flat_map do |noise, layer|
+          tables = tried.seen ? tables(tried, noise, careless) : [nil, nil]
+          ADDED.each_index.flat_map do |added|
+            from = ((layer * ADDED.size) + added) * WANTED.size
+            columns = ways(tried, tried.set + ADDED[added], noise, misread).zip(tables)
+                                                                           .map do |(chance, length), table|
+              column(tried.demand,
+                     chance, length, table)
+            end
+            weighed_column(from, *columns)
+          end
+        end
+      end
+
+      def weighed_column(from, one, other = nil)
+        Array.new(WANTED.size) { |wanted| weights[from + wanted] * (other ? one[wanted] + other[wanted] : one[wanted]) }
+      end
+
+      # What is said of a slit of that length, for everything the button may want.
+      def column(demand, chance, length, table)
+        return Array.new(WANTED.size, chance) if table.nil? || chance < NO_CHANCE
+
+        at = ((length * demand.give) - demand.need - WANTED.first - LEAST_SLACK) / SLACK_STEP
+        place = at.floor
+        share = at - place
+        Array.new(WANTED.size) do |wanted|
+          below = (place - (wanted * WANT_STEP)).clamp(0, SLACKS - 2)
+          chance * (table[below] + (share * (table[below + 1] - table[below])))
+        end
+      end
+      # Less is as good as nothing.
+      NO_CHANCE = 1e-9
+      private_constant :NO_CHANCE
+
+      # How long the slit may be, expected so or read so: [chance of the reading, mean].
+      def ways(tried, expected, noise, misread)
+        return [[1.0, expected]] unless tried.reading
+
+        spread = tried.reading_spread**2
+        share = spread / ((noise**2) + spread)
+        off = tried.reading - expected
+        [[misread * Belief::Normal.density(off, STRAY), expected],
+         [(1 - misread) * Belief::Normal.density(off, Math.sqrt((noise**2) + spread)),
+          (share * expected) + ((1 - share) * tried.reading)]]
+      end
+
+      # What would be said at every slack, for a length that is expected so, and for one that was read.
+      def tables(tried, noise, careless)
+        cuts = [*FIT_CUTS, tried.demand.slips]
+        spread = tried.reading_spread**2
+        [1.0, spread / ((noise**2) + spread)].map do |share|
+          deviation = Math.sqrt((share * ((tried.demand.give * noise)**2)) + OTHER_NOISE)
+          Array.new(SLACKS) { |number| Belief::Answers.given(cuts, tried.seen, LEAST_SLACK + (number * SLACK_STEP), deviation, careless) }
+        end
+      end
+      # What cutting and looking add to a slack, mm².
+      OTHER_NOISE = (CUT_SPREAD**2) + (FIT_BLUR**2)
+      # Slacks between which words differ, mm.
+      LEAST_SLACK = -4.0
+      SLACK_STEP = 0.05
+      SLACKS = 280
+      # So many of them lie between two of WANTED.
+      WANT_STEP = 5
+      private_constant :OTHER_NOISE, :LEAST_SLACK, :SLACK_STEP, :SLACKS, :WANT_STEP
+
+      # By the length alone: what the button wants has no say in it.
+      def reading_surprise(tried)
+        return 0.0 unless tried.reading
+
+        honest, stray = [0.0, 1.0].map { |misread| FIT_NOISES.each_index.sum { |noise| read(tried, noise, misread) } }
+        stray *= Belief::CARELESS
+        stray / (stray + (honest * (1 - Belief::CARELESS)))
+      end
+
+      def read(tried, noise, misread)
+        lengths[noise].each_with_index.sum do |weight, added|
+          weight * ways(tried, tried.set + ADDED[added], FIT_NOISES[noise], misread).sum(&:first)
+        end
+      end
+
+      # Weights of what is added, by the noise.
+      def lengths = @lengths ||= weights.each_slice(WANTED.size).map(&:sum).each_slice(ADDED.size).to_a
+
+      # Given the reading, whether such a hole is said to be so.
+      def word_surprise(tried)
+        return 0.0 unless tried.seen
+
+        alone = FIT_NOISES.each_index.sum { |noise| read(tried, noise, Belief::CARELESS) }
+        honest = weighed(tried, 0.0, Belief::CARELESS).sum / alone
+        stray = Belief::CARELESS * tried.seen.size / 5.0
+        stray / (stray + (honest * (1 - Belief::CARELESS)))
+      end
+
+      # How a and h together move the slack, by the noise: [middle, weight] of what matters.
+      def bins(give)
+        @bins ||= {}
+        @bins[give] ||= weights.each_slice(ADDED.size * WANTED.size).map do |layer|
+          found = Hash.new(0.0)
+          layer.each_with_index do |weight, cell|
+            next if weight < LEAST_WEIGHT
+
+            added, wanted = cell.divmod(WANTED.size)
+            found[((give * ADDED[added]) - WANTED[wanted]).round(1)] += weight
+          end
+          found.to_a
+        end
+      end
+      LEAST_WEIGHT = 1e-7
+      private_constant :LEAST_WEIGHT
+
+      def margin
+        found = Hash.new(0.0)
+        weights.each_with_index { |weight, cell| found[yield(cell)] += weight }
+        found.sort.map(&:last)
+      end
+    end
+  end
+end

@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+# Learned is what earlier closures teach the next one: what machine and foot add to what is set, over all
+# that were sewn with them; and how dense, how tight and how wide, from the most alike one.
+#
+#   learned = Learned.new(earlier)
+#   learned.offset(machine: "3", foot: "sliding_scale_foot", structure: "knit", set: 22.5)   # => Offset
+#   learned.alike(machine: "3", fibre: "polyester", tex: "27", structure: "knit")            # => Alike or nil
+
+require_relative "../machine/offset"
+require_relative "../style/style"
+require_relative "../value"
+
+module NimbleEyelet
+  module Swatches
+    # A test hole of another closure, or of this one when it was sewn on something else. closure - Integer
+    EarlierSwatch = Value.of(:closure, :swatch)
+
+    # The most alike of the earlier closures. swatches - Array<Swatch>, oldest first
+    # shared - Array<Symbol> of :machine, :thread, :cloth
+    Alike = Value.of(:swatches, :shared)
+
+    class Learned
+      # What makes a closure's test holes one group.
+      GROUP = %w[machine.id recipe.foot thread.fibre thread.tex cloth.kind recipe.style].freeze
+      # The last holes of a closure say what it came to.
+      MOST_OF_GROUP = 6
+      # Millimetres a ruler is read to, and a caliper.
+      RULER_SPREAD = 0.25
+      CALIPER_SPREAD = 0.1
+
+      # @return [Array<EarlierSwatch>]
+      attr_reader :earlier
+
+      # @param earlier [Array<EarlierSwatch>] newest first
+      def initialize(earlier)
+        @earlier = earlier
+      end
+
+      def self.nothing = new([])
+
+      # What machine and foot add.
+      #
+      # @param own [Array<Swatch>] of this closure that count as well
+      # @param known [Float, nil] mm beyond the usual, as the owner says: it counts as a hole that was measured
+      # @return [Offset]
+      def offset(machine:, foot:, structure:, set:, own: [], known: nil)
+        found = groups.select { |group| group.first.sewn_with.values_at("machine.id", "recipe.foot") == [machine, foot] }
+        said = known && OffsetEvidence.new(structure: structure, set: set, added: [known], spread: RULER_SPREAD)
+        Offset.of([said, *[own, *found].map { |group| evidence(group) }].compact, structure: structure, set: set)
+      end
+
+      # Test holes whose length was measured on that machine, foot by foot.
+      #
+      # @return [Hash{String => Array<EarlierSwatch>}]
+      def measured_on(machine)
+        earlier.select { |one| one.swatch.measured && one.swatch.sewn_with["machine.id"] == machine }
+               .group_by { |one| one.swatch.sewn_with["recipe.foot"] }
+      end
+
+      # The most alike: machine, then thread, then cloth; the newest of those.
+      #
+      # @param stitched [Symbol]
+      # @return [Alike, nil]
+      def alike(machine:, fibre:, tex:, structure:, stitched: :satin)
+        found = groups.filter_map do |group|
+          with = group.first.sewn_with
+          next unless STYLES[with["recipe.style"]]&.stitched == stitched
+
+          shared = { machine: with["machine.id"] == machine, thread: with.values_at("thread.fibre", "thread.tex") == [fibre, tex],
+                     cloth: with["cloth.kind"] == structure }.select { |_, same| same }.keys
+          Alike.new(swatches: group.last(MOST_OF_GROUP), shared: shared) if (shared - %i[cloth]).any?
+        end
+        found.max_by.with_index { |alike, index| [rank(alike.shared), -index] }
+      end
+
+      # @param swatch [Swatch]
+      # @param by [String] how it was set, where that was not kept
+      # @return [Float] mm, what the hands set and what is usually added
+      def self.set(swatch, by: "lines")
+        kept = swatch.sewn_with["setting.by"] || (swatch.sewn_with["setting.clamped"] ? "clamp" : by)
+        swatch.hands.to_f + Offset::USUALLY_ADDED.fetch(kept)
+      end
+
+      # @param swatch [Swatch]
+      # @return [Float] mm, of what it was measured with
+      def self.spread(swatch) = swatch.sewn_with["measured.with"] == "caliper" ? CALIPER_SPREAD : RULER_SPREAD
+
+      private
+
+      # Newest first; the holes of one closure, oldest first.
+      def groups
+        @groups ||= earlier.group_by { |one| [one.closure, one.swatch.sewn_with.values_at(*GROUP)] }.values
+                           .map { |group| group.map(&:swatch).reverse }
+      end
+
+      def evidence(group)
+        added = group.filter_map { |swatch| swatch.measured && (swatch.measured.to_f - Learned.set(swatch)) }
+        return if added.empty?
+
+        set = group.sum { |swatch| Learned.set(swatch) } / group.size
+        OffsetEvidence.new(structure: group.first.sewn_with["cloth.kind"], set: set, added: added, spread: Learned.spread(group.first))
+      end
+
+      def rank(shared) = %i[machine thread cloth].map { |part| shared.include?(part) ? 1 : 0 }
+    end
+  end
+end

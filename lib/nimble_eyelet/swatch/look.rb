@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+# Look is one question about a test hole, with its answers in order from badly one way over right to
+# badly the other: whoever does not know the words can go by the drawings. LOOKS are in the order in
+# which to look.
+#
+#   LOOKS.fetch("bead_away").grades.map(&:name)   # => ["bare cloth between the stitches", …]
+
+require_relative "../value"
+
+module NimbleEyelet
+  module Swatches
+    # key - String; name - String, what is seen
+    LookGrade = Value.of(:key, :name)
+
+    # axis - Symbol, what it tells about; question - String; grades - Array<LookGrade>, five of them
+    # right - Range of places among them; satin - Boolean, only where there are beads of satin
+    class Look < Value.of(:key, :axis, :question, :grades, right: 2..2, satin: false)
+      # @param grade [String] key of a grade
+      # @return [Range<Integer>]
+      # @raise [KeyError]
+      def place(grade)
+        found = grades.index { |one| one.key == grade } or raise KeyError, grade
+        found..found
+      end
+
+      def grade_at(place) = grades.fetch(place)
+    end
+
+    module LookTable
+      BEAD = { "bare" => "bare cloth between the stitches", "thin" => "a little cloth shows through", "full" => "full",
+               "crowded" => "a little crowded", "piled_up" => "piled up, a ridge" }.freeze
+
+      def self.grades(table) = table.map { |key, name| LookGrade.new(key: key, name: name) }
+
+      LOOK_ROWS = [
+        Look.new(key: "fit", axis: :fit, question: "How does it go through?", right: 2..3, grades: grades(
+          "will_not_pass" => "will not pass", "tight" => "tight: it has to be forced", "passes" => "passes as it should",
+          "easy" => "easily, and holds", "slips_out" => "slips out by itself"
+        )),
+        Look.new(key: "bead_away", axis: :cover, question: "The bead that was sewn away from you", satin: true, grades: grades(BEAD)),
+        Look.new(key: "bead_back", axis: :cover, question: "The bead that was sewn toward you", satin: true, grades: grades(BEAD)),
+        Look.new(key: "tension", axis: :tension, question: "The edge of the beads, above and below", satin: true, grades: grades(
+          "loops" => "loose loops below", "slack" => "a soft, wide edge of top thread below",
+          "even" => "a neat edge of top thread below",
+          "dots" => "dots of bobbin thread on top", "bobbin" => "bobbin thread lies on top"
+        )),
+        Look.new(key: "space", axis: :space, question: "The cloth between the beads", satin: true, grades: grades(
+          "touching" => "none: the beads touch", "close" => "hardly room for the blade", "room" => "room to cut",
+          "wide" => "a little wide", "gaping" => "gapes"
+        ))
+      ].freeze
+    end
+
+    LOOKS = LookTable::LOOK_ROWS.to_h { |look| [look.key, look] }.freeze
+
+    # @param stitched [Symbol] :satin, :open or :straight
+    # @return [Array<Look>] that are asked of such a hole
+    def self.looks_of(stitched) = LOOKS.values.reject { |look| look.satin && stitched == :straight }
+  end
+end

@@ -1,0 +1,144 @@
+<script lang="ts">
+  // What a test hole showed, in the order in which to look: it goes into the log with everything it was
+  // sewn with. Looked at a second time, both looks stand together.
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { ask, faultsOf, read, words } from '../../api/ask';
+  import { client, type Closure } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
+  import CaliperButton from '../../closure/CaliperButton.svelte';
+  import type { ClosureWork } from '../../closure/work.svelte';
+  import LookQuestion from './LookQuestion.svelte';
+  import { Seen, type Symptom } from './seen.svelte';
+
+  let { work, closure }: { work: ClosureWork; closure: Closure } = $props();
+
+  const id = $props.id();
+  // The form belongs to the closure this station was opened for.
+  // svelte-ignore state_referenced_locally
+  const seen = new Seen(`swatch:${work.slug}:${closure.id}`);
+  let fault = $state('');
+  let rest = $state(false);
+  $effect(() => {
+    void $state.snapshot(seen.form);
+    seen.keep();
+  });
+
+  let swatch = $derived(closure.sheet.swatch);
+  let again = $derived(swatch.again ? swatch.log.find((one) => one.id === swatch.again) : undefined);
+  const drawn = createQuery(() => ({
+    queryKey: ['looks', work.slug, work.id, closure.version],
+    queryFn: () =>
+      read(
+        client.GET('/api/workrooms/{slug}/closures/{id}/looks', {
+          params: { path: { slug: work.slug, id: work.id } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  }));
+
+  /** What can be seen beside, axis by axis. */
+  let axes = $derived(
+    (workroom.catalogue?.axes ?? [])
+      .map((axis) => ({
+        key: axis.key,
+        items: swatch.symptoms
+          .filter((symptom) => symptom.axis === axis.key)
+          .map((symptom) => ({
+            key: symptom.key as Symptom,
+            name: workroom.catalogue?.symptoms.find((item) => item.key === symptom.key)?.name ?? symptom.key,
+          })),
+      }))
+      .filter((axis) => axis.items.length > 0),
+  );
+  let open = $derived(rest || seen.form.symptoms.length > 0);
+
+  /** The figure is read by the server before anything is entered, so that nothing wrong goes into the log. */
+  async function log(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    fault = '';
+    const measured = seen.form.measured.trim();
+    if (!seen.said) {
+      fault = `Say what you saw: how the ${closure.sheet.button.noun} went through, at least.`;
+      return;
+    }
+    if (measured) {
+      const params = { path: { slug: workroom.slug } };
+      const answer = await ask(
+        client.POST('/api/workrooms/{slug}/readings', { params, body: { readings: [measured] } }),
+      );
+      if (answer.kind === 'refused') {
+        fault = faultsOf(answer)['readings.1'] ?? words(answer);
+        return;
+      }
+    }
+    const entry = seen.entry(swatch.looks.map((look) => look.key));
+    const second = swatch.again ? { again: swatch.again } : {};
+    work.enter(
+      { kind: 'swatch', with: swatch.with, machine: closure.machine.id, ...entry, ...second },
+      'a test hole',
+    );
+    seen.clear();
+    rest = false;
+  }
+</script>
+
+<form class="mt-6 border-l-4 border-base-300 pl-4" onsubmit={log} data-look-form>
+  <h2 class="text-lg font-semibold">
+    {again ? `Look at swatch ${again.number} again` : 'Measure it, cut it, and look'}
+  </h2>
+  <p class="max-w-prose text-sm text-secondary">
+    Measure the slit between the tacks before it is cut, then cut it open and measure again: what counts is
+    the open slit, not the overall length. Then look, one thing after the other.
+  </p>
+  <div class="mt-3 flex w-56 flex-col">
+    <label for="{id}-measured" class="text-sm text-secondary">The slit as measured, cut</label>
+    <span class="flex items-center gap-1">
+      <input
+        id="{id}-measured"
+        data-measures
+        class={['input bg-base-100 px-2 text-lg text-base-content', fault && 'input-error']}
+        aria-invalid={fault ? 'true' : undefined}
+        bind:value={seen.form.measured}
+      />
+      <CaliperButton field="{id}-measured" label="slit as measured" />
+    </span>
+    {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}
+  </div>
+  {#each swatch.looks as look (look.key)}
+    <LookQuestion {look} {seen} pictures={drawn.data ?? []} />
+  {/each}
+  {#if open}
+    <p class="mt-4 text-base font-semibold">What else is seen on it</p>
+    {#each axes as axis (axis.key)}
+      <fieldset class="mt-1 grid gap-x-4 sm:grid-cols-[6rem_1fr]">
+        <legend class="float-left text-sm font-semibold sm:w-24">{axis.key}</legend>
+        <div class="flex flex-wrap gap-x-5 gap-y-1">
+          {#each axis.items as item (item.key)}
+            <label class="flex min-h-8 cursor-pointer items-center gap-2">
+              <input
+                type="checkbox"
+                class="checkbox checkbox-sm"
+                value={item.key}
+                bind:group={seen.form.symptoms}
+              />{item.name}
+            </label>
+          {/each}
+        </div>
+      </fieldset>
+    {/each}
+  {:else}
+    <button type="button" class="btn mt-4 btn-ghost btn-sm" onclick={() => (rest = true)}
+      >Something else is seen on it: puckers, ends, thread, cloth…</button
+    >
+  {/if}
+  <label class="mt-3 flex max-w-xl flex-col text-sm text-secondary"
+    >Something else, in words
+    <input
+      class="input w-full bg-base-100 px-2 text-lg text-base-content"
+      maxlength="500"
+      bind:value={seen.form.note}
+    />
+  </label>
+  <button class="btn mt-3 btn-primary">{again ? 'Log the second look' : 'Log it'}</button>
+</form>
