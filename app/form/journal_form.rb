@@ -46,7 +46,7 @@ module NimbleEyelet
       #
       # @param id [String]
       # @param with [Hash{String => Object}] what it was sewn with
-      # @param report [Device::SewnReport]
+      # @param report [#measured, #passes, #looks] what it says of itself
       # @param again [String, nil] the one that is looked at again
       # @return [Sewing::Entry]
       def simulated(id, with, report, again: nil)

@@ -130,22 +130,28 @@ class ContractTest < AppTest
   end
 
   def test_a_swatch_from_log_to_accepted
-    log_swatch({ passes: "passes", symptoms: ["gappy"], measured: "7/8", note: "first" })
-    found = closure
-    change = found["sheet"]["swatch"]["change"]
+    right = { bead_away: "full", bead_back: "full", tension: "even", space: "room" }
+    log_swatch({ passes: "passes", looks: right.merge(bead_away: "thin", bead_back: "thin"), measured: "7/8", note: "first" })
+    swatch = closure["sheet"]["swatch"]
+    change = swatch["changes"].find { |one| one["axis"] == "cover" }
 
-    assert_equal "22.23 mm", found["sheet"]["swatch"]["log"][0]["measured"]["text"]
-    assert_equal ["recipe.stitch_length", "0.35mm"], change.values_at("field", "to")
-    save({ recipe: { stitch_length: change["to"] } })
-    log_swatch({ passes: "passes" })
+    assert_equal "22.23 mm", swatch["log"][0]["measured"]["text"]
+    assert_equal ["0.3mm"], change["sets"].values_at("recipe.stitch_length")
+    assert_equal "pending", call(:patch, "/api/closures/1/plan", swatch["changes"].map { |one| one["sets"] }.reduce(:merge), match)["sheet"]["swatch"]["kind"]
+    2.times { log_swatch({ passes: "passes", looks: right, measured: "23" }) }
     swatch = closure["sheet"]["swatch"]
 
-    assert swatch["accept"]
-    assert_equal "0.35 mm", swatch["log"][0]["stitch_length"]["text"]
+    assert_equal "sew_row", swatch["kind"]
+    assert_equal "0.3 mm", swatch["log"][0]["stitch_length"]["text"]
     found = act(:put, "accepted/#{swatch['log'][0]['id']}")
 
-    assert_equal([true, false], found["sheet"]["swatch"]["log"].map { |logged| logged["accepted"] })
+    assert_equal([true, false, false], found["sheet"]["swatch"]["log"].map { |logged| logged["accepted"] })
     assert_equal(%w[recipe swatch], found["sheet"]["stages"].select { |stage| stage["state"] == "tied" }.map { |stage| stage["word"] })
+    # Held with what it was sewn with: it says so, and what is otherwise since.
+    assert_equal [3, []], found["sheet"]["swatch"]["frozen"].values_at("number", "changes")
+    moved = save({ recipe: { stitch_length: "0.5" } })["sheet"]["swatch"]["frozen"]
+
+    assert_equal ["the stitch length: 0.3 mm → 0.5 mm"], moved["changes"]
     assert_equal NOW, Time.parse(found["sheet"]["swatch"]["log"][0]["sewn_at"])
     act(:put, "accepted/#{SecureRandom.uuid}")
 
