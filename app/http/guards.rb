@@ -18,8 +18,9 @@ module NimbleEyelet
       LARGEST_GARMENT = 48 * 1024 * 1024
       # Where files come in, and as what.
       FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "shelves" => %r{\Atext/csv\s*(;|\z)}i,
-                "garments" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
-      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves)/(?:(?:cloths|threads|stabilisers)/)?import\z}
+                "garments" => %r{\Aapplication/json\s*(;|\z)}i,
+                "swatches" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
+      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves|swatches)/(?:(?:cloths|threads|stabilisers)/)?import\z}
 
       # @return [Regexp, nil] the type a file has that comes in at this address
       def self.file_type(path) = FILES[path[FILE_ADDRESS, 1]]
@@ -28,7 +29,7 @@ module NimbleEyelet
       def self.most(path)
         return LARGEST_BODY unless file_type(path)
 
-        path[FILE_ADDRESS, 1] == "garments" ? LARGEST_GARMENT : LARGEST_FILE
+        %w[garments swatches].include?(path[FILE_ADDRESS, 1]) ? LARGEST_GARMENT : LARGEST_FILE
       end
 
       # A line of the log. That it cannot be written, on a full disk or a closed pipe, harms no answer.

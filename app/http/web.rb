@@ -22,6 +22,7 @@ require_relative "../route/shelf"
 require_relative "../route/stash"
 require_relative "../route/stitch"
 require_relative "../route/swatch"
+require_relative "../route/swatch_book"
 require_relative "../route/workroom"
 require_relative "../store/database"
 require_relative "../store/errors"
@@ -59,6 +60,7 @@ module NimbleEyelet
       register Route::MachineRoutes
       register Route::StitchRoutes
       register Route::SwatchRoutes
+      register Route::SwatchBookRoutes
       register Route::GarmentRoutes
       register Route::ShelfRoutes
       register Route::StashRoutes

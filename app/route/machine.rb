@@ -5,6 +5,7 @@
 require_relative "../form/machine_form"
 require_relative "../problem"
 require_relative "../store/errors"
+require_relative "../view/learned"
 require_relative "../view/machine"
 
 module NimbleEyelet
@@ -20,6 +21,12 @@ module NimbleEyelet
         rescue Store::Stale
           halt Problem.new(412, "This machine was changed in another place meanwhile. Look again.").render
         end
+        app.get("/api/workrooms/:slug/machines/:id/learned") { json(View::LearnedView.of(*taught(params["id"]), present)) }
+        # What was learned before is kept, but no longer goes by; or goes by once more.
+        app.put("/api/workrooms/:slug/machines/:id/learned") do
+          machines.learn_from(number(params["id"]), body_hash["forget"] ? settings.now : nil)
+          json(View::LearnedView.of(*taught(params["id"]), present))
+        end
         app.delete("/api/workrooms/:slug/machines/:id") do
           machines.remove(number(params["id"]), revision: revision_seen)
           halt 204
@@ -30,6 +37,7 @@ module NimbleEyelet
 
       module Helpers
         def machines = workroom.machines
+        def taught(id) = [machines.taught(number(id)), number(id)]
 
         def show_machine(record, status: 200)
           etag_of(record.revision)

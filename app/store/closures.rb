@@ -63,12 +63,13 @@ module NimbleEyelet
       STANDS = "NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)"
       EARLIER = <<~SQL.freeze
         (SELECT #{EARLIER_DATA} AS swatch, j.happened_at FROM journal j
-          WHERE j.workroom_id = c.workroom_id AND j.kind = 'swatch' AND j.machine_id = c.machine_id AND j.closure_id <> c.id
+          WHERE j.workroom_id = c.workroom_id AND j.kind = 'swatch' AND j.machine_id = c.machine_id AND j.closure_id IS DISTINCT FROM c.id
+            AND NOT j.data ? 'again'
             AND j.happened_at > COALESCE(m.learned_from, '-infinity') AND #{STANDS}
           ORDER BY j.happened_at DESC LIMIT #{MOST_EARLIER})
         UNION ALL
         (SELECT #{EARLIER_DATA}, j.happened_at FROM swatch_book b JOIN journal j ON j.workroom_id = b.workroom_id AND j.id = b.entry
-          WHERE b.workroom_id = c.workroom_id AND b.machine_id <> c.machine_id AND b.closure_id <> c.id AND #{STANDS}
+          WHERE b.workroom_id = c.workroom_id AND b.machine_id IS DISTINCT FROM c.machine_id AND b.closure_id IS DISTINCT FROM c.id AND #{STANDS}
           ORDER BY b.sewn_at DESC LIMIT #{MOST_EARLIER / 2})
       SQL
 

@@ -33,8 +33,8 @@ module NimbleEyelet
           SELECT e.workroom_id, e.id, e.closure_id, e.machine_id, e.happened_at, e.data->>'passes', e.data->'with'->>'cloth.kind',
                  e.data->'with'->>'recipe.foot', e.data->'with'->>'recipe.style', COALESCE(starts_with(e.data->'with'->>'machine.id', :stand_in::text), false),
                  left(concat_ws(' ', c.name, g.name, :words::text), 4000)
-            FROM e JOIN closures c ON c.workroom_id = e.workroom_id AND c.id = e.closure_id
-            JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+            FROM e LEFT JOIN closures c ON c.workroom_id = e.workroom_id AND c.id = e.closure_id
+            LEFT JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
            WHERE e.kind = 'swatch' AND NOT e.data ? 'again')
         SELECT id FROM e
       SQL

@@ -9,6 +9,7 @@ require "json"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/machine_fields"
 require_relative "errors"
+require_relative "journal_rows"
 require_relative "machine_rows"
 
 module NimbleEyelet
@@ -16,7 +17,22 @@ module NimbleEyelet
     # One machine, the revision it was read at, and the closures sewn on it: hashes of id and name.
     MachineRecord = Value.of(:machine, :revision, :closures)
 
+    # name - String; since - Time or nil, what is older does not count; swatches - Array<Swatches::EarlierSwatch>, newest first
+    # closures - Hash of id to the name of its garment and its own
+    Taught = Value.of(:name, :since, :swatches, :closures)
+
     class Machines
+      TAUGHT = <<~SQL
+        SELECT jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', j.happened_at, 'data', j.data)::text AS swatch,
+          j.closure_id, COALESCE(g.name || ': ' || c.name, '') AS name
+        FROM journal j JOIN machines m ON m.workroom_id = j.workroom_id AND m.id = j.machine_id
+        LEFT JOIN closures c ON c.workroom_id = j.workroom_id AND c.id = j.closure_id
+        LEFT JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+        WHERE j.workroom_id = :workroom AND j.machine_id = :machine AND j.kind = 'swatch' AND NOT j.data ? 'again'
+          AND j.happened_at > COALESCE(m.learned_from, '-infinity')
+          AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
+        ORDER BY j.happened_at DESC LIMIT 60
+      SQL
       ONE = "SELECT #{MachineRows::JSON_OBJECT}::text AS machine FROM machines m " \
             "WHERE m.workroom_id = :workroom AND m.id = :id AND m.removed_at IS NULL".freeze
 
@@ -77,13 +93,26 @@ module NimbleEyelet
       #
       # @param id [Integer]
       # @param since [Time, nil]
-      # @return [MachineRecord]
+      # @return [Taught]
       # @raise [Missing]
       def learn_from(id, since)
-        changed = @scope.standing(:machines).where(id: id).update(learned_from: since, revision: Sequel[:revision] + 1)
-        raise Missing if changed.zero?
+        raise Missing if @scope.standing(:machines).where(id: id).update(learned_from: since).zero?
 
-        find(id)
+        taught(id)
+      end
+
+      # What test holes on it taught, whatever closure they were sewn for; the newest.
+      #
+      # @param id [Integer]
+      # @return [Taught]
+      # @raise [Missing]
+      def taught(id)
+        row = @scope.standing(:machines).where(id: id).select(:learned_from, :name).first or raise Missing
+        rows = @scope.ask(:read_taught, TAUGHT, machine: id)
+        swatches = JournalRows.earlier(rows.map { |one| JSON.parse(one[:swatch], decimal_class: BigDecimal) })
+        Taught.new(name: row[:name], since: row[:learned_from], swatches: swatches, closures: rows.to_h do |one|
+          [one[:closure_id], one[:name]]
+        end)
       end
 
       # Into the waste basket.

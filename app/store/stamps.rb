@@ -15,7 +15,7 @@ module NimbleEyelet
   module Store
     class Stamps
       OF_CLOSURE = <<~SQL
-        concat_ws('.', (SELECT id FROM identity), c.version, m.revision, w.revision, md5(g.name),
+        concat_ws('.', (SELECT id FROM identity), c.version, m.revision, m.learned_from, w.revision, md5(g.name),
           (SELECT extract(epoch FROM r.made_at) FROM revisions r
             WHERE r.workroom_id = w.id AND r.closure_id = c.id AND r.number = c.position),
           (SELECT j.id FROM journal j WHERE j.workroom_id = w.id ORDER BY j.seq DESC LIMIT 1),

@@ -25,12 +25,17 @@ Sequel.migration do
       # What the machine that stands in for it is like, and nobody knows.
       add_column :stand_in, Integer, null: false, default: Sequel.lit("floor(random() * 2147483647)::integer")
     end
+    # A test hole out of another swatch book belongs to no closure here.
+    run <<~SQL
+      ALTER TABLE journal DROP CONSTRAINT journal_swatch,
+        ADD CONSTRAINT journal_swatch CHECK (kind <> 'swatch' OR ((closure_id IS NOT NULL OR imported) AND data ? 'passes'))
+    SQL
     run "CREATE INDEX journal_swatches ON journal (workroom_id, machine_id, happened_at DESC) WHERE kind = 'swatch'"
 
     run "CREATE EXTENSION IF NOT EXISTS pg_trgm"
     run <<~SQL
       CREATE TABLE swatch_book (
-        workroom_id integer NOT NULL, entry uuid NOT NULL, closure_id integer NOT NULL, machine_id integer,
+        workroom_id integer NOT NULL, entry uuid NOT NULL, closure_id integer, machine_id integer,
         sewn_at timestamptz NOT NULL, verdict text, cloth_kind text, foot text, style text, simulated boolean NOT NULL DEFAULT false,
         words text NOT NULL CHECK (char_length(words) <= 4000),
         search tsvector GENERATED ALWAYS AS (to_tsvector('simple', words)) STORED,
@@ -55,6 +60,11 @@ Sequel.migration do
   down do
     drop_table(:swatch_book)
     run "DROP INDEX journal_swatches"
+    run <<~SQL
+      DELETE FROM journal WHERE kind = 'swatch' AND closure_id IS NULL;
+      ALTER TABLE journal DROP CONSTRAINT journal_swatch,
+        ADD CONSTRAINT journal_swatch CHECK (kind <> 'swatch' OR (closure_id IS NOT NULL AND data ? 'passes'))
+    SQL
     alter_table(:machines) do
       drop_column :stand_in
       drop_column :learned_from

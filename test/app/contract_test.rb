@@ -137,7 +137,9 @@ class ContractTest < AppTest
 
     assert_equal "22.23 mm", swatch["log"][0]["measured"]["text"]
     assert_equal ["0.3mm"], change["sets"].values_at("recipe.stitch_length")
-    assert_equal "pending", call(:patch, "/api/closures/1/plan", swatch["changes"].map { |one| one["sets"] }.reduce(:merge), match)["sheet"]["swatch"]["kind"]
+    assert_equal "pending", call(:patch, "/api/closures/1/plan", swatch["changes"].map { |one|
+      one["sets"]
+    }.reduce(:merge), match)["sheet"]["swatch"]["kind"]
     2.times { log_swatch({ passes: "passes", looks: right, measured: "23" }) }
     swatch = closure["sheet"]["swatch"]
 

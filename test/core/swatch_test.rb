@@ -46,7 +46,7 @@ class SwatchTest < CoreTest
   def test_every_symptom_leads_through_its_remedies
     Swatches.further_symptoms.each do |symptom|
       rows = []
-      said = (1..(symptom.remedies.size * 2) + 1).map do |number|
+      said = (1..((symptom.remedies.size * 2) + 1)).map do |number|
         rows << swatch(number, symptoms: [symptom.key]).with(**(rows.last ? turned(rows.last) : { stitch_width: mm(2) }))
         made = twice(*rows).changes.find { |one| one.axis == symptom.axis }
         unless made.by_hand?

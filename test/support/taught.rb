@@ -1,290 +1,386 @@
 # frozen_string_literal: true
 
 # Taught sews test holes on machines nobody knows, doing only what the tool says, until it says that the
-# row is to be sewn or that turning does not help; and beside it by the table of symptoms alone. It works
-# on the values of the core, without a closure around them.
+# row is to be sewn or that turning does not help. It works on the values of the core, without a closure
+# around them; {TableAlone} goes through the table of symptoms on the same machines.
+#
+#   run = Support::Taught.new(Random.new(1), kind: "stepped", cloth: "knit")
+#   run.until_accepted(truth).holes   # => 2
 
 module NimbleEyelet
   module Support
-    # step, balance - dials; narrow - slips out from max(2.5, 0.2·D) instead of max(4, 0.2·D)
-    class Taught
-      include NimbleEyelet
-
-      Outcome = Value.of(:holes, :ended, :row_chance, :all_right, :right_share, :sayings, :first_right, :hopeless, beliefs: nil,
-measured: [])
-
+    # What a person can set and see: dials of a machine, a cloth, a button.
+    class Ground
       HOLES = 5
-      MOST = 14
-      WANTED = 22.5
-
-      # What a kind of machine can be set to. usual - what is usually added
-      Dials = Value.of(:length_step, :tension_step, :width_step, :balance, :usual, :operator)
-      KINDS = { "sensing" => ["clamp", 0.05, 0.5, false], "memory" => ["key", 0.05, 0.5, true], "stepped" => ["scale", 0.25, 0.5, true],
-                "plain" => ["lines", 0.1, 1.0, true] }.freeze
-      # Fold and give of three cloths.
+      # By kind: how the length is set, steps of the stitch length and of the tension, whether somebody has to stop it.
+      KINDS = { "sensing" => ["clamp", 0.05, 0.5, false], "memory" => ["key", 0.05, 0.5, true],
+                "stepped" => ["scale", 0.25, 0.5, true], "plain" => ["lines", 0.1, 1.0, true] }.freeze
+      # Fold and give.
       CLOTHS = { "light_woven" => [0.35, 1.0], "heavy_woven" => [0.9, 1.0], "knit" => [0.6, 1.045] }.freeze
+      LEAST = 0.4
+      MOST = 0.66
+      # Thickness of tex 27, mm; width and tension by the rules.
+      THREAD = 0.199
+      WIDTH = 4.5
+      TENSION = -1.0
+      AXES = %i[fit cover tension space].freeze
 
-      def initialize(random, kind:, cloth: "light_woven", slips: 4.0, one_each: true, noisier: 1.0, gate: Swatches::ROW_GATE, spread: 0.25,
-                     balance: nil, diameter_of_thread: 0.199, careless: Belief::CARELESS)
-        @random = random
-        method, length_step, tension_step, @operator = KINDS.fetch(kind)
+      attr_reader :cloth, :wanted, :usual, :demand, :fold, :lengths, :tension_step, :balance
+
+      # @param slips [Float] slack from which the button slips out
+      # @param balance [Boolean] whether the machine has one
+      def initialize(kind:, cloth:, slips:, balance:)
+        method, length_step, @tension_step, @operator = KINDS.fetch(kind)
         @usual = Offset::USUALLY_ADDED.fetch(method)
-        @fold, give = CLOTHS.fetch(cloth)
         @cloth = cloth
+        @fold, give = CLOTHS.fetch(cloth)
         @demand = Opening::SlitDemand.new(need: 21.0 + @fold, give: give, slips: slips)
         @wanted = ((@demand.need + 1.15) / give * 2).ceil / 2.0
-        @one_each = one_each
-        @gate = gate
-        @noisier = noisier
-        @spread = spread
-        @careless = careless
-        @has_balance = balance.nil? ? random.rand >= 0.3 : balance
+        @balance = balance
         @lengths = (1..24).map { |number| (number * length_step).round(3) }.grep(0.15..1.2)
-        @thread = diameter_of_thread
-        @tension_step = tension_step
-      end
-
-      attr_reader :has_balance
-
-      def middles = { cover: Math.log(0.4 * 0.66) / 2, tension: Swatches::Beliefs::TENSION_BELOW, space: 4.5 }
-
-      def prior(offset: Offset.prior(set: @wanted), like: nil)
-        Swatches::Beliefs.new(
-          fit: Opening::FitBelief.prior(offset: offset, fold: @fold, length: @wanted, like: like),
-          cover: CoverBand.prior(0.4, 0.66), tension: Belief::Band.prior(middle: -1.0, deviation: Swatches::Beliefs.deviation(Swatches::Beliefs::TENSION_BY)),
-          space: Belief::Band.prior(middle: 4.5, deviation: Swatches::Beliefs.deviation(Swatches::Beliefs::SPACE_BY))
-        )
       end
 
       # @return [Hash{Symbol => Array<Option>}]
       def options
         @options ||= begin
-          balances = @has_balance ? (-4..4).map { |notch| notch * CoverBand::NOTCH } : [0.0]
-          { fit: (-14..14).map { |half| option([@wanted + (half / 2.0)], @wanted + (half / 2.0)) },
-            cover: @lengths.product(balances).map { |length, balance| cover(length, balance) },
-            tension: (-8..6).map { |step| option([step * @tension_step], step * @tension_step) },
-            space: (0..9).map { |step| option([2.5 + (step * 0.5)], 2.5 + (step * 0.5)) } }
+          balances = @balance ? (-4..4).map { |notch| notch * CoverBand::NOTCH } : [0.0]
+          steps = { fit: (-14..14).map { |half| wanted + (half / 2.0) }, tension: (-8..6).map { |step| step * tension_step },
+                    space: (0..9).map { |step| 2.5 + (step * 0.5) } }
+          steps.transform_values { |values| values.map { |value| plain(value) } }
+               .merge(cover: lengths.product(balances).map { |length, notches| cover(length, notches) })
         end
       end
 
-      def option(at, value) = Swatches::Option.new(at: at, value: value)
+      def plain(value) = Swatches::Option.new(at: [value], value: value)
 
       def cover(length, balance)
-        log = Math.log(@thread / length)
-        option([log - balance, log + balance], [log, balance])
-      end
-
-      # What a recipe says before anything was sewn.
-      def first(beliefs)
-        { fit: near(:fit, @wanted - @usual - beliefs.fit.added.first),
-          cover: options[:cover].select { |one| one.value[1].zero? }.min_by { |one| (one.value[0] - Math.log(0.51)).abs },
-          tension: near(:tension, -1.0), space: near(:space, 4.5) }
+        log = Math.log(THREAD / length)
+        Swatches::Option.new(at: [log - balance, log + balance], value: [log, balance])
       end
 
       def near(axis, value) = options[axis].min_by { |one| (one.value - value).abs }
 
+      # What a recipe says before anything was sewn.
+      def recipe(added = 0.0)
+        { fit: near(:fit, wanted - usual - added), tension: near(:tension, TENSION), space: near(:space, WIDTH),
+          cover: options[:cover].select { |one| one.value[1].zero? }.min_by { |one| (one.value[0] - Math.log(0.51)).abs } }
+      end
+
       def order(setting)
         cover, balance = setting[:cover].value
-        Simulation::MachineOrder.new(set: setting[:fit].value + @usual, ends: 4.0, demand: @demand, cover: cover, balance: balance,
-                                     tension: setting[:tension].value.to_f, width: setting[:space].value, middles: middles, operator: @operator)
+        Simulation::MachineOrder.new(set: setting[:fit].value + usual, ends: 4.0, demand: demand, cover: cover, balance: balance,
+                                     tension: setting[:tension].value.to_f, width: setting[:space].value, operator: @operator,
+                                     middles: { cover: Math.log(LEAST * MOST) / 2, tension: TENSION, space: WIDTH })
       end
 
-      def seen(setting, looked, careless = {})
-        cover, balance = setting[:cover].value
-        looks = looked.looks.transform_values { |place| place..place }
-        tried = Opening::FitTried.new(set: setting[:fit].value + @usual, demand: @demand, reading: looked.reading,
-                                      reading_spread: @spread, seen: looks["fit"])
-        Swatches::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f, width: setting[:space].value,
-                               away: looks["bead_away"], back: looks["bead_back"], edge: looks["tension"], space: looks["space"], careless: careless)
+      # Whether with no setting of its dials four holes in five would be right.
+      def hopeless?(truth)
+        best = AXES.to_h { |axis| [axis, options[axis].min_by { |one| off(truth, axis, one).abs }] }
+        random = Random.new(1)
+        200.times.count { truth.sew(order(best), random).right? } < 160
       end
 
-      AXES = %i[fit cover tension space].freeze
+      private
 
-      def axes(beliefs, setting, showings)
-        chance = { fit: ->(one) { beliefs.fit.chance(one.value + @usual, @demand, holes: HOLES) },
-                   cover: ->(one) { beliefs.cover.chance(one.value[0], balance: one.value[1], holes: HOLES) },
-                   tension: ->(one) { beliefs.tension.chance(one.value.to_f, holes: HOLES) },
-                   space: ->(one) { beliefs.space.chance(one.value, holes: HOLES) } }
-        added = beliefs.fit.added.first
-        AXES.map do |key|
-          score = key == :fit ? ->(one, chances) { chances - (0.02 * (one.value + @usual + added - @wanted).abs) } : nil
-          Swatches::Axis.new(key, options: key == :cover ? near_cover(beliefs) : options[key], current: setting[key], showings: showings.map do |one|
-            one[key]
-          end,
-                                  right: key == :fit ? 2..3 : 2..2, score: score, &chance.fetch(key))
+      def off(truth, axis, one)
+        case axis
+        when :fit
+          length = one.value + usual + truth.length.added + (truth.length.slope * (one.value + usual - Offset::LEVEL))
+          (length * demand.give) - demand.need - truth.length.wants - ((0.3 + demand.slips) / 2)
+        when :cover
+          [one.at[0] + truth.cover.skew, one.at[1] - truth.cover.skew].map do |at|
+            (at - (Math.log(LEAST * MOST) / 2) - truth.cover.centre).abs
+          end.max
+        when :tension then one.value - TENSION - truth.tension.off
+        else one.value - WIDTH - truth.space.off
+        end
+      end
+    end
+
+    class Taught
+      # holes - Integer, test holes sewn; ended - Symbol, :accepted, :between or :too_long; row - Float, the chance that was said
+      # rows - Float, share of rows all of whose holes are right; right - Float, share of holes; first_right - Boolean
+      Outcome = Value.of(:holes, :ended, :row, :rows, :right, :beliefs, :measured, :said)
+
+      MOST = 14
+      ROWS = 40
+      LOOKS = { fit: %w[fit], cover: %w[bead_away bead_back], tension: %w[tension], space: %w[space] }.freeze
+
+      # @param random [Random]
+      # @param each [Boolean] one change an axis, or one a swatch
+      def initialize(random, ground, each: true, gate: Swatches::ROW_GATE, careless: Belief::CARELESS)
+        @random = random
+        @ground = ground
+        @each = each
+        @gate = gate
+        @careless = careless
+      end
+
+      def prior(offset: Offset.prior(set: @ground.wanted), like: nil)
+        Swatches::Beliefs.new(
+          fit: Opening::FitBelief.prior(offset: offset, fold: @ground.fold, length: @ground.wanted, like: like),
+          cover: CoverBand.prior(Ground::LEAST, Ground::MOST), tension: band(Ground::TENSION, Swatches::Beliefs::TENSION_BY),
+          space: band(Ground::WIDTH, Swatches::Beliefs::SPACE_BY)
+        )
+      end
+
+      # @param truth [Simulation::HiddenMachine]
+      # @return [Outcome]
+      def until_accepted(truth, beliefs: prior, setting: @ground.recipe)
+        showings = []
+        measured = []
+        said = []
+        loop do
+          seen = looked(truth, setting, beliefs)
+          measured << (seen.fit.reading - seen.fit.set)
+          beliefs = beliefs.after(seen)
+          showings << showing(setting, seen)
+          tried = next_try(beliefs, setting, showings)
+          said << tried
+          ended = ending(tried, showings.size)
+          return outcome(truth, setting, showings.size, beliefs, { ended: ended, measured: measured, said: said }) if ended
+
+          setting = moved(setting, tried)
         end
       end
 
-      def near_cover(beliefs)
-        centre = beliefs.cover.middle + beliefs.cover.centre.first
-        skew = beliefs.cover.skew.first
-        options[:cover].select { |one| (one.value[0] - centre).abs < 0.35 && (!@has_balance || (one.value[1] - skew).abs < 0.11) }
+      # A second closure on the same machine, with the same thread and on the same cloth, begins where the first ended.
+      def second(truth, first)
+        beliefs = carried(first)
+        setting = axes(beliefs, @ground.recipe, []).to_h { |axis| [axis.key, axis.best] }
+        until_accepted(truth, beliefs: beliefs, setting: setting)
       end
 
-      def showing(setting, hole)
-        { fit: [hole.fit.seen], cover: [hole.away, hole.back], tension: [hole.edge], space: [hole.space] }.to_h do |key, ranges|
+      private
+
+      def band(middle, by) = Belief::Band.prior(middle: middle, deviation: Swatches::Beliefs.deviation(by))
+
+      # Never "change nothing" with something wrong, never from the same to the same.
+      def moved(setting, tried)
+        raise "nothing is changed though something is wrong" if tried.kind == :change && tried.moves.empty?
+        raise "from the same to the same" if tried.moves.any? { |move| move.to == setting[move.axis] }
+
+        setting.merge(tried.moves.to_h { |move| [move.axis, move.to] })
+      end
+
+      def ending(tried, holes)
+        return :accepted if tried.kind == :sew_row
+        return :between if tried.stuck.any?
+
+        :too_long if holes >= MOST
+      end
+
+      # Looked at again where nobody would have expected it.
+      def looked(truth, setting, beliefs)
+        hole = truth.sew(@ground.order(setting), @random)
+        first = seen(truth, hole, setting)
+        surprise = beliefs.surprise(first) or return first
+
+        second = seen(truth, hole, setting)
+        surprise.axis == :fit ? Swatches::Again.fit(first, second) : Swatches::Again.looks(first, second, surprise.axis)
+      end
+
+      def seen(truth, hole, setting)
+        looked = truth.looked_at(hole, @ground.order(setting), @random, careless: @careless)
+        places = looked.looks.transform_values { |place| place..place }
+        cover, balance = setting[:cover].value
+        tried = Opening::FitTried.new(set: setting[:fit].value + @ground.usual, demand: @ground.demand, reading: looked.reading,
+                                      seen: places["fit"])
+        Swatches::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f, width: setting[:space].value,
+                               away: places["bead_away"], back: places["bead_back"], edge: places["tension"], space: places["space"])
+      end
+
+      def showing(setting, seen)
+        { fit: [seen.fit.seen], cover: [seen.away, seen.back], tension: [seen.edge], space: [seen.space] }.to_h do |key, ranges|
           [key, Swatches::Showing.new(option: setting[key], seen: ranges)]
         end
       end
 
-      # By the beliefs.
-      def taught(truth, beliefs: prior, setting: first(beliefs))
-        showings = []
-        sayings = []
-        measured = []
-        first_right = nil
-        loop do
-          hole = truth.sew(order(setting), @random)
-          first_right = hole.right? if first_right.nil?
-          looked = truth.looked_at(hole, order(setting), @random, spread: @spread, careless: @careless)
-          found = seen(setting, looked)
-          surprise = beliefs.surprise(found)
-          found = again(truth, hole, setting, found, surprise) if surprise
-          measured << (found.fit.reading - setting[:fit].value - @usual)
-          beliefs = beliefs.after(found)
-          showings << showing(setting, found)
-          all = axes(beliefs, setting, showings)
-          tried = Swatches::NextTry.of(all, gate: @gate, sewn: showings.size, at_once: @one_each ? nil : 1)
-          sayings << [tried.kind, setting, tried]
-          if tried.kind == :sew_row
-            return outcome(truth, setting, showings, :accepted, tried.row, sayings, first_right, beliefs,
-                           measured)
+      def next_try(beliefs, setting, showings)
+        Swatches::NextTry.of(axes(beliefs, setting, showings), gate: @gate, sewn: showings.size, at_once: @each ? nil : 1)
+      end
+
+      def axes(beliefs, setting, showings)
+        Ground::AXES.map do |key|
+          Swatches::Axis.new(key, options: options(key, beliefs), current: setting[key], showings: showings.map { |one| one[key] },
+                                  right: key == :fit ? 2..3 : 2..2, score: key == :fit ? worth(beliefs) : nil) do |one|
+            chance(key,
+                   beliefs, one)
           end
-          if tried.stuck.any? || showings.size >= MOST
-            return outcome(truth, setting, showings, :between, tried.row, sayings, first_right, beliefs,
-                           measured)
-          end
-          raise "change nothing with something wrong" if tried.kind == :change && tried.moves.empty?
-
-          raise "from the same to the same" if tried.moves.any? { |move| move.to == setting[move.axis] }
-
-          tried.moves.each { |move| setting = setting.merge(move.axis => move.to) }
         end
       end
 
-      # Somebody looks again: two readings that agree are averaged, else the second counts.
-      def again(truth, hole, setting, found, surprise)
-        second = seen(setting, truth.looked_at(hole, order(setting), @random, spread: @spread, careless: @careless))
-        case surprise.axis
-        when :fit then Swatches::Again.fit(found, second)
-        else Swatches::Again.looks(found, second, surprise.axis)
+      def worth(beliefs)
+        added = beliefs.fit.added.first
+        ->(one, chance) { chance - (0.02 * (one.value + @ground.usual + added - @ground.wanted).abs) }
+      end
+
+      def chance(key, beliefs, one)
+        case key
+        when :fit then beliefs.fit.chance(one.value + @ground.usual, @ground.demand, holes: Ground::HOLES)
+        when :cover then beliefs.cover.chance(one.value[0], balance: one.value[1], holes: Ground::HOLES)
+        else beliefs[key].chance(one.value.to_f, holes: Ground::HOLES)
         end
       end
 
-      def outcome(truth, setting, showings, ended, row, sayings, first_right, beliefs, measured)
-        rows = Array.new(40) { Array.new(HOLES) { truth.sew(order(setting), @random).right? } }
-        Outcome.new(holes: showings.size, ended: ended, row_chance: row, all_right: rows.count(&:all?) / 40.0,
-                    right_share: rows.flatten.count(true) / (40.0 * HOLES), sayings: sayings, first_right: first_right, beliefs: beliefs,
-                    hopeless: hopeless?(truth), measured: measured)
-      end
+      def options(key, beliefs)
+        return @ground.options[key] unless key == :cover
 
-      # Whether no settings at all would make four holes in five right.
-      def hopeless?(truth)
-        best = AXES.to_h { |axis| [axis, options[axis].max_by { |one| truth_chance(truth, axis, one) }] }
-        200.times.count { truth.sew(order(best), @random).right? } < 160
-      end
-
-      def truth_chance(truth, axis, one)
-        off = case axis
-              when :fit then ((one.value + @usual + truth.length.added + (truth.length.slope * (one.value + @usual - 20))) * @demand.give) - @demand.need - truth.length.wants - ((0.3 + @demand.slips) / 2)
-              when :cover then [one.at[0] + truth.cover.skew, one.at[1] - truth.cover.skew].map do |at|
-                (at - middles[:cover] - truth.cover.centre).abs
-              end.max
-              when :tension then one.value + 1.0 - truth.tension.off
-              else one.value - 4.5 - truth.space.off
-              end
-        -off.abs
-      end
-
-      # A second closure on the same machine, with the same thread and on the same cloth.
-      def second(truth, earlier)
-        beliefs = carried(earlier)
-        taught(truth, beliefs: beliefs, setting: likeliest(beliefs))
-      end
-
-      def carried(earlier)
-        evidence = OffsetEvidence.new(structure: @cloth, set: @wanted, added: earlier.measured, spread: @spread)
-        offset = Offset.of([evidence], structure: @cloth, set: @wanted)
-        before = earlier.beliefs
-        own = Swatches::Beliefs::SPACE_BY
-        thread = Swatches::Beliefs::TENSION_BY
-        prior(offset: offset, like: before.fit.carried(fold: @fold, length: @wanted, same_cloth: true))
-          .with(cover: before.cover.carried(%i[machine thread cloth], 0.4, 0.66),
-                tension: before.tension.carried(shared: Swatches::Beliefs.share(thread, %i[machine thread])),
-                space: before.space.carried(shared: Swatches::Beliefs.share(own, %i[machine cloth])))
-      end
-
-      def likeliest(beliefs)
-        axes(beliefs, first(beliefs), []).to_h { |axis| [axis.key, axis.best] }
-      end
-
-      # By the table of symptoms alone: it measures, uses the grades, and goes through each row in order, what is done by
-      # hand first.
-      def by_table(truth)
-        setting = first(prior)
-        @by_hand = []
-        1.upto(MOST * 2) do |number|
-          hole = truth.sew(order(setting), @random)
-          looked = truth.looked_at(hole, order(setting), @random, spread: @spread, careless: @careless)
-          return number if right?(looked)
-
-          moves = table_moves(setting, looked)
-
-          setting = setting.merge(@one_each ? moves : moves.first(1).to_h)
+        centre = beliefs.cover.middle + beliefs.cover.centre.first
+        skew = beliefs.cover.skew.first
+        @ground.options[key].select do |one|
+          (one.value[0] - centre).abs < 0.36 && (!@ground.balance || (one.value[1] - skew).abs < 0.1)
         end
-        MOST * 2
       end
 
-      # Rows whose first remedy is done by hand: cut the last threads, level and clean, seat the bobbin or thread anew, stay it.
-      BY_HAND_FIRST = { "fit" => [0, 1], "bead_away" => [3, 4], "bead_back" => [3, 4], "tension" => [0, 1, 3, 4],
+      def carried(first)
+        evidence = OffsetEvidence.new(structure: @ground.cloth, set: @ground.wanted, added: first.measured)
+        before = first.beliefs
+        prior(offset: Offset.of([evidence], structure: @ground.cloth, set: @ground.wanted),
+              like: before.fit.carried(fold: @ground.fold, length: @ground.wanted, same_cloth: true))
+          .with(cover: before.cover.carried(%i[machine thread cloth], Ground::LEAST, Ground::MOST),
+                tension: before.tension.carried(shared: Swatches::Beliefs.share(Swatches::Beliefs::TENSION_BY, %i[machine thread])),
+                space: before.space.carried(shared: Swatches::Beliefs.share(Swatches::Beliefs::SPACE_BY, %i[machine cloth])))
+      end
+
+      def outcome(truth, setting, holes, beliefs, how)
+        rows = Array.new(ROWS) { Array.new(Ground::HOLES) { truth.sew(@ground.order(setting), @random).right? } }
+        Outcome.new(holes: holes, row: how[:said].last.row, rows: rows.count(&:all?) / ROWS.to_f, beliefs: beliefs, **how,
+                    right: rows.flatten.count(true) / (ROWS * Ground::HOLES).to_f)
+      end
+    end
+
+    # By the table of symptoms alone: it measures, uses the grades, and goes through each row in its order, what is done by hand
+    # first; the first hole that looks right is taken.
+    class TableAlone
+      # Rows that begin with something done by hand: cut the last threads, level and clean, seat the bobbin or thread anew, stay it.
+      BY_HAND = { "fit" => [0, 1], "bead_away" => [3, 4], "bead_back" => [3, 4], "tension" => [0, 1, 3, 4],
 "space" => [0, 1, 3, 4] }.freeze
+      MOST = 28
 
-      def right?(looked) = looked.looks.all? { |look, place| look == "fit" ? (2..3).cover?(place) : place == 2 }
+      def initialize(random, ground, each: true)
+        @random = random
+        @ground = ground
+        @each = each
+        @done = []
+      end
 
-      # What is not done by hand this time.
-      def table_places(looked)
+      # @return [Integer] test holes
+      def until_right(truth)
+        setting = @ground.recipe
+        1.upto(MOST) do |number|
+          order = @ground.order(setting)
+          looked = truth.looked_at(truth.sew(order, @random), order, @random)
+          return number if looked.looks.all? { |look, place| look == "fit" ? (2..3).cover?(place) : place == 2 }
+
+          moves = moves(setting, looked).reject { |axis, to| to == setting[axis] }
+          setting = setting.merge(@each ? moves : moves.first(1).to_h)
+        end
+        MOST
+      end
+
+      private
+
+      # What is done by hand this time is not turned.
+      def places(looked)
         looked.looks.to_h do |look, place|
           row = [look, place <=> 2]
-          next [look, place] if !BY_HAND_FIRST[look].include?(place) || @by_hand.include?(row)
-
-          @by_hand << row
-          [look, 2]
+          by_hand = BY_HAND[look].include?(place) && !@done.include?(row)
+          @done << row if by_hand
+          [look, by_hand ? 2 : place]
         end
       end
 
-      def table_moves(setting, looked)
-        places = table_places(looked)
-        moves = {}
-        unless (2..3).cover?(places["fit"])
-          off = (looked.reading - @wanted)
-          by = if off.abs >= 0.5 && off.negative? == (places["fit"] < 2)
-                 -off
-               else
-                 (places["fit"] < 2 ? 2 - places["fit"] : -1) * 0.5
-               end
-          moves[:fit] = near(:fit, setting[:fit].value + by)
+      def moves(setting, looked)
+        places = places(looked)
+        found = { fit: fit(setting, looked, places["fit"]), cover: cover(setting, *places.values_at("bead_away", "bead_back").map do |at|
+          at - 2
+        end) }
+        { tension: ["tension", @ground.tension_step], space: ["space", 0.5] }.each do |axis, (look, step)|
+          found[axis] = @ground.near(axis, setting[axis].value - ((places[look] - 2) * step)) unless places[look] == 2
         end
-        moves[:cover] = table_cover(setting, places) if places["bead_away"] != 2 || places["bead_back"] != 2
-        moves[:tension] = near(:tension, setting[:tension].value - ((places["tension"] - 2) * @tension_step)) if places["tension"] != 2
-        moves[:space] = near(:space, setting[:space].value - ((places["space"] - 2) * 0.5)) if places["space"] != 2
-        moves.reject { |axis, to| to == setting[axis] }
+        found.compact
       end
 
-      def table_cover(setting, places)
-        away, back = places.values_at("bead_away", "bead_back").map { |place| place - 2 }
+      def fit(setting, looked, place)
+        return if (2..3).cover?(place)
+
+        off = looked.reading - @ground.wanted
+        step = (place < 2 ? 2 - place : -1) * 0.5
+        @ground.near(:fit, setting[:fit].value + (off.abs >= 0.5 && off.negative? == (place < 2) ? -off : step))
+      end
+
+      def cover(setting, away, back)
+        return if away.zero? && back.zero?
+
         log, balance = setting[:cover].value
-        length = @thread / Math.exp(log)
-        if (away <=> 0) == (back <=> 0)
-          steps = [away, back].max_by(&:abs)
-          index = @lengths.index { |one| (one - length).abs < 1e-6 }
-          cover(@lengths[(index + steps).clamp(0, @lengths.size - 1)], balance)
-        elsif @has_balance
-          cover(length, (balance + ((away > back ? 1 : -1) * CoverBand::NOTCH)).clamp(-0.2, 0.2).round(2))
-        else
-          index = @lengths.index { |one| (one - length).abs < 1e-6 }
-          cover(@lengths[(index + away + back).clamp(0, @lengths.size - 1)], balance)
+        length = Ground::THREAD / Math.exp(log)
+        return shorter(length, [away, back].max_by(&:abs), balance) if (away <=> 0) == (back <=> 0)
+        return shorter(length, away + back, balance) unless @ground.balance
+
+        @ground.cover(length, (balance + ((away > back ? 1 : -1) * CoverBand::NOTCH)).clamp(-0.2, 0.2).round(2))
+      end
+
+      def shorter(length, steps, balance)
+        lengths = @ground.lengths
+        index = lengths.index { |one| (one - length).abs < 1e-6 }
+        @ground.cover(lengths[(index + steps).clamp(0, lengths.size - 1)], balance)
+      end
+    end
+
+    # Many machines, seeded: what came of each.
+    module ManyMachines
+      # truth - Simulation::HiddenMachine; hopeless - Boolean
+      Run = Value.of(:kind, :first, :second, :table, :hopeless)
+
+      # @param count [Integer]
+      # @param far [Symbol, nil] what of the truth lies outside what is believed
+      # @return [Array<Run>]
+      def self.sewn(count, seed:, each: true, slips: 4.0, gate: Swatches::ROW_GATE, far: nil, second: true, noisier: false)
+        random = Random.new(seed)
+        Array.new(count) do |number|
+          kind = Ground::KINDS.keys[number % Ground::KINDS.size]
+          ground = Ground.new(kind: kind, cloth: Ground::CLOTHS.keys[(number / Ground::KINDS.size) % Ground::CLOTHS.size], slips: slips,
+                              balance: random.rand >= 0.3)
+          seeds = Array.new(5) { random.rand(1 << 40) }
+          truth = truth(seeds, far, random, noisier)
+          other = truth([*seeds.first(3), seeds[4]], nil, random, noisier) if second && far.nil?
+          one(kind, ground, [truth, other], random, each: each, gate: gate)
         end
       end
+
+      def self.one(kind, ground, truths, random, each:, gate:)
+        run = Taught.new(Random.new(random.rand(1 << 40)), ground, each: each, gate: gate)
+        first = run.until_accepted(truths.first)
+        hopeless = ground.hopeless?(truths.first)
+        table = TableAlone.new(Random.new(random.rand(1 << 40)), ground, each: each).until_right(truths.first)
+        second = truths.last && first.ended == :accepted && !hopeless ? run.second(truths.last, first) : nil
+        Run.new(kind: kind, first: first, hopeless: hopeless, table: table, second: second)
+      end
+
+      # What lies outside what is believed, each alone.
+      FAR = { offset: 6.0, cover: 0.4, balance: 0.2, tension: 2.5 }.freeze
+
+      def self.truth(seeds, far, random, noisier)
+        truth = Simulation::HiddenMachine.drawn(seeds.first(4).map { |seed| Random.new(seed) })
+        side = random.rand < 0.5 ? -1 : 1
+        truth = truth.with(length: truth.length.with(added: side * FAR[:offset])) if %i[offset all].include?(far)
+        truth = truth.with(cover: truth.cover.with(centre: Math.log(1 + (side * FAR[:cover])))) if %i[cover all].include?(far)
+        truth = truth.with(cover: truth.cover.with(skew: side * FAR[:balance])) if %i[balance all].include?(far)
+        truth = truth.with(tension: truth.tension.with(off: side * FAR[:tension])) if %i[tension all].include?(far)
+        noisier ? noisy(truth) : truth
+      end
+
+      def self.noisy(truth)
+        doubled = %i[length cover tension space].to_h { |part| [part, truth[part].with(noise: truth[part].noise * 2)] }
+        truth.with(**doubled)
+      end
+      private_class_method :one, :truth, :noisy
+
+      # @param runs [Array<Run>]
+      # @param most [Integer] test holes
+      # @return [Float] share accepted within so many
+      def self.within(runs, most) = runs.count { |run| run.first.ended == :accepted && run.first.holes <= most } / runs.size.to_f
     end
   end
 end

@@ -11,6 +11,7 @@ export const { navigate, route, p } = createRouter({
   '/w/:slug': () => import('./pages/workroom/WorkroomPage.svelte').catch(away),
   '/w/:slug/stash': () => import('./pages/stash/StashPage.svelte').catch(away),
   '/w/:slug/shelves/:shelf': () => import('./pages/shelf/ShelfPage.svelte').catch(away),
+  '/w/:slug/swatches': () => import('./pages/swatches/SwatchesPage.svelte').catch(away),
   '/w/:slug/habits': () => import('./pages/habits/HabitsPage.svelte').catch(away),
   '/w/:slug/basket': () => import('./pages/basket/BasketPage.svelte').catch(away),
   '/w/:slug/garments/:id': () => import('./pages/garment/GarmentPage.svelte').catch(away),

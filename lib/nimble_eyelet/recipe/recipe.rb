@@ -74,7 +74,7 @@ module NimbleEyelet
           "recipe.tension" => Wording.decimal(tension.value.to_r, 4), "recipe.stabiliser" => stabiliser.value,
           "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
           "recipe.tension_move" => tension_move.key, "recipe.balance" => balance && balance.value.to_s,
-          "recipe.width_wanted" => width_wanted }.compact
+          "recipe.width_wanted" => width_wanted, "recipe.space" => space }.compact
       end
 
       # @return [Integer] notches of the balance from its middle

@@ -42,6 +42,7 @@ export type Readings = Schemas['Readings'];
 export type Look = Schemas['Look'];
 export type LookDrawn = Schemas['LookPictures'][number];
 export type BeliefStrip = Schemas['Strip'];
+export type SwatchLeaf = Schemas['SwatchLeaf'];
 export type Frozen = Schemas['Frozen'];
 export type Setting = Schemas['FootSetting'];
 

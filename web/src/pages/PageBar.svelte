@@ -30,6 +30,7 @@
     { href: workroom.at(), name: 'Workroom' },
     { href: workroom.at('/stash'), name: 'Stash' },
     { href: workroom.at('/shelves/cloths'), name: 'Shelves' },
+    { href: workroom.at('/swatches'), name: 'Swatch book' },
     { href: workroom.at('/habits'), name: 'House habits' },
   ]);
 </script>

@@ -8,6 +8,7 @@
   import Page from '../Page.svelte';
   import MachineDials from './MachineDials.svelte';
   import MachineFeet from './MachineFeet.svelte';
+  import MachineLearned from './MachineLearned.svelte';
   import MachineKind from './MachineKind.svelte';
   import MachineProgrammes from './MachineProgrammes.svelte';
   import MachineWatched from './MachineWatched.svelte';
@@ -77,6 +78,7 @@
     {/if}
     <MachineDials {profile} {catalogue} />
     <MachineFeet {profile} {catalogue} />
+    {#if id}<MachineLearned {id} />{/if}
     <div class="mt-8 flex flex-wrap items-center gap-3">
       {#if id}
         <button class="btn" onclick={remove}>Remove this machine</button>

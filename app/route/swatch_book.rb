@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+# The swatch book: searched a page at a time, one leaf printed, carried out as CSV and JSON, and in as JSON.
+
+require "date"
+require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../document/swatch_files"
+require_relative "../document/swatch_pdf"
+require_relative "../store/journal"
+require_relative "../store/swatch_book"
+require_relative "../view/swatch_book"
+
+module NimbleEyelet
+  module Route
+    module SwatchBookRoutes
+      AT = "/api/workrooms/:slug/swatches"
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get(AT) { json(View::SwatchBookView.of(book.search(**asked), params["before"] ? {} : book.there, present)) }
+        carrying(app)
+        app.get("#{AT}/:entry.pdf") { swatch_pdf(params["entry"]) }
+        app.get("#{AT}/:entry") { json(View::SwatchBookView.leaf(book.find(uuid(params["entry"])), present)) }
+      end
+
+      def self.carrying(app)
+        app.get("/api/workrooms/:slug/swatches.csv") do
+          content_type "text/csv", charset: "utf-8"
+          response["content-disposition"] = "attachment; filename=\"swatches.csv\""
+          leaves = book
+          stream do |out|
+            out << Document::SwatchFiles.header
+            leaves.each { |leaf| out << Document::SwatchFiles.row(leaf) }
+          end
+        end
+        app.get("/api/workrooms/:slug/swatches.json") do
+          content_type :json
+          response["content-disposition"] = "attachment; filename=\"swatches.json\""
+          leaves = book
+          stream { |out| written(leaves) { |text| out << text } }
+        end
+        app.post("#{AT}/import") { json(take_in(Document::SwatchFiles.read(body_hash))) }
+      end
+      private_class_method :carrying
+
+      module Helpers
+        def book = Store::SwatchBook.new(workroom.scope)
+
+        def asked
+          dates = %w[from to].to_h { |name| [name.to_sym, date(params[name])] }
+          machine = params["machine"].to_s.empty? ? nil : number(params["machine"])
+          simulated = { "yes" => true, "no" => false }[params["simulated"]]
+          keys = Store::SwatchBook::FILTERS.keys.to_h { |name| [name, params[name.to_s].to_s.empty? ? nil : params[name.to_s]] }
+          { words: params["words"], before: before(params["before"]), machine: machine, simulated: simulated, **keys, **dates }
+        end
+
+        def date(text)
+          text.to_s.empty? ? nil : Date.iso8601(text)
+        rescue Date::Error
+          raise Refusal.field("swatches.from", text.to_s[0, 40], "Write a date such as 2026-03-14.")
+        end
+
+        def before(text)
+          return if text.to_s.empty?
+          raise Store::Missing unless text.match?(/\A\d{4}-\d\d-\d\dT[\d:.]{8,15}Z_#{Form::JournalForm::UUID.source[2..-3]}\z/o)
+
+          text
+        end
+
+        def uuid(text) = text.to_s.downcase[Form::JournalForm::UUID] || raise(Store::Missing)
+
+        def swatch_pdf(entry)
+          leaf = book.find(uuid(entry))
+          title = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : "Test hole"
+          content_type "application/pdf"
+          response["content-disposition"] = "inline; filename=\"swatch-#{leaf.swatch.id[0, 8]}.pdf\""
+          Document::SwatchPdf.new(View::SwatchBookView.leaf(leaf, present), title: title).render
+        end
+
+        # One swatch after the other, so that none but that one is held.
+        def written(leaves)
+          yield "{\"version\":#{Document::SwatchFiles::VERSION},\"swatches\":["
+          first = true
+          leaves.each do |leaf|
+            yield "#{first ? '' : ",\n"}#{JSON.generate(Document::SwatchFiles.json(leaf))}"
+            first = false
+          end
+          yield "]}\n"
+        end
+
+        # All or none; what is here already is left alone, and a machine is known by its name.
+        def take_in(entries)
+          machines = workroom.machines.all.to_h { |machine| [machine.name, machine.id] }
+          taken = db.transaction { entries.count { |entry| taken?(entry, machines[entry.done_with["machine.name"]]) } }
+          { taken: taken, known: entries.size - taken }
+        end
+
+        def taken?(entry, machine)
+          return false if journal.find(entry.id)
+
+          simulated = entry.swatch.simulated
+          id = machine && (simulated ? Swatches::StandIn.id(machine) : machine.to_s)
+          with = entry.done_with.merge("machine.id" => id).compact
+          journal.add(entry.with(done_with: with, swatch: entry.swatch.with(sewn_with: with, again: nil)), machine_id: machine, imported: true)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+# The swatch book: every test hole with what it was sewn on and with, and what was seen.
+
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module View
+    module SwatchBookView
+      # @param page [Store::SwatchBook::Page]
+      # @param there [Hash] what there is to go by
+      # @param present [Presenter]
+      # @return [Hash]
+      def self.of(page, there, present)
+        { leaves: page.leaves.map { |leaf| leaf(leaf, present) }, following: page.following, alike: page.alike,
+          there: there.to_h { |name, keys| [name, keys.map { |key| { key: key, name: NAMES.fetch(name)[key]&.name || key } }] } }
+      end
+      NAMES = { cloth: CLOTH_KINDS, foot: FOOT_KINDS, style: STYLES, verdict: Swatches::PASSES }.freeze
+
+      # @param leaf [Store::SwatchBook::Leaf]
+      # @return [Hash]
+      def self.leaf(leaf, present)
+        swatch = leaf.swatch
+        { id: swatch.id, closure: leaf.closure, garment: leaf.garment, machine: leaf.machine, accepted: leaf.accepted, imported: leaf.imported,
+          simulated: swatch.simulated, sewn_at: swatch.sewn_at.to_s, note: swatch.note, **sewn(swatch, present), **seen(swatch, present),
+          drawn: drawn(swatch) }
+      end
+
+      def self.sewn(swatch, present)
+        with = swatch.sewn_with
+        { cloth: with["cloth.name"], cloth_kind: CLOTH_KINDS[with["cloth.kind"]]&.name, thread: with["thread.name"],
+          thread_tex: with["thread.tex"] && "tex #{with['thread.tex']} #{with['thread.fibre']}", foot: FOOT_KINDS[with["recipe.foot"]]&.name,
+          style: STYLES[with["recipe.style"]]&.name, needle: with["recipe.needle"], stabiliser: swatch.stabiliser,
+          settings: settings(swatch, present) }
+      end
+
+      # In the machine's own numbers, the length in the person's unit.
+      def self.settings(swatch, present)
+        { "opening wanted" => present.words(swatch.opening), "set to" => present.words(swatch.hands),
+          "stitch width" => plain(swatch.stitch_width), "stitch length" => plain(swatch.stitch_length), "top tension" => present.number(swatch.tension),
+          "balance" => swatch.sewn_with["recipe.balance"] }.compact.map { |name, text| { name: name, text: text } }
+      end
+
+      def self.plain(length) = Wording.decimal(length.millimetres, 2)
+
+      def self.seen(swatch, present)
+        looks = swatch.looks.map { |look, grade| "#{Swatches::LOOKS.fetch(look).question.downcase}: #{grade_name(look, grade)}" }
+        { verdict: swatch.passes && Swatches::PASSES.fetch(swatch.passes).name, good: swatch.clean?, measured: present.length(swatch.measured),
+          seen: looks + swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name } }
+      end
+
+      def self.grade_name(look, grade) = Swatches::LOOKS.fetch(look).grades.find { |one| one.key == grade }&.name
+
+      # To draw it to scale, mm.
+      def self.drawn(swatch)
+        width = swatch.stitch_width.to_f
+        opening = (swatch.measured || swatch.opening).to_f
+        style = STYLES[swatch.sewn_with["recipe.style"]]
+        ends = style&.ends(width: swatch.stitch_width)
+        { opening: opening.round(2), width: width.round(2), stitch: swatch.stitch_length.to_f.round(3), ends: (ends ? ends.both.to_f / 2 : 1.25).round(2),
+          space: (swatch.sewn_with["recipe.space"]&.to_f || (width * 0.15)).round(2), stitched: style&.stitched || :satin }
+      end
+      private_class_method :sewn, :settings, :plain, :seen, :grade_name, :drawn
+    end
+  end
+end

@@ -1,0 +1,153 @@
+<script lang="ts">
+  // The swatch book: every test hole of the workroom, found by words, by what it was sewn on and with,
+  // and by what came of it.
+  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { read } from '../../api/ask';
+  import { client, type SwatchLeaf as Leaf } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
+  import Page from '../Page.svelte';
+  import Compare from './Compare.svelte';
+  import SwatchLeaf from './SwatchLeaf.svelte';
+  import TakeIn from './TakeIn.svelte';
+
+  const BY = [
+    ['cloth', 'Kind of cloth'],
+    ['foot', 'Foot'],
+    ['style', 'Style'],
+    ['verdict', 'Verdict'],
+  ] as const;
+  type By = Partial<Record<(typeof BY)[number][0] | 'machine' | 'from' | 'to', string>>;
+
+  let words = $state('');
+  let by = $state<By>({});
+  let chosen = $state<Leaf[]>([]);
+  let slug = $derived(workroom.slug);
+
+  const book = createInfiniteQuery(() => ({
+    queryKey: ['swatches', slug, words, $state.snapshot(by)],
+    queryFn: ({ pageParam }: { pageParam: string }) => {
+      const asked = Object.fromEntries(Object.entries(by).filter(([, value]) => value));
+      const query = { ...asked, ...(words ? { words } : {}), ...(pageParam ? { before: pageParam } : {}) };
+      return read(client.GET('/api/workrooms/{slug}/swatches', { params: { path: { slug }, query } }));
+    },
+    initialPageParam: '',
+    getNextPageParam: (page) => page.following ?? undefined,
+    enabled: slug !== '',
+    placeholderData: keepPreviousData,
+  }));
+  let first = $derived(book.data?.pages[0]);
+  let leaves = $derived(book.data?.pages.flatMap((page) => page.leaves) ?? []);
+  let asked = $derived(Boolean(words) || Object.values(by).some(Boolean));
+  let pair = $derived(chosen.length === 2 ? (chosen as [Leaf, Leaf]) : undefined);
+
+  /** The two chosen last. */
+  function choose(leaf: Leaf, on: boolean): void {
+    const others = chosen.filter((one) => one.id !== leaf.id);
+    chosen = on ? [...others, leaf].slice(-2) : others;
+  }
+</script>
+
+<Page title="Swatch book" wide failed={book.failureCount ? 'The server does not answer. Trying again…' : ''}>
+  <div class="flex flex-wrap items-end justify-between gap-3">
+    <h1 class="text-4xl font-semibold">Swatch book</h1>
+    <div class="flex flex-wrap gap-2">
+      <a class="btn btn-sm" href="/api/workrooms/{slug}/swatches.csv">Out as CSV</a>
+      <a class="btn btn-sm" href="/api/workrooms/{slug}/swatches.json">Out as JSON</a>
+      <TakeIn done={() => void book.refetch()} />
+    </div>
+  </div>
+  <p class="mt-1 max-w-prose text-secondary">
+    Every test hole, with what it was sewn on and with, and what was seen. What worked last time comes first
+    in the recipe by itself.
+  </p>
+  <form
+    class="mt-4 flex flex-wrap items-end gap-3"
+    role="search"
+    onsubmit={(event) => event.preventDefault()}
+  >
+    <label class="flex flex-col text-sm text-secondary"
+      >Words
+      <input
+        type="search"
+        class="input w-64 bg-base-100 px-2 text-base text-base-content"
+        placeholder="flannel tight, a garment, a note…"
+        maxlength="200"
+        bind:value={words}
+      />
+    </label>
+    {#each BY as [name, label] (name)}
+      <label class="flex flex-col text-sm text-secondary"
+        >{label}
+        <select class="select w-40 bg-base-100 px-2 text-base text-base-content" bind:value={by[name]}>
+          <option value={undefined}>any</option>
+          {#each first?.there[name] ?? [] as item (item.key)}<option value={item.key}>{item.name}</option
+            >{/each}
+        </select>
+      </label>
+    {/each}
+    <label class="flex flex-col text-sm text-secondary"
+      >Machine
+      <select class="select w-36 bg-base-100 px-2 text-base text-base-content" bind:value={by.machine}>
+        <option value={undefined}>any</option>
+        {#each workroom.data?.machines ?? [] as machine (machine.id)}
+          <option value={String(machine.id)}>{machine.name}</option>
+        {/each}
+      </select>
+    </label>
+    <label class="flex flex-col text-sm text-secondary"
+      >From
+      <input type="date" class="input w-38 bg-base-100 px-2 text-base-content" bind:value={by.from} />
+    </label>
+    <label class="flex flex-col text-sm text-secondary"
+      >To
+      <input type="date" class="input w-38 bg-base-100 px-2 text-base-content" bind:value={by.to} />
+    </label>
+    {#if asked}
+      <button
+        type="button"
+        class="btn btn-ghost"
+        onclick={() => {
+          words = '';
+          by = {};
+        }}>Show all</button
+      >
+    {/if}
+  </form>
+  {#if pair}<Compare leaves={pair} />{/if}
+  <p role="status" class="mt-4 text-sm text-secondary">
+    {#if first?.alike}No word is written so: these are nearly.{:else if book.data}{leaves.length}{book.hasNextPage
+        ? ' and more'
+        : ''}
+      {leaves.length === 1 ? 'test hole' : 'test holes'}.{/if}
+    {#if chosen.length === 1}Choose another one to compare with.{/if}
+  </p>
+  <ol class="mt-1 divide-y divide-base-300">
+    {#each leaves as leaf (leaf.id)}
+      <li class="py-4">
+        <SwatchLeaf {leaf}>
+          <label class="flex min-h-8 cursor-pointer items-center gap-2">
+            <input
+              type="checkbox"
+              class="checkbox checkbox-sm"
+              checked={chosen.some((one) => one.id === leaf.id)}
+              onchange={(event) => choose(leaf, event.currentTarget.checked)}
+            />compare
+          </label>
+        </SwatchLeaf>
+      </li>
+    {:else}
+      {#if book.data}
+        <li class="py-4">
+          {asked
+            ? 'None like this. Fewer words, or another verdict, may find one.'
+            : 'No test hole yet. What is logged at the swatch station of a closure is kept here, with everything it was sewn with.'}
+        </li>
+      {:else if !book.failureCount}<li role="status" class="py-4">Turning the leaves…</li>{/if}
+    {/each}
+  </ol>
+  {#if book.hasNextPage}
+    <button class="btn mt-2" disabled={book.isFetchingNextPage} onclick={() => book.fetchNextPage()}
+      >{book.isFetchingNextPage ? 'Turning…' : 'Older ones'}</button
+    >
+  {/if}
+</Page>
