@@ -16,6 +16,10 @@ gem "sinatra", "~> 4.2"
 gem "pg", "~> 1.5"
 gem "sequel", "~> 5.110"
 
+# Photos of test holes
+gem "ruby-vips", "~> 2.2"
+gem "shrine", "~> 3.6"
+
 group :development, :test do
   gem "capybara", "~> 3.40"
   gem "minitest", "~> 5.25"

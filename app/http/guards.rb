@@ -22,12 +22,18 @@ module NimbleEyelet
                 "swatches" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
       FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves|swatches)/(?:(?:cloths|threads|stabilisers)/)?import\z}
 
+      # A photo of a test hole.
+      PHOTO_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/swatches/[0-9a-f-]{36}/photo\z}
+      PHOTO = %r{\Aimage/(jpeg|png|webp)\s*(;|\z)}i
+      LARGEST_PHOTO = (12 * 1024 * 1024) + 1024
+
       # @return [Regexp, nil] the type a file has that comes in at this address
-      def self.file_type(path) = FILES[path[FILE_ADDRESS, 1]]
+      def self.file_type(path) = path.match?(PHOTO_ADDRESS) ? PHOTO : FILES[path[FILE_ADDRESS, 1]]
 
       # @return [Integer] bytes that a body sent there may have
       def self.most(path)
         return LARGEST_BODY unless file_type(path)
+        return LARGEST_PHOTO if path.match?(PHOTO_ADDRESS)
 
         %w[garments swatches].include?(path[FILE_ADDRESS, 1]) ? LARGEST_GARMENT : LARGEST_FILE
       end

@@ -17,6 +17,7 @@ require_relative "../route/garment"
 require_relative "../route/journal"
 require_relative "../route/machine"
 require_relative "../route/measure"
+require_relative "../route/photo"
 require_relative "../route/print"
 require_relative "../route/shelf"
 require_relative "../route/stash"
@@ -61,6 +62,7 @@ module NimbleEyelet
       register Route::StitchRoutes
       register Route::SwatchRoutes
       register Route::SwatchBookRoutes
+      register Route::PhotoRoutes
       register Route::GarmentRoutes
       register Route::ShelfRoutes
       register Route::StashRoutes
@@ -72,19 +74,24 @@ module NimbleEyelet
       # @param hosts [Array<String>] further host names to answer to
       # @param caliper [Device::Gauge, nil]
       # @param clock [#call] gives the time
+      # @param album [Store::Album, nil] where photos lie
       # @return [#call] Rack application
-      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now })
+      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now }, album: nil)
         permitted = host_authorization[:permitted_hosts] + hosts
         app = Class.new(self) do
           set :db, db
           set :caliper, caliper
           set :aside, aside || db
+          set :album, album || Store::Album.of(ENV, PHOTOS)
           set :answers, Memo.new(128)
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end
         guarded(app, log)
       end
+
+      # Where photos lie unless something else is said.
+      PHOTOS = File.join(ENV.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "photos")
 
       def self.guarded(app, log)
         Rack::Builder.new do

@@ -18,10 +18,16 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
-        app.get(AT) { json(View::SwatchBookView.of(book.search(**asked), params["before"] ? {} : book.there, present)) }
+        app.get(AT) do
+          page = book.search(**asked)
+          json(View::SwatchBookView.of(page, params["before"] ? {} : book.there, present, photos.of(page.leaves.map { |leaf| leaf.swatch.id })))
+        end
         carrying(app)
         app.get("#{AT}/:entry.pdf") { swatch_pdf(params["entry"]) }
-        app.get("#{AT}/:entry") { json(View::SwatchBookView.leaf(book.find(uuid(params["entry"])), present)) }
+        app.get("#{AT}/:entry") do
+          leaf = book.find(uuid(params["entry"]))
+          json(View::SwatchBookView.leaf(leaf, present, photos.of([leaf.swatch.id])[leaf.swatch.id]))
+        end
       end
 
       def self.carrying(app)

@@ -7,6 +7,7 @@ require_relative "../field/plain_value"
 require_relative "advice"
 require_relative "figures"
 require_relative "strip"
+require_relative "swatch_book"
 
 module NimbleEyelet
   module View
@@ -71,7 +72,7 @@ module NimbleEyelet
         { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured), symptoms: swatch.shown,
           looks: swatch.looks, opening: present.length(swatch.opening), set: present.length(swatch.hands),
           stitch_width: present.dial(swatch.stitch_width), stitch_length: present.dial(swatch.stitch_length), balance: swatch.balance,
-          tension: present.number(swatch.tension), stabiliser: swatch.stabiliser, note: swatch.note, accepted: swatch.id == plan.accepted,
+          tension: present.number(swatch.tension), stabiliser: swatch.stabiliser, note: swatch.note, accepted: swatch.id == plan.accepted, drawn: SwatchBookView.drawn(swatch),
           simulated: swatch.simulated, again: !swatch.second.nil?, sewn_at: swatch.sewn_at.to_s }
       end
 

@@ -3,27 +3,30 @@
 # The swatch book: every test hole with what it was sewn on and with, and what was seen.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "photo"
 
 module NimbleEyelet
   module View
     module SwatchBookView
       # @param page [Store::SwatchBook::Page]
       # @param there [Hash] what there is to go by
+      # @param photos [Hash{String => Store::Photo}]
       # @param present [Presenter]
       # @return [Hash]
-      def self.of(page, there, present)
-        { leaves: page.leaves.map { |leaf| leaf(leaf, present) }, following: page.following, alike: page.alike,
+      def self.of(page, there, present, photos = {})
+        { leaves: page.leaves.map { |leaf| leaf(leaf, present, photos[leaf.swatch.id]) }, following: page.following, alike: page.alike,
           there: there.to_h { |name, keys| [name, keys.map { |key| { key: key, name: NAMES.fetch(name)[key]&.name || key } }] } }
       end
       NAMES = { cloth: CLOTH_KINDS, foot: FOOT_KINDS, style: STYLES, verdict: Swatches::PASSES }.freeze
 
       # @param leaf [Store::SwatchBook::Leaf]
+      # @param photo [Store::Photo, nil]
       # @return [Hash]
-      def self.leaf(leaf, present)
+      def self.leaf(leaf, present, photo = nil)
         swatch = leaf.swatch
         { id: swatch.id, closure: leaf.closure, garment: leaf.garment, machine: leaf.machine, accepted: leaf.accepted, imported: leaf.imported,
           simulated: swatch.simulated, sewn_at: swatch.sewn_at.to_s, note: swatch.note, **sewn(swatch, present), **seen(swatch, present),
-          drawn: drawn(swatch) }
+          drawn: drawn(swatch), photo: photo && PhotoView.of(photo, present) }
       end
 
       def self.sewn(swatch, present)
@@ -44,7 +47,7 @@ module NimbleEyelet
       def self.plain(length) = Wording.decimal(length.millimetres, 2)
 
       def self.seen(swatch, present)
-        looks = swatch.looks.map { |look, grade| "#{Swatches::LOOKS.fetch(look).question.downcase}: #{grade_name(look, grade)}" }
+        looks = swatch.looks.map { |look, grade| "#{Swatches::LOOKS.fetch(look).name}: #{grade_name(look, grade)}" }
         { verdict: swatch.passes && Swatches::PASSES.fetch(swatch.passes).name, good: swatch.clean?, measured: present.length(swatch.measured),
           seen: looks + swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name } }
       end
@@ -60,7 +63,7 @@ module NimbleEyelet
         { opening: opening.round(2), width: width.round(2), stitch: swatch.stitch_length.to_f.round(3), ends: (ends ? ends.both.to_f / 2 : 1.25).round(2),
           space: (swatch.sewn_with["recipe.space"]&.to_f || (width * 0.15)).round(2), stitched: style&.stitched || :satin }
       end
-      private_class_method :sewn, :settings, :plain, :seen, :grade_name, :drawn
+      private_class_method :sewn, :settings, :plain, :seen, :grade_name
     end
   end
 end

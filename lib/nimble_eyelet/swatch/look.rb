@@ -13,9 +13,9 @@ module NimbleEyelet
     # key - String; name - String, what is seen
     LookGrade = Value.of(:key, :name)
 
-    # axis - Symbol, what it tells about; question - String; grades - Array<LookGrade>, five of them
+    # axis - Symbol, what it tells about; name, question - String; grades - Array<LookGrade>, five of them
     # right - Range of places among them; satin - Boolean, only where there are beads of satin
-    class Look < Value.of(:key, :axis, :question, :grades, right: 2..2, satin: false)
+    class Look < Value.of(:key, :axis, :name, :question, :grades, right: 2..2, satin: false)
       # @param grade [String] key of a grade
       # @return [Range<Integer>]
       # @raise [KeyError]
@@ -34,18 +34,18 @@ module NimbleEyelet
       def self.grades(table) = table.map { |key, name| LookGrade.new(key: key, name: name) }
 
       LOOK_ROWS = [
-        Look.new(key: "fit", axis: :fit, question: "How does it go through?", right: 2..3, grades: grades(
+        Look.new(key: "fit", axis: :fit, name: "fit", question: "How does it go through?", right: 2..3, grades: grades(
           "will_not_pass" => "will not pass", "tight" => "tight: it has to be forced", "passes" => "passes as it should",
           "easy" => "easily, and holds", "slips_out" => "slips out by itself"
         )),
-        Look.new(key: "bead_away", axis: :cover, question: "The bead that was sewn away from you", satin: true, grades: grades(BEAD)),
-        Look.new(key: "bead_back", axis: :cover, question: "The bead that was sewn toward you", satin: true, grades: grades(BEAD)),
-        Look.new(key: "tension", axis: :tension, question: "The edge of the beads, above and below", satin: true, grades: grades(
+        Look.new(key: "bead_away", axis: :cover, name: "bead sewn away", question: "The bead that was sewn away from you", satin: true, grades: grades(BEAD)),
+        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true, grades: grades(BEAD)),
+        Look.new(key: "tension", axis: :tension, name: "edge", question: "The edge of the beads, above and below", satin: true, grades: grades(
           "loops" => "loose loops below", "slack" => "a soft, wide edge of top thread below",
           "even" => "a neat edge of top thread below",
           "dots" => "dots of bobbin thread on top", "bobbin" => "bobbin thread lies on top"
         )),
-        Look.new(key: "space", axis: :space, question: "The cloth between the beads", satin: true, grades: grades(
+        Look.new(key: "space", axis: :space, name: "between the beads", question: "The cloth between the beads", satin: true, grades: grades(
           "touching" => "none: the beads touch", "close" => "hardly room for the blade", "room" => "room to cut",
           "wide" => "a little wide", "gaping" => "gapes"
         ))

@@ -43,6 +43,7 @@ export type Look = Schemas['Look'];
 export type LookDrawn = Schemas['LookPictures'][number];
 export type BeliefStrip = Schemas['Strip'];
 export type SwatchLeaf = Schemas['SwatchLeaf'];
+export type SwatchPhoto = Schemas['Photo'];
 export type Frozen = Schemas['Frozen'];
 export type Setting = Schemas['FootSetting'];
 

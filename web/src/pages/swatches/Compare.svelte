@@ -1,7 +1,7 @@
 <script lang="ts">
   // Two test holes side by side: what is otherwise stands out.
   import type { SwatchLeaf } from '../../api/client';
-  import DrawnHole from './DrawnHole.svelte';
+  import DrawnHole from '../../ui/DrawnHole.svelte';
 
   let { leaves }: { leaves: [SwatchLeaf, SwatchLeaf] } = $props();
 

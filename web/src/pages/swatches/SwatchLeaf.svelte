@@ -3,10 +3,12 @@
   import type { Snippet } from 'svelte';
   import type { SwatchLeaf } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
-  import DrawnHole from './DrawnHole.svelte';
+  import PhotoPanel from '../../closure/PhotoPanel.svelte';
+  import DrawnHole from '../../ui/DrawnHole.svelte';
 
   let { leaf, children }: { leaf: SwatchLeaf; children?: Snippet } = $props();
 
+  let open = $state(false);
   const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' });
   let where = $derived(
     [leaf.cloth || leaf.cloth_kind, leaf.thread || leaf.thread_tex, leaf.machine].filter(Boolean).join(', '),
@@ -14,8 +16,16 @@
 </script>
 
 <article class="flex flex-wrap gap-x-5 gap-y-2" data-leaf={leaf.id}>
+  {#if leaf.photo}
+    <img
+      src="/api/workrooms/{workroom.slug}/swatches/{leaf.id}/photo/small.jpg?{leaf.photo.key}"
+      alt="The test hole as it was sewn"
+      loading="lazy"
+      class="h-24 w-auto"
+    />
+  {/if}
   <DrawnHole drawn={leaf.drawn} />
-  <div class="min-w-60 grow">
+  <div class="min-w-60 grow basis-0">
     <p class="text-lg leading-snug font-semibold wrap-anywhere">
       {leaf.verdict ?? 'not tried through'}{#if leaf.measured}<span class="font-normal"
           >, slit {leaf.measured.text}</span
@@ -40,7 +50,11 @@
       <a class="link" href="/api/workrooms/{workroom.slug}/swatches/{leaf.id}.pdf" target="_blank"
         >Page for the scrap</a
       >
+      <button class="link" aria-expanded={open} onclick={() => (open = !open)}
+        >{leaf.photo ? 'Photo' : 'Add a photo'}</button
+      >
       {@render children?.()}
     </p>
   </div>
+  {#if open}<PhotoPanel entry={leaf.id} drawn={leaf.drawn} photo={leaf.photo} />{/if}
 </article>

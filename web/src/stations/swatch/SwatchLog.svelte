@@ -3,6 +3,7 @@
   import { tick } from 'svelte';
   import type { Closure } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import PhotoPanel from '../../closure/PhotoPanel.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
 
   let { work, closure }: { work: ClosureWork; closure: Closure } = $props();
@@ -12,6 +13,8 @@
   let passes = $derived(new Map((workroom.catalogue?.passes ?? []).map((item) => [item.key, item.name])));
   let waiting = $derived(work.outbox.waiting('swatch'));
   let list = $state<HTMLElement>();
+  /** The test hole whose photo is open. */
+  let photo = $state('');
 
   async function accept(id: string): Promise<void> {
     work.do({ kind: 'accept', entry: id });
@@ -45,15 +48,25 @@
           >
           {#if item.note}<span class="block text-sm wrap-anywhere">{item.note}</span>{/if}
         </span>
+        <button
+          class="btn btn-ghost btn-sm"
+          aria-expanded={photo === item.id}
+          aria-label="Photo of swatch {item.number}"
+          onclick={() => (photo = photo === item.id ? '' : item.id)}>Photo</button
+        >
         {#if item.accepted}
           <span class="badge badge-primary">accepted</span>
         {:else}
           <button class="btn btn-sm" onclick={() => accept(item.id)}>Accept</button>
         {/if}
+        {#if photo === item.id}
+          <PhotoPanel entry={item.id} drawn={item.drawn} number={item.number} />
+        {/if}
       </li>
     {/each}
   </ol>
   <p class="mt-1 text-sm">
+    <a class="link" href={workroom.at('/swatches')}>The swatch book</a> has all of them.
     <a class="link" href={workroom.at(`/closures/${closure.id}/log`)}>The whole log</a>, where an entry made
     by mistake is withdrawn.
   </p>

@@ -1,6 +1,6 @@
 <script lang="ts">
   // A test hole to scale, drawn from its figures: beads, tacks and the open slit.
-  import type { SwatchLeaf } from '../../api/client';
+  import type { SwatchLeaf } from '../api/client';
 
   let { drawn, scale = 5 }: { drawn: SwatchLeaf['drawn']; scale?: number } = $props();
 

@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+# Album is where photos of test holes lie: in the data folder, a folder a workroom, or in a store that
+# speaks S3. What is kept has no place and no camera in it, and comes in three sizes.
+#
+#   album = Store::Album.in("var/photos")
+#   image = album.read(bytes)              # => Image, or a Refusal
+#   album.keep(image, folder: "3")         # => what the database remembers
+#   album.bytes(kept, "small")             # => String
+
+require "shrine"
+require "shrine/storage/file_system"
+require "stringio"
+require "vips"
+require_relative "../../lib/nimble_eyelet"
+
+module NimbleEyelet
+  module Store
+    class Album
+      LARGEST_FILE = 12 * 1024 * 1024
+      MOST_PIXELS = 40_000_000
+      # What it may be, by its content.
+      LOADERS = /Load(Jpeg|Png|Webp)/i
+      # The longer side, px; the original keeps its own.
+      SIZES = { "original" => nil, "large" => 1600, "small" => 320 }.freeze
+      QUALITY = { "original" => 92, "large" => 82, "small" => 76 }.freeze
+
+      # A photo that was read. sizes - Hash of SIZES to JPEG; width, height - Integer of the original
+      Image = Value.of(:sizes, :width, :height)
+
+      # @param folder [String]
+      # @return [Album]
+      def self.in(folder) = new(Shrine::Storage::FileSystem.new(folder))
+
+      # @param environment [Hash] NIMBLE_EYELET_S3_BUCKET and what goes with it, else the folder
+      # @param folder [String]
+      # @return [Album]
+      def self.of(environment, folder)
+        bucket = environment["NIMBLE_EYELET_S3_BUCKET"].to_s
+        bucket.empty? ? self.in(folder) : new(s3(environment, bucket))
+      end
+
+      def self.s3(environment, bucket, **more)
+        require "shrine/storage/s3"
+        options = { endpoint: environment["NIMBLE_EYELET_S3_ENDPOINT"], region: environment["NIMBLE_EYELET_S3_REGION"] || "us-east-1",
+                    access_key_id: environment["NIMBLE_EYELET_S3_KEY"], secret_access_key: environment["NIMBLE_EYELET_S3_SECRET"],
+                    force_path_style: true }.compact
+        Shrine::Storage::S3.new(bucket: bucket, **options, **more)
+      end
+      private_class_method :s3
+
+      # @param storage [Shrine::Storage]
+      def initialize(storage)
+        @uploader = Class.new(Shrine) { self.storages = { store: storage } }
+      end
+
+      # Reads a photo by its content, and nothing of where and with what it was taken.
+      #
+      # @param bytes [String]
+      # @return [Image]
+      # @raise [Refusal]
+      def read(bytes)
+        raise refused("At most 12 MB: take a smaller picture.") if bytes.bytesize > LARGEST_FILE
+
+        found = opened(bytes)
+        raise refused("At most 40 megapixels; this has #{(found.width * found.height / 1e6).round}.") if found.width * found.height > MOST_PIXELS
+
+        upright = flat(found.autorot)
+        Image.new(width: upright.width, height: upright.height, sizes: SIZES.to_h { |size, most| [size, written(upright, size, most)] })
+      rescue Vips::Error
+        raise refused("This picture cannot be read to its end: take it again.")
+      end
+
+      # @param image [Image]
+      # @param folder [String] of the workroom
+      # @return [Hash] what the database keeps: where each size lies
+      def keep(image, folder:)
+        image.sizes.to_h do |size, bytes|
+          place = "#{folder}/#{SecureRandom.alphanumeric(20)}-#{size}.jpg"
+          [size, @uploader.upload(StringIO.new(bytes), :store, location: place, metadata: { "size" => bytes.bytesize, "mime_type" => "image/jpeg" }).data]
+        end
+      end
+
+      # @param kept [Hash] as {#keep} gave it
+      # @param size [String] of SIZES
+      # @return [String, nil] JPEG; nil where the file is gone
+      def bytes(kept, size)
+        @uploader.uploaded_file(kept.fetch(size).to_hash).open(&:read)
+      rescue Shrine::FileNotFound
+        nil
+      end
+
+      # @param kept [Hash]
+      def drop(kept) = kept.each_value { |data| @uploader.uploaded_file(data.to_hash).delete }
+
+      private
+
+      def opened(bytes)
+        loader = Vips.vips_foreign_find_load_buffer(bytes, bytes.bytesize).to_s
+        raise refused("This is no photo: JPEG, PNG or WebP.") unless loader.match?(LOADERS)
+
+        Vips::Image.new_from_buffer(bytes, "", access: :random)
+      end
+
+      # In plain colours, on white where it was clear.
+      def flat(image)
+        plain = image.interpretation == :srgb ? image : image.colourspace(:srgb)
+        plain.has_alpha? ? plain.flatten(background: [255, 255, 255]) : plain
+      end
+
+      def written(image, size, most)
+        longer = [image.width, image.height].max
+        scaled = most && longer > most ? image.resize(most / longer.to_f) : image
+        scaled.jpegsave_buffer(Q: QUALITY.fetch(size), strip: true, optimize_coding: true)
+      end
+
+      def refused(why) = Refusal.field("photo", "", why)
+    end
+  end
+end
