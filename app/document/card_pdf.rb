@@ -46,7 +46,14 @@ module NimbleEyelet
 
       def settings
         @sheet.recipe.lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
-          ["Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends"]
+          ["Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends", *held]
+      end
+
+      # Whether all this is what the accepted test hole was sewn with.
+      def held
+        frozen = @sheet.frozen or return []
+        moved = frozen.changes.map { |change| View::Figures.change(change, @present) }
+        ["Held by test hole #{frozen.swatch.number}#{moved.any? ? ", but otherwise since: #{moved.join('; ')}" : ''}."]
       end
 
       def begins

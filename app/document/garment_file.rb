@@ -21,13 +21,14 @@ module NimbleEyelet
       VERSION = 2
 
       # @param garment [Store::Garment]
+      # @param photos [Hash{String => String}] JPEG by the test hole it is of
       # @return [String] the same for the same garment
-      def self.write(garment)
+      def self.write(garment, photos = {})
         machines = garment.closures.map { |closure| closure.plan.machine }.uniq(&:name).sort_by(&:name)
         JSON.pretty_generate(
           { "format" => FORMAT, "version" => VERSION, "name" => garment.name,
             "machines" => machines.map { |machine| machine_out(machine) },
-            "closures" => garment.closures.map { |closure| closure_out(closure) } }
+            "closures" => garment.closures.map { |closure| closure_out(closure, photos) } }
         ) << "\n"
       end
 
@@ -36,10 +37,13 @@ module NimbleEyelet
       # @raise [Refusal] with the field "file" and what is wrong
       def self.read(text) = GarmentFileReader.new(text, format: FORMAT, version: VERSION).content
 
-      def self.closure_out(closure)
+      def self.closure_out(closure, photos)
         { "machine" => closure.plan.machine.name, "plan" => PlanDocument.dump(closure.plan).except(PlanDocument::MACHINE),
-          "journal" => closure.entries.map { |entry| entry_out(entry) } }
+          "journal" => closure.entries.map { |entry| entry_out(entry).merge(photo_out(photos[entry.id])) } }
       end
+
+      # As text that any program can read back.
+      def self.photo_out(bytes) = bytes ? { "photo" => [bytes].pack("m0") } : {}
 
       def self.entry_out(entry)
         { "id" => entry.id, "kind" => entry.kind, "about" => entry.about, "step" => entry.step, "at" => entry.at && Field.decimal(entry.at),
@@ -52,7 +56,7 @@ module NimbleEyelet
         dump.call(MachineFields::MACHINE, machine)
             .merge("styles" => machine.styles, "feet" => machine.feet.map { |foot| dump.call(MachineFields::FOOT, foot) })
       end
-      private_class_method :closure_out, :entry_out, :machine_out
+      private_class_method :closure_out, :photo_out, :entry_out, :machine_out
     end
   end
 end

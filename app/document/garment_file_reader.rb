@@ -23,14 +23,15 @@ module NimbleEyelet
       # Files of the first version did not say when a step was done.
       LONG_AGO = Time.at(0).utc.iso8601.freeze
 
-      # closures - Array<Array(Plan, Array<Sewing::Entry>)>
-      Content = Value.of(:name, :closures)
+      # closures - Array<Array(Plan, Array<Sewing::Entry>)>; photos - Hash of the id of a test hole to its JPEG
+      Content = Value.of(:name, :closures, :photos)
 
       # @param text [String]
       # @raise [Refusal]
       def initialize(text, format:, version:)
         @format = format
         @version = version
+        @photos = {}
         @file = JSON.parse(text.delete_prefix("\uFEFF"), max_nesting: 20)
       rescue JSON::ParserError, EncodingError, ArgumentError
         raise refused("This is no garment file: it is not JSON.")
@@ -41,7 +42,7 @@ module NimbleEyelet
       def content
         check_format
         machines = list("machines").to_h { |machine| machine(machine).then { |found| [found.name, found] } }
-        Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) })
+        Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) }, photos: @photos)
       rescue Refusal => e
         raise e if e.faults.first.field == "file"
 
@@ -114,7 +115,11 @@ module NimbleEyelet
         [plan, GarmentFacts.sound(entries)]
       end
 
-      def this_version(kept) = [kept["plan"], kept.fetch("journal").map { |entry| GarmentFacts.entry(entry) }]
+      def this_version(kept)
+        journal = kept.fetch("journal")
+        journal.each { |entry| @photos[entry["id"].downcase] = entry["photo"].unpack1("m0") if entry["photo"] }
+        [kept["plan"], journal.map { |entry| GarmentFacts.entry(entry) }]
+      end
 
       # Every field as if it were typed, so that nothing comes in that could not be typed.
       def read_all(document)

@@ -17,35 +17,39 @@ module NimbleEyelet
     module SwatchFiles
       VERSION = 1
       MOST = 20_000
-      # Columns of the CSV: name and what stands in it.
-      COLUMNS = {
-        "sewn_at" => ->(leaf) { leaf.swatch.sewn_at }, "garment" => ->(leaf) { leaf.garment&.fetch(:name) },
-        "closure" => ->(leaf) { leaf.closure&.fetch(:name) }, "machine" => :machine.to_proc, "cloth" => ->(leaf) { leaf.swatch.sewn_with["cloth.name"] },
-        "cloth_kind" => ->(leaf) { leaf.swatch.sewn_with["cloth.kind"] }, "thread" => ->(leaf) { leaf.swatch.sewn_with["thread.name"] },
-        "fibre" => ->(leaf) { leaf.swatch.sewn_with["thread.fibre"] }, "tex" => ->(leaf) { leaf.swatch.sewn_with["thread.tex"] },
-        "foot" => ->(leaf) { leaf.swatch.sewn_with["recipe.foot"] }, "style" => ->(leaf) { leaf.swatch.sewn_with["recipe.style"] },
-        "needle" => ->(leaf) { leaf.swatch.sewn_with["recipe.needle"] }, "stabiliser" => ->(leaf) { leaf.swatch.stabiliser },
-        "opening_wanted_mm" => ->(leaf) { leaf.swatch.opening }, "set_to_mm" => ->(leaf) { leaf.swatch.hands },
-        "measured_mm" => ->(leaf) { leaf.swatch.measured }, "stitch_width_mm" => ->(leaf) { leaf.swatch.stitch_width },
-        "stitch_length_mm" => ->(leaf) { leaf.swatch.stitch_length }, "top_tension" => ->(leaf) { leaf.swatch.tension },
-        "balance" => ->(leaf) { leaf.swatch.balance.to_s }, "passes" => ->(leaf) { leaf.swatch.passes },
-        **%w[bead_away bead_back tension space].to_h { |look| ["seen_#{look}", ->(leaf) { leaf.swatch.looks[look] }] },
-        "symptoms" => ->(leaf) { leaf.swatch.symptoms.join(" ") }, "note" => ->(leaf) { leaf.swatch.note },
-        "accepted" => ->(leaf) { leaf.accepted ? "yes" : "no" }, "simulated" => ->(leaf) { leaf.swatch.simulated ? "yes" : "no" }
-      }.freeze
+      # Columns of the CSV: out of where it lies, out of what was set and seen, and out of what it was sewn with.
+      PLACES = { "garment" => ->(leaf) { leaf.garment&.fetch(:name) }, "closure" => ->(leaf) { leaf.closure&.fetch(:name) },
+                 "machine" => lambda(&:machine) }.freeze
+      SEWN_WITH = { "cloth" => "cloth.name", "cloth_kind" => "cloth.kind", "thread" => "thread.name", "fibre" => "thread.fibre",
+                    "tex" => "thread.tex", "foot" => "recipe.foot", "style" => "recipe.style", "needle" => "recipe.needle" }.freeze
+      SET = { "stabiliser" => :stabiliser, "opening_wanted_mm" => :opening, "set_to_mm" => :hands, "measured_mm" => :measured,
+              "stitch_width_mm" => :stitch_width, "stitch_length_mm" => :stitch_length, "top_tension" => :tension,
+              "balance" => :balance, "passes" => :passes }.freeze
+      LOOKED_AT = %w[bead_away bead_back tension space].freeze
+      COLUMNS = ["sewn_at", *PLACES.keys, *SEWN_WITH.keys, *SET.keys, *LOOKED_AT.map { |look| "seen_#{look}" }, "symptoms", "note",
+                 "accepted", "simulated"].freeze
 
       # @return [String] the first row
-      def self.header = line(COLUMNS.keys)
+      def self.header = line(COLUMNS)
 
       # @param leaf [Store::SwatchBook::Leaf]
       # @return [String] one row
-      def self.row(leaf) = line(COLUMNS.values.map { |column| cell(column.call(leaf)) })
+      def self.row(leaf)
+        swatch = leaf.swatch
+        cells = [swatch.sewn_at, *PLACES.values.map { |place| place.call(leaf) }, *swatch.sewn_with.values_at(*SEWN_WITH.values),
+                 *SET.values.map do |member|
+                   swatch.public_send(member)
+                 end, *swatch.looks.values_at(*LOOKED_AT), swatch.symptoms.join(" "),
+                 swatch.note, *[leaf.accepted, swatch.simulated].map { |flag| flag ? "yes" : "no" }]
+        line(cells.map { |value| cell(value) })
+      end
 
       # @param leaf [Store::SwatchBook::Leaf]
       # @return [Hash{String => Object}]
       def self.json(leaf)
-        entry = Sewing::Entry.new(id: leaf.swatch.id, kind: "swatch", happened_at: nil, done_with: leaf.swatch.sewn_with, swatch: leaf.swatch,
-                                  note: leaf.swatch.note)
+        swatch = leaf.swatch
+        entry = Sewing::Entry.new(id: swatch.id, kind: "swatch", happened_at: nil, done_with: swatch.sewn_with, swatch: swatch,
+                                  note: swatch.note)
         { "id" => leaf.swatch.id, "kind" => "swatch", "happened_at" => leaf.swatch.sewn_at.to_s,
           "data" => Store::JournalRows.data(entry).merge("with" => named(leaf)) }
       end
@@ -54,7 +58,9 @@ module NimbleEyelet
       # @return [Array<Sewing::Entry>]
       # @raise [Refusal]
       def self.read(file)
-        raise refused("This is no swatch book of version #{VERSION}.") unless file["version"] == VERSION && file["swatches"].is_a?(Array)
+        unless file["version"] == VERSION && file["swatches"].is_a?(Array)
+          raise refused("This is no swatch book of version #{VERSION}.")
+        end
         raise refused("At most #{MOST} swatches at once.") if file["swatches"].size > MOST
 
         file["swatches"].each_with_index.map { |kept, index| entry(kept, index + 1) }
@@ -72,7 +78,8 @@ module NimbleEyelet
 
       # A machine is known by its name elsewhere.
       def self.named(leaf)
-        Store::JournalRows.data(Sewing::Entry.new(id: "", kind: "note", happened_at: nil, done_with: leaf.swatch.sewn_with))["with"].to_h
+        Store::JournalRows.data(Sewing::Entry.new(id: "", kind: "note", happened_at: nil,
+                                                  done_with: leaf.swatch.sewn_with))["with"].to_h
                           .merge("machine.name" => leaf.machine).compact
       end
 

@@ -41,11 +41,16 @@ module NimbleEyelet
       private
 
       def sewn
-        %i[cloth cloth_kind thread thread_tex foot style needle stabiliser].filter_map { |name| @page[name] unless @page[name].to_s.empty? }
+        %i[cloth cloth_kind thread thread_tex foot style needle stabiliser].filter_map do |name|
+          @page[name] unless @page[name].to_s.empty?
+        end
       end
 
       def seen
-        [@page[:measured] && "The slit measured #{@page[:measured][:text]}", @page[:verdict], *@page[:seen], @page[:note]].reject { |line| line.to_s.empty? }
+        [@page[:measured] && "The slit measured #{@page[:measured][:text]}", @page[:verdict], *@page[:seen],
+         @page[:note]].reject do |line|
+          line.to_s.empty?
+        end
       end
 
       # Room for the scrap itself.

@@ -200,7 +200,7 @@ module NimbleEyelet
         def readable?(env)
           type = env["CONTENT_TYPE"].to_s
           form = Guards.file_type(env["PATH_INFO"])
-          return type.match?(form) if form
+          return type.match?(form) if form && env["REQUEST_METHOD"] != "DELETE"
 
           empty = env["CONTENT_LENGTH"].to_i.zero? && !env.key?("HTTP_TRANSFER_ENCODING")
           empty ? type.empty? || type.start_with?("application/json") : type.match?(%r{\Aapplication/json\s*(;|\z)}i)

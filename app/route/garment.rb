@@ -17,7 +17,7 @@ module NimbleEyelet
           garment = garments.find(number(params["id"]))
           content_type :json
           response["content-disposition"] = "attachment; filename=\"garment-#{garment.id}.json\""
-          Document::GarmentFile.write(garment)
+          Document::GarmentFile.write(garment, photos_of(garment))
         end
         app.get("/api/workrooms/:slug/garments/:id") do
           id = number(params["id"])
@@ -25,7 +25,7 @@ module NimbleEyelet
         end
         app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))
-          json(View::GarmentView.of(garments.find(garments.take_in(content.name, content.closures))), status: 201)
+          json(View::GarmentView.of(garments.find(take_in_garment(content))), status: 201)
         end
         app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
           closure = closures.find(number(params["id"]))
@@ -38,6 +38,20 @@ module NimbleEyelet
 
       module Helpers
         def garments = @garments ||= Store::Garments.new(workroom)
+
+        # The middle size: enough to see every stitch.
+        def photos_of(garment)
+          entries = garment.closures.flat_map { |closure| closure.facts.swatches.map(&:id) }
+          photos.of(entries).transform_values { |photo| settings.album.bytes(photo.kept, "large") }.compact
+        end
+
+        # A photo that cannot be read refuses the file before anything of it is taken.
+        def take_in_garment(content)
+          images = content.photos.transform_values { |bytes| settings.album.read(bytes) }
+          id, ids = garments.take_in(content.name, content.closures)
+          images.each { |entry, image| photos.put(ids.fetch(entry), image) if ids.key?(entry) }
+          id
+        end
       end
     end
   end

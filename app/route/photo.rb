@@ -15,26 +15,32 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
-        app.put(AT) do
-          image = settings.album.read(request.body.tap(&:rewind).read)
-          photos.put(uuid(params["entry"]), image)
-          json(photo_of(params["entry"]))
-        end
-        app.delete(AT) do
-          photos.remove(uuid(params["entry"]))
-          halt 204
-        end
-        app.get(AT) { json(photo_of(params["entry"])) }
-        app.put("#{AT}/points") do
-          photos.mark(uuid(params["entry"]), points)
-          json(photo_of(params["entry"]))
+        keeping(app)
+        app.get(AT) do
+          book.find(uuid(params["entry"]))
+          photo = photos.of([uuid(params["entry"])]).values.first
+          json(photo && View::PhotoView.of(photo, present))
         end
         app.get("#{AT}/:size.jpg") { show_photo(params["entry"], params["size"]) }
       end
 
+      def self.keeping(app)
+        app.put(AT) { photographed(params["entry"]) { |entry| photos.put(entry, settings.album.read(request.body.tap(&:rewind).read)) } }
+        app.put("#{AT}/points") { photographed(params["entry"]) { |entry| photos.mark(entry, points) } }
+        app.delete(AT) do
+          photos.remove(uuid(params["entry"]))
+          halt 204
+        end
+      end
+      private_class_method :keeping
+
       module Helpers
         def photos = @photos ||= Store::Photos.new(workroom.scope, settings.album)
-        def photo_of(entry) = View::PhotoView.of(photos.find(uuid(entry)), present)
+
+        def photographed(entry)
+          yield uuid(entry)
+          json(View::PhotoView.of(photos.find(uuid(entry)), present))
+        end
 
         def show_photo(entry, size)
           raise Store::Missing unless Store::Album::SIZES.key?(size)

@@ -18,16 +18,10 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
-        app.get(AT) do
-          page = book.search(**asked)
-          json(View::SwatchBookView.of(page, params["before"] ? {} : book.there, present, photos.of(page.leaves.map { |leaf| leaf.swatch.id })))
-        end
+        app.get(AT) { turn_to(book.search(**asked)) }
         carrying(app)
         app.get("#{AT}/:entry.pdf") { swatch_pdf(params["entry"]) }
-        app.get("#{AT}/:entry") do
-          leaf = book.find(uuid(params["entry"]))
-          json(View::SwatchBookView.leaf(leaf, present, photos.of([leaf.swatch.id])[leaf.swatch.id]))
-        end
+        app.get("#{AT}/:entry") { show_leaf(book.find(uuid(params["entry"]))) }
       end
 
       def self.carrying(app)
@@ -46,20 +40,31 @@ module NimbleEyelet
           leaves = book
           stream { |out| written(leaves) { |text| out << text } }
         end
-        app.post("#{AT}/import") { json(take_in(Document::SwatchFiles.read(body_hash))) }
+        app.post("#{AT}/import") { json(take_in_leaves(Document::SwatchFiles.read(body_hash))) }
       end
       private_class_method :carrying
 
       module Helpers
+        ANSWERS = { "yes" => true, "no" => false }.freeze
+
         def book = Store::SwatchBook.new(workroom.scope)
 
-        def asked
-          dates = %w[from to].to_h { |name| [name.to_sym, date(params[name])] }
-          machine = params["machine"].to_s.empty? ? nil : number(params["machine"])
-          simulated = { "yes" => true, "no" => false }[params["simulated"]]
-          keys = Store::SwatchBook::FILTERS.keys.to_h { |name| [name, params[name.to_s].to_s.empty? ? nil : params[name.to_s]] }
-          { words: params["words"], before: before(params["before"]), machine: machine, simulated: simulated, **keys, **dates }
+        def turn_to(page)
+          seen = photos.of(page.leaves.map { |leaf| leaf.swatch.id })
+          json(View::SwatchBookView.of(page, params["before"] ? {} : book.there, present, seen))
         end
+
+        def show_leaf(leaf)
+          id = leaf.swatch.id
+          json(View::SwatchBookView.leaf(leaf, present, photos.of([id])[id]))
+        end
+
+        def asked
+          given = ASKED.filter_map { |name| [name.to_sym, params[name]] unless params[name].to_s.empty? }.to_h
+          { **given, machine: given[:machine] && number(given[:machine]), simulated: ANSWERS[given[:simulated]],
+                     from: date(given[:from]), to: date(given[:to]), before: place_of(params["before"]) }
+        end
+        ASKED = ["words", "machine", "simulated", "from", "to", *Store::SwatchBook::FILTERS.keys.map(&:to_s)].freeze
 
         def date(text)
           text.to_s.empty? ? nil : Date.iso8601(text)
@@ -67,7 +72,7 @@ module NimbleEyelet
           raise Refusal.field("swatches.from", text.to_s[0, 40], "Write a date such as 2026-03-14.")
         end
 
-        def before(text)
+        def place_of(text)
           return if text.to_s.empty?
           raise Store::Missing unless text.match?(/\A\d{4}-\d\d-\d\dT[\d:.]{8,15}Z_#{Form::JournalForm::UUID.source[2..-3]}\z/o)
 
@@ -89,14 +94,14 @@ module NimbleEyelet
           yield "{\"version\":#{Document::SwatchFiles::VERSION},\"swatches\":["
           first = true
           leaves.each do |leaf|
-            yield "#{first ? '' : ",\n"}#{JSON.generate(Document::SwatchFiles.json(leaf))}"
+            yield "#{",\n" unless first}#{JSON.generate(Document::SwatchFiles.json(leaf))}"
             first = false
           end
           yield "]}\n"
         end
 
         # All or none; what is here already is left alone, and a machine is known by its name.
-        def take_in(entries)
+        def take_in_leaves(entries)
           machines = workroom.machines.all.to_h { |machine| [machine.name, machine.id] }
           taken = db.transaction { entries.count { |entry| taken?(entry, machines[entry.done_with["machine.name"]]) } }
           { taken: taken, known: entries.size - taken }
@@ -108,7 +113,8 @@ module NimbleEyelet
           simulated = entry.swatch.simulated
           id = machine && (simulated ? Swatches::StandIn.id(machine) : machine.to_s)
           with = entry.done_with.merge("machine.id" => id).compact
-          journal.add(entry.with(done_with: with, swatch: entry.swatch.with(sewn_with: with, again: nil)), machine_id: machine, imported: true)
+          journal.add(entry.with(done_with: with, swatch: entry.swatch.with(sewn_with: with, again: nil)), machine_id: machine,
+imported: true)
         end
       end
     end

@@ -28,16 +28,26 @@ module NimbleEyelet
       def self.with_database(environment)
         return yield(environment["DATABASE_URL"]) if environment["DATABASE_URL"]
 
-        cluster = Cluster.new(File.join(environment.fetch("NIMBLE_EYELET_VAR", File.expand_path("../var", __dir__)), "postgres"))
+        cluster = Cluster.new(File.join(environment.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "postgres"))
         ran = cluster.running?
         yield cluster.start.database("nimble_eyelet")
       ensure
         cluster&.stop unless ran
       end
 
+      # @param environment [Hash]
+      # @return [String, nil] the folder where photos lie
+      def self.photos(environment)
+        return unless environment["NIMBLE_EYELET_S3_BUCKET"].to_s.empty?
+
+        File.join(environment.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "photos")
+      end
+
       # @param url [String]
-      def initialize(url)
+      # @param photos [String, nil] the folder where photos lie; nil where they lie in a store of their own
+      def initialize(url, photos: nil)
         @url = url
+        @photos = photos
       end
 
       # Tables that a backup of ours has.
@@ -63,11 +73,15 @@ module NimbleEyelet
         # First beside it: a backup that broke off never takes the place of a good one.
         unfinished = "#{file}.unfinished"
         run("pg_dump", "--format=custom", "--no-owner", "--no-acl", "--file=#{unfinished}")
+        pack_photos("#{file}#{PHOTOS}")
         File.rename(unfinished, file)
         contents
       ensure
         FileUtils.rm_f(unfinished) if unfinished
       end
+
+      # Photos lie in a file of their own beside it.
+      PHOTOS = ".photos.tar"
 
       # @param file [String]
       # @return [Contents]
@@ -104,6 +118,7 @@ module NimbleEyelet
           # What was put back is another line of versions: a browser that saw the old one must not save over it unseen.
           db[:identity].update(id: SecureRandom.alphanumeric(6).downcase)
         end
+        unpack_photos("#{file}#{PHOTOS}")
       end
 
       # @return [Contents, nil] what is in the database now; nil when it is empty
@@ -141,6 +156,22 @@ module NimbleEyelet
         end
       end
 
+      def pack_photos(file)
+        FileUtils.rm_f(file)
+        return unless @photos && Dir.exist?(@photos) && !Dir.empty?(@photos)
+
+        run("tar", "--create", "--file=#{file}.unfinished", "--directory=#{@photos}", ".")
+        File.rename("#{file}.unfinished", file)
+      end
+
+      # Beside those that are there: each has a name of its own.
+      def unpack_photos(file)
+        return unless @photos && File.file?(file)
+
+        FileUtils.mkdir_p(@photos)
+        run("tar", "--extract", "--no-same-owner", "--file=#{file}", "--directory=#{@photos}")
+      end
+
       # The address by the names the programs know, so that no password stands in the list of processes.
       def settings
         PG::Connection.conninfo_parse(@url).filter_map { |part| [part[:envvar], part[:val]] if part[:envvar] && part[:val] }.to_h
@@ -168,7 +199,7 @@ if $PROGRAM_NAME == __FILE__
   abort "Say which file: bin/#{way == 'read' ? 'restore' : 'backup'} FILE" if file.to_s.empty?
   begin
     NimbleEyelet::Server::Backup.with_database(ENV) do |url|
-      backup = NimbleEyelet::Server::Backup.new(url)
+      backup = NimbleEyelet::Server::Backup.new(url, photos: NimbleEyelet::Server::Backup.photos(ENV))
       next puts "Written: #{file} (#{backup.write(file)})" if way == "write"
 
       puts "It brings back: #{backup.look(file)}."

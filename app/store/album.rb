@@ -11,6 +11,8 @@
 require "shrine"
 require "shrine/storage/file_system"
 require "stringio"
+# A picture that cannot be read is answered, not told to the log.
+ENV["VIPS_WARNING"] ||= "1"
 require "vips"
 require_relative "../../lib/nimble_eyelet"
 
@@ -42,6 +44,7 @@ module NimbleEyelet
 
       def self.s3(environment, bucket, **more)
         require "shrine/storage/s3"
+        Aws::Xml::Parser.engine = :rexml
         options = { endpoint: environment["NIMBLE_EYELET_S3_ENDPOINT"], region: environment["NIMBLE_EYELET_S3_REGION"] || "us-east-1",
                     access_key_id: environment["NIMBLE_EYELET_S3_KEY"], secret_access_key: environment["NIMBLE_EYELET_S3_SECRET"],
                     force_path_style: true }.compact
@@ -63,10 +66,14 @@ module NimbleEyelet
         raise refused("At most 12 MB: take a smaller picture.") if bytes.bytesize > LARGEST_FILE
 
         found = opened(bytes)
-        raise refused("At most 40 megapixels; this has #{(found.width * found.height / 1e6).round}.") if found.width * found.height > MOST_PIXELS
+        if found.width * found.height > MOST_PIXELS
+          raise refused("At most 40 megapixels; this has #{(found.width * found.height / 1e6).round}.")
+        end
 
         upright = flat(found.autorot)
-        Image.new(width: upright.width, height: upright.height, sizes: SIZES.to_h { |size, most| [size, written(upright, size, most)] })
+        Image.new(width: upright.width, height: upright.height, sizes: SIZES.to_h do |size, most|
+          [size, written(upright, size, most)]
+        end)
       rescue Vips::Error
         raise refused("This picture cannot be read to its end: take it again.")
       end
@@ -77,7 +84,9 @@ module NimbleEyelet
       def keep(image, folder:)
         image.sizes.to_h do |size, bytes|
           place = "#{folder}/#{SecureRandom.alphanumeric(20)}-#{size}.jpg"
-          [size, @uploader.upload(StringIO.new(bytes), :store, location: place, metadata: { "size" => bytes.bytesize, "mime_type" => "image/jpeg" }).data]
+          [size,
+           @uploader.upload(StringIO.new(bytes), :store, location: place,
+metadata: { "size" => bytes.bytesize, "mime_type" => "image/jpeg" }).data]
         end
       end
 

@@ -36,13 +36,13 @@ module NimbleEyelet
       #
       # @param name [String] changed when the workroom has a garment of that name
       # @param closures [Array<Array(Plan, Array<Sewing::Entry>)>] the machine of a plan counts by its name
-      # @return [Integer] id of the garment
+      # @return [Array(Integer, Hash{String => String})] id of the garment, and what every fact is called now
       def take_in(name, closures)
         @scope.transaction do
           machines = machines_for(closures.map { |plan, _| plan.machine })
           id = @scope.insert(:garments, name: free_name(name))
-          closures.each { |plan, entries| take_in_closure(id, plan, machines.fetch(plan.machine.name), entries) }
-          id
+          ids = closures.map { |plan, entries| take_in_closure(id, plan, machines.fetch(plan.machine.name), entries) }
+          [id, ids.reduce({}, :merge)]
         end
       end
 
@@ -53,10 +53,20 @@ module NimbleEyelet
         closure = @closures.create(garment_id, plan.with(machine: machine, accepted: ids[plan.accepted]))
         journal = Journal.new(@scope)
         entries.each do |entry|
-          journal.add(entry.with(id: ids.fetch(entry.id), about: ids[entry.about]), closure_id: closure, machine_id: machine.id,
-                                                                                    imported: true)
+          journal.add(renamed(entry, ids, machine), closure_id: closure, machine_id: machine.id, imported: true)
         end
+        ids
       end
+
+      # Ids of this database; a test hole was sewn on the machine that is called so here.
+      def renamed(entry, ids, machine)
+        with = entry.done_with
+        with = with.merge("machine.id" => here(with["machine.id"], machine)) if entry.swatch && with["machine.id"]
+        swatch = entry.swatch&.with(sewn_with: with, again: ids[entry.swatch.again])
+        entry.with(id: ids.fetch(entry.id), about: ids[entry.about], done_with: with, swatch: swatch)
+      end
+
+      def here(id, machine) = Swatches::StandIn.id?(id) ? Swatches::StandIn.id(machine.id) : machine.id.to_s
 
       def machines_for(machines)
         known = @workroom.machines.all.to_h { |machine| [machine.name, machine] }

@@ -71,7 +71,8 @@ module NimbleEyelet
       private
 
       def photo(row)
-        Photo.new(entry: row[:entry], width: row[:width], height: row[:height], points: row[:points]&.to_h, kept: row[:image_data].to_h)
+        Photo.new(entry: row[:entry], width: row[:width], height: row[:height], points: row[:points]&.to_h,
+                  kept: row[:image_data].to_h)
       end
     end
   end

@@ -21,6 +21,11 @@ module NimbleEyelet
       # Letters in common from which a word is taken for another, where no word is written so.
       ALIKE = 0.45
 
+      COLUMNS = "b.sewn_at, b.entry, j.imported, c.id AS closure_id, c.name AS closure, g.id AS garment_id, g.name AS garment, " \
+                "m.name AS machine, c.accepted = j.id AS accepted, (#{JournalRows::JSON_OBJECT})::text AS entry_json".freeze
+
+      OF_CLOSURE = "g.workroom_id = c.workroom_id AND g.id = c.garment_id"
+
       # One of them. closure, garment - Hash of id and name, or nil where it came out of another book
       # accepted - Boolean; photo - Hash or nil
       Leaf = Value.of(:swatch, :closure, :garment, :machine, :accepted, :imported)
@@ -56,11 +61,11 @@ module NimbleEyelet
       # Every one, newest first.
       #
       # @yieldparam leaf [Leaf]
-      def each
+      def each(&block)
         before = nil
         loop do
           found = search(before: before, limit: PAGE * 10)
-          found.leaves.each { |leaf| yield leaf }
+          found.leaves.each(&block)
           before = found.following or break
         end
       end
@@ -78,7 +83,9 @@ module NimbleEyelet
       end
 
       def filtered(filters)
-        kept = filters.slice(*FILTERS.keys).compact.reduce(standing) { |found, (name, value)| found.where(FILTERS.fetch(name) => value) }
+        kept = filters.slice(*FILTERS.keys).compact.reduce(standing) do |found, (name, value)|
+          found.where(FILTERS.fetch(name) => value)
+        end
         kept = kept.where(machine_id: filters[:machine]) if filters[:machine]
         kept = kept.where(simulated: filters[:simulated]) unless filters[:simulated].nil?
         kept = kept.where { sewn_at >= filters[:from] } if filters[:from]
@@ -106,21 +113,23 @@ module NimbleEyelet
       end
 
       def rows(found)
-        found.from_self(alias: :b).join(:journal, { workroom_id: :workroom_id, id: Sequel[:b][:entry] }, table_alias: :j)
-              .left_join(:closures, { workroom_id: Sequel[:b][:workroom_id], id: Sequel[:b][:closure_id] }, table_alias: :c)
-              .left_join(:garments, { workroom_id: Sequel[:c][:workroom_id], id: Sequel[:c][:garment_id] }, table_alias: :g)
-              .left_join(:machines, { workroom_id: Sequel[:b][:workroom_id], id: Sequel[:b][:machine_id] }, table_alias: :m)
-              .reverse(Sequel[:b][:sewn_at], Sequel[:b][:entry])
-              .select(Sequel[:b][:sewn_at], Sequel[:b][:entry], Sequel[:j][:imported], Sequel[:c][:id].as(:closure_id), Sequel[:c][:name].as(:closure),
-                      Sequel[:g][:id].as(:garment_id), Sequel[:g][:name].as(:garment), Sequel[:m][:name].as(:machine),
-                      Sequel.lit("c.accepted = j.id").as(:accepted), Sequel.lit("(#{JournalRows::JSON_OBJECT})::text").as(:entry_json)).all
+        own = ->(table, key) { Sequel.lit("#{table}.workroom_id = b.workroom_id AND #{table}.id = b.#{key}") }
+        found.from_self(alias: :b)
+             .join(Sequel[:journal].as(:j), own.call(:j, :entry)).left_join(Sequel[:closures].as(:c), own.call(:c, :closure_id))
+             .left_join(Sequel[:garments].as(:g), Sequel.lit(OF_CLOSURE))
+             .left_join(Sequel[:machines].as(:m), own.call(:m, :machine_id))
+             .order(Sequel.lit("b.sewn_at DESC, b.entry DESC")).select(Sequel.lit(COLUMNS)).all
       end
 
       def leaf(row)
-        entry = JournalRows.entry(JSON.parse(row[:entry_json], decimal_class: BigDecimal))
-        Leaf.new(swatch: entry.swatch, machine: row[:machine] || entry.swatch.sewn_with["machine.name"], accepted: row[:accepted] || false,
-                 imported: row[:imported], closure: row[:closure_id] && { id: row[:closure_id], name: row[:closure] },
-                 garment: row[:garment_id] && { id: row[:garment_id], name: row[:garment] })
+        swatch = JournalRows.entry(JSON.parse(row[:entry_json], decimal_class: BigDecimal)).swatch
+        Leaf.new(swatch: swatch, machine: row[:machine] || swatch.sewn_with["machine.name"], accepted: row[:accepted] || false,
+                 imported: row[:imported], closure: named(row, :closure), garment: named(row, :garment))
+      end
+
+      def named(row, what)
+        id = row[:"#{what}_id"]
+        id && { id: id, name: row[what] }
       end
     end
   end

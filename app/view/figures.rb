@@ -21,7 +21,12 @@ module NimbleEyelet
         "recipe.stitch_width" => "the stitch width", "recipe.stitch_length" => "the stitch length",
         "recipe.tension" => "the top tension",
         "recipe.tension_move" => "the tension", "recipe.stabiliser" => "the stabiliser", "recipe.cord" => "the cord",
-        "recipe.second_pass" => "the second pass", "stay.width" => "the stay", "cord.length" => "the cord",
+        "recipe.second_pass" => "the second pass", "recipe.balance" => "the balance",
+        "setting.hands" => "what is set",
+        "cloth.name" => "the cloth",
+        "cloth.kind" => "the kind of cloth", "cloth.thickness" => "its thickness", "cloth.layers" => "layers",
+        "thread.name" => "the thread", "thread.fibre" => "its fibre", "machine.id" => "the machine",
+        "stay.width" => "the stay", "cord.length" => "the cord",
         "thread.tex" => "the thread",
         "placket.count" => "number of holes", "mark.edge" => "from the finished edge", "attach.width" => "the zigzag width",
         "attach.pattern" => "the pattern", "attach.stitches" => "stitches a pair", "attach.shank" => "the thread shank",
@@ -42,6 +47,13 @@ module NimbleEyelet
         LABELS[path] || NUMBERED.find do |head, _|
           path.start_with?("#{head}.")
         end&.then { |head, words| format(words.sub("%d", "%s"), path.delete_prefix("#{head}.")) }
+      end
+
+      # @param change [PlanChange]
+      # @return [String] "the stitch length: 0.4 mm → 0.35 mm"
+      def self.change(change, present)
+        name = label(change.path) || change.path.tr("._", " ")
+        "#{name}: #{shown(change.path, change.from, present)} → #{shown(change.path, change.to, present)}"
       end
 
       # @param value [Length, String, nil]

@@ -40,7 +40,8 @@ module NimbleEyelet
       end
 
       def self.swatch(one, closures, present)
-        { id: one.swatch.id, closure: one.closure && { id: one.closure, name: closures.fetch(one.closure) }, sewn_at: one.swatch.sewn_at.to_s,
+        { id: one.swatch.id, sewn_at: one.swatch.sewn_at.to_s,
+          closure: one.closure && { id: one.closure, name: closures.fetch(one.closure) },
           set: present.length(one.swatch.hands), measured: present.length(one.swatch.measured) }
       end
       private_class_method :foot, :says, :swatch

@@ -3,6 +3,8 @@
 # recipe: what to set, fit and lay under, each with its reason.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "figures"
 
 module NimbleEyelet
   module View
@@ -20,7 +22,22 @@ module NimbleEyelet
           corded: recipe.cord.value, cord: cord(sheet, present), stay: recipe.stay&.key,
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
-          pressure: sheet.plan.cloth.type.pressure, cautions: present.cautions(recipe.cautions) }
+          before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure, cautions: present.cautions(recipe.cautions) }
+      end
+
+      # What worked last time, and what is otherwise here.
+      def self.before(sheet, present)
+        before = sheet.before or return
+        swatch = before.swatch
+        { id: swatch.id, closure: before.closure, sewn_at: swatch.sewn_at.to_s, simulated: swatch.simulated,
+          cloth: swatch.sewn_with["cloth.name"] || CLOTH_KINDS.fetch(sheet.plan.cloth.kind).name, machine: sheet.plan.machine.name,
+          says: set_then(swatch, present), changes: before.changes.map { |change| Figures.change(change, present) },
+          sets: before.as_then.transform_values { |value| value.is_a?(Length) ? "#{Field.decimal(value)}mm" : value.to_s } }
+      end
+
+      def self.set_then(swatch, present)
+        length, width = [swatch.stitch_length, swatch.stitch_width].map { |one| Wording.decimal(one.millimetres, 2) }
+        "stitch length #{length}, width #{width}, tension #{present.number(swatch.tension)}"
       end
 
       def self.cord(sheet, present)
@@ -61,7 +78,7 @@ module NimbleEyelet
           because: present.reasons(decision.because), cautions: present.cautions(decision.cautions) }
       end
 
-      private_class_method :setting, :cord, :scores, :called, :chosen
+      private_class_method :before, :set_then, :setting, :cord, :scores, :called, :chosen
     end
   end
 end

@@ -43,12 +43,7 @@ module NimbleEyelet
       def self.frozen(sheet, present)
         frozen = sheet.frozen or return
         { number: frozen.swatch.number, id: frozen.swatch.id, simulated: frozen.swatch.simulated,
-          changes: frozen.changes.map { |change| held(change, present) } }
-      end
-
-      def self.held(change, present)
-        label = Figures.label(change.path) || change.path.tr("._", " ")
-        "#{label}: #{Figures.shown(change.path, change.from, present)} → #{Figures.shown(change.path, change.to, present)}"
+          changes: frozen.changes.map { |change| Figures.change(change, present) } }
       end
 
       def self.to_sew(sheet, present)
@@ -80,7 +75,7 @@ module NimbleEyelet
         question = look.key == "fit" ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question
         { key: look.key, axis: look.axis, question: question, grades: look.grades.map { |grade| { key: grade.key, name: grade.name } } }
       end
-      private_class_method :to_sew, :dials, :layers, :log, :logged, :look, :held
+      private_class_method :to_sew, :dials, :layers, :log, :logged, :look
     end
   end
 end

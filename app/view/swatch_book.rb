@@ -24,32 +24,35 @@ module NimbleEyelet
       # @return [Hash]
       def self.leaf(leaf, present, photo = nil)
         swatch = leaf.swatch
-        { id: swatch.id, closure: leaf.closure, garment: leaf.garment, machine: leaf.machine, accepted: leaf.accepted, imported: leaf.imported,
-          simulated: swatch.simulated, sewn_at: swatch.sewn_at.to_s, note: swatch.note, **sewn(swatch, present), **seen(swatch, present),
-          drawn: drawn(swatch), photo: photo && PhotoView.of(photo, present) }
+        { id: swatch.id, **%i[closure garment machine accepted imported].to_h do |name|
+          [name, leaf[name]]
+        end, simulated: swatch.simulated,
+          sewn_at: swatch.sewn_at.to_s, note: swatch.note, **sewn(swatch), settings: settings(swatch, present),
+          **seen(swatch, present), drawn: drawn(swatch), photo: photo && PhotoView.of(photo, present) }
       end
 
-      def self.sewn(swatch, present)
+      def self.sewn(swatch)
         with = swatch.sewn_with
         { cloth: with["cloth.name"], cloth_kind: CLOTH_KINDS[with["cloth.kind"]]&.name, thread: with["thread.name"],
-          thread_tex: with["thread.tex"] && "tex #{with['thread.tex']} #{with['thread.fibre']}", foot: FOOT_KINDS[with["recipe.foot"]]&.name,
-          style: STYLES[with["recipe.style"]]&.name, needle: with["recipe.needle"], stabiliser: swatch.stabiliser,
-          settings: settings(swatch, present) }
+          thread_tex: with["thread.tex"] && "tex #{with['thread.tex']} #{with['thread.fibre']}", needle: with["recipe.needle"],
+          foot: FOOT_KINDS[with["recipe.foot"]]&.name, style: STYLES[with["recipe.style"]]&.name, stabiliser: swatch.stabiliser }
       end
 
       # In the machine's own numbers, the length in the person's unit.
       def self.settings(swatch, present)
-        { "opening wanted" => present.words(swatch.opening), "set to" => present.words(swatch.hands),
-          "stitch width" => plain(swatch.stitch_width), "stitch length" => plain(swatch.stitch_length), "top tension" => present.number(swatch.tension),
-          "balance" => swatch.sewn_with["recipe.balance"] }.compact.map { |name, text| { name: name, text: text } }
+        found = { "opening wanted" => present.words(swatch.opening), "set to" => present.words(swatch.hands),
+                  "stitch width" => plain(swatch.stitch_width), "stitch length" => plain(swatch.stitch_length),
+                  "top tension" => present.number(swatch.tension), "balance" => swatch.sewn_with["recipe.balance"] }
+        found.compact.map { |name, text| { name: name, text: text } }
       end
 
       def self.plain(length) = Wording.decimal(length.millimetres, 2)
 
       def self.seen(swatch, present)
         looks = swatch.looks.map { |look, grade| "#{Swatches::LOOKS.fetch(look).name}: #{grade_name(look, grade)}" }
-        { verdict: swatch.passes && Swatches::PASSES.fetch(swatch.passes).name, good: swatch.clean?, measured: present.length(swatch.measured),
-          seen: looks + swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name } }
+        others = swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
+        { verdict: swatch.passes && Swatches::PASSES.fetch(swatch.passes).name, good: swatch.clean?, seen: looks + others,
+          measured: present.length(swatch.measured) }
       end
 
       def self.grade_name(look, grade) = Swatches::LOOKS.fetch(look).grades.find { |one| one.key == grade }&.name
@@ -57,12 +60,16 @@ module NimbleEyelet
       # To draw it to scale, mm.
       def self.drawn(swatch)
         width = swatch.stitch_width.to_f
-        opening = (swatch.measured || swatch.opening).to_f
         style = STYLES[swatch.sewn_with["recipe.style"]]
-        ends = style&.ends(width: swatch.stitch_width)
-        { opening: opening.round(2), width: width.round(2), stitch: swatch.stitch_length.to_f.round(3), ends: (ends ? ends.both.to_f / 2 : 1.25).round(2),
-          space: (swatch.sewn_with["recipe.space"]&.to_f || (width * 0.15)).round(2), stitched: style&.stitched || :satin }
+        ends = style ? style.ends(width: swatch.stitch_width).both.to_f / 2 : USUAL_END
+        { opening: (swatch.measured || swatch.opening).to_f.round(2), width: width.round(2),
+          stitch: swatch.stitch_length.to_f.round(3), ends: ends.round(2),
+          space: (swatch.sewn_with["recipe.space"]&.to_f || (width * USUAL_SPACE)).round(2),
+          stitched: style&.stitched || :satin }
       end
+      # Of older ones, where more was not kept: an end, mm, and the cloth between the beads as a share of the width.
+      USUAL_END = 1.25
+      USUAL_SPACE = 0.15
       private_class_method :sewn, :settings, :plain, :seen, :grade_name
     end
   end

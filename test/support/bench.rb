@@ -7,6 +7,8 @@ require_relative "world"
 require_relative "browser"
 require_relative "http_bench"
 require_relative "random_runs"
+require_relative "swatch_book_bench"
+require_relative "taught_bench"
 
 module NimbleEyelet
   module Support
@@ -40,6 +42,7 @@ module NimbleEyelet
       JS
 
       include HttpBench
+      include SwatchBookBench
 
       def run
         puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}"
@@ -49,6 +52,8 @@ module NimbleEyelet
           family
           growth
           paths(world)
+          TaughtBench.run
+          swatch_book(world)
           over_http(world)
           parts(world)
           import(world)

@@ -186,8 +186,9 @@ module NimbleEyelet
         cover, balance = setting[:cover].value
         tried = Opening::FitTried.new(set: setting[:fit].value + @ground.usual, demand: @ground.demand, reading: looked.reading,
                                       seen: places["fit"])
-        Swatches::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f, width: setting[:space].value,
-                               away: places["bead_away"], back: places["bead_back"], edge: places["tension"], space: places["space"])
+        Swatches::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f,
+                               width: setting[:space].value, away: places["bead_away"], back: places["bead_back"],
+                               edge: places["tension"], space: places["space"])
       end
 
       def showing(setting, seen)
@@ -293,9 +294,8 @@ module NimbleEyelet
 
       def moves(setting, looked)
         places = places(looked)
-        found = { fit: fit(setting, looked, places["fit"]), cover: cover(setting, *places.values_at("bead_away", "bead_back").map do |at|
-          at - 2
-        end) }
+        beads = places.values_at("bead_away", "bead_back").map { |at| at - 2 }
+        found = { fit: fit(setting, looked, places["fit"]), cover: cover(setting, *beads) }
         { tension: ["tension", @ground.tension_step], space: ["space", 0.5] }.each do |axis, (look, step)|
           found[axis] = @ground.near(axis, setting[axis].value - ((places[look] - 2) * step)) unless places[look] == 2
         end
@@ -340,8 +340,8 @@ module NimbleEyelet
         random = Random.new(seed)
         Array.new(count) do |number|
           kind = Ground::KINDS.keys[number % Ground::KINDS.size]
-          ground = Ground.new(kind: kind, cloth: Ground::CLOTHS.keys[(number / Ground::KINDS.size) % Ground::CLOTHS.size], slips: slips,
-                              balance: random.rand >= 0.3)
+          cloth = Ground::CLOTHS.keys[(number / Ground::KINDS.size) % Ground::CLOTHS.size]
+          ground = Ground.new(kind: kind, cloth: cloth, slips: slips, balance: random.rand >= 0.3)
           seeds = Array.new(5) { random.rand(1 << 40) }
           truth = truth(seeds, far, random, noisier)
           other = truth([*seeds.first(3), seeds[4]], nil, random, noisier) if second && far.nil?

@@ -8,6 +8,7 @@ require "net/http"
 require "puma"
 require "puma/server"
 require "tmpdir"
+require "nokogiri" # before libvips, which brings a libxml of its own
 require_relative "../../app/server/cluster"
 require_relative "../../app/http/web"
 require_relative "../../app/store/sample"

@@ -29,6 +29,7 @@ require_relative "../swatch/change"
 require_relative "../swatch/strip"
 require_relative "frozen"
 require_relative "lessons"
+require_relative "sewn_before"
 require_relative "stage"
 
 module NimbleEyelet
@@ -115,6 +116,9 @@ module NimbleEyelet
 
     # @return [Array<Swatches::Strip>] what is believed, as it is drawn
     def strips = @strips ||= Swatches::Strip.all(diagnosis, @facts.swatches.select { |swatch| swatch.like?(current.set) }, current)
+
+    # @return [SewnBefore, nil] what worked last time on this machine and like cloth
+    def before = @before ||= SewnBefore.of(@facts.earlier, @lessons.set(sewn_with))
 
     # @return [Frozen, nil] what the accepted test hole holds, and what is otherwise by now
     def frozen = @frozen ||= Frozen.of(self)

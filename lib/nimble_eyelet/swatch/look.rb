@@ -31,6 +31,12 @@ module NimbleEyelet
       BEAD = { "bare" => "bare cloth between the stitches", "thin" => "a little cloth shows through", "full" => "full",
                "crowded" => "a little crowded", "piled_up" => "piled up, a ridge" }.freeze
 
+      EDGE = { "loops" => "loose loops below", "slack" => "a soft, wide edge of top thread below",
+               "even" => "a neat edge of top thread below", "dots" => "dots of bobbin thread on top",
+               "bobbin" => "bobbin thread lies on top" }.freeze
+      ROOM = { "touching" => "none: the beads touch", "close" => "hardly room for the blade", "room" => "room to cut",
+               "wide" => "a little wide", "gaping" => "gapes" }.freeze
+
       def self.grades(table) = table.map { |key, name| LookGrade.new(key: key, name: name) }
 
       LOOK_ROWS = [
@@ -38,17 +44,14 @@ module NimbleEyelet
           "will_not_pass" => "will not pass", "tight" => "tight: it has to be forced", "passes" => "passes as it should",
           "easy" => "easily, and holds", "slips_out" => "slips out by itself"
         )),
-        Look.new(key: "bead_away", axis: :cover, name: "bead sewn away", question: "The bead that was sewn away from you", satin: true, grades: grades(BEAD)),
-        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true, grades: grades(BEAD)),
-        Look.new(key: "tension", axis: :tension, name: "edge", question: "The edge of the beads, above and below", satin: true, grades: grades(
-          "loops" => "loose loops below", "slack" => "a soft, wide edge of top thread below",
-          "even" => "a neat edge of top thread below",
-          "dots" => "dots of bobbin thread on top", "bobbin" => "bobbin thread lies on top"
-        )),
-        Look.new(key: "space", axis: :space, name: "between the beads", question: "The cloth between the beads", satin: true, grades: grades(
-          "touching" => "none: the beads touch", "close" => "hardly room for the blade", "room" => "room to cut",
-          "wide" => "a little wide", "gaping" => "gapes"
-        ))
+        Look.new(key: "bead_away", axis: :cover, name: "bead sewn away", question: "The bead that was sewn away from you",
+                 satin: true, grades: grades(BEAD)),
+        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true,
+                 grades: grades(BEAD)),
+        Look.new(key: "tension", axis: :tension, name: "edge", satin: true, grades: grades(EDGE),
+                 question: "The edge of the beads, above and below"),
+        Look.new(key: "space", axis: :space, name: "room to cut", satin: true, grades: grades(ROOM),
+                 question: "The cloth between the beads")
       ].freeze
     end
 

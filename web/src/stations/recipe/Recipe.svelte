@@ -7,6 +7,7 @@
   import Term from '../../ui/Term.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import Scores from './Scores.svelte';
+  import SewnBefore from './SewnBefore.svelte';
   import Simulator from './Simulator.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
@@ -77,6 +78,7 @@
 {/if}
 
 <FrozenNote frozen={sheet.swatch.frozen} />
+<SewnBefore {work} before={recipe.before} />
 <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
 
 <h2 class="mt-6 text-lg font-semibold">What to set and fit, and why</h2>
