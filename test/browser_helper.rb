@@ -52,6 +52,55 @@ class BrowserTest < AppTest
     field.send_keys [:control, "a"], :backspace, *text.chars
   end
 
+  # A workroom of one's own, from the machine to the first closure.
+  def go(key) = find("main").send_keys(key)
+
+  def begin_workroom(name)
+    visit "/"
+    fill_in "What it is called", with: name
+    click_button "Begin it"
+
+    assert_selector "h2", text: "The first three moves"
+    @home = URI(page.current_url).path
+  end
+
+  def put_machine(name, kind, dials)
+    visit "#{@home}/machines/new"
+    fill_in "What you call it", with: name
+    find("label", text: kind).click
+    dials.each { |label, text| fill_in label, with: text }
+    click_button "Another foot"
+    click_button "Put it in the workroom"
+
+    assert_selector "[role=status]", text: "All saved"
+  end
+
+  def begin_closure(garment, name, chosen = {})
+    visit @home
+    fill_in "Garment", with: garment
+    fill_in "Closure", with: name
+    chosen.each { |label, option| find_field(label).find("option", text: option, match: :first).select_option }
+    click_button "Begin"
+
+    assert_selector "[data-answer]"
+  end
+
+  # What is seen on a test hole: all of it right, but for what is said.
+  def looks(otherwise = {})
+    { "How does" => "passes as it should", "The bead that was sewn away" => "full", "The bead that was sewn toward" => "full",
+      "The edge of the beads" => "a neat edge", "The cloth between" => "room to cut" }.merge(otherwise).each do |question, answer|
+      within("[data-look-form] fieldset", text: question) do
+        find("label", text: answer, exact_text: false, match: :prefer_exact).click
+      end
+    end
+  end
+
+  def log_hole(measured, otherwise = {})
+    looks(otherwise)
+    fill_in "The slit as measured", with: measured
+    click_on "Log it"
+  end
+
   def assert_answer(text) = assert_selector("[data-answer]", text: text)
 
   def assert_saved = assert_selector("header [role=status]", text: "All saved")

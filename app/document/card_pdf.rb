@@ -53,7 +53,7 @@ module NimbleEyelet
       def held
         frozen = @sheet.frozen or return []
         moved = frozen.changes.map { |change| View::Figures.change(change, @present) }
-        ["Held by test hole #{frozen.swatch.number}#{moved.any? ? ", but otherwise since: #{moved.join('; ')}" : ''}."]
+        ["Held by test hole #{frozen.swatch.number}#{", but otherwise since: #{moved.join('; ')}" if moved.any?}."]
       end
 
       def begins

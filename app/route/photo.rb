@@ -25,7 +25,11 @@ module NimbleEyelet
       end
 
       def self.keeping(app)
-        app.put(AT) { photographed(params["entry"]) { |entry| photos.put(entry, settings.album.read(request.body.tap(&:rewind).read)) } }
+        app.put(AT) do
+          photographed(params["entry"]) do |entry|
+            photos.put(entry, settings.album.read(request.body.tap(&:rewind).read))
+          end
+        end
         app.put("#{AT}/points") { photographed(params["entry"]) { |entry| photos.mark(entry, points) } }
         app.delete(AT) do
           photos.remove(uuid(params["entry"]))

@@ -25,6 +25,7 @@ module NimbleEyelet
         when "swatch" then swatch(entry.swatch)
         when "step" then step(entry, present)
         when "button_sewn" then Sentence["Button at %s sewn on.", entry.at]
+        when "note" then entry.step == Sewing::Facts::STAND_IN ? "From here on the machine that stands in sews." : "Noted."
         else "Noted."
         end
       end
@@ -45,11 +46,17 @@ module NimbleEyelet
       def self.swatch(swatch)
         passes = swatch.passes ? "it #{Swatches::PASSES.fetch(swatch.passes).name}" : "not tried through"
         seen = swatch.shown.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
-        hole = "#{'Simulated: ' if swatch.simulated}#{swatch.again ? 'test hole looked at again' : 'test hole'}"
+        hole = "#{'Simulated: ' if swatch.simulated}#{called(swatch)}"
         words = ["#{hole[0].upcase}#{hole[1..]} set to %s: #{passes}", *seen].join("; ")
         swatch.measured ? Sentence["#{words}; measured %s.", swatch.opening, swatch.measured] : Sentence["#{words}.", swatch.opening]
       end
-      private_class_method :says, :step, :hole, :swatch
+
+      def self.called(swatch)
+        return "hole of the row looked at" if swatch.in_garment?
+
+        swatch.again ? "test hole looked at again" : "test hole"
+      end
+      private_class_method :called, :says, :step, :hole, :swatch
     end
   end
 end

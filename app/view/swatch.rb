@@ -18,7 +18,7 @@ module NimbleEyelet
       def self.of(sheet, present)
         { **AdviceView.of(sheet, present), to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
           strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
-          frozen: frozen(sheet, present), pace: sheet.plan.recipe.pace,
+          stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), pace: sheet.plan.recipe.pace,
           looks: Swatches.looks_of(sheet.recipe.stitched).map { |look| look(look, sheet) },
           symptoms: Swatches.further_symptoms.map { |symptom| { key: symptom.key, axis: symptom.axis } } }
       end

@@ -76,7 +76,7 @@ class OwnGarmentsTest < BrowserTest
     assert_saved
     go "6"
 
-    assert_selector "fieldset", text: "The cord"
+    assert_selector "fieldset", text: "How does the cord go through?"
     go "7"
 
     assert_text "put the cord through"
@@ -90,38 +90,6 @@ class OwnGarmentsTest < BrowserTest
   end
 
   private
-
-  def go(key) = find("main").send_keys(key)
-
-  def begin_workroom(name)
-    visit "/"
-    fill_in "What it is called", with: name
-    click_button "Begin it"
-
-    assert_selector "h2", text: "The first three moves"
-    @home = URI(page.current_url).path
-  end
-
-  def put_machine(name, kind, dials)
-    visit "#{@home}/machines/new"
-    fill_in "What you call it", with: name
-    find("label", text: kind).click
-    dials.each { |label, text| fill_in label, with: text }
-    click_button "Another foot"
-    click_button "Put it in the workroom"
-
-    assert_selector "[role=status]", text: "All saved"
-  end
-
-  def begin_closure(garment, name, chosen)
-    visit @home
-    fill_in "Garment", with: garment
-    fill_in "Closure", with: name
-    chosen.each { |label, option| find_field(label).find("option", text: option, match: :first).select_option }
-    click_button "Begin"
-
-    assert_selector "[data-answer]"
-  end
 
   def keep_clear(from, to, what)
     within("section", text: "Stretches to keep clear", match: :first) do

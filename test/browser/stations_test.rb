@@ -239,8 +239,9 @@ class StationsTest < BrowserTest
     click_on "Log it"
 
     assert_selector "[role=alert]", text: "Say what you saw"
+    click_on "Something else is seen on it"
     check "puckers or a tunnel"
-    choose "passes as it should"
+    looks "The bead that was sewn away" => "a little cloth shows", "The bead that was sewn toward" => "a little cloth shows"
     fill_in "The slit as measured", with: "long"
     fill_in "Something else", with: "second try"
     visit current_path
@@ -251,12 +252,12 @@ class StationsTest < BrowserTest
 
     assert_selector "[role=alert]", text: "Write a length"
     fill_in "The slit as measured", with: "22.5"
-    check "gaps in both beads"
     click_on "Log it"
 
-    assert_answer "Shorten the stitch from 0.4 to 0.35."
+    assert_answer "Shorten the stitch from 0.4 to 0.3"
     assert_selector "[data-more-changes]", text: "Add a second layer"
     assert_selector "[data-remark]", text: "as it was wanted"
+    assert_selector "figure", text: "Stitch length"
     assert_field "Something else", with: ""
     click_on "Make them all"
 

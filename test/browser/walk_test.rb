@@ -54,20 +54,21 @@ class WalkTest < BrowserTest
     find("main").send_keys "6"
 
     assert_selector "[data-missing]", text: "No test hole is sewn yet"
-    choose "passes as it should"
+    click_on "Something else is seen on it"
     check "puckers or a tunnel"
-    fill_in "The slit as measured", with: "22.5"
-    click_on "Log it"
+    log_hole("23")
 
     assert_answer "Add a second layer of stabiliser."
     click_on "Make this change"
-
-    assert_answer "Changed: sew the next one."
-    choose "passes as it should"
-    click_on "Log it"
+    2.times do |number|
+      assert_selector "ol li", text: "23 mm", count: number + 1
+      log_hole("23")
+    end
 
     assert_answer "It is good"
-    first(:button, "Accept").click
+    click_on "Accept swatch 3"
+
+    assert_selector "[data-frozen]", text: "Held by swatch 3: everything is set as it was sewn."
 
     assert_selector ".badge", text: "accepted"
     assert_selector "nav li[data-stage=recipe]", text: ", settled"

@@ -62,7 +62,9 @@ module NimbleEyelet
     # @param current [Swatches::CurrentSettings]
     # @return [Swatches::Diagnosis]
     def diagnosis(current)
-      @memory.of([:diagnosis, @facts.swatches, @facts.earlier, current]) { Swatches::Diagnosis.of(@facts.swatches, current, learned) }
+      @memory.of([:diagnosis, @facts.swatches, @facts.looked_at, @facts.earlier, current]) do
+        Swatches::Diagnosis.of(@facts.swatches, current, learned, row: @facts.looked_at)
+      end
     end
 
     # @return [Swatches::Learned]
@@ -87,7 +89,9 @@ module NimbleEyelet
     end
 
     def own_of(foot)
-      @facts.swatches.select { |swatch| swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == foot.kind }
+      (@facts.swatches + @facts.looked_at).select do |swatch|
+        swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == foot.kind
+      end
     end
 
     def alike

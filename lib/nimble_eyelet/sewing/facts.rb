@@ -34,8 +34,13 @@ module NimbleEyelet
     # swatches - Array<Swatches::Swatch>, oldest first; steps - Hash of key to Entry, the newest that stands
     # holes - Array<Placket::SewnHole> by place
     # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
-    # stands_in - Boolean, the machine that stands in teaches too
-    class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false)
+    # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that asked for it
+    # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
+    class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false, looked_at: [],
+                           stand_in_asked: nil)
+      # Step of a note that says: from here on the machine that stands in sews the test holes.
+      STAND_IN = "stand-in"
+
       def self.none = new
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
@@ -43,20 +48,23 @@ module NimbleEyelet
       def self.of(entries, earlier: [], stands_in: false)
         withdrawn = entries.filter_map(&:about)
         standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
-        new(swatches: swatches(entries, withdrawn), earlier: earlier, stands_in: stands_in, steps: standing.select do |entry|
-          entry.step? && entry.step
-        end.to_h { |entry| [placed(entry), entry] },
-            holes: holes(standing))
+        looked_at, swatches = swatches(entries, withdrawn).partition(&:in_garment?)
+        asked = asked(standing)
+        new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing), earlier: earlier,
+            stands_in: stands_in || !asked.nil?, stand_in_asked: asked)
       end
+
+      def self.steps(standing) = standing.select { |entry| entry.step? && entry.step }.to_h { |entry| [placed(entry), entry] }
+
+      def self.asked(standing) = standing.reverse.find { |entry| entry.kind == "note" && entry.step == STAND_IN }&.id
 
       # In the order they were sewn; what was looked at again stands with the first look.
       def self.swatches(entries, withdrawn)
         looked = entries.filter_map { |entry| entry.swatch unless withdrawn.include?(entry.id) }
         seconds = looked.select(&:again).to_h { |swatch| [swatch.again, swatch] }
-        first = entries.select { |entry| entry.swatch && entry.swatch.again.nil? }.map(&:swatch)
-        first.each_with_index.filter_map do |swatch, index|
-          swatch.with(number: index + 1, second: seconds[swatch.id]) unless withdrawn.include?(swatch.id)
-        end
+        in_garment, first = entries.select { |entry| entry.swatch && entry.swatch.again.nil? }.map(&:swatch).partition(&:in_garment?)
+        numbered = first.each_with_index.map { |swatch, index| swatch.with(number: index + 1, second: seconds[swatch.id]) }
+        (numbered + in_garment).reject { |swatch| withdrawn.include?(swatch.id) }
       end
 
       # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
@@ -72,7 +80,7 @@ module NimbleEyelet
                 .to_h { |entry| [entry.at, Placket::SewnHole.new(at: entry.at, opening: entry.opening)] }
                 .values.sort_by(&:at)
       end
-      private_class_method :holes, :placed, :swatches
+      private_class_method :holes, :placed, :swatches, :steps, :asked
 
       # @param step [Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place

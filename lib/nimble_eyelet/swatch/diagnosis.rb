@@ -43,8 +43,9 @@ stuck: [])
       # @param swatches [Array<Swatch>] oldest first
       # @param current [CurrentSettings]
       # @param learned [Learned] from earlier closures
+      # @param row [Array<Swatch>] holes of the garment that were measured
       # @return [Diagnosis]
-      def self.of(swatches, current, learned = Learned.nothing) = Diagnosing.new(swatches, current, learned).diagnosis
+      def self.of(swatches, current, learned = Learned.nothing, row: []) = Diagnosing.new(swatches, current, learned, row).diagnosis
     end
 
     # Puts a diagnosis together.
@@ -56,7 +57,9 @@ stuck: [])
       # @param swatches [Array<Swatch>]
       # @param current [CurrentSettings]
       # @param learned [Learned]
-      def initialize(swatches, current, learned)
+      # @param row [Array<Swatch>]
+      def initialize(swatches, current, learned, row)
+        @row = row.select { |swatch| swatch.like?(current.set) }
         @current = current
         @learned = learned
         @like = swatches.select { |swatch| swatch.like?(current.set) }
@@ -99,7 +102,10 @@ remarks: @others ? [OTHERS] : [])
       def holes = @holes ||= @like.map { |swatch| Evidence.hole(swatch, @current) }
 
       # Before the newest, so that it can be surprising.
-      def before = @before ||= holes[0...-1].reduce(Evidence.prior(@current, @learned), &:after)
+      def before = @before ||= [*of_row, *holes[0...-1]].reduce(Evidence.prior(@current, @learned), &:after)
+
+      # What came out in the garment counts as much as on a scrap.
+      def of_row = @row.map { |swatch| Evidence.hole(swatch, @current) }
 
       def beliefs = @beliefs ||= holes.empty? ? before : before.after(holes.last)
 

@@ -59,6 +59,9 @@ module NimbleEyelet
       # @return [Boolean] whether it was sewn with the same machine, foot, thread and cloth, as far as that was kept
       def like?(set) = SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
 
+      # @return [Boolean] whether it is no test hole but one of the row
+      def in_garment? = sewn_with.key?("hole.at")
+
       # @return [Length] what the hands set: what is clamped and opened, the mark, the key's or the lines' distance
       def hands = sewn_with["setting.hands"] || sewn_with["setting.clamped"] || sewn_with["setting.set"] || opening
 

@@ -21,6 +21,15 @@
     work.enter({ ...step.enter, machine: closure.machine.id }, step.does);
   }
 
+  function measure(step: Step, measured: string): void {
+    const at = step.enter.at ?? '';
+    const sewn = { ...sheet.swatch.with, 'hole.at': { mm: at } };
+    work.enter(
+      { kind: 'swatch', with: sewn, measured, symptoms: [], machine: closure.machine.id },
+      'a measured hole',
+    );
+  }
+
   let outdated = $derived(state?.steps.filter((step) => step.done && step.outdated.length > 0) ?? []);
   let holes = $derived(outdated.filter((step) => step.enter.kind === 'hole_sewn'));
 
@@ -83,7 +92,13 @@
     <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
     <ol class="mt-1 max-w-3xl">
       {#each group.steps as step (step.key)}
-        <StepRow {step} current={step.key === now?.key} {tick} {keep} />
+        <StepRow
+          {step}
+          current={step.key === now?.key}
+          {tick}
+          {keep}
+          measure={(measured) => measure(step, measured)}
+        />
       {/each}
     </ol>
   {/each}

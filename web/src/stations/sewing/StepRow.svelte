@@ -1,18 +1,22 @@
 <script lang="ts">
   // One step in the list: ticked, withdrawn, and told when the plan says otherwise by now.
   import type { Step } from '../../api/client';
+  import MeasuredHole from './MeasuredHole.svelte';
 
   let {
     step,
     current,
     tick,
     keep,
+    measure,
   }: {
     step: Step;
     current: boolean;
     tick: (step: Step, done: boolean) => void;
     /** What was done stands: the step is entered again with the figures of now. */
     keep: (step: Step) => void;
+    /** A hole of the row that was measured teaches as a test hole does. */
+    measure?: (measured: string) => void;
   } = $props();
 </script>
 
@@ -38,6 +42,9 @@
       {/each}
     </span>
   </label>
+  {#if step.done && step.enter.kind === 'hole_sewn' && measure}
+    <MeasuredHole {measure} />
+  {/if}
   {#if step.done && step.outdated.length > 0}
     <p class="flex flex-wrap gap-2 pb-2 pl-10">
       <button class="btn btn-sm" onclick={() => keep(step)}

@@ -2,11 +2,12 @@
   // What a test hole showed, in the order in which to look: it goes into the log with everything it was
   // sewn with. Looked at a second time, both looks stand together.
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
-  import { ask, faultsOf, read, words } from '../../api/ask';
+  import { read } from '../../api/ask';
   import { client, type Closure } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
+  import { readLength } from '../../closure/reading';
   import LookQuestion from './LookQuestion.svelte';
   import { Seen, type Symptom } from './seen.svelte';
 
@@ -62,16 +63,8 @@
       fault = `Say what you saw: how the ${closure.sheet.button.noun} went through, at least.`;
       return;
     }
-    if (measured) {
-      const params = { path: { slug: workroom.slug } };
-      const answer = await ask(
-        client.POST('/api/workrooms/{slug}/readings', { params, body: { readings: [measured] } }),
-      );
-      if (answer.kind === 'refused') {
-        fault = faultsOf(answer)['readings.1'] ?? words(answer);
-        return;
-      }
-    }
+    if (measured) fault = await readLength(measured);
+    if (fault) return;
     const entry = seen.entry(swatch.looks.map((look) => look.key));
     const second = swatch.again ? { again: swatch.again } : {};
     work.enter(

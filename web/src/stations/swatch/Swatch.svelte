@@ -16,7 +16,6 @@
   let toSew = $derived(swatch.to_sew);
   let newest = $derived(swatch.log[0]);
   let sewing = $derived(work.outbox.deeds.some((deed) => deed.kind === 'stand_in'));
-  let standsIn = $state(false);
 
   type Change = (typeof swatch.changes)[number];
   const sets = (changes: Change[]) =>
@@ -32,6 +31,9 @@
   function sewOnStandIn(): void {
     work.do({ kind: 'stand_in', id: uuid(), ...(swatch.again ? { again: swatch.again } : {}) });
   }
+
+  const askStandIn = () => work.enter({ kind: 'note', step: 'stand-in' }, 'the stand-in');
+  const ownMachine = () => swatch.stand_in && work.withdraw(swatch.stand_in);
 
   function accept(): void {
     if (newest) work.do({ kind: 'accept', entry: newest.id });
@@ -97,16 +99,23 @@
       {#if toSew.balance !== null}<Figure label="Balance" term="balance" text={toSew.balance} />{/if}
       <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
     </dl>
-    {#if workroom.data?.sample || standsIn || newest?.simulated}
-      <button class="btn mt-3" onclick={sewOnStandIn} disabled={sewing}
-        >{swatch.again && newest?.simulated ? 'Look again on the stand-in' : 'Sew it on the stand-in'}</button
-      >
+    {#if workroom.data?.sample || swatch.stand_in}
+      <div class="mt-3 flex flex-wrap gap-2">
+        <button class="btn" onclick={sewOnStandIn} disabled={sewing}
+          >{swatch.again && newest?.simulated
+            ? 'Look again on the stand-in'
+            : 'Sew it on the stand-in'}</button
+        >
+        {#if swatch.stand_in}
+          <button class="btn btn-ghost" onclick={ownMachine}>Back to my own {closure.machine.name}</button>
+        {/if}
+      </div>
       <p class="mt-1 max-w-prose text-sm text-secondary">
         A simulated machine sews and says what it sees; its test holes are marked, and teach nothing about
         your real {closure.machine.name}.
       </p>
     {:else}
-      <button class="btn mt-3 btn-ghost btn-sm" onclick={() => (standsIn = true)}
+      <button class="btn mt-3 btn-ghost btn-sm" onclick={askStandIn}
         >No machine at hand: try it on a simulated one</button
       >
     {/if}
