@@ -61,7 +61,7 @@ module NimbleEyelet
       def self.layers(cloth) = "#{cloth.layers} layers#{', with the interfacing' unless cloth.interfacing.zero?}"
 
       # Newest first, with what differed each time.
-      def self.log(sheet, present) = sheet.facts.swatches.map { |swatch| logged(swatch, sheet.plan, present) }.reverse
+      def self.log(sheet, present) = sheet.facts.swatches.map { |swatch| logged(swatch.looked, sheet.plan, present) }.reverse
 
       def self.logged(swatch, plan, present)
         { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured), symptoms: swatch.shown,

@@ -8,7 +8,7 @@ require "vips"
 class SwatchStationTest < BrowserTest
   def test_on_a_simulated_machine_only_what_is_said_leads_to_acceptance
     begin_workroom("Heron Loft")
-    put_machine("Heron", "memory one-step", "Widest stitch, mm" => "7")
+    put_machine("Heron", "memory one-step", "Widest stitch, mm" => "7", "Length: between marks" => "0.05")
     db[:machines].update(stand_in: 4711)
     begin_closure("marsh coat", "front")
     sewn = accepted_after
@@ -94,6 +94,6 @@ class SwatchStationTest < BrowserTest
 
       assert_saved
     end
-    flunk "never accepted"
+    flunk("never accepted: #{find('[data-answer]').text} #{all('ol > li').map(&:text).join(' | ')}")
   end
 end

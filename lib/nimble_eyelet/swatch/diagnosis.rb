@@ -63,11 +63,12 @@ stuck: [])
         @current = current
         @learned = learned
         @like = swatches.select { |swatch| swatch.like?(current.set) }
+        @looked = @like.map(&:looked)
         @others = swatches.any? && @like.empty?
-        @newest = @like.last
+        @newest = @looked.last
         @options = Options.new(current)
         @words = MoveWords.new(current, @options)
-        @troubles = Troubleshooter.new(@like, current) if @newest
+        @troubles = Troubleshooter.new(@looked, current) if @newest
       end
 
       # @return [Diagnosis]
@@ -123,7 +124,7 @@ remarks: @others ? [OTHERS] : [])
       def known(key, option) = @options.of(key, beliefs).find { |one| one == option } || option
 
       def axis(key, current)
-        showings = @like.map { |swatch| Showing.new(option: @options.set_on(swatch, key), seen: seen(key, swatch)) }
+        showings = @looked.map { |swatch| Showing.new(option: @options.set_on(swatch, key), seen: seen(key, swatch)) }
         Axis.new(key, options: @options.of(key, beliefs), current: current, showings: showings, right: key == :fit ? 2..3 : 2..2,
                       score: key == :fit ? method(:worth) : nil) { |option| chance(key, option) }
       end
@@ -141,7 +142,7 @@ remarks: @others ? [OTHERS] : [])
       LOOKS_OF_AXIS = { fit: %w[fit], cover: %w[bead_away bead_back], tension: %w[tension], space: %w[space] }.freeze
       private_constant :LOOKS_OF_AXIS
 
-      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| (swatch.second || swatch).place(look) || swatch.place(look) }
+      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) }
 
       def chance(key, option)
         case key

@@ -46,6 +46,14 @@ module NimbleEyelet
       # @return [Boolean, nil] whether it was right, as far as that was looked at
       def right?(key) = place(key)&.then { |place| LOOKS.fetch(key).right.cover?(place) }
 
+      # @return [Swatch] as it was seen the second time, where it was looked at twice
+      def looked
+        return self unless second
+
+        with(passes: second.passes || passes, looks: looks.merge(second.looks), symptoms: second.symptoms,
+             note: [note, second.note].reject(&:empty?).join("; "))
+      end
+
       # Symptoms that were named, and those that what was looked at amounts to.
       # @return [Array<String>]
       def shown = (symptoms + seen_symptoms).uniq
