@@ -27,8 +27,9 @@ module NimbleEyelet
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "waistcoat", "/closures/5/placket")
+          shoot(wide, "swatches", "/swatches")
           { "eyelets" => "/closures/8/opening", "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4",
-            "habits" => "/habits" }.each do |name, path|
+              "habits" => "/habits" }.each do |name, path|
             shoot(wide, name, path)
           end
           lamplight(wide)
@@ -45,8 +46,12 @@ module NimbleEyelet
       def prepare
         closure
         %w[cloth button opening].each { |stage| call(:put, "/closures/1/settled/#{stage}") }
-        enter(passes: "passes", symptoms: ["gappy"], measured: "22", note: "cut with the ripper", kind: "swatch",
-              with: closure.dig("sheet", "swatch", "with"))
+        log = ->(**seen) { enter(kind: "swatch", machine: 4, with: closure.dig("sheet", "swatch", "with"), symptoms: [], **seen) }
+        right = { bead_away: "full", bead_back: "full", tension: "even", space: "room" }
+        log.call(passes: "tight", measured: "21", looks: right.merge(bead_away: "thin", bead_back: "thin"),
+                 note: "cut with the ripper")
+        call(:patch, "/closures/1/plan", closure.dig("sheet", "swatch", "changes").map { |change| change["sets"] }.reduce({}, :merge))
+        log.call(passes: "passes", measured: "22.5", looks: right.merge(tension: "dots"))
         %w[needle thread foot settings clamp test-sew test-open].each do |key|
           step = closure.dig("sheet", "sewing", "steps").find { |item| item["key"] == key }
           enter(step.fetch("enter").merge("machine" => 4)) if step

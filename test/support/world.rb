@@ -46,7 +46,10 @@ module NimbleEyelet
         Store::Sample.new(@db).first
       end
 
-      def app(**options) = Http::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr, **options)
+      def app(**options)
+        Http::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr,
+                              album: Store::Album.in(File.join(@folder, "photos")), **options)
+      end
 
       # @return [String] address of a real server in this process
       def serve(port: 0)

@@ -1,0 +1,161 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# What one closure's test holes teach the next, and what an accepted one holds.
+class LessonsTest < CoreTest
+  RIGHT = { "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" }.freeze
+
+  def stepped(**facts) = machine("stepped", id: 7, length_step: mm(0.05), balance: false, **facts)
+
+  # A test hole as it is sewn with what a sheet sets.
+  def hole(found, number = 1, passes: "passes", measured: nil, looks: {}, with: {})
+    recipe = found.recipe
+    Swatches::Swatch.new(id: "swatch-#{number - 1}", number: number, passes: passes, measured: measured && mm(measured.to_f),
+                         symptoms: [], looks: RIGHT.merge(looks), opening: found.cut.length, stitch_width: recipe.stitch_width.value,
+                         stitch_length: recipe.stitch_length.value, tension: recipe.tension.value.to_r,
+                         stabiliser: recipe.stabiliser.value, sewn_with: found.sewn_with.merge(with))
+  end
+
+  def earlier(*holes, closure: 9) = holes.reverse.map { |one| Swatches::EarlierSwatch.new(closure: closure, swatch: one) }
+  def taught(*holes, **changes) = sheet(machine: stepped, facts: Sewing::Facts.new(earlier: earlier(*holes)), **changes)
+
+  def test_an_offset_goes_over_to_the_next_closure_on_that_machine_and_foot
+    first = sheet(machine: stepped)
+    short = (1..3).map { |number| hole(first, number, measured: first.cut.length.to_f - 1.5) }
+
+    # 1.5 short, on the marks of the ruler.
+    assert_equal mm(1.5), taught(*short).correction
+    assert_equal first.cut.length, taught(*short).opening, "what is wanted stays, and is what comes of it"
+    assert_equal first.cut.length + mm(1.5), taught(*short).setting.hands
+    assert_equal Length.zero, sheet(machine: stepped(id: 8), facts: Sewing::Facts.new(earlier: earlier(*short))).correction
+    # What somebody set beyond it by hand counts.
+    assert_equal mm(0.5), taught(*short, opening: wish(correction: mm(0.5))).correction
+  end
+
+  def test_the_recipe_begins_where_the_most_alike_one_ended
+    first = sheet(machine: stepped)
+    thin = (1..3).map { |number| hole(first, number, looks: { "bead_away" => "thin", "bead_back" => "thin", "tension" => "dots" }) }
+    begun = taught(*thin)
+
+    assert_operator begun.recipe.stitch_length.value, :<, first.recipe.stitch_length.value
+    assert_operator begun.recipe.tension.value, :<, first.recipe.tension.value
+    assert_match(/same machine, thread and kind of cloth/, said(begun.recipe.tension.because.first.says, :mm))
+    other = sheet(machine: stepped, thread: thread(tex: 60), facts: Sewing::Facts.new(earlier: earlier(*thin)))
+
+    assert_match(/same machine and kind of cloth/, said(other.recipe.tension.because.first.says, :mm))
+    # Of cloth alone nothing is learned.
+    alone = sheet(machine: stepped(id: 8), thread: thread(tex: 60), facts: Sewing::Facts.new(earlier: earlier(*thin)))
+
+    assert_equal first.recipe.tension, alone.recipe.tension
+  end
+
+  def test_the_machine_that_stands_in_teaches_nothing_about_the_real_one
+    first = sheet(machine: stepped)
+    simulated = (1..3).map do |number|
+      hole(first, number, measured: first.cut.length.to_f - 1.5, with: { "machine.id" => Swatches::StandIn.id("7") })
+    end
+
+    assert_equal Length.zero, taught(*simulated).correction
+    standing_in = Sewing::Facts.new(earlier: earlier(*simulated), stands_in: true)
+
+    assert_equal mm(1.5), sheet(machine: stepped, facts: standing_in).correction
+  end
+
+  def test_what_worked_last_time_comes_up_with_what_is_otherwise
+    first = sheet(machine: stepped)
+    found = taught(hole(first), recipe: Recipes::Overrides.new(stitch_length: mm(0.5))).before
+
+    assert_equal [9, ["recipe.stitch_length"]], [found.closure, found.changes.map(&:path)]
+    assert_equal({ "recipe.stitch_length" => first.recipe.stitch_length.value }, found.as_then)
+    assert_nil taught(hole(first, passes: "tight")).before, "what did not work is not offered"
+    assert_nil sheet(machine: stepped, cloth: cloth(kind: "knit"), facts: Sewing::Facts.new(earlier: earlier(hole(first)))).before
+  end
+
+  def test_an_accepted_hole_holds_what_it_was_sewn_with
+    first = sheet(machine: stepped, recipe: Recipes::Overrides.new(stitch_length: mm(0.35)))
+    swatch = hole(first)
+    plan = first.plan.changed(Frozen.held_by(swatch)).with(accepted: swatch.id)
+    held = Sheet.of(plan, facts(swatches: [swatch])).frozen
+
+    assert_equal [1, []], [held.swatch.number, held.changes]
+    moved = Sheet.of(plan.changed("recipe.stitch_length" => mm(0.4), "button.diameter" => mm(20)), facts(swatches: [swatch])).frozen
+
+    assert_equal %w[setting.hands opening.length recipe.stitch_length], moved.changes.map(&:path)
+    # Held, the tension is moved as it was, and nothing is sewn twice that was not.
+    again = Sheet.of(plan)
+
+    assert_equal [first.recipe.tension_move, first.recipe.second_pass], [again.recipe.tension_move, again.recipe.second_pass]
+    assert_nil first.frozen
+  end
+
+  # A hole of the row that was measured teaches as a test hole does, and is none.
+  def test_holes_of_the_row_teach_too
+    first = sheet(machine: stepped)
+    swatches = (1..2).map { |number| hole(first, number, measured: first.cut.length) }
+    row = (3..6).map do |number|
+      hole(first, number, passes: nil, measured: first.cut.length.to_f - 1.5, with: { "hole.at" => mm(100 * number) })
+    end
+    before, after = [swatches, swatches + row].map { |all| sheet(machine: stepped, facts: facts(swatches: all)) }
+
+    assert_equal [2, 4], [after.facts.swatches.size, after.facts.looked_at.size]
+    assert_operator after.diagnosis.beliefs.fit.added.first, :<, before.diagnosis.beliefs.fit.added.first - 0.5
+    assert_operator after.diagnosis.row, :<, before.diagnosis.row
+  end
+
+  def test_a_belief_is_drawn_on_the_scale_of_the_hands
+    first = sheet(machine: stepped)
+    found = sheet(machine: stepped,
+                  facts: facts(swatches: [hole(first, measured: 22.5, looks: { "bead_away" => "thin", "tension" => "dots" })]))
+    strips = found.strips.to_h { |strip| [strip.key, strip] }
+
+    assert_equal %i[fit cover tension space], strips.keys
+    assert_equal [[:right]], [strips[:fit].dots.map(&:seen)]
+    assert_equal [["away", :high], ["back", :right]], strips[:cover].dots.map { |dot|
+      [dot.bead, dot.seen]
+    }, "an open bead lies on the long side"
+    assert_equal([3.0, :high], strips[:tension].dots.first.then { |dot| [dot.at, dot.seen] })
+    strips.each_value do |strip|
+      assert_operator strip.right[0], :<, strip.right[1]
+      assert(strip.dots.all? { |dot| dot.at.between?(strip.from, strip.to) })
+      assert_includes %w[surely likely unsure], strip.word
+    end
+    assert_equal %i[fit], sheet(cloth: cloth(kind: "coated", weight: 250)).strips.map(&:key)
+  end
+
+  # Drawn at these settings: denser from one grade to the next, wider, and longer.
+  def test_answers_are_drawn_in_order
+    pictures = LookPictures.of(sheet(machine: stepped)).group_by(&:look)
+
+    assert_equal LOOKS_ASKED, pictures.keys
+    assert_equal pictures["bead_back"].map(&:cover).sort, pictures["bead_back"].map(&:cover)
+    assert_equal pictures["space"].map(&:slit).sort, pictures["space"].map(&:slit)
+    assert_equal pictures["fit"].map(&:slit).sort, pictures["fit"].map(&:slit)
+    assert_equal [1.0, 0.45, 0.0, 0.0, 0.0], pictures["tension"].map(&:loops)
+    pictures.values.flatten.reject { |picture| picture.look == "fit" }.each do |picture|
+      x, y, wide, tall = picture.box
+      within = picture.lines.flatten(1).count { |at, down| at.between?(x, x + wide) && down.between?(y, y + tall) }
+
+      assert_operator within, :>, 3, "#{picture.look} #{picture.grade}"
+    end
+  end
+  LOOKS_ASKED = %w[fit bead_away bead_back tension space].freeze
+
+  # The same truth behind every hole, another luck; and told as somebody would see it.
+  def test_the_hidden_machine_is_one_machine
+    truth = Simulation::HiddenMachine.drawn(Array.new(4) { |seed| Random.new(seed) })
+    order = Simulation::MachineOrder.new(set: 22.5, ends: 2.5, demand: Opening::SlitDemand.new(need: 21.3, give: 1.0, slips: 3.6),
+                                         cover: Math.log(0.51), balance: 0.0, tension: -1.0, width: 4.5,
+                                         middles: { cover: Math.log(0.514), tension: -1.0, space: 4.5 })
+    lengths = (1..200).map { |seed| truth.sew(order, Random.new(seed)).length }
+    mean = lengths.sum / 200
+
+    assert_in_delta 22.5 + truth.length.added + (truth.length.slope * 2.5), mean, 0.15
+    assert_equal truth.sew(order, Random.new(5)), truth.sew(order, Random.new(5))
+    seen = (1..2000).map { |seed| truth.looked_at(truth.sew(order, Random.new(5)), order, Random.new(seed)) }
+    far = seen.count { |one| (one.reading - truth.sew(order, Random.new(5)).length).abs > 1.2 }
+
+    assert_in_delta 0.03 * 0.9, far / 2000.0, 0.015, "a reading in thirty is careless"
+    assert_operator truth.sew(order.with(set: 30.0), Random.new(1)).places["fit"], :>=, truth.sew(order, Random.new(1)).places["fit"]
+  end
+end
