@@ -7,6 +7,7 @@ require_relative "../device/stand_in_machine"
 require_relative "../form/journal_form"
 require_relative "../store/closures"
 require_relative "../store/journal"
+require_relative "../view/advice"
 require_relative "../view/swatch"
 
 module NimbleEyelet
@@ -16,6 +17,8 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
+        # What to do next takes weighing: it is asked for where it is looked at.
+        app.get("#{AT}/advice") { json(View::AdviceView.of(sheet_of(params["id"]), present)) }
         app.get("#{AT}/looks") { json(View::SwatchView.pictures(sheet_of(params["id"]))) }
         app.post("#{AT}/stand-in") { sew_on_stand_in(number(params["id"])) }
       end

@@ -4,6 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
+require_relative "strip"
 
 module NimbleEyelet
   module View
@@ -25,6 +26,7 @@ module NimbleEyelet
         { kind: diagnosis.kind, headline: headline(diagnosis, sheet, present), because: because(diagnosis, present),
           row: row(diagnosis, sheet), changes: diagnosis.changes.map { |one| change(one, present) },
           remarks: diagnosis.remarks.map { |remark| present.words(remark) },
+          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
           again: diagnosis.kind == :look_again ? diagnosis.newest.id : nil }
       end
 

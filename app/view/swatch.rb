@@ -4,9 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/plain_value"
-require_relative "advice"
 require_relative "figures"
-require_relative "strip"
 require_relative "swatch_book"
 
 module NimbleEyelet
@@ -16,8 +14,7 @@ module NimbleEyelet
       # @param present [Presenter]
       # @return [Hash]
       def self.of(sheet, present)
-        { **AdviceView.of(sheet, present), to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
-          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
+        { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
           stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), pace: sheet.plan.recipe.pace,
           looks: Swatches.looks_of(sheet.recipe.stitched).map { |look| look(look, sheet) },
           symptoms: Swatches.further_symptoms.map { |symptom| { key: symptom.key, axis: symptom.axis } } }

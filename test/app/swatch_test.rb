@@ -10,6 +10,7 @@ class SwatchRoutesTest < AppTest
   RIGHT = { bead_away: "full", bead_back: "full", tension: "even", space: "room" }.freeze
 
   def swatch(id = SMOCK) = closure(id)["sheet"]["swatch"]
+  def advice(id = SMOCK) = call(:get, "/api/closures/#{id}/advice")
 
   # Each hole has a name of its own, and the same in every run: what comes of it hangs on it.
   def sew(id = SMOCK, again: nil)
@@ -25,10 +26,10 @@ looks: RIGHT, **seen })
   # Doing only what the station says.
   def until_accepted(id)
     1.upto(12) do |number|
-      found = sew(id, again: number > 1 ? swatch(id)["again"] : nil)["sheet"]["swatch"]
-      return [number, found] if found["kind"] == "sew_row"
+      found = sew(id, again: number > 1 ? advice(id)["again"] : nil)["sheet"]["swatch"]
+      return [number, found] if advice(id)["kind"] == "sew_row"
 
-      sets = found["changes"].map { |change| change["sets"] }.reduce({}, :merge)
+      sets = advice(id)["changes"].map { |change| change["sets"] }.reduce({}, :merge)
       call(:patch, "/api/closures/#{id}/plan", sets, match(id)) unless sets.empty?
     end
 

@@ -73,6 +73,7 @@ class SwatchStationTest < BrowserTest
     go "6"
     click_on "No machine at hand" if page.has_button?("No machine at hand", wait: 2)
     1.upto(14) do |number|
+      assert_selector "[data-advice=fresh]"
       count = all("ol > li span.badge", text: "simulated").size
       again = page.has_button?("Look again on the stand-in", wait: 0)
       click_on again ? "Look again on the stand-in" : "Sew it on the stand-in"
@@ -84,6 +85,7 @@ class SwatchStationTest < BrowserTest
       end
 
       assert_saved
+      assert_selector "[data-advice=fresh]"
       if page.has_button?("Accept swatch", wait: 0)
         click_on "Accept swatch"
 

@@ -50,7 +50,9 @@ module NimbleEyelet
         right = { bead_away: "full", bead_back: "full", tension: "even", space: "room" }
         log.call(passes: "tight", measured: "21", looks: right.merge(bead_away: "thin", bead_back: "thin"),
                  note: "cut with the ripper")
-        call(:patch, "/closures/1/plan", closure.dig("sheet", "swatch", "changes").map { |change| change["sets"] }.reduce({}, :merge))
+        call(:patch, "/closures/1/plan", call(:get, "/closures/1/advice")["changes"].map do |change|
+          change["sets"]
+        end.reduce({}, :merge))
         log.call(passes: "passes", measured: "22.5", looks: right.merge(tension: "dots"))
         %w[needle thread foot settings clamp test-sew test-open].each do |key|
           step = closure.dig("sheet", "sewing", "steps").find { |item| item["key"] == key }

@@ -160,7 +160,7 @@ remarks: @others ? [OTHERS] : [])
 
       def tried
         @tried ||= NextTry.of(axes, gate: gate, sewn: @like.size, faults: @newest ? !@newest.clean? || unlooked.any? : false,
-                                    at_once: @current.pace == "one" ? 1 : nil)
+                                    at_once: @current.pace == "one" ? 1 : nil, taught: @learned.earlier.any?)
       end
 
       # What was not looked at on the newest.

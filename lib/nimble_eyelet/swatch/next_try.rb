@@ -30,11 +30,12 @@ module NimbleEyelet
       # @param gate [Float]
       # @param sewn [Integer] holes looked at so far
       # @param faults [Boolean] something else is wrong with the newest, or it was not all looked at
+      # @param taught [Boolean] whether something was learned before the first
       # @param at_once [Integer, nil] so many axes may be changed for one swatch; nil: each
       # @return [NextTry]
-      def self.of(axes, gate:, sewn:, faults: false, at_once: nil)
+      def self.of(axes, gate:, sewn:, faults: false, at_once: nil, taught: true)
         row = axes.reduce(1.0) { |chance, axis| chance * axis.chance }
-        return new(kind: :first, row: row, moves: better(rising(axes), nil)) if sewn.zero?
+        return new(kind: :first, row: row, moves: taught ? better(rising(axes), nil) : []) if sewn.zero?
 
         wrong = axes.select(&:wrong?)
         return unsettled(axes, wrong, row, at_once) if wrong.any?

@@ -39,6 +39,7 @@ export type GarmentPage = Schemas['GarmentPage'];
 export type Stitches = Schemas['Stitches'];
 export type Habit = Schemas['Habit'];
 export type Readings = Schemas['Readings'];
+export type Advice = Schemas['Advice'];
 export type Look = Schemas['Look'];
 export type LookDrawn = Schemas['LookPictures'][number];
 export type BeliefStrip = Schemas['Strip'];

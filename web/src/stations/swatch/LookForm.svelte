@@ -11,7 +11,12 @@
   import LookQuestion from './LookQuestion.svelte';
   import { Seen, type Symptom } from './seen.svelte';
 
-  let { work, closure }: { work: ClosureWork; closure: Closure } = $props();
+  type Props = {
+    work: ClosureWork;
+    closure: Closure;
+    /** The test hole to look at again. */ looksAgain?: string | undefined;
+  };
+  let { work, closure, looksAgain }: Props = $props();
 
   const id = $props.id();
   // The form belongs to the closure this station was opened for.
@@ -25,7 +30,7 @@
   });
 
   let swatch = $derived(closure.sheet.swatch);
-  let again = $derived(swatch.again ? swatch.log.find((one) => one.id === swatch.again) : undefined);
+  let again = $derived(looksAgain ? swatch.log.find((one) => one.id === looksAgain) : undefined);
   const drawn = createQuery(() => ({
     queryKey: ['looks', work.slug, work.id, closure.version],
     queryFn: () =>
@@ -66,7 +71,7 @@
     if (measured) fault = await readLength(measured);
     if (fault) return;
     const entry = seen.entry(swatch.looks.map((look) => look.key));
-    const second = swatch.again ? { again: swatch.again } : {};
+    const second = again ? { again: again.id } : {};
     work.enter(
       { kind: 'swatch', with: swatch.with, machine: closure.machine.id, ...entry, ...second },
       'a test hole',

@@ -1,11 +1,13 @@
 <script lang="ts">
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { read } from '../../api/ask';
   import { uuid } from '../../api/browser_store';
+  import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
-  import type { StationProps } from '../../closure/station';
-  import Pick from '../../closure/Pick.svelte';
-  import Because from '../../ui/Because.svelte';
-  import Figure from '../../ui/Figure.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
+  import type { StationProps } from '../../closure/station';
+  import Figure from '../../ui/Figure.svelte';
+  import Advice from './Advice.svelte';
   import LookForm from './LookForm.svelte';
   import Strip from './Strip.svelte';
   import SwatchLog from './SwatchLog.svelte';
@@ -17,72 +19,44 @@
   let newest = $derived(swatch.log[0]);
   let sewing = $derived(work.outbox.deeds.some((deed) => deed.kind === 'stand_in'));
 
-  type Change = (typeof swatch.changes)[number];
-  const sets = (changes: Change[]) =>
-    Object.assign({}, ...changes.map((change) => change.sets)) as Record<string, string>;
-  let settable = $derived(swatch.changes.filter((change) => Object.keys(change.sets).length > 0));
-  let byChange = $derived(['change', 'by_hand', 'between'].includes(swatch.kind));
-  let first = $derived(byChange ? swatch.changes[0] : undefined);
-  let others = $derived(byChange ? swatch.changes.slice(1) : swatch.changes);
-
-  /** One thing at a time, or one on every axis. */
-  const make = (changes: Change[]) => work.typeAll(sets(changes));
+  // What to do next takes weighing: it is asked for here, and again when the plan or what was seen is another.
+  const found = createQuery(() => ({
+    queryKey: [
+      'advice',
+      work.slug,
+      work.id,
+      closure.version,
+      swatch.stand_in,
+      swatch.log.map((one) => `${one.id}${one.again ? '+' : ''}`).join(),
+    ],
+    queryFn: () =>
+      read(
+        client.GET('/api/workrooms/{slug}/closures/{id}/advice', {
+          params: { path: { slug: work.slug, id: work.id } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  }));
+  let advice = $derived(found.data);
+  let fresh = $derived(Boolean(advice) && !found.isPlaceholderData && !work.unsaved);
 
   function sewOnStandIn(): void {
-    work.do({ kind: 'stand_in', id: uuid(), ...(swatch.again ? { again: swatch.again } : {}) });
+    work.do({ kind: 'stand_in', id: uuid(), ...(advice?.again ? { again: advice.again } : {}) });
   }
 
   const askStandIn = () => work.enter({ kind: 'note', step: 'stand-in' }, 'the stand-in');
   const ownMachine = () => swatch.stand_in && work.withdraw(swatch.stand_in);
-
-  function accept(): void {
-    if (newest) work.do({ kind: 'accept', entry: newest.id });
-  }
 </script>
 
-<div class="grid gap-x-10 gap-y-5 xl:grid-cols-[3fr_2fr]">
+<div class="grid gap-x-10 gap-y-5 xl:grid-cols-[3fr_2fr]" data-advice={fresh ? 'fresh' : 'waiting'}>
   <div>
-    {#if first}<p class="text-secondary">
-        {swatch.kind === 'between' ? 'No more turning here' : 'What to change next'}
-      </p>{/if}
-    <p class="mt-1 max-w-prose font-serif text-3xl leading-tight font-semibold" data-answer>
-      {swatch.headline}
-    </p>
-    {#if swatch.because}<p class="mt-1 max-w-prose">{swatch.because}</p>{/if}
-    {#if first}
-      <div class="mt-2"><Because reasons={first.because} /></div>
-      {#if Object.keys(first.sets).length}
-        <button class="btn mt-3 btn-primary" onclick={() => make([first])}>Make this change</button>
-      {/if}
+    {#if advice}
+      <Advice {work} {advice} {newest} {fresh} />
+    {:else}
+      <p role="status" class="mt-1 font-serif text-3xl leading-tight font-semibold">
+        {found.failureCount ? 'The server does not answer. Trying again…' : 'Weighing what was seen…'}
+      </p>
     {/if}
-    {#if swatch.kind === 'sew_row' && newest && !newest.accepted}
-      <button class="btn mt-3 btn-primary" onclick={accept}>Accept swatch {newest.number}</button>
-    {/if}
-    {#if others.length > 0}
-      <div class="mt-4 max-w-prose" data-more-changes>
-        <p>
-          {first ? 'On the other axes:' : 'Before the first:'}
-          {others.map((change) => change.says).join(' ')}
-        </p>
-        <p class="text-sm text-secondary">
-          Axes show themselves apart, so one change on each may be made at once, which saves about one test
-          hole in four; with one at a time you know for certain what helped.
-        </p>
-        {#if settable.length > (first ? 1 : 0)}
-          <button class="btn mt-2 btn-sm" onclick={() => make(settable)}
-            >{settable.length > 1 ? 'Make them all' : 'Make this change'}</button
-          >
-        {/if}
-      </div>
-    {/if}
-    <details class="mt-3 max-w-prose text-sm">
-      <summary class="cursor-pointer text-secondary">Changed between two test holes</summary>
-      <Pick {work} path="recipe.pace" label="" choices={workroom.catalogue?.paces ?? []} habit />
-    </details>
-    {#if newest}<p class="mt-3 max-w-prose" data-row>{swatch.row.says}</p>{/if}
-    {#each swatch.remarks as remark (remark)}
-      <p class="mt-2 max-w-prose border-l-4 border-base-300 pl-3" data-remark>{remark}</p>
-    {/each}
     <FrozenNote frozen={swatch.frozen} />
   </div>
   <section aria-label="What to sew" class="self-start">
@@ -101,8 +75,8 @@
     </dl>
     {#if workroom.data?.sample || swatch.stand_in}
       <div class="mt-3 flex flex-wrap gap-2">
-        <button class="btn" onclick={sewOnStandIn} disabled={sewing}
-          >{swatch.again && newest?.simulated
+        <button class="btn" onclick={sewOnStandIn} disabled={sewing || !fresh}
+          >{advice?.again && newest?.simulated
             ? 'Look again on the stand-in'
             : 'Sew it on the stand-in'}</button
         >
@@ -122,15 +96,15 @@
   </section>
 </div>
 
-{#if swatch.strips.length > 0}
+{#if advice && advice.strips.length > 0}
   <section aria-label="What is believed by now" class="mt-6">
     <h2 class="text-lg font-semibold">Where right is thought to lie</h2>
     <div class="mt-2 grid gap-x-10 gap-y-4 lg:grid-cols-2">
-      {#each swatch.strips as strip (strip.key)}<Strip {strip} />{/each}
+      {#each advice.strips as strip (strip.key)}<Strip {strip} />{/each}
     </div>
-    <p class="mt-2 max-w-prose text-sm">{swatch.beliefs.join(' ')}</p>
+    <p class="mt-2 max-w-prose text-sm">{advice.beliefs.join(' ')}</p>
   </section>
 {/if}
 
-<LookForm {work} {closure} />
+<LookForm {work} {closure} looksAgain={advice?.again ?? undefined} />
 <SwatchLog {work} {closure} />

@@ -1,0 +1,81 @@
+<script lang="ts">
+  // What to do next, and why: one thing to change, or the row.
+  import type { Advice, Sheet } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import type { ClosureWork } from '../../closure/work.svelte';
+  import Because from '../../ui/Because.svelte';
+
+  type Props = {
+    work: ClosureWork;
+    advice: Advice;
+    newest: Sheet['swatch']['log'][number] | undefined;
+    /** Of what was seen and set by now. */
+    fresh: boolean;
+  };
+  let { work, advice, newest, fresh }: Props = $props();
+
+  type Change = Advice['changes'][number];
+  const sets = (changes: Change[]) =>
+    Object.assign({}, ...changes.map((change) => change.sets)) as Record<string, string>;
+  const has = (change: Change) => Object.keys(change.sets).length > 0;
+
+  let settable = $derived(advice.changes.filter(has));
+  let byChange = $derived(['change', 'by_hand', 'between'].includes(advice.kind));
+  let first = $derived(byChange ? advice.changes[0] : undefined);
+  let others = $derived(byChange ? advice.changes.slice(1) : advice.changes);
+  let accepted = $derived(advice.kind === 'sew_row' && newest?.accepted);
+
+  /** One thing at a time, or one on every axis. */
+  const make = (changes: Change[]) => work.typeAll(sets(changes));
+
+  function accept(): void {
+    if (newest) work.do({ kind: 'accept', entry: newest.id });
+  }
+</script>
+
+{#if first}<p class="text-secondary">
+    {advice.kind === 'between' ? 'No more turning here' : 'What to change next'}
+  </p>{/if}
+<p class="mt-1 max-w-prose font-serif text-3xl leading-tight font-semibold" data-answer>
+  {accepted ? 'Accepted: sew the row like this.' : advice.headline}
+</p>
+{#if advice.because}<p class="mt-1 max-w-prose">{advice.because}</p>{/if}
+{#if first}
+  <div class="mt-2"><Because reasons={first.because} /></div>
+  {#if has(first)}
+    <button class="btn mt-3 btn-primary" disabled={!fresh} onclick={() => make([first])}
+      >Make this change</button
+    >
+  {/if}
+{/if}
+{#if advice.kind === 'sew_row' && newest && !newest.accepted}
+  <button class="btn mt-3 btn-primary" disabled={!fresh} onclick={accept}
+    >Accept swatch {newest.number}</button
+  >
+{/if}
+{#if others.length > 0}
+  <div class="mt-4 max-w-prose" data-more-changes>
+    <p>
+      {first ? 'On the other axes:' : 'Before the first:'}
+      {others.map((change) => change.says).join(' ')}
+    </p>
+    <p class="text-sm text-secondary">
+      Axes show themselves apart, so one change on each may be made at once, which saves about one test hole
+      in four; with one at a time you know for certain what helped.
+    </p>
+    {#if settable.length > (first ? 1 : 0)}
+      <button class="btn mt-2 btn-sm" disabled={!fresh} onclick={() => make(settable)}
+        >{settable.length > 1 ? 'Make them all' : 'Make this change'}</button
+      >
+    {/if}
+  </div>
+{/if}
+<details class="mt-3 max-w-prose text-sm">
+  <summary class="cursor-pointer text-secondary">Changed between two test holes</summary>
+  <Pick {work} path="recipe.pace" label="" choices={workroom.catalogue?.paces ?? []} habit />
+</details>
+{#if newest}<p class="mt-3 max-w-prose" data-row>{advice.row.says}</p>{/if}
+{#each advice.remarks as remark (remark)}
+  <p class="mt-2 max-w-prose border-l-4 border-base-300 pl-3" data-remark>{remark}</p>
+{/each}
