@@ -103,6 +103,20 @@ class LessonsTest < CoreTest
     assert_operator after.diagnosis.row, :<, before.diagnosis.row
   end
 
+  # What the balance is set to is in the recipe, in the steps, in the ledger, and goes back.
+  def test_the_balance_is_set_and_put_back
+    found = sheet(machine: stepped(balance: true), recipe: Recipes::Overrides.new(balance: -2))
+    steps = found.progress.steps
+    says = "2 notches toward the bead that is sewn away from you"
+
+    assert_includes words(found).fetch("settings"), "the balance #{says}"
+    assert_equal says, steps.find { |step| step.key == "settings" }.moves["balance"]
+    assert_includes steps.map(&:key), "back-balance"
+    assert_empty ledger_after(steps).entries
+    refute_includes sheet(machine: stepped(balance: true)).progress.steps.map(&:key), "back-balance"
+    assert_equal ["-2", -2], [found.sewn_with["recipe.balance"], found.recipe.notches]
+  end
+
   def test_a_belief_is_drawn_on_the_scale_of_the_hands
     first = sheet(machine: stepped)
     found = sheet(machine: stepped,

@@ -129,7 +129,8 @@ module NimbleEyelet
       { "recipe.style" => recipe.style.value.name, "recipe.foot" => recipe.foot.value.name,
         "recipe.stitch_width" => recipe.stitch_width.value,
         "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => recipe.tension.value,
-        "recipe.tension_move" => recipe.tension_move.name, "recipe.stabiliser" => recipe.stabiliser.value,
+        "recipe.tension_move" => recipe.tension_move.name, "recipe.balance" => recipe.notches,
+        "recipe.stabiliser" => recipe.stabiliser.value,
         "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
         "recipe.second_pass" => recipe.second_pass ? "yes" : "no" }
     end

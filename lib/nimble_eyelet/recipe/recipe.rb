@@ -77,6 +77,14 @@ module NimbleEyelet
           "recipe.width_wanted" => width_wanted, "recipe.space" => space }.compact
       end
 
+      # @return [String, nil] nothing in its middle, or where there is none
+      def balance_words
+        return if notches.zero?
+
+        count = notches.abs == 1 ? "1 notch" : "#{notches.abs} notches"
+        "#{count} toward the bead that is sewn #{notches.positive? ? 'toward' : 'away from'} you"
+      end
+
       # @return [Integer] notches of the balance from its middle
       def notches = balance ? balance.value : 0
 

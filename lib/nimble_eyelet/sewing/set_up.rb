@@ -59,7 +59,8 @@ module NimbleEyelet
       def settings
         width = @order.straight? ? nil : "stitch width #{@machine.width_mark(@recipe.stitch_width.value)}"
         dials = [width, "stitch length #{@machine.length_mark(@recipe.stitch_length.value)}",
-                 "top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}"].compact
+                 "top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}",
+                 @recipe.balance_words && "the balance #{@recipe.balance_words}"].compact
         Step.new(key: "settings", part: SET_UP, figures: @order.dials, moves: moved, hazards: %w[manual],
                  does: "Set #{dials[0...-1].join(', ')} and #{dials.last}.", how: "#{selected}, needle up and out of the cloth.")
       end
@@ -75,7 +76,7 @@ module NimbleEyelet
         width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
         { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "),
           "length" => @machine.length_mark(@recipe.stitch_length.value),
-          "tension" => away }.compact.merge(width)
+          "tension" => away, "balance" => @recipe.balance_words }.compact.merge(width)
       end
 
       def away

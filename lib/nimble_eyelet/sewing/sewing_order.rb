@@ -47,7 +47,8 @@ module NimbleEyelet
       def dials
         { "recipe.style" => style.name, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
           "recipe.stitch_length" => recipe.stitch_length.value,
-            "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2) }.compact
+          "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2),
+          "recipe.balance" => recipe.balance && recipe.notches.to_s }.compact
       end
     end
   end

@@ -2,6 +2,7 @@
   import type { Step } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import type { StationProps } from '../../closure/station';
+  import FrozenNote from '../../closure/FrozenNote.svelte';
   import { announce } from '../../ui/announce.svelte';
   import { grouped, progress } from './progress';
   import StepRow from './StepRow.svelte';
@@ -40,6 +41,7 @@
   });
 </script>
 
+<FrozenNote frozen={sheet.swatch.frozen} />
 {#if state}
   {#if now}
     <p class="text-secondary">Now: {now.part} · {state.done} of {state.steps.length} done</p>

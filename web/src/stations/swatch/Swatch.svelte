@@ -70,7 +70,7 @@
       <Figure label="Stitch width" term="stitch_width" text={toSew.stitch_width} />
       <Figure label="Stitch length" term="stitch_length" text={toSew.stitch_length} />
       <Figure label="Top tension" term="tension" text={toSew.tension} />
-      {#if toSew.balance !== null}<Figure label="Balance" term="balance" text={toSew.balance} />{/if}
+      {#if toSew.balance !== null}<Figure label="Balance" term="balance" text={toSew.balance} across />{/if}
       <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
     </dl>
     {#if workroom.data?.sample || swatch.stand_in}
