@@ -5,30 +5,25 @@
 #
 #   Document::CardPdf.new(sheet, present, title: "linen field smock: front placket").render   # => String
 
-require "prawn"
 require_relative "../../lib/nimble_eyelet"
-require_relative "strip_pdf"
+require_relative "page_pdf"
 
 module NimbleEyelet
   module Document
-    class CardPdf
-      MARGIN = 40
-
+    class CardPdf < PagePdf
       # @param sheet [Sheet]
       # @param present [Presenter]
       # @param title [String]
       def initialize(sheet, present, title:)
+        super()
         @sheet = sheet
         @present = present
         @title = title
       end
 
-      # @return [String] PDF of one page
-      def render
-        pdf = Prawn::Document.new(page_size: "A5", margin: MARGIN, info: { Title: @title, Creator: "Nimble Eyelet" })
-        pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
-        pdf.font("Strip")
-        pdf.text @title, size: 15
+      private
+
+      def draw(pdf)
         pdf.text "#{@sheet.plan.machine.name}, #{@sheet.plan.machine.type.name}", size: 9
         section(pdf, "Set", settings)
         section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
@@ -37,10 +32,7 @@ module NimbleEyelet
           "Back to the first part: #{words}."
         end || "Nothing to reset."])
         section(pdf, "Put back", back)
-        pdf.render
       end
-
-      private
 
       def setting = @sheet.setting
 
@@ -71,14 +63,6 @@ module NimbleEyelet
       def back
         moved = (@sheet.progress&.steps || []).flat_map { |step| step.moves.keys }.uniq
         MACHINE_PARTS.values.select { |part| moved.include?(part.key) }.map { |part| "#{part.name.capitalize}: #{part.back}" }
-      end
-
-      def section(pdf, title, lines)
-        pdf.move_down 9
-        pdf.text title, size: 12
-        pdf.stroke_horizontal_rule
-        pdf.move_down 3
-        lines.each { |line| pdf.text line, size: 10, leading: 2 }
       end
     end
   end

@@ -4,14 +4,12 @@
 #
 #   Document::SwatchPdf.new(leaf, present).render   # => String
 
-require "prawn"
 require_relative "../../lib/nimble_eyelet"
-require_relative "strip_pdf"
+require_relative "page_pdf"
 
 module NimbleEyelet
   module Document
-    class SwatchPdf
-      MARGIN = 36
+    class SwatchPdf < PagePdf
       # A scrap of at least so much lies flat under the frame, mm.
       SCRAP = [60, 100].freeze
       POINTS = 72 / 25.4
@@ -19,31 +17,28 @@ module NimbleEyelet
       # @param page [Hash] of the leaf, as the book shows it
       # @param title [String]
       def initialize(page, title:)
+        super()
         @page = page
         @title = title
       end
 
-      # @return [String] PDF of one page
-      def render
-        pdf = Prawn::Document.new(page_size: "A5", margin: MARGIN, info: { Title: @title, Creator: "Nimble Eyelet" })
-        pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
-        pdf.font("Strip")
-        pdf.text @title, size: 15
+      private
+
+      def draw(pdf)
         pdf.text "Simulated: sewn on the machine that stands in", size: 10 if @page[:simulated]
         pdf.text [@page[:sewn_at].to_s[0, 10], @page[:machine], @page[:id][0, 8]].compact.join(" · "), size: 9
         pin(pdf)
         section(pdf, "Sewn on and with", sewn)
-        section(pdf, "Set to", @page[:settings].map { |one| "#{one[:name]} #{one[:text]}" })
+        section(pdf, "Set to", @page[:settings].map do |one|
+          "#{one[:name]} #{one[:text]}"
+        end.each_slice(3).map { |some| some.join("; ") })
         section(pdf, "Seen", seen)
-        pdf.render
       end
 
-      private
-
+      # Cloth, thread, and what was fitted and laid under, a line each.
       def sewn
-        %i[cloth cloth_kind thread thread_tex foot style needle stabiliser].filter_map do |name|
-          @page[name] unless @page[name].to_s.empty?
-        end
+        [%i[cloth cloth_kind], %i[thread thread_tex], %i[style foot], %i[needle], %i[stabiliser]]
+          .map { |names| @page.values_at(*names).reject { |text| text.to_s.empty? }.join(", ") }.reject(&:empty?)
       end
 
       def seen
@@ -57,18 +52,11 @@ module NimbleEyelet
       def pin(pdf)
         wide, tall = SCRAP.reverse.map { |side| side * POINTS }
         pdf.move_down 8
-        pdf.dash(3) { pdf.stroke_rectangle([0, pdf.cursor], [wide, pdf.bounds.width].min, tall) }
+        pdf.dash(3)
+        pdf.stroke_rectangle([0, pdf.cursor], [wide, pdf.bounds.width].min, tall)
+        pdf.undash
         pdf.draw_text "Pin the scrap here", at: [8, pdf.cursor - 16], size: 9
         pdf.move_down tall + 4
-        pdf.undash
-      end
-
-      def section(pdf, title, lines)
-        pdf.move_down 7
-        pdf.text title, size: 11
-        pdf.stroke_horizontal_rule
-        pdf.move_down 2
-        lines.each { |line| pdf.text line.to_s, size: 9, leading: 1 }
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "csv"
+require "pdf-reader"
 require_relative "../app_helper"
 require "vips"
 require_relative "../../app/server/backup"
@@ -150,7 +151,28 @@ looks: RIGHT, **seen })
 
       assert_status 422
     end
-    assert call(:get, "/api/swatches/#{leaf['id']}.pdf").start_with?("%PDF")
+  end
+end
+
+# The page that is kept with the scrap.
+class SwatchPageTest < AppTest
+  def test_its_numbers_and_a_place_to_pin_it_fit_one_page
+    log_swatch({ passes: "tight", measured: "21.5", looks: { bead_away: "thin" }, note: "cut with the ripper" })
+    page = PDF::Reader.new(StringIO.new(call(:get, "/api/swatches/#{db[:journal].where(kind: 'swatch').get(:id)}.pdf")))
+
+    assert_equal 1, page.page_count
+    text = page.pages.first.text
+
+    ["linen field smock: front placket", "Pin the scrap here", "21.5 mm", "tight", "bead sewn away: a little cloth", "cut with the ripper",
+     "stitch length 0.4", "Lapwing"].each do |words|
+      assert_includes text, words
+    end
+    card = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.first.text
+
+    refute_includes card, "Held by test hole"
+    act(:put, "accepted/#{db[:journal].where(kind: 'swatch').get(:id)}")
+
+    assert_includes PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.first.text, "Held by test hole 1."
   end
 end
 
