@@ -163,8 +163,8 @@ class SwatchPageTest < AppTest
     assert_equal 1, page.page_count
     text = page.pages.first.text
 
-    ["linen field smock: front placket", "Pin the scrap here", "21.5 mm", "tight", "bead sewn away: a little cloth", "cut with the ripper",
-     "stitch length 0.4", "Lapwing"].each do |words|
+    ["linen field smock: front placket", "Pin the scrap here", "21.5 mm", "tight", "bead sewn away: a little cloth",
+     "stitch length 0.4", "cut with the ripper", "Lapwing"].each do |words|
       assert_includes text, words
     end
     card = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.first.text

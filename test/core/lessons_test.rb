@@ -89,6 +89,23 @@ class LessonsTest < CoreTest
     assert_nil first.frozen
   end
 
+  # What is learned later moves no row that has begun.
+  def test_a_held_carriage_foot_is_clamped_as_it_was
+    first = sheet(machine: machine(id: 3))
+    one = hole(first, 1, measured: 20)
+    second = sheet(machine: machine(id: 3), facts: facts(swatches: [one]))
+    two = hole(second, 2, measured: 22.5)
+    accepted = second.plan.changed(Frozen.held_by(two)).with(accepted: "swatch-1")
+    later = hole(second, 3, measured: 26)
+
+    [[one, two], [one, two, later, later.with(number: 4)]].each do |swatches|
+      held = Sheet.of(accepted, facts(swatches: swatches))
+
+      assert_equal [two.hands, []], [held.setting.hands, held.frozen.changes]
+    end
+    assert_equal 2, facts(swatches: [one, two.with(again: "swatch-9")]).swatches.size, "a second look at nothing is a first one"
+  end
+
   # A hole of the row that was measured teaches as a test hole does, and is none.
   def test_holes_of_the_row_teach_too
     first = sheet(machine: stepped)

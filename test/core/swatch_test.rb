@@ -47,8 +47,8 @@ class SwatchTest < CoreTest
     Swatches.further_symptoms.each do |symptom|
       rows = []
       said = (1..((symptom.remedies.size * 2) + 1)).map do |number|
-        rows << swatch(number, symptoms: [symptom.key]).with(**(rows.last ? turned(rows.last) : { stitch_width: mm(2) }))
-        made = twice(*rows).changes.find { |one| one.axis == symptom.axis }
+        rows << swatch(number, symptoms: [symptom.key]).with(looks: {}, **(rows.last ? turned(rows.last) : { stitch_width: mm(2) }))
+        made = diagnosis(*rows).changes.find { |one| one.axis == symptom.axis }
         unless made.by_hand?
           rows[-1] = rows.last.with(**made.sets.to_h do |path, value|
             [path.delete_prefix("recipe.").to_sym, value]

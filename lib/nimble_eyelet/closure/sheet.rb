@@ -128,7 +128,8 @@ module NimbleEyelet
     # @return [Hash{String => Object}] value by path
     def sewn_with
       @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.hands" => setting.hands,
-                       "setting.by" => setting.by.key, "machine.id" => @plan.machine.id.to_s, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
+                       "setting.by" => setting.by.key, "foot.allowance" => (fitted.allowance if setting.by.key == "clamp"),
+                       "machine.id" => @plan.machine.id.to_s, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
     end
 
     # @return [Hash{String => StageState}] of the stages this closure goes through, by word
@@ -148,8 +149,16 @@ module NimbleEyelet
     # The foot as it is known by now: what it adds is learned from the newest hole that was measured.
     def fitted
       @fitted ||= recipe.foot.value.then do |foot|
-        foot.type.clamps && foot.allowance.nil? ? foot.with(allowance: @lessons.added(foot, "clamp", set: @plan.button.across, own: true)) : foot
+        foot.type.clamps && foot.allowance.nil? ? foot.with(allowance: allowance_of(foot)) : foot
       end
+    end
+
+    # What it adds: as the accepted test hole was sewn, so that the row is too; else as far as anybody has measured.
+    def allowance_of(foot)
+      held = @facts.swatches.find { |swatch| swatch.id == @plan.accepted }&.sewn_with
+      return held["foot.allowance"] if held && held["foot.allowance"] && held["recipe.foot"] == foot.kind
+
+      @lessons.added(foot, "clamp", set: @plan.button.across, own: true)
     end
 
     def learned_correction

@@ -62,7 +62,10 @@ module NimbleEyelet
       def self.swatches(entries, withdrawn)
         looked = entries.filter_map { |entry| entry.swatch unless withdrawn.include?(entry.id) }
         seconds = looked.select(&:again).to_h { |swatch| [swatch.again, swatch] }
-        in_garment, first = entries.select { |entry| entry.swatch && entry.swatch.again.nil? }.map(&:swatch).partition(&:in_garment?)
+        # A second look at what is not there is a first one.
+        ids = entries.map(&:id)
+        all = entries.filter_map(&:swatch).reject { |swatch| ids.include?(swatch.again) }
+        in_garment, first = all.partition(&:in_garment?)
         numbered = first.each_with_index.map { |swatch, index| swatch.with(number: index + 1, second: seconds[swatch.id]) }
         (numbered + in_garment).reject { |swatch| withdrawn.include?(swatch.id) }
       end

@@ -50,7 +50,7 @@ module NimbleEyelet
                  grades: grades(BEAD)),
         Look.new(key: "tension", axis: :tension, name: "edge", satin: true, grades: grades(EDGE),
                  question: "The edge of the beads, above and below"),
-        Look.new(key: "space", axis: :space, name: "room to cut", satin: true, grades: grades(ROOM),
+        Look.new(key: "space", axis: :space, name: "between the beads", satin: true, grades: grades(ROOM),
                  question: "The cloth between the beads")
       ].freeze
     end
