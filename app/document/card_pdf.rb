@@ -14,11 +14,13 @@ module NimbleEyelet
       # @param sheet [Sheet]
       # @param present [Presenter]
       # @param title [String]
-      def initialize(sheet, present, title:)
+      # @param held [Array<String>] by which test hole all this is held, and what is otherwise since
+      def initialize(sheet, present, title:, held: [])
         super()
         @sheet = sheet
         @present = present
         @title = title
+        @held = held
       end
 
       private
@@ -38,14 +40,7 @@ module NimbleEyelet
 
       def settings
         @sheet.recipe.lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
-          ["Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends", *held]
-      end
-
-      # Whether all this is what the accepted test hole was sewn with.
-      def held
-        frozen = @sheet.frozen or return []
-        moved = frozen.changes.map { |change| View::Figures.change(change, @present) }
-        ["Held by test hole #{frozen.swatch.number}#{", but otherwise since: #{moved.join('; ')}" if moved.any?}."]
+          ["Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends"] + @held
       end
 
       def begins

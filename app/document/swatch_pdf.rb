@@ -2,7 +2,7 @@
 
 # SwatchPdf is the page that is kept with the scrap: its numbers, what was seen, and a place to pin it.
 #
-#   Document::SwatchPdf.new(leaf, present).render   # => String
+#   Document::SwatchPdf.new(leaf, present, title: "linen field smock: front placket").render   # => String
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "page_pdf"
@@ -14,38 +14,40 @@ module NimbleEyelet
       SCRAP = [60, 100].freeze
       POINTS = 72 / 25.4
 
-      # @param page [Hash] of the leaf, as the book shows it
+      # @param leaf [Store::SwatchBook::Leaf]
+      # @param present [Presenter]
       # @param title [String]
-      def initialize(page, title:)
+      def initialize(leaf, present, title:)
         super()
-        @page = page
+        @swatch = leaf.swatch
+        @machine = leaf.machine
+        @told = Swatches::Told.new(leaf.swatch)
+        @present = present
         @title = title
       end
 
       private
 
       def draw(pdf)
-        pdf.text "Simulated: sewn on the machine that stands in", size: 10 if @page[:simulated]
-        pdf.text [@page[:sewn_at].to_s[0, 10], @page[:machine], @page[:id][0, 8]].compact.join(" · "), size: 9
+        pdf.text "Simulated: sewn on the machine that stands in", size: 10 if @swatch.simulated
+        pdf.text [@swatch.sewn_at.to_s[0, 10], @machine, @swatch.id[0, 8]].compact.join(" · "), size: 9
         pin(pdf)
         section(pdf, "Sewn on and with", sewn)
-        section(pdf, "Set to", @page[:settings].map do |one|
-          "#{one[:name]} #{one[:text]}"
-        end.each_slice(3).map { |some| some.join("; ") })
+        section(pdf, "Set to", set)
         section(pdf, "Seen", seen)
       end
 
       # Cloth, thread, and what was fitted and laid under, a line each.
       def sewn
         [%i[cloth cloth_kind], %i[thread thread_tex], %i[style foot], %i[needle], %i[stabiliser]]
-          .map { |names| @page.values_at(*names).reject { |text| text.to_s.empty? }.join(", ") }.reject(&:empty?)
+          .map { |names| @told.sewn.values_at(*names).reject { |text| text.to_s.empty? }.join(", ") }.reject(&:empty?)
       end
 
+      def set = @told.settings.map { |name, value| "#{name} #{@present.words(value)}" }.each_slice(3).map { |some| some.join("; ") }
+
       def seen
-        [@page[:measured] && "The slit measured #{@page[:measured][:text]}", @page[:verdict], *@page[:seen],
-         @page[:note]].reject do |line|
-          line.to_s.empty?
-        end
+        measured = @swatch.measured && "The slit measured #{@present.words(@swatch.measured)}"
+        [measured, @told.verdict, *@told.seen, @swatch.note].reject { |line| line.to_s.empty? }
       end
 
       # Room for the scrap itself.

@@ -62,7 +62,7 @@ module NimbleEyelet
           length = Typing::Notation.read(body_hash["distance"], unit: workroom.unit, field: "photo.distance")
           raise Refusal.field("photo.distance", body_hash["distance"], "More than nothing.") unless length.positive?
 
-          body_hash.slice("x1", "y1", "x2", "y2").transform_values { |share| share.to_f.clamp(0, 1) }.merge("mm" => length.to_f)
+          %w[x1 y1 x2 y2].to_h { |place| [place, body_hash[place].to_f.clamp(0, 1)] }.merge("mm" => length.to_f)
         end
       end
     end

@@ -9,6 +9,7 @@ require_relative "../document/stitches"
 require_relative "../document/stretch_scale_pdf"
 require_relative "../field/closure_fields"
 require_relative "../view/stitch"
+require_relative "../view/swatch"
 
 module NimbleEyelet
   module Route
@@ -30,7 +31,8 @@ module NimbleEyelet
           closure = in_its_unit(closures.find(number(params["id"])))
           content_type "application/pdf"
           response["content-disposition"] = "inline; filename=\"card-#{closure.id}.pdf\""
-          Document::CardPdf.new(closure.sheet, present, title: "#{closure.garment_name}: #{closure.plan.name}").render
+          Document::CardPdf.new(closure.sheet, present, title: "#{closure.garment_name}: #{closure.plan.name}",
+                                                        held: held(closure.sheet)).render
         end
         app.get("/api/stretch-scale.pdf") do
           content_type "application/pdf"
@@ -40,6 +42,13 @@ module NimbleEyelet
       end
 
       module Helpers
+        # By which test hole a card is held.
+        def held(sheet)
+          frozen = View::SwatchView.frozen(sheet, present) or return []
+          since = ", but otherwise since: #{frozen[:changes].join('; ')}" if frozen[:changes].any?
+          ["Held by test hole #{frozen[:number]}#{since}."]
+        end
+
         def sheet_of(id) = in_its_unit(closures.find(number(id))).sheet
 
         # Dials as typed.

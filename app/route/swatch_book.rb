@@ -86,7 +86,7 @@ module NimbleEyelet
           title = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : "Test hole"
           content_type "application/pdf"
           response["content-disposition"] = "inline; filename=\"swatch-#{leaf.swatch.id[0, 8]}.pdf\""
-          Document::SwatchPdf.new(View::SwatchBookView.leaf(leaf, present), title: title).render
+          Document::SwatchPdf.new(leaf, present, title: title).render
         end
 
         # One swatch after the other, so that none but that one is held.

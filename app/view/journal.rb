@@ -47,7 +47,7 @@ module NimbleEyelet
         passes = swatch.passes ? "it #{Swatches::PASSES.fetch(swatch.passes).name}" : "not tried through"
         seen = swatch.shown.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
         hole = "#{'Simulated: ' if swatch.simulated}#{called(swatch)}"
-        words = ["#{hole[0].upcase}#{hole[1..]} set to %s: #{passes}", *seen].join("; ")
+        words = ["#{hole[0].upcase}#{hole[1..]} of %s: #{passes}", *seen].join("; ")
         swatch.measured ? Sentence["#{words}; measured %s.", swatch.opening, swatch.measured] : Sentence["#{words}.", swatch.opening]
       end
 

@@ -62,17 +62,21 @@ module NimbleEyelet
 
       def self.logged(swatch, plan, present)
         { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured), symptoms: swatch.shown,
-          looks: swatch.looks, opening: present.length(swatch.opening), set: present.length(swatch.hands),
+          looks: swatch.looks, note: swatch.note, accepted: swatch.id == plan.accepted, drawn: SwatchBookView.drawn(swatch),
+          simulated: swatch.simulated, again: !swatch.second.nil?, sewn_at: swatch.sewn_at.to_s, **set(swatch, present) }
+      end
+
+      def self.set(swatch, present)
+        { opening: present.length(swatch.opening), set: present.length(swatch.hands), set_word: swatch.hands_word,
           stitch_width: present.dial(swatch.stitch_width), stitch_length: present.dial(swatch.stitch_length), balance: swatch.balance,
-          tension: present.number(swatch.tension), stabiliser: swatch.stabiliser, note: swatch.note, accepted: swatch.id == plan.accepted, drawn: SwatchBookView.drawn(swatch),
-          simulated: swatch.simulated, again: !swatch.second.nil?, sewn_at: swatch.sewn_at.to_s }
+          tension: present.number(swatch.tension), stabiliser: swatch.stabiliser }
       end
 
       def self.look(look, sheet)
         question = look.key == "fit" ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question
         { key: look.key, axis: look.axis, question: question, grades: look.grades.map { |grade| { key: grade.key, name: grade.name } } }
       end
-      private_class_method :to_sew, :dials, :layers, :log, :logged, :look
+      private_class_method :to_sew, :dials, :layers, :log, :logged, :set, :look
     end
   end
 end

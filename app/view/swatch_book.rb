@@ -24,38 +24,14 @@ module NimbleEyelet
       # @return [Hash]
       def self.leaf(leaf, present, photo = nil)
         swatch = leaf.swatch
+        told = Swatches::Told.new(swatch)
         { id: swatch.id, **%i[closure garment machine accepted imported].to_h do |name|
           [name, leaf[name]]
         end, simulated: swatch.simulated,
-          sewn_at: swatch.sewn_at.to_s, note: swatch.note, **sewn(swatch), settings: settings(swatch, present),
-          **seen(swatch, present), drawn: drawn(swatch), photo: photo && PhotoView.of(photo, present) }
+          sewn_at: swatch.sewn_at.to_s, note: swatch.note, verdict: told.verdict, good: swatch.clean?, seen: told.seen, **told.sewn,
+          measured: present.length(swatch.measured), drawn: drawn(swatch), photo: photo && PhotoView.of(photo, present),
+          settings: told.settings.map { |name, value| { name: name, text: present.words(value) } } }
       end
-
-      def self.sewn(swatch)
-        with = swatch.sewn_with
-        { cloth: with["cloth.name"], cloth_kind: CLOTH_KINDS[with["cloth.kind"]]&.name, thread: with["thread.name"],
-          thread_tex: with["thread.tex"] && "tex #{with['thread.tex']} #{with['thread.fibre']}", needle: with["recipe.needle"],
-          foot: FOOT_KINDS[with["recipe.foot"]]&.name, style: STYLES[with["recipe.style"]]&.name, stabiliser: swatch.stabiliser }
-      end
-
-      # In the machine's own numbers, the length in the person's unit.
-      def self.settings(swatch, present)
-        found = { "opening wanted" => present.words(swatch.opening), "set to" => present.words(swatch.hands),
-                  "stitch width" => plain(swatch.stitch_width), "stitch length" => plain(swatch.stitch_length),
-                  "top tension" => present.number(swatch.tension), "balance" => swatch.sewn_with["recipe.balance"] }
-        found.compact.map { |name, text| { name: name, text: text } }
-      end
-
-      def self.plain(length) = Wording.decimal(length.millimetres, 2)
-
-      def self.seen(swatch, present)
-        looks = swatch.looks.map { |look, grade| "#{Swatches::LOOKS.fetch(look).name}: #{grade_name(look, grade)}" }
-        others = swatch.symptoms.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
-        { verdict: swatch.passes && Swatches::PASSES.fetch(swatch.passes).name, good: swatch.clean?, seen: looks + others,
-          measured: present.length(swatch.measured) }
-      end
-
-      def self.grade_name(look, grade) = Swatches::LOOKS.fetch(look).grades.find { |one| one.key == grade }&.name
 
       # To draw it to scale, mm.
       def self.drawn(swatch)
@@ -70,7 +46,6 @@ module NimbleEyelet
       # Of older ones, where more was not kept: an end, mm, and the cloth between the beads as a share of the width.
       USUAL_END = 1.25
       USUAL_SPACE = 0.15
-      private_class_method :sewn, :settings, :plain, :seen, :grade_name
     end
   end
 end

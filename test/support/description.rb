@@ -23,7 +23,7 @@ module Description
     case schema["type"]
     when "object" then object(schema, text)
     when "array" then [body(schema["items"], text)]
-    when "integer" then 1
+    when "integer", "number" then 1
     when "boolean" then true
     else text
     end

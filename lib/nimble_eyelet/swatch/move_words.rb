@@ -10,6 +10,7 @@ require_relative "../answer/reason"
 require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../length/wording"
+require_relative "../opening/school"
 require_relative "change"
 require_relative "troubleshooter"
 
@@ -125,7 +126,7 @@ module NimbleEyelet
 
       def fit_says(option, axis, beliefs, sets)
         by = sets["opening.ease"] && wished(option, beliefs)
-        hands = Sentence["#{HANDS.fetch(@current.by)} %s instead of %s", hands_of(option), hands_of(axis.current)]
+        hands = hands_say(hands_of(option), hands_of(axis.current))
         return Sentence["%s: about %s will come of it.", hands, about(length(option, beliefs))] unless by
 
         Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening to %s: %s. #{why(by, beliefs)}", @current.wanted + by, hands]
@@ -144,8 +145,22 @@ module NimbleEyelet
       WANTS = 0.25
       private_constant :WANTS
 
+      # A foot that holds the button is opened further than it is; what it holds else is as long as it is to be.
+      def hands_say(to, from)
+        beyond = [to, from].map { |one| one - Opening.clamp_gap(@current.button) }
+        return Sentence["#{HANDS.fetch(@current.by)} %s instead of %s", to, from] unless opens?(beyond)
+
+        click = @current.foot.click
+        clicks = beyond.map { |one| (one / click).round } if click
+        return Sentence["Open the foot by #{clicks[0]} instead of #{clicks[1]} clicks, to %s instead of %s", to, from] if click
+
+        Sentence["Open the foot %s beyond the #{@current.button.form.noun} instead of %s, to %s instead of %s", *beyond, to, from]
+      end
+
+      def opens?(beyond) = @current.by == "clamp" && @current.button.form.clampable && beyond.none?(&:negative?)
+
       # What is done to set a length.
-      HANDS = { "clamp" => "Clamp and open to", "scale" => "Aim at a slit of", "key" => "Press the key at",
+      HANDS = { "clamp" => "Clamp a flat stand-in of", "scale" => "Aim at a slit of", "key" => "Press the key at",
                 "lines" => "Draw the lines for", "round" => "Draw a circle of" }.freeze
       private_constant :HANDS
 

@@ -73,6 +73,9 @@ module NimbleEyelet
       # @return [Length] what the hands set: what is clamped and opened, the mark, the key's or the lines' distance
       def hands = sewn_with["setting.hands"] || sewn_with["setting.clamped"] || sewn_with["setting.set"] || opening
 
+      # @return [String] how the hands set it
+      def hands_word = sewn_with["setting.by"] == "clamp" ? "foot opened to" : "set to"
+
       # @return [Integer] notches of the balance
       def balance = sewn_with["recipe.balance"].to_s.to_i
 

@@ -47,7 +47,8 @@
               {#if swatch.closure}<a
                   class="link wrap-anywhere"
                   href={workroom.at(`/closures/${swatch.closure.id}/swatch`)}>{swatch.closure.name}</a
-                >{:else}From another book{/if}: set to {swatch.set.text}, measured {swatch.measured.text}
+                >{:else}From another book{/if}: {swatch.set_word}
+              {swatch.set.text}, measured {swatch.measured.text}
             </li>
           {/each}
         </ul>

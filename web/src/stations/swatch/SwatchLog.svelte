@@ -39,9 +39,10 @@
             ? '; '
             : ''}{item.symptoms.map((symptom) => names.get(symptom)).join('; ')}
           <span class="block text-sm text-secondary"
-            >{item.opening.text} wanted, set to {item.set.text}{item.measured
-              ? `, measured ${item.measured.text}`
-              : ''}{item.again ? ' (looked at twice)' : ''}; {item.stitch_width.text} wide,
+            >{item.opening.text} wanted, {item.set_word}
+            {item.set.text}{item.measured ? `, measured ${item.measured.text}` : ''}{item.again
+              ? ' (looked at twice)'
+              : ''}; {item.stitch_width.text} wide,
             {item.stitch_length.text} long, tension {item.tension}{item.balance
               ? `, balance ${item.balance}`
               : ''}; {item.stabiliser}</span
