@@ -11,6 +11,7 @@ require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "../opening/school"
+require_relative "../opening/setting"
 require_relative "change"
 require_relative "troubleshooter"
 
@@ -147,20 +148,28 @@ module NimbleEyelet
 
       # A foot that holds the button is opened further than it is; what it holds else is as long as it is to be.
       def hands_say(to, from)
-        beyond = [to, from].map { |one| one - Opening.clamp_gap(@current.button) }
-        return Sentence["#{HANDS.fetch(@current.by)} %s instead of %s", to, from] unless opens?(beyond)
+        return Sentence["#{HANDS.fetch(@current.by)} %s instead of %s", to, from] unless @current.by == "clamp"
+
+        beyond = [to, from].map { |one| beyond(one) }
+        return Sentence["Clamp a flat stand-in of %s instead of %s", to, beyond.last ? held : from] unless beyond.first
+        return Sentence["Clamp #{held} and open the foot %s further", beyond.first] unless beyond.last
 
         click = @current.foot.click
-        clicks = beyond.map { |one| (one / click).round } if click
-        return Sentence["Open the foot by #{clicks[0]} instead of #{clicks[1]} clicks, to %s instead of %s", to, from] if click
+        return Sentence["Open the foot %s beyond #{held} instead of %s", *beyond] unless click
 
-        Sentence["Open the foot %s beyond the #{@current.button.form.noun} instead of %s, to %s instead of %s", *beyond, to, from]
+        Sentence["Open the foot by %s instead of %s clicks", *beyond.map { |one| (one / click).round.to_s }]
       end
 
-      def opens?(beyond) = @current.by == "clamp" && @current.button.form.clampable && beyond.none?(&:negative?)
+      def held = "the #{@current.button.form.noun}"
+
+      # How far the foot is opened, or nil where it is not the button that is clamped.
+      def beyond(hands)
+        opened = hands - Opening.clamp_gap(@current.button)
+        opened if @current.button.form.clampable && opened.between?(Length.zero, Opening::MOST_OPENED)
+      end
 
       # What is done to set a length.
-      HANDS = { "clamp" => "Clamp a flat stand-in of", "scale" => "Aim at a slit of", "key" => "Press the key at",
+      HANDS = { "scale" => "Aim at a slit of", "key" => "Press the key at",
                 "lines" => "Draw the lines for", "round" => "Draw a circle of" }.freeze
       private_constant :HANDS
 
