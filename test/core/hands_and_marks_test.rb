@@ -15,8 +15,9 @@ class HandsAndMarksTest < CoreTest
     recipe = found.recipe
     Swatches::Swatch.new(id: "swatch-#{number - 1}", number: number, passes: passes, measured: measured && mm(measured),
                          symptoms: symptoms, looks: RIGHT.merge(looks), opening: found.cut.length,
-                         stitch_width: recipe.stitch_width.value, stitch_length: recipe.stitch_length.value, tension: recipe.tension.value.to_r, note: note,
-                         stabiliser: recipe.stabiliser.value, sewn_with: found.sewn_with)
+                         stitch_width: recipe.stitch_width.value, stitch_length: recipe.stitch_length.value,
+                         tension: recipe.tension.value.to_r, note: note, stabiliser: recipe.stabiliser.value,
+                         sewn_with: found.sewn_with)
   end
 
   # Three holes a good deal too short: all that is to be done is to the length.
