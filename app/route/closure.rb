@@ -171,11 +171,10 @@ module NimbleEyelet
         end
 
         def accepted(closure, entry)
-          raise Store::Missing unless closure.facts.swatches.any? { |swatch| swatch.id == entry }
+          swatch = closure.facts.swatches.find { |one| one.id == entry } or raise Store::Missing
 
           # What it was sewn with holds for the row.
-          swatch = closure.facts.swatches.find { |one| one.id == entry }
-          held = closure.with(plan: closure.plan.changed(Frozen.held_by(swatch)).with(accepted: entry))
+          held = closure.with(plan: closure.plan.changed(Frozen.held_by(swatch, closure.sheet)).with(accepted: entry))
           settled(held, ACCEPTING)
         end
 

@@ -113,8 +113,8 @@ module NimbleEyelet
           simulated = entry.swatch.simulated
           id = machine && (simulated ? Swatches::StandIn.id(machine) : machine.to_s)
           with = entry.done_with.merge("machine.id" => id).compact
-          journal.add(entry.with(done_with: with, swatch: entry.swatch.with(sewn_with: with, again: nil)), machine_id: machine,
-imported: true)
+          swatch = entry.swatch.with(sewn_with: with, again: nil)
+          journal.add(entry.with(done_with: with, swatch: swatch), machine_id: machine, imported: true)
         end
       end
     end

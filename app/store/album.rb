@@ -84,9 +84,8 @@ module NimbleEyelet
       def keep(image, folder:)
         image.sizes.to_h do |size, bytes|
           place = "#{folder}/#{SecureRandom.alphanumeric(20)}-#{size}.jpg"
-          [size,
-           @uploader.upload(StringIO.new(bytes), :store, location: place,
-metadata: { "size" => bytes.bytesize, "mime_type" => "image/jpeg" }).data]
+          told = { "size" => bytes.bytesize, "mime_type" => "image/jpeg" }
+          [size, @uploader.upload(StringIO.new(bytes), :store, location: place, metadata: told).data]
         end
       end
 

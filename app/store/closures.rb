@@ -64,7 +64,6 @@ module NimbleEyelet
       EARLIER = <<~SQL.freeze
         (SELECT #{EARLIER_DATA} AS swatch, j.happened_at FROM journal j
           WHERE j.workroom_id = c.workroom_id AND j.kind = 'swatch' AND j.machine_id = c.machine_id AND j.closure_id IS DISTINCT FROM c.id
-            AND NOT j.data ? 'again'
             AND j.happened_at > COALESCE(m.learned_from, '-infinity') AND #{STANDS}
           ORDER BY j.happened_at DESC LIMIT #{MOST_EARLIER})
         UNION ALL

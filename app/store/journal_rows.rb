@@ -30,12 +30,14 @@ module NimbleEyelet
                           note: data["note"].to_s, swatch: object["kind"] == "swatch" ? swatch(object) : nil)
       end
 
-      # Test holes of other closures, as a statement over the journal as j gives them: newest first.
+      # Test holes of other closures, as a statement over the journal as j gives them: newest first, as they were seen last.
       #
       # @param objects [Array<Hash>, nil]
       # @return [Array<Swatches::EarlierSwatch>]
       def self.earlier(objects)
-        objects.to_a.map { |object| Swatches::EarlierSwatch.new(closure: object["closure"], swatch: swatch(object)) }
+        closures = objects.to_a.to_h { |object| [object["id"], object["closure"]] }
+        Swatches::Swatch.together(objects.to_a.map { |object| swatch(object) })
+                        .map { |swatch| Swatches::EarlierSwatch.new(closure: closures[swatch.id], swatch: swatch.looked) }
       end
 
       # @return [Swatches::Swatch]

@@ -28,7 +28,7 @@ module NimbleEyelet
         FROM journal j JOIN machines m ON m.workroom_id = j.workroom_id AND m.id = j.machine_id
         LEFT JOIN closures c ON c.workroom_id = j.workroom_id AND c.id = j.closure_id
         LEFT JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
-        WHERE j.workroom_id = :workroom AND j.machine_id = :machine AND j.kind = 'swatch' AND NOT j.data ? 'again'
+        WHERE j.workroom_id = :workroom AND j.machine_id = :machine AND j.kind = 'swatch'
           AND j.happened_at > COALESCE(m.learned_from, '-infinity')
           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
         ORDER BY j.happened_at DESC LIMIT 60

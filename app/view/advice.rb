@@ -77,7 +77,7 @@ module NimbleEyelet
         "#{chance}; what most likely still goes wrong is #{WRONG.fetch(wrong.key)}. Look at each hole before the next."
       end
       WRONG = { fit: "the length", cover: "how dense the beads lie", tension: "the tension",
-space: "the room between the beads" }.freeze
+                space: "the room between the beads" }.freeze
 
       def self.twentieths(chance) = (chance * TWENTY).round.clamp(0, TWENTY - 1)
 

@@ -21,7 +21,7 @@ class SwatchRoutesTest < AppTest
 
   def log_for(id, seen)
     enter({ kind: "swatch", closure: id, machine: closure(id)["machine"]["id"], with: swatch(id)["with"], passes: "passes",
-looks: RIGHT, **seen })
+            looks: RIGHT, **seen })
   end
 
   # Doing only what the station says.

@@ -116,6 +116,10 @@ class HandsAndMarksTest < CoreTest
     stray = Offset.of([one.with(added: [-1.5, -1.3, 6.0, -1.4])], structure: "knit", set: 20.0)
 
     assert_equal [[6.0], 3], [stray.left_out, stray.measured]
+    # Typed with a slip of the finger, it teaches nothing, however few they are.
+    wild = Offset.of([one.with(added: [157.5])], structure: "knit", set: 20.0)
+
+    assert_equal [0.0, 0, [157.5]], [wild.mean, wild.measured, wild.left_out]
     assert_in_delta found.mean, stray.mean, 0.05
   end
 
@@ -140,6 +144,34 @@ class HandsAndMarksTest < CoreTest
 
     assert_equal [2..2, Swatches::Again::TWICE], told.call(looks.call(2..2, 2..2))
     assert_equal [4..4, Belief::CARELESS], told.call(looks.call(2..2, 4..4))
-    assert_equal 4..4, looks.call(4..4, nil).edge, "not looked at again"
+    assert_equal [4..4, nil], told.call(looks.call(4..4, nil)), "not looked at again, it is no surer"
+    alone, tried = [nil, 22.5].map { |reading| seen.call(22.5).with(fit: reading && seen.call(reading).fit) }
+
+    pairs = [[alone, alone], [alone, tried], [tried, alone]]
+
+    assert_equal([nil, tried.fit, tried.fit], pairs.map { |pair| Swatches::Again.fit(*pair).fit })
+  end
+
+  # A slip of the finger is asked about, moves nothing, and once it was measured again it is forgotten everywhere.
+  def test_a_reading_far_off_moves_nothing
+    found = sheet
+    [0.2, 2.25, 180, 200].each do |far|
+      wild = hole(found, measured: far)
+      after = Sheet.of(found.plan, facts(swatches: [wild]))
+
+      assert_equal :look_again, after.diagnosis.kind, far
+      assert_equal found.setting, after.setting
+      assert_predicate after.diagnosis.row, :finite?
+      again = wild.with(id: "second", again: wild.id, measured: mm(22.5))
+      seen = Sheet.of(found.plan, facts(swatches: [wild, again]))
+      right = Sheet.of(found.plan, facts(swatches: [wild.with(measured: mm(22.5))]))
+
+      assert_equal [[22.5], mm(22.5)], [seen.strips.first.dots.map(&:at), seen.facts.swatches.first.looked.measured]
+      assert_equal right.setting, seen.setting
+      # What is said to be reckoned with is what the steps reckon with.
+      adds = said(seen.diagnosis.remarks.last, :mm)[/reckoned to add ([\d.]+) mm/, 1].to_f
+
+      assert_in_delta seen.setting.stops.to_f - seen.setting.hands.to_f, adds, 1e-9
+    end
   end
 end

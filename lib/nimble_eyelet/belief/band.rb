@@ -3,7 +3,7 @@
 # Band is what is believed of a dial with a right stretch in the middle: where that lies, how wide it is,
 # and how far one hole is from the next. Exact on a grid of 91 × 3 × 2 cells.
 #
-#   band = Belief::Band.prior(mean: -1.0, deviation: 0.66)
+#   band = Belief::Band.prior(middle: -1.0, deviation: 0.66)
 #   band = band.after(at: -1.0, seen: 4..4)      # badly too far up
 #   band.chance(-2.5, holes: 5)                  # => 0.71, that all five are right
 

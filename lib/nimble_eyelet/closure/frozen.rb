@@ -4,6 +4,7 @@
 #
 #   sheet.frozen.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.35 mm)]
 
+require_relative "../length/length"
 require_relative "../swatch/stand_in"
 require_relative "../value"
 require_relative "plan"
@@ -29,15 +30,28 @@ module NimbleEyelet
       new(swatch: swatch, changes: changes)
     end
 
-    # What the plan has to say so that exactly this is sewn.
+    # What of the recipe is set as it was where it is otherwise by now.
+    SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser].freeze
+
+    # What the plan has to say so that the row is sewn as a test hole was, as far as cloth, thread and machine are the same.
     #
+    # @param swatch [Swatches::Swatch]
+    # @param sheet [Sheet] of the plan as it is
     # @return [Hash{String => Object}] value by path
-    def self.held_by(swatch)
+    def self.held_by(swatch, sheet)
       with = swatch.sewn_with
       set = with["setting.set"]
-      { "opening.correction" => set && (set - swatch.opening), "recipe.stitch_width" => swatch.stitch_width,
-        "recipe.stitch_length" => swatch.stitch_length, "recipe.tension" => swatch.tension,
-        "recipe.balance" => with["recipe.balance"]&.to_i }.compact
+      dials = { "recipe.stitch_width" => swatch.stitch_width, "recipe.stitch_length" => swatch.stitch_length,
+                "recipe.tension" => swatch.tension, "recipe.balance" => with["recipe.balance"]&.to_i }
+      { "opening.correction" => set && (set - swatch.opening), "opening.ease" => ease(swatch, sheet.cut), **dials,
+        **with.slice(*SET_BACK).reject { |path, was| sheet.sewn_with[path] == was } }.compact
     end
+
+    # Another opening was wanted then: more ease or less.
+    def self.ease(swatch, cut)
+      off = swatch.opening - cut.length
+      [cut.ease + off, Length.zero].max unless off.zero? || !cut.eased?
+    end
+    private_class_method :ease
   end
 end

@@ -78,18 +78,13 @@ module NimbleEyelet
         own = @plan.machine.id.to_s
         standing_in = Swatches::StandIn.id(own)
         newest = @facts.swatches.map { |swatch| swatch.sewn_with["machine.id"] }.reverse.find { |id| [own, standing_in].include?(id) }
-        newest || (if @facts.stands_in && @facts.earlier.any? do |one|
-          one.swatch.sewn_with["machine.id"] == standing_in
-        end
-                     standing_in
-                   else
-                     own
-                   end)
+        taught = @facts.stands_in && @facts.earlier.any? { |one| one.swatch.sewn_with["machine.id"] == standing_in }
+        newest || (taught ? standing_in : own)
       end
     end
 
     def own_of(foot)
-      (@facts.swatches + @facts.looked_at).select do |swatch|
+      (@facts.swatches + @facts.looked_at).map(&:looked).select do |swatch|
         swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == foot.kind
       end
     end

@@ -200,8 +200,9 @@ module NimbleEyelet
     end
 
     def of_length
-      { ease: cut.ease, eased: cut.chosen.school.key == "passing_geometry", passing: cut.passing, wanted: cut.length, ruler: cut.ruler,
-        correction: correction, by: setting.by.key, hands: hands }
+      { ease: cut.ease, eased: cut.eased?, passing: cut.passing, wanted: cut.length, ruler: cut.ruler,
+        correction: correction, by: setting.by.key, hands: hands,
+        adds: setting.by.key == "clamp" && recipe.foot.value.allowance.nil? ? fitted.allowance : nil }
     end
 
     # Holes of a row that is not laid out yet; and beyond which no machine is so even.

@@ -30,6 +30,8 @@ module NimbleEyelet
     HOLE_NOISES = { 0.2 => 0.35, 0.4 => 0.45, 0.65 => 0.20 }.freeze
     # The newest closures are enough.
     MOST_CLOSURES = 9
+    # No machine adds more by what fewer holes than TOLD_APART say, mm: that was misread, or mistyped.
+    FARTHEST = 2 * WIDE_OFFSET
     # From so many holes of one closure on, one that is more likely misread than not is told apart.
     TOLD_APART = 3
     MISREAD = 0.03
@@ -43,11 +45,12 @@ module NimbleEyelet
     # @param set [Float] mm, what will be set about
     # @return [Offset]
     def self.of(earlier, structure:, set:)
-      kept = earlier.first(MOST_CLOSURES).map { |evidence| [evidence, careful(evidence)] }.reject { |_, added| added.empty? }
+      read = earlier.first(MOST_CLOSURES).map { |evidence| [evidence, careful(evidence)] }
+      kept = read.reject { |_, added| added.empty? }
       found = HOLE_NOISES.keys.map { |noise| expected(kept, noise, structure, set) }
       new(means: found.map(&:first), deviations: found.map { |_, variance| Math.sqrt(variance) }, noises: noises(kept),
           share: kept.empty? ? Belief::WIDE_SHARE : Belief::CARRIED_WIDE_SHARE, measured: kept.sum { |_, added| added.size },
-          left_out: kept.flat_map { |evidence, added| evidence.added - added })
+          left_out: read.flat_map { |evidence, added| evidence.added - added })
     end
 
     # @param lattice [Array<Float>]
@@ -70,7 +73,7 @@ module NimbleEyelet
 
     # Without readings that are more likely stray than not, by the middle one of their closure.
     def self.careful(evidence)
-      return evidence.added if evidence.added.size < TOLD_APART
+      return evidence.added.reject { |added| added.abs > FARTHEST } if evidence.added.size < TOLD_APART
 
       middle = evidence.added.sort[evidence.added.size / 2]
       honest = Math.sqrt((evidence.spread**2) + (HOLE_NOISES.keys.last**2))

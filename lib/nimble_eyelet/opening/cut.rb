@@ -37,6 +37,9 @@ module NimbleEyelet
       # @return [Length] the slit
       def length = chosen.length
 
+      # @return [Boolean] whether ease makes it longer
+      def eased? = chosen.school.key == "passing_geometry"
+
       # @return [Length] the slit and both end finishes
       def overall = chosen.overall
 

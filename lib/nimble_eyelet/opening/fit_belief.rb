@@ -94,9 +94,8 @@ module NimbleEyelet
       def added
         @added ||= begin
           mean, variance = Belief::Normal.moments(ADDED, margin { |cell| (cell / WANTED.size) % ADDED.size })
-          own = margin do |cell|
-            cell / (WANTED.size * ADDED.size)
-          end.each_with_index.sum { |weight, noise| weight * (FIT_NOISES[noise]**2) }
+          noises = margin { |cell| cell / (WANTED.size * ADDED.size) }
+          own = noises.each_with_index.sum { |weight, noise| weight * (FIT_NOISES[noise]**2) }
           [mean, Math.sqrt(variance + own)]
         end
       end
@@ -127,12 +126,8 @@ module NimbleEyelet
           tables = tried.seen ? tables(tried, noise, careless) : [nil, nil]
           ADDED.each_index.flat_map do |added|
             from = ((layer * ADDED.size) + added) * WANTED.size
-            columns = ways(tried, tried.set + ADDED[added], noise, misread).zip(tables)
-                                                                           .map do |(chance, length), table|
-              column(tried.demand,
-                     chance, length, table)
-            end
-            weighed_column(from, *columns)
+            ways = ways(tried, tried.set + ADDED[added], noise, misread)
+            weighed_column(from, *ways.zip(tables).map { |(chance, length), table| column(tried.demand, chance, length, table) })
           end
         end
       end
@@ -163,11 +158,15 @@ module NimbleEyelet
 
         spread = tried.reading_spread**2
         share = spread / ((noise**2) + spread)
-        off = tried.reading - expected
+        off = (tried.reading - expected).clamp(-FARTHEST_OFF, FARTHEST_OFF)
         [[misread * Belief::Normal.density(off, STRAY), expected],
          [(1 - misread) * Belief::Normal.density(off, Math.sqrt((noise**2) + spread)),
           (share * expected) + ((1 - share) * tried.reading)]]
       end
+
+      # Mm; what was read further off has as little to do with the slit.
+      FARTHEST_OFF = 40.0
+      private_constant :FARTHEST_OFF
 
       # What would be said at every slack, for a length that is expected so, and for one that was read.
       def tables(tried, noise, careless)

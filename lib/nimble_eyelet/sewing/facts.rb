@@ -10,6 +10,7 @@
 
 require_relative "../length/length"
 require_relative "../placket/sewn_hole"
+require_relative "../swatch/swatch"
 require_relative "../value"
 require_relative "step"
 
@@ -60,13 +61,10 @@ module NimbleEyelet
 
       # In the order they were sewn; what was looked at again stands with the first look.
       def self.swatches(entries, withdrawn)
-        looked = entries.filter_map { |entry| entry.swatch unless withdrawn.include?(entry.id) }
-        seconds = looked.select(&:again).to_h { |swatch| [swatch.again, swatch] }
-        # A second look at what is not there is a first one.
-        ids = entries.map(&:id)
-        all = entries.filter_map(&:swatch).reject { |swatch| ids.include?(swatch.again) }
-        in_garment, first = all.partition(&:in_garment?)
-        numbered = first.each_with_index.map { |swatch, index| swatch.with(number: index + 1, second: seconds[swatch.id]) }
+        all = entries.filter_map(&:swatch)
+        standing = all.reject { |swatch| withdrawn.include?(swatch.id) }
+        in_garment, first = Swatches::Swatch.together(all, standing).partition(&:in_garment?)
+        numbered = first.each_with_index.map { |swatch, index| swatch.with(number: index + 1) }
         (numbered + in_garment).reject { |swatch| withdrawn.include?(swatch.id) }
       end
 

@@ -26,7 +26,7 @@ module NimbleEyelet
     # middles - Hash of :cover, :tension, :space to Float, where right is usually found; scale - Float, of the band of cover
     # opposite - Boolean, the second bead is sewn the other way; operator - Boolean, somebody has to stop it
     MachineOrder = Value.of(:set, :ends, :demand, :cover, :balance, :tension, :width, :middles, scale: 1.0, opposite: true,
-operator: false)
+                            operator: false)
 
     # A hole as it is. length - Float, mm; off - Hash of what is looked at to how far it is from right; fit: the slack, mm
     # places - Hash of what is looked at to its place among the grades

@@ -17,11 +17,16 @@ module NimbleEyelet
       # What was seen of an axis.
       LOOKED_AT = { cover: %i[away back], tension: %i[edge], space: %i[space] }.freeze
 
+      # What was not looked at again stands as it was.
+      #
       # @param first [HoleSeen]
       # @param second [HoleSeen]
       # @return [HoleSeen]
       def self.fit(first, second)
         one, other = [first, second].map(&:fit)
+        return first unless other
+        return first.with(fit: other) unless one
+
         words = { seen: other.seen || one.seen, careless: one.seen == other.seen ? TWICE : Belief::CARELESS }
         first.with(fit: one.with(**words, **reading(one, other)), careless: first.careless.merge(fit: nil))
       end
@@ -36,10 +41,11 @@ module NimbleEyelet
       # @param axis [Symbol]
       # @return [HoleSeen]
       def self.looks(first, second, axis)
-        members = LOOKED_AT.fetch(axis)
-        seen = members.to_h { |member| [member, second[member] || first[member]] }
-        same = members.all? { |member| first[member] == seen[member] }
-        first.with(**seen, careless: first.careless.merge(axis => same ? TWICE : Belief::CARELESS))
+        told = LOOKED_AT.fetch(axis).select { |member| second[member] }
+        return first if told.empty?
+
+        same = told.all? { |member| first[member] == second[member] }
+        first.with(**told.to_h { |member| [member, second[member]] }, careless: first.careless.merge(axis => same ? TWICE : Belief::CARELESS))
       end
       private_class_method :reading
     end

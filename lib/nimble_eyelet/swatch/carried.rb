@@ -41,9 +41,8 @@ module NimbleEyelet
       def cover(least, most, opposite: @opposite)
         return CoverBand.prior(least, most, opposite: opposite) if beads.empty?
 
-        first = @swatches.first.sewn_with["recipe.style"]
-        aim = { open: Recipes::OPEN_COVER,
-satin: STYLES[first].corded ? Recipes::CORDED_COVER : Recipes::SATIN_COVER }[STYLES[first].stitched]
+        style = STYLES[@swatches.first.sewn_with["recipe.style"]]
+        aim = Recipes.cover_aim(style.stitched, style.corded)
         beads.reduce(CoverBand.prior(aim.least, aim.most, opposite: @opposite)) { |belief, swatch| covered(belief, swatch) }
              .carried(@shared, least, most, opposite: opposite)
       end
@@ -76,9 +75,7 @@ satin: STYLES[first].corded ? Recipes::CORDED_COVER : Recipes::SATIN_COVER }[STY
         return if tried.empty?
 
         first = Opening::FitBelief.prior(offset: Offset.prior(set: length), fold: fold, length: length)
-        tried.reduce(first) do |belief, one|
-          belief.after(one)
-        end.carried(fold: fold, length: length, same_cloth: @shared.include?(:cloth))
+        tried.reduce(first, :after).carried(fold: fold, length: length, same_cloth: @shared.include?(:cloth))
       end
 
       # What was asked of a hole when it was sewn.

@@ -13,11 +13,12 @@ module NimbleEyelet
     # thread - SewingThread; passing - Opening::Passing; wanted, ease, correction - Length; eased - Boolean, ease makes it longer
     # style - Style; stay - Stabiliser or nil, where the rules chose it; cover - Recipes::CoverAim or nil
     # stitch_width, stitch_length - Length; width_wanted - Length, by the rules; tension - Rational; balance - Integer of notches
+    # adds - Length or nil, what a foot that holds the button adds by itself, as far as that was learned
     # by - String, key of SETTING_METHODS; hands - Array<Array(Length, Length)> of a
     # correction and what the hands then set; ends - Length, of both; holes - Integer of the row; pace - String, key of PACES
     CurrentSettings = Value.of(:button, :cloth, :thread, :machine, :foot, :ruler, :wanted, :ease, :eased, :correction, :passing,
                                :stitched, :style, :stay, :stitch_width, :stitch_length, :width_wanted, :tension, :balance, :stabiliser,
-                               :by, :hands, :holes, :pace, cover: nil, set: {})
+                               :by, :hands, :holes, :pace, adds: nil, cover: nil, set: {})
 
     # axis - String; says - String or Sentence; because - Array<Reason>
     # sets - Hash of path to value, or empty for something done by hand

@@ -26,15 +26,15 @@ module NimbleEyelet
     # changes - Array<Change>; row - Float, chance that every hole is right as the newest was set, or as it is set now
     # axes - Array<Axis>; beliefs - Beliefs or nil; surprise - Surprise or nil; remarks - Array<Sentence or String>
     # gate - Float, of the row; newest - Swatch or nil, the last that counts
+    # stuck - Array<Symbol>, axes on which no mark is worth another hole
     class Diagnosis < Value.of(:kind, :changes, :row, :remarks, gate: ROW_GATE, axes: [], beliefs: nil, surprise: nil, newest: nil,
-stuck: [])
+                               stuck: [])
       # @return [Change, nil] the one to make when one thing is changed a swatch
       def change = changes.first
 
       # Two are equal when they say the same; what they rest on follows.
       def ==(other)
-        other.is_a?(Diagnosis) && [kind, changes, row, remarks,
-                                   newest] == [other.kind, other.changes, other.row, other.remarks, other.newest]
+        other.is_a?(Diagnosis) && %i[kind changes row remarks newest].all? { |part| self[part] == other[part] }
       end
 
       def accept? = kind == :sew_row
@@ -73,10 +73,7 @@ stuck: [])
 
       # @return [Diagnosis]
       def diagnosis
-        unless @newest
-          return made(tried.kind == :first && @others ? :others : :first, changes: changes,
-remarks: @others ? [OTHERS] : [])
-        end
+        return made(@others ? :others : :first, changes: changes, remarks: @others ? [OTHERS] : []) unless @newest
         return made(:contradiction, remarks: contradictions) if contradictions.any?
         return made(:look_again, remarks: remarks) if surprise
 
@@ -184,11 +181,11 @@ remarks: @others ? [OTHERS] : [])
       def first_look(axis) = @troubles&.first_look(symptom_of(axis))
 
       def symptom_of(axis)
-        words = { cover: %w[gappy piled_up uneven_beads], tension: %w[bobbin_on_top loops_below], space: %w[beads_touch gapes] }.fetch(
-          axis, []
-        )
-        words.find { |word| @newest.shows?(word) }
+        SYMPTOMS_OF_AXIS.fetch(axis, []).find { |word| @newest.shows?(word) }
       end
+      SYMPTOMS_OF_AXIS = { cover: %w[gappy piled_up uneven_beads], tension: %w[bobbin_on_top loops_below],
+                           space: %w[beads_touch gapes] }.freeze
+      private_constant :SYMPTOMS_OF_AXIS
 
       def done?(change) = change.sets.all? { |path, value| @words.now(path) == value }
 
@@ -230,10 +227,10 @@ remarks: @others ? [OTHERS] : [])
 
       # What a carriage foot adds is known from the first hole that was measured on it.
       def allowance
-        return unless @newest.measured && @current.by == "clamp" && @current.foot.allowance.nil?
+        return unless @newest.measured && @current.adds
 
-        Sentence["Clamped on %s the foot made %s: it adds about %s by itself, and is reckoned with from now on.", @newest.hands,
-                 @newest.measured, @newest.measured - @newest.hands]
+        Sentence["Opened to %s the foot made %s. By itself it is reckoned to add %s from now on.", @newest.hands, @newest.measured,
+                 @current.adds]
       end
 
       def words = ("Something else was written down: that is for you to judge." unless @newest.note.empty?)
@@ -242,9 +239,7 @@ remarks: @others ? [OTHERS] : [])
         return if unlooked.empty? || @newest.symptoms.any?
         return "How it went through was not said: try it before you trust this hole." if @newest.passes.nil?
 
-        "Not everything was looked at: log how #{unlooked.map do |look|
-          UNLOOKED.fetch(look)
-        end.join(', ')} came out before you trust this hole."
+        "Not everything was looked at: log how #{UNLOOKED.values_at(*unlooked).join(', ')} came out before you trust this hole."
       end
       UNLOOKED = { "fit" => "it", "bead_away" => "the bead sewn away", "bead_back" => "the bead sewn back",
                    "tension" => "the edge of the beads", "space" => "the room to cut" }.freeze

@@ -107,17 +107,13 @@ module NimbleEyelet
       def balances(skew)
         return [0] unless @machine.balance && opposite?
 
-        (-MOST_NOTCHES..MOST_NOTCHES).select do |notches|
-          ((notches * CoverBand::NOTCH) - skew).abs <= BALANCE_AROUND
-        end | [@current.balance]
+        near = (-MOST_NOTCHES..MOST_NOTCHES).select { |notches| ((notches * CoverBand::NOTCH) - skew).abs <= BALANCE_AROUND }
+        near | [@current.balance]
       end
 
       def stitch_lengths
-        unless @machine.length_stepless
-          return (1..120).map do |number|
-            @machine.length_step * number
-          end.take_while { |length| length <= LONGEST_STITCH }
-        end
+        step = @machine.length_step
+        return (1..(LONGEST_STITCH / step).floor).map { |number| step * number } unless @machine.length_stepless
 
         middle = @current.thread.stitch_length
         (-15..15).map { |number| @machine.length_settable(Length.mm(middle.to_f * Math.exp(number * STEPLESS_LENGTH))) }.uniq

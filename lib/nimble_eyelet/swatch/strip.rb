@@ -3,7 +3,7 @@
 # Strip is a belief as a drawing shows it: a scale in the figures of the hands, what was tried on it and what
 # that showed, and where what is right is now thought to lie.
 #
-#   Strip.all(diagnosis, current).map(&:key)   # => [:fit, :cover, :tension, :space]
+#   Strip.all(diagnosis, swatches, current).map(&:key)   # => [:fit, :cover, :tension, :space]
 
 require_relative "../opening/verdict"
 require_relative "../thread/cover_band"
@@ -52,7 +52,7 @@ module NimbleEyelet
       # @param current [CurrentSettings]
       def initialize(diagnosis, swatches, current)
         @beliefs = diagnosis.beliefs
-        @swatches = swatches
+        @swatches = swatches.map(&:looked)
         @current = current
         @options = Options.new(current)
         @dial = TensionDial.new(current.machine)

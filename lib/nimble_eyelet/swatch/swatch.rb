@@ -46,12 +46,23 @@ module NimbleEyelet
       # @return [Boolean, nil] whether it was right, as far as that was looked at
       def right?(key) = place(key)&.then { |place| LOOKS.fetch(key).right.cover?(place) }
 
+      # What was looked at again stands with the first look; a second look at what is not there is a first one.
+      #
+      # @param swatches [Array<Swatch>]
+      # @param standing [Array<Swatch>] those whose look counts
+      # @return [Array<Swatch>] first looks, in the same order
+      def self.together(swatches, standing = swatches)
+        ids = swatches.map(&:id)
+        seconds = standing.select(&:again).to_h { |swatch| [swatch.again, swatch] }
+        swatches.reject { |swatch| ids.include?(swatch.again) }.map { |swatch| swatch.with(second: seconds[swatch.id]) }
+      end
+
       # @return [Swatch] as it was seen the second time, where it was looked at twice
       def looked
         return self unless second
 
-        with(passes: second.passes || passes, looks: looks.merge(second.looks), symptoms: second.symptoms,
-             note: [note, second.note].reject(&:empty?).join("; "))
+        with(passes: second.passes || passes, measured: second.measured || measured, looks: looks.merge(second.looks),
+             symptoms: second.symptoms, note: [note, second.note].reject(&:empty?).join("; "))
       end
 
       # Symptoms that were named, and those that what was looked at amounts to.

@@ -42,10 +42,9 @@ module NimbleEyelet
 
       # @return [Array<String>] what was seen beside that
       def seen
-        looks = @swatch.looks.map do |look, grade|
-          "#{LOOKS.fetch(look).name}: #{LOOKS.fetch(look).grades.find do |one|
-            one.key == grade
-          end&.name}"
+        looks = @swatch.looks.map do |key, grade|
+          look = LOOKS.fetch(key)
+          "#{look.name}: #{look.grade_at(look.place(grade).begin).name}"
         end
         looks + @swatch.symptoms.map { |symptom| SYMPTOMS.fetch(symptom).name }
       end

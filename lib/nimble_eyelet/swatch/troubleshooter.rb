@@ -7,6 +7,7 @@
 #   Troubleshooter.new(swatches, current).changes   # => [Change, …], one an axis
 
 require_relative "../answer/reason"
+require_relative "../belief/normal"
 require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "change"
@@ -78,11 +79,7 @@ module NimbleEyelet
       def causes(symptom)
         tried(symptom).reduce(CAUSES) do |chances, remedy|
           at = place(symptom, remedy)
-          chances.each_with_index.map { |chance, index| index == at ? chance * (1 - HELPS) : chance }.then do |all|
-            all.map do |one|
-              one / all.sum
-            end
-          end
+          Belief::Normal.normalised(chances.each_with_index.map { |chance, index| index == at ? chance * (1 - HELPS) : chance })
         end
       end
 
