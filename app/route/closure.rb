@@ -173,9 +173,7 @@ module NimbleEyelet
         def accepted(closure, entry)
           swatch = closure.facts.swatches.find { |one| one.id == entry } or raise Store::Missing
 
-          # What it was sewn with holds for the row.
-          held = closure.with(plan: closure.plan.changed(Frozen.held_by(swatch, closure.sheet)).with(accepted: entry))
-          settled(held, ACCEPTING)
+          settled(closure.with(plan: Frozen.accepting(swatch, closure.sheet)), ACCEPTING)
         end
 
         def settled(closure, stages)

@@ -37,15 +37,16 @@ module NimbleEyelet
           show(closures.find(id))
         end
 
-        # With what is set now; a second look is at the same hole.
+        # With what is set now; a second look is at the same hole, sewn as it was, whatever is set by now.
         def simulated(closure, hole, again)
-          sheet = closure.sheet
           first = again && closure.facts.swatches.find { |swatch| swatch.id == again }
-          machine = Device::StandInMachine.new(seed: workroom.machines.stand_in(closure.plan.machine.id))
-          report = machine.sew(sheet, closure: closure.id, hole: again || hole, look: hole)
+          sheet = first ? Sheet.of(Frozen.accepting(first, closure.sheet), closure.facts) : closure.sheet
+          report = stand_in_for(closure).sew(sheet, closure: closure.id, hole: again || hole, look: hole)
           with = first ? first.sewn_with : sheet.sewn_with.merge("machine.id" => Swatches::StandIn.id(closure.plan.machine.id))
           Form::JournalForm.new(closure.unit, now: settings.now).simulated(hole, with, report, again: again)
         end
+
+        def stand_in_for(closure) = Device::StandInMachine.new(seed: workroom.machines.stand_in(closure.plan.machine.id))
       end
     end
   end

@@ -21,8 +21,17 @@ module NimbleEyelet
       # Letters in common from which a word is taken for another, where no word is written so.
       ALIKE = 0.45
 
+      # The second look at one, where there was one that stands.
+      SECOND = <<~SQL.freeze
+        SELECT #{JournalRows::JSON_OBJECT.gsub('j.', 's.')} FROM journal s
+         WHERE s.workroom_id = b.workroom_id AND s.kind = 'swatch' AND s.data ? 'again' AND s.data->>'again' = b.entry::text
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = s.workroom_id AND w.about = s.id)
+         ORDER BY s.happened_at DESC, s.seq DESC LIMIT 1
+      SQL
+
       COLUMNS = "b.sewn_at, b.entry, j.imported, c.id AS closure_id, c.name AS closure, g.id AS garment_id, g.name AS garment, " \
-                "m.name AS machine, c.accepted = j.id AS accepted, (#{JournalRows::JSON_OBJECT})::text AS entry_json".freeze
+                "m.name AS machine, c.accepted = j.id AS accepted, (#{JournalRows::JSON_OBJECT})::text AS entry_json, " \
+                "(#{SECOND})::text AS second_json".freeze
 
       OF_CLOSURE = "g.workroom_id = c.workroom_id AND g.id = c.garment_id"
 
@@ -122,7 +131,10 @@ module NimbleEyelet
       end
 
       def leaf(row)
-        swatch = JournalRows.entry(JSON.parse(row[:entry_json], decimal_class: BigDecimal)).swatch
+        first, second = row.values_at(:entry_json, :second_json).map do |text|
+          text && JournalRows.entry(JSON.parse(text, decimal_class: BigDecimal)).swatch
+        end
+        swatch = first.with(second: second).looked
         Leaf.new(swatch: swatch, machine: row[:machine] || swatch.sewn_with["machine.name"], accepted: row[:accepted] || false,
                  imported: row[:imported], closure: named(row, :closure), garment: named(row, :garment))
       end

@@ -24,6 +24,48 @@ class SwatchRoutesTest < AppTest
             looks: RIGHT, **seen })
   end
 
+  # One that nothing can be reckoned with would break every closure that learns from it.
+  def test_a_test_hole_says_what_can_be_reckoned_with
+    with = swatch["with"]
+    { "setting.by" => "guess", "thread.fibre" => "hair", "thread.tex" => "0", "slit.give" => "x", "setting.hands" => "12",
+      "recipe.stitch_length" => { "mm" => "0" }, "recipe.style" => "zz", "recipe.balance" => "1.5" }.each do |path, value|
+      fault = log_for(SMOCK, with: with.merge(path => value))["faults"].first
+
+      assert_equal [422, "swatch.with"], [last_response.status, fault["field"]], path
+      assert_includes fault["allowed"], path
+    end
+    assert_empty swatch["log"]
+    # Far off, as a finger slips: asked about, and answered everywhere.
+    log_for(SMOCK, with: with, measured: "200", passes: "tight")
+
+    assert_equal "look_again", advice["kind"]
+    log_for(SMOCK, with: with, measured: "22.5", again: advice["again"])
+
+    assert_equal(["22.5 mm"], swatch["log"].map { |one| one["measured"]["text"] })
+    foot = call(:get, "/api/machines/4/learned")["feet"].first
+
+    assert_equal([0, ["22.5 mm"]], [foot["left_out"], foot["swatches"].map { |one| one["measured"]["text"] }])
+    call(:get, "/api/closures/2/advice")
+
+    assert_status 200
+    leaf = call(:get, "/api/swatches")["leaves"].first
+
+    assert_equal "22.5 mm", leaf["measured"]["text"], "the book says what the second look said"
+    assert_includes call(:get, "/api/swatches.csv"), ",22.5,"
+  end
+
+  # A second look is at the same hole, whatever is set by then.
+  def test_a_second_look_at_the_stand_in_is_at_what_was_sewn
+    db[:machines].update(stand_in: 4711)
+    first = sew["sheet"]["swatch"]["log"].first
+    act(:patch, "plan", { "opening.ease" => "9", "recipe.stitch_length" => "1" })
+    second = sew(again: first["id"])["sheet"]["swatch"]["log"].first
+
+    assert_equal 1, swatch["log"].size
+    assert_in_delta first["measured"]["mm"], second["measured"]["mm"], 1.5
+    assert_equal first["looks"]["bead_away"], second["looks"]["bead_away"]
+  end
+
   # Doing only what the station says.
   def until_accepted(id)
     1.upto(12) do |number|

@@ -14,7 +14,13 @@ describe('a test hole as it is looked at', () => {
   it('says nothing before anybody has said anything', () => {
     const seen = new Seen('swatch:a:1');
     expect(seen.said).toBe(false);
-    expect(seen.entry(['fit', 'bead_away'])).toEqual({ measured: '', looks: {}, symptoms: [], note: '' });
+    expect(seen.entry(['fit', 'bead_away'], { 'recipe.tension': '3' })).toEqual({
+      measured: '',
+      looks: {},
+      symptoms: [],
+      note: '',
+      with: { 'recipe.tension': '3' },
+    });
   });
 
   it('keeps each answer at its place, over a reload too', () => {
@@ -32,11 +38,23 @@ describe('a test hole as it is looked at', () => {
     expect(new Seen('swatch:a:1').said).toBe(false);
   });
 
+  it('says what it was measured with, where that was a caliper', () => {
+    const seen = new Seen('swatch:a:1');
+    seen.form.measured = '22.4';
+    seen.form.caliper = true;
+    expect(seen.entry([], { 'recipe.tension': '3' }).with).toEqual({
+      'recipe.tension': '3',
+      'measured.with': 'caliper',
+    });
+    seen.form.caliper = false;
+    expect(seen.entry([], {}).with).toEqual({});
+  });
+
   it('enters only what is asked of such a hole', () => {
     const seen = new Seen('swatch:a:1');
     seen.say('fit', 'passes');
     seen.say('tension', 'dots');
-    expect(seen.entry(['fit'])).toMatchObject({ passes: 'passes', looks: {} });
+    expect(seen.entry(['fit'], {})).toMatchObject({ passes: 'passes', looks: {} });
   });
 });
 

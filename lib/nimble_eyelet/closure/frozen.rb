@@ -33,6 +33,11 @@ module NimbleEyelet
     # What of the recipe is set as it was where it is otherwise by now.
     SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser].freeze
 
+    # @param swatch [Swatches::Swatch]
+    # @param sheet [Sheet] of the plan as it is
+    # @return [Plan] that accepts the test hole and sews as it was sewn
+    def self.accepting(swatch, sheet) = sheet.plan.changed(held_by(swatch, sheet)).with(accepted: swatch.id)
+
     # What the plan has to say so that the row is sewn as a test hole was, as far as cloth, thread and machine are the same.
     #
     # @param swatch [Swatches::Swatch]
@@ -52,6 +57,6 @@ module NimbleEyelet
       off = swatch.opening - cut.length
       [cut.ease + off, Length.zero].max unless off.zero? || !cut.eased?
     end
-    private_class_method :ease
+    private_class_method :held_by, :ease
   end
 end

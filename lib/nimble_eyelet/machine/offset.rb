@@ -31,7 +31,7 @@ module NimbleEyelet
     # The newest closures are enough.
     MOST_CLOSURES = 9
     # No machine adds more by what fewer holes than TOLD_APART say, mm: that was misread, or mistyped.
-    FARTHEST = 2 * WIDE_OFFSET
+    FARTHEST_ADDED = 2 * WIDE_OFFSET
     # From so many holes of one closure on, one that is more likely misread than not is told apart.
     TOLD_APART = 3
     MISREAD = 0.03
@@ -73,7 +73,7 @@ module NimbleEyelet
 
     # Without readings that are more likely stray than not, by the middle one of their closure.
     def self.careful(evidence)
-      return evidence.added.reject { |added| added.abs > FARTHEST } if evidence.added.size < TOLD_APART
+      return evidence.added.reject { |added| added.abs > FARTHEST_ADDED } if evidence.added.size < TOLD_APART
 
       middle = evidence.added.sort[evidence.added.size / 2]
       honest = Math.sqrt((evidence.spread**2) + (HOLE_NOISES.keys.last**2))

@@ -10,6 +10,7 @@ require_relative "../answer/refusal"
 require_relative "../typing/limit"
 require_relative "../value"
 require_relative "look"
+require_relative "sewn_with"
 require_relative "symptom"
 
 module NimbleEyelet
@@ -103,6 +104,8 @@ module NimbleEyelet
           check.expect("swatch.symptoms", symptoms.join(", "), (symptoms - SYMPTOMS.keys).empty?,
                        "Known symptoms are: #{SYMPTOMS.keys.join(', ')}.")
           looks.each { |key, grade| check_look(check, key, grade) }
+          faulty = SewnWith.faulty(sewn_with)
+          check.expect("swatch.with", faulty.to_s, faulty.nil?, "A test hole says what it was sewn with: #{faulty} does not.")
           check.expect("swatch.passes", "", passes || measured || [symptoms, looks, note].any? { |said| !said.empty? },
                        "Say what you saw: how it went through, at least.")
         end

@@ -3,6 +3,9 @@ import { ask, refusal, words } from '../api/ask';
 import { client, type CaliperState } from '../api/client';
 import { workroom } from '../api/workroom.svelte';
 
+/** Sent to a field after a reading came into it. */
+export const READ_OFF = 'readoff';
+
 class Caliper {
   state = $state.raw<CaliperState>();
   /** Why the last reading did not come. */
@@ -31,7 +34,9 @@ class Caliper {
     if (answer.kind !== 'data') return;
     field.focus();
     field.value = answer.data.text;
+    // As typed, and then told that it was not.
     field.dispatchEvent(new Event('input', { bubbles: true }));
+    field.dispatchEvent(new Event(READ_OFF));
   }
 
   async move(body: { jaws?: string; key?: 'unit' | 'zero' }): Promise<void> {

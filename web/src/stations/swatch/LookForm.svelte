@@ -1,10 +1,12 @@
 <script lang="ts">
   // What a test hole showed, in the order in which to look: it goes into the log with everything it was
   // sewn with. Looked at a second time, both looks stand together.
+  import { on } from 'svelte/events';
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
   import { client, type Closure } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import { READ_OFF } from '../../closure/caliper.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
   import { readLength } from '../../closure/reading';
@@ -70,12 +72,12 @@
     }
     if (measured) fault = await readLength(measured);
     if (fault) return;
-    const entry = seen.entry(swatch.looks.map((look) => look.key));
-    const second = again ? { again: again.id } : {};
-    work.enter(
-      { kind: 'swatch', with: swatch.with, machine: closure.machine.id, ...entry, ...second },
-      'a test hole',
+    const entry = seen.entry(
+      swatch.looks.map((look) => look.key),
+      swatch.with,
     );
+    const second = again ? { again: again.id } : {};
+    work.enter({ kind: 'swatch', machine: closure.machine.id, ...entry, ...second }, 'a test hole');
     seen.clear();
     rest = false;
   }
@@ -98,6 +100,8 @@
         class={['input bg-base-100 px-2 text-lg text-base-content', fault && 'input-error']}
         aria-invalid={fault ? 'true' : undefined}
         bind:value={seen.form.measured}
+        oninput={() => (seen.form.caliper = false)}
+        {@attach (field) => on(field, READ_OFF, () => (seen.form.caliper = true))}
       />
       <CaliperButton field="{id}-measured" label="slit as measured" />
     </span>

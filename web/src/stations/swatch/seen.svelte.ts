@@ -8,13 +8,14 @@ export type Looks = NonNullable<EntryTyped['looks']>;
 type Form = {
   passes: Passes | '';
   measured: string;
+  /** It was read off the caliper, not a ruler. */ caliper: boolean;
   looks: Record<string, string>;
   symptoms: Symptom[];
   note: string;
 };
 
 // Nothing is preselected: what was not looked at is not said.
-const empty = (): Form => ({ passes: '', measured: '', looks: {}, symptoms: [], note: '' });
+const empty = (): Form => ({ passes: '', measured: '', caliper: false, looks: {}, symptoms: [], note: '' });
 
 export class Seen {
   form = $state<Form>(empty());
@@ -48,12 +49,16 @@ export class Seen {
     return Boolean(passes || measured.trim() || symptoms.length || note.trim() || Object.keys(looks).length);
   }
 
-  /** As it is entered; of looks only those that are asked. */
-  entry(asked: Look['key'][]): Omit<EntryTyped, 'kind' | 'happened_at' | 'sent_at'> {
-    const { passes, looks, ...rest } = $state.snapshot(this.form);
+  /** As it is entered, with what it was sewn with; of looks only those that are asked. */
+  entry(
+    asked: Look['key'][],
+    sewnWith: NonNullable<EntryTyped['with']>,
+  ): Omit<EntryTyped, 'kind' | 'happened_at' | 'sent_at'> {
+    const { passes, looks, caliper, ...rest } = $state.snapshot(this.form);
     const seen = Object.fromEntries(
       Object.entries(looks).filter(([look]) => asked.some((key) => key === look)),
     );
-    return { ...rest, looks: seen as Looks, ...(passes ? { passes } : {}) };
+    const by = caliper ? { 'measured.with': 'caliper' } : {};
+    return { ...rest, with: { ...sewnWith, ...by }, looks: seen as Looks, ...(passes ? { passes } : {}) };
   }
 }
