@@ -71,7 +71,8 @@ module NimbleEyelet
 
         GarmentFacts.entry(kept)
       rescue Refusal => e
-        raise refused("Swatch #{number}: #{e.faults.first.field}.")
+        fault = e.faults.first
+        raise refused("Swatch #{number}: #{fault.field} #{fault.given}.".squeeze(" "))
       rescue KeyError, ArgumentError, TypeError, NoMethodError => e
         raise refused("Swatch #{number} does not follow the description: #{e.message[0, 60]}.")
       end

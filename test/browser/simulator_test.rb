@@ -61,7 +61,7 @@ class SimulatorTest < BrowserTest
     assert_operator bare(:left), :>, full
     click_button "As the recipe"
     click_button "Set this one beside"
-    turn "Balance", "30"
+    turn "Feed off balance", "30"
 
     assert_selector "[data-cover]", text: /left bead: gappy.*right bead: piled up/
     assert_operator bare(:left), :>, bare(:right)

@@ -26,7 +26,6 @@ module NimbleEyelet
           shoot(wide, "workroom", "")
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
-          shoot(wide, "waistcoat", "/closures/5/placket")
           shoot(wide, "swatches", "/swatches")
           { "eyelets" => "/closures/8/opening", "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4",
               "habits" => "/habits" }.each do |name, path|

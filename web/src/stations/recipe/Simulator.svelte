@@ -157,7 +157,7 @@
         {@render dial('Top tension', Number(hole.tension), 0, 9, 0.5, hole.tension, (to) =>
           sewn.turn('tension', String(to)),
         )}
-        {@render dial('Balance', sewn.dials.balance, -30, 30, 1, `${sewn.dials.balance} %`, (to) =>
+        {@render dial('Feed off balance', sewn.dials.balance, -30, 30, 1, `${sewn.dials.balance} %`, (to) =>
           sewn.turn('balance', to),
         )}
         {@render dial('Zoom', zoom, 1, 5, 0.25, `${zoom} times`, (to) => (zoom = to))}
