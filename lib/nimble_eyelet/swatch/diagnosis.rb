@@ -229,8 +229,8 @@ module NimbleEyelet
       def allowance
         return unless @newest.measured && @current.adds
 
-        Sentence["Opened to %s the foot made %s. By itself it is reckoned to add %s from now on.", @newest.hands, @newest.measured,
-                 @current.adds]
+        Sentence["Opened to %s the foot made %s: it adds about %s by itself, and is reckoned with so from now on.", @newest.hands,
+                 @newest.measured, @current.adds]
       end
 
       def words = ("Something else was written down: that is for you to judge." unless @newest.note.empty?)
