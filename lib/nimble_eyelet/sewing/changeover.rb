@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+# Changeover is what it takes to make the machine ready for other work: seconds for every part that has to be
+# made otherwise. Feed, settings and threads are what the sitting reckons by; a person may say how long each
+# takes them.
+#
+#   costs = Sewing::Changeover.costs("needle" => 180)
+#   Sewing::Changeover.between({ "foot" => "carriage" }, { "foot" => "button foot" }, costs)   # => 60
+
+require_relative "../answer/refusal"
+
+module NimbleEyelet
+  module Sewing
+    module Changeover
+      # Seconds a part takes, in the order in which the parts are made ready.
+      SECONDS = { "needle" => 120, "top_thread" => 90, "bobbin" => 60, "foot" => 60, "settings" => 20, "feed" => 30 }.freeze
+      # What is made otherwise, in words.
+      PART_NAMES = { "needle" => "needle", "top_thread" => "top thread", "bobbin" => "bobbin thread", "foot" => "foot",
+                "settings" => "settings", "feed" => "feed" }.freeze
+      LONGEST = 1800
+
+      # @param own [Hash{String => Integer}] seconds as a person needs them
+      # @return [Hash{String => Integer}]
+      # @raise [Refusal] at sitting.costs.<part>
+      def self.costs(own = {})
+        Refusal.unless_valid do |check|
+          own.each do |part, seconds|
+            check.expect("sitting.costs.#{part}", seconds, SECONDS.key?(part) && seconds.is_a?(Integer) && seconds.between?(0, LONGEST),
+                         "Between 0 and 30 minutes.")
+          end
+        end
+        SECONDS.merge(own)
+      end
+
+      # @param from [Hash{String => Object}] what each part is; absent is as its owner has it
+      # @param to [Hash{String => Object}]
+      # @param costs [Hash{String => Integer}]
+      # @return [Integer] seconds
+      def self.between(from, to, costs = SECONDS) = costs.sum { |part, seconds| from[part] == to[part] ? 0 : seconds }
+    end
+  end
+end

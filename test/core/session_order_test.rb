@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+require_relative "../support/sittings"
+
+# The order of a sitting: one person, one machine, several closures.
+class SessionOrderTest < CoreTest
+  Sittings = Support::Sittings
+
+  def block(key, seconds, **more) = Sewing::WorkBlock.new(key: key, seconds: seconds, **more)
+  def chain(key, *blocks, **more) = Sewing::WorkChain.new(key: key, blocks: blocks, **more)
+
+  def test_no_order_of_a_small_sitting_ends_earlier
+    300.times do |number|
+      chains, from = Sittings.small(random)
+      found = Sewing::SessionOrder.of(chains, from: from)
+
+      assert_equal Sittings::Everything.new(chains, from).best, found.seconds, "sitting #{number}"
+      assert_predicate found, :proven?
+    end
+  end
+
+  # What is told is what happens: one thing after the other, nothing before it is dry, every block once and in its order.
+  def test_what_is_told_can_be_done_and_is_no_worse_than_plain_orders
+    25.times do
+      chains = Sittings.chains(random, random.rand(1..6))
+      found = Sewing::SessionOrder.of(chains, from: {}, most: 400)
+
+      assert_operator found.seconds, :<=, [found.one_by_one, found.by_stages].min
+      assert_operator found.bound, :<=, found.seconds
+      followed(chains, found)
+      wish = found.moments.filter_map(&:chain)
+      own = Sewing::SessionOrder.wished(chains, wish)
+
+      assert_equal found.seconds, own.seconds
+      assert_operator Sewing::SessionOrder.wished(chains, chains.flat_map { |one|
+        [one.key] * one.blocks.size
+      }).seconds, :>=, found.bound
+    end
+  end
+
+  def test_while_one_dries_the_machine_is_changed_and_the_other_sewn
+    row = { "foot" => "carriage" }
+    one = chain("cape", block("row", 600, needs: row), block("seal", 60, dries: 1200), block("open", 100))
+    other = chain("smock", block("row", 900, needs: { "foot" => "scale" }), block("open", 120))
+    found = Sewing::SessionOrder.of([one, other])
+
+    assert_equal "set cape cape set smock smock set wait cape", found.moments.map { |moment| moment.chain || moment.kind }.join(" ")
+    assert_equal [60 + 600 + 60 + 1200 + 100, 180, 60], [found.seconds, found.changing, found.waiting]
+    assert_equal 60 + 600 + 60 + 1200 + 100 + 60 + 900 + 120 + 60, found.one_by_one
+    dry = Sewing::SessionOrder.of([chain("cape", block("open", 100), dry_in: 300)], from: row)
+
+    assert_equal([["set", 0, 60], ["wait", 60, 300], ["work", 300, 400]], dry.moments.map do |moment|
+      [moment.kind, moment.from, moment.to]
+    end)
+    assert_equal([0, true], Sewing::SessionOrder.of([]).then { |none| [none.seconds, none.proven?] })
+  end
+
+  def test_what_a_changeover_takes_can_be_said
+    assert_equal 180, Sewing::Changeover.costs("needle" => 180).fetch("needle")
+    assert_equal ["sitting.costs.needle"], refused { Sewing::Changeover.costs("needle" => -1) }.keys
+    assert_equal ["sitting.costs.lamp"], refused { Sewing::Changeover.costs("lamp" => 5) }.keys
+    assert_equal 150, Sewing::Changeover.between({ "foot" => "a", "top_thread" => "x" }, { "foot" => "b" })
+  end
+
+  private
+
+  def followed(chains, found)
+    clock = 0
+    at = {}
+    dry = Hash.new(0)
+    found.moments.each do |moment|
+      assert_equal clock, moment.from
+      clock = moment.to
+      if moment.kind == "set"
+        assert_equal Sewing::Changeover.between(at, moment.needs), moment.to - moment.from
+        at = moment.needs
+      elsif moment.kind == "work"
+        work(chains, moment, at, dry)
+      end
+    end
+
+    assert_equal [found.seconds, {}], [clock, at], "and the machine is back"
+    assert_equal(chains.map { |one| one.blocks.map(&:key) }, chains.map do |one|
+      found.moments.select do |moment|
+        moment.chain == one.key
+      end.map(&:block)
+    end)
+  end
+
+  def work(chains, moment, at, dry)
+    block = chains.find { |one| one.key == moment.chain }.blocks.find { |one| one.key == moment.block }
+
+    assert_operator moment.from, :>=, dry[moment.chain]
+    assert_equal block.seconds, moment.to - moment.from
+    assert_equal block.needs, at if block.machine?
+    dry[moment.chain] = moment.to + block.dries
+  end
+end
