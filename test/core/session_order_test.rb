@@ -60,7 +60,8 @@ class SessionOrderTest < CoreTest
     assert_equal 180, Sewing::Changeover.costs("needle" => 180).fetch("needle")
     assert_equal ["sitting.costs.needle"], refused { Sewing::Changeover.costs("needle" => -1) }.keys
     assert_equal ["sitting.costs.lamp"], refused { Sewing::Changeover.costs("lamp" => 5) }.keys
-    assert_equal 150, Sewing::Changeover.between({ "foot" => "a", "top_thread" => "x" }, { "foot" => "b" })
+    assert_equal 60, Sewing::Changeover.between({ "foot" => "a", "top_thread" => "x" }, { "foot" => "b" }), "the thread stays on"
+    assert_equal 150, Sewing::Changeover.between({}, { "foot" => "b", "top_thread" => "x" })
   end
 
   private

@@ -16,6 +16,7 @@ require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "../opening/cut"
 require_relative "../opening/setting"
+require_relative "../placket/displaced"
 require_relative "../placket/layout"
 require_relative "../placket/start"
 require_relative "../recipe/density_choice"
@@ -177,11 +178,22 @@ module NimbleEyelet
 
     def laid_out
       @laid_out ||= begin
-        [Placket::Layout.of(@plan.placket, @plan.button, cut.extent(opening), width: recipe.width(opening), foot: fitted.kind,
-                                                                              sewn: @facts.holes, beginning: beginning), []]
+        [laid(run, @facts.holes), []]
       rescue Refusal => e
         [nil, e.faults]
       end
+    end
+
+    # Where a hole was cut in the wrong place the row is spaced around it, with as many holes as it had.
+    def run
+      moved = @facts.displaced
+      return @plan.placket if moved.empty?
+
+      Placket::Displaced.run(@plan.placket, laid(@plan.placket, @facts.holes_as_planned).holes, moved)
+    end
+
+    def laid(run, sewn)
+      Placket::Layout.of(run, @plan.button, cut.extent(opening), width: recipe.width(opening), foot: fitted.kind, sewn: sewn, beginning: beginning)
     end
 
     def order

@@ -11,8 +11,8 @@ module NimbleEyelet
   # One thing on a machine that can be away from neutral.
   #
   # neutral - String, what it is when nothing is moved; back - String, the step that puts it back
-  # hands_near - Boolean, hands come near the needle for it
-  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false)
+  # hands_near - Boolean, hands come near the needle for it; stays - Boolean, nobody puts it back: it is known, and that is all
+  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false)
 
   MACHINE_PARTS = [
     MachinePart.new(key: "button_in_foot", name: "button in the foot", neutral: "none", back: "Take the button out of the foot."),
@@ -37,7 +37,9 @@ module NimbleEyelet
     MachinePart.new(key: "needle", name: "needle", neutral: "your usual", back: "Fit your usual needle, or leave this " \
                                                                                 "one in knowingly.",
                     hands_near: true),
-    MachinePart.new(key: "foot", name: "presser foot", neutral: "your usual foot", back: "Fit your usual foot.", hands_near: true)
+    MachinePart.new(key: "foot", name: "presser foot", neutral: "your usual foot", back: "Fit your usual foot.", hands_near: true),
+    MachinePart.new(key: "top_thread", name: "top thread", neutral: "whatever is on it", back: "Leave the thread on.", stays: true),
+    MachinePart.new(key: "bobbin_thread", name: "bobbin", neutral: "whatever is on it", back: "Leave the bobbin in.", stays: true)
   ].to_h { |part| [part.key, part] }.freeze
 
   # part - MachinePart; now - Length or String
@@ -55,9 +57,16 @@ module NimbleEyelet
 
     # @return [Array<LedgerEntry>] in the order in which they are put back
     def entries
-      MACHINE_PARTS.each_value.filter_map { |part| LedgerEntry.new(part: part, now: state[part.key]) if state.key?(part.key) }
+      MACHINE_PARTS.each_value.filter_map do |part|
+        LedgerEntry.new(part: part, now: state[part.key]) if state.key?(part.key) && !part.stays
+      end
     end
 
-    def empty? = state.empty?
+    # @return [Boolean] whether nothing has to be put back
+    def empty? = entries.empty?
+
+    # @param changes [Hash{String => Length, String, nil}]
+    # @return [Boolean] whether all of this is so already
+    def so?(changes) = changes.all? { |part, wanted| state[part] == wanted }
   end
 end

@@ -17,7 +17,7 @@ module NimbleEyelet
       # What is made otherwise, in words.
       PART_NAMES = { "needle" => "needle", "top_thread" => "top thread", "bobbin" => "bobbin thread", "foot" => "foot",
                 "settings" => "settings", "feed" => "feed" }.freeze
-      LONGEST = 1800
+      LONGEST_CHANGEOVER = 1800
 
       # @param own [Hash{String => Integer}] seconds as a person needs them
       # @return [Hash{String => Integer}]
@@ -25,18 +25,36 @@ module NimbleEyelet
       def self.costs(own = {})
         Refusal.unless_valid do |check|
           own.each do |part, seconds|
-            check.expect("sitting.costs.#{part}", seconds, SECONDS.key?(part) && seconds.is_a?(Integer) && seconds.between?(0, LONGEST),
+            check.expect("sitting.costs.#{part}", seconds, SECONDS.key?(part) && (0..LONGEST_CHANGEOVER).cover?(seconds),
                          "Between 0 and 30 minutes.")
           end
         end
         SECONDS.merge(own)
       end
 
+      # Parts of the machine that are changed together.
+      GROUPS = { "needle" => %w[needle], "top_thread" => %w[top_thread bobbin_finger], "bobbin" => %w[bobbin_thread],
+                 "foot" => %w[foot button_in_foot],
+                 "settings" => %w[selector width length tension balance foot_pressure speed],
+                 "feed" => %w[feed_dogs cover_plate] }.freeze
+      # What nobody takes off at the end.
+      STAYS = %w[top_thread bobbin].freeze
+
+      # @param state [Hash{String => Object}] of machine parts, as a ledger has it
+      # @return [Hash{String => String}] what each group is, in one text; absent where it is as its owner has it
+      def self.needs(state)
+        GROUPS.transform_values do |parts|
+          state.values_at(*parts).join("|").delete_prefix("|")
+        end.reject { |_, text| text.delete("|").empty? }
+      end
+
       # @param from [Hash{String => Object}] what each part is; absent is as its owner has it
       # @param to [Hash{String => Object}]
       # @param costs [Hash{String => Integer}]
       # @return [Integer] seconds
-      def self.between(from, to, costs = SECONDS) = costs.sum { |part, seconds| from[part] == to[part] ? 0 : seconds }
+      def self.between(from, to, costs = SECONDS)
+        costs.sum { |part, seconds| from[part] == to[part] || (to[part].nil? && STAYS.include?(part)) ? 0 : seconds }
+      end
     end
   end
 end

@@ -12,6 +12,7 @@ require_relative "../length/length"
 require_relative "../placket/sewn_hole"
 require_relative "../swatch/swatch"
 require_relative "../value"
+require_relative "mishap"
 require_relative "step"
 
 module NimbleEyelet
@@ -30,15 +31,25 @@ module NimbleEyelet
       STEPS = %w[step hole_sewn button_sewn].freeze
 
       def step? = STEPS.include?(kind)
+
+      # @return [Mishap, nil] what went wrong
+      def mishap = kind == "mishap" ? MISHAPS[done_with[WHAT]] : nil
+
+      # @return [Length, nil] what was measured when it went wrong
+      def measured = done_with[MEASURED]
+
+      WHAT = "mishap.what"
+      MEASURED = "mishap.measured"
     end
 
     # swatches - Array<Swatches::Swatch>, oldest first; steps - Hash of key to Entry, the newest that stands
     # holes - Array<Placket::SewnHole> by place
     # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
     # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that asked for it
+    # mishaps - Array<Entry> of what went wrong, oldest first
     # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
     class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false, looked_at: [],
-                           stand_in_asked: nil)
+                           stand_in_asked: nil, mishaps: [])
       # Step of a note that says: from here on the machine that stands in sews the test holes.
       STAND_IN = "stand-in"
 
@@ -52,10 +63,27 @@ module NimbleEyelet
         looked_at, swatches = swatches(entries, withdrawn).partition(&:in_garment?)
         asked = asked(standing)
         new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing), earlier: earlier,
-            stands_in: stands_in || !asked.nil?, stand_in_asked: asked)
+            stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap))
       end
 
-      def self.steps(standing) = standing.select { |entry| entry.step? && entry.step }.to_h { |entry| [placed(entry), entry] }
+      # What a mishap makes to be done again counts only from then on.
+      def self.steps(standing)
+        standing.each_with_object({}) do |entry, steps|
+          steps[placed(entry)] = entry if entry.step? && entry.step
+          next unless entry.mishap
+
+          entry.mishap.again.each { |name| steps.delete(entry.at ? Step.key_at(name, entry.at) : name) }
+          elsewhere(entry, steps) if entry.mishap.hole == "fixed" && entry.measured
+        end
+      end
+
+      # A hole that lies elsewhere is sewn there, and nowhere else.
+      def self.elsewhere(entry, steps)
+        (Rescue::HOLE + Rescue::CUT + %w[cord]).each do |name|
+          done = steps.delete(Step.key_at(name, entry.at)) or next
+          steps[Step.key_at(name, entry.measured)] = done.with(at: entry.measured, done_with: { "hole.at" => entry.measured })
+        end
+      end
 
       def self.asked(standing) = standing.reverse.find { |entry| entry.kind == "note" && entry.step == STAND_IN }&.id
 
@@ -75,13 +103,30 @@ module NimbleEyelet
         at.is_a?(Length) ? Step.key_at(name, at) : entry.step
       end
 
-      # A hole sewn twice at one place counts as it was sewn last.
+      # A hole sewn twice at one place counts as it was sewn last; what went wrong moves it, changes it or takes it away.
       def self.holes(standing)
-        standing.select { |entry| entry.kind == "hole_sewn" }
-                .to_h { |entry| [entry.at, Placket::SewnHole.new(at: entry.at, opening: entry.opening)] }
-                .values.sort_by(&:at)
+        standing.each_with_object({}) do |entry, holes|
+          if entry.kind == "hole_sewn"
+            holes[entry.at] =
+              Placket::SewnHole.new(at: entry.at, opening: entry.opening || holes[entry.at]&.opening)
+          end
+          gone_wrong(entry, holes) if entry.mishap&.hole
+        end.values.sort_by(&:at)
       end
-      private_class_method :holes, :placed, :swatches, :steps, :asked
+
+      def self.gone_wrong(entry, holes)
+        was = holes[entry.at]
+        case entry.mishap.hole
+        when "gone" then holes.delete(entry.at)
+        when "other" then holes[entry.at] = was.with(opening: entry.measured) if was && entry.measured
+        when "fixed"
+          return unless entry.measured
+
+          holes.delete(entry.at)
+          holes[entry.measured] = Placket::SewnHole.new(at: entry.measured, opening: was&.opening || entry.opening)
+        end
+      end
+      private_class_method :holes, :placed, :swatches, :steps, :asked, :elsewhere, :gone_wrong
 
       # @param step [Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place
@@ -92,6 +137,14 @@ module NimbleEyelet
           OLDER_BUTTON.match?(entry.step) && entry.done_with["hole.button"] == step.figures["hole.button"]
         end
       end
+
+      # @return [Hash{Length => Length}] of holes cut where they should not be, from where they were planned to where they lie
+      def displaced
+        mishaps.select { |entry| entry.mishap.hole == "fixed" && entry.measured }.to_h { |entry| [entry.at, entry.measured] }
+      end
+
+      # @return [Array<Placket::SewnHole>] holes as if none had been displaced
+      def holes_as_planned = displaced.invert.then { |planned| holes.map { |hole| hole.with(at: planned.fetch(hole.at, hole.at)) } }
 
       OLDER_BUTTON = /\Abutton-\d+\z/
       private_constant :OLDER_BUTTON

@@ -28,12 +28,13 @@ module NimbleEyelet
       # @param chains [Array<WorkChain>]
       # @param from [Hash{String => Object}] what the machine is set to now, by part of Changeover::SECONDS
       # @param costs [Hash{String => Integer}] seconds a part
+      # @param first [Object, nil] key of the chain whose next block was begun, and is gone on with
       # @param most [Integer] points to look at
       # @return [SessionOrder] never later than one closure after the other, and than stage by stage
-      def self.of(chains, from: {}, costs: Changeover::SECONDS, most: SessionSearch::MOST_LABELS)
-        working(chains, from, costs) do |table, search, plain|
-          found = search.run(orders: plain, most: most)
-          [found.last, found.bound, found.labels, table]
+      def self.of(chains, from: {}, costs: Changeover::SECONDS, first: nil, most: SessionSearch::MOST_LABELS)
+        working(chains, from, costs, chains.index { |chain| chain.key == first }) do |_, search, plain|
+          found = search.run(orders: plain, first: chains.index { |chain| chain.key == first }, most: most)
+          [found.last, found.bound, found.labels]
         end
       end
 
@@ -43,17 +44,17 @@ module NimbleEyelet
       # @return [SessionOrder]
       def self.wished(chains, wish, from: {}, costs: Changeover::SECONDS)
         keys = chains.map(&:key)
-        working(chains, from, costs) do |table, search, _|
+        working(chains, from, costs) do |_, search, _|
           last = search.along(wish.map { |key| keys.index(key) })
-          [last, search.ends(last), 0, table]
+          [last, search.ends(last), 0]
         end
       end
 
-      def self.working(chains, from, costs)
+      def self.working(chains, from, costs, first = nil)
         table = SessionTable.new(chains, from, costs)
         search = SessionSearch.new(table)
-        plain = [one_after_the_other(chains), stage_by_stage(chains)]
-        last, bound, labels, = yield(table, search, plain)
+        plain = [one_after_the_other(chains), stage_by_stage(chains)].map { |order| first ? begun(order, first) : order }
+        last, bound, labels = yield(table, search, plain)
         one_by_one, by_stages = plain.map { |order| search.ends(search.plainly(order)) }
         told = SessionTelling.new(table, chains).moments(last)
         new(moments: told, seconds: search.ends(last), bound: bound, one_by_one: one_by_one, by_stages: by_stages, labels: labels,
@@ -72,7 +73,11 @@ module NimbleEyelet
         most = chains.map { |chain| chain.blocks.size }.max.to_i
         most.downto(1).flat_map { |left| chains.each_index.select { |chain| chains[chain].blocks.size >= left } }
       end
-      private_class_method :working, :one_after_the_other, :stage_by_stage
+
+      # What was begun comes first, everything else as before.
+      def self.begun(order, first) = [first] + order.dup.tap { |rest| rest.delete_at(rest.index(first)) }
+
+      private_class_method :working, :begun, :one_after_the_other, :stage_by_stage
 
       # @return [Boolean] whether no order ends earlier
       def proven? = gap.zero?

@@ -31,14 +31,16 @@ module NimbleEyelet
       end
 
       # @param orders [Array<Array<Integer>>] whole orders to be no worse than, as chain numbers
+      # @param first [Integer, nil] chain that comes first
       # @param most [Integer] points
       # @return [SessionFound]
-      def run(orders: [], most: MOST_LABELS)
+      def run(orders: [], first: nil, most: MOST_LABELS)
         start = point([0] * @table.count, @table.now, 0, @table.dry)
+        start = go(start, first, nil) if first
         @best = nil
         @ends = Float::INFINITY
         [*orders.map { |order| along(order) }, beam(start)].compact.each { |last| better(last) }
-        search(start, most)
+        finished?(start) ? found(@ends, 0) : search(start, most)
       end
 
       # The same order of blocks, the machine changed when it is best.
@@ -146,11 +148,13 @@ module NimbleEyelet
         row = @table.rows[chain]
         block = from.done[chain]
         state = row.states[block] || set || from.at
-        start = [from.clock + @table.between[from.at][state], from.ready[chain]].max
+        start = [set_at(from, state), from.ready[chain]].max
         clock = start + row.seconds[block]
         ready = with(from.ready, chain, block + 1 == row.size ? 0 : clock + row.dries[block])
         SessionPoint.new(with(from.done, chain, block + 1), state, clock, ready, chain, start, from)
       end
+
+      def set_at(from, state) = from.clock + @table.between[from.at][state]
 
       def with(numbers, place, number)
         numbers.dup.tap { |other| other[place] = number }
@@ -158,7 +162,7 @@ module NimbleEyelet
 
       def beam(start)
         level = [start]
-        level = @table.blocks.times.reduce(level) do |points, _|
+        level = (@table.blocks - start.done.sum).times.reduce(level) do |points, _|
           nexts = points.flat_map { |from| nexts(from) }
           undominated(nexts).min_by(BEAM) { |point| point.bound ||= bound(point) }
         end

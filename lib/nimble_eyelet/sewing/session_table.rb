@@ -4,6 +4,7 @@
 # numbers with what lies between any two, and the least changeovers that what is left can do with.
 
 require_relative "changeover"
+require_relative "work_chain"
 
 module NimbleEyelet
   module Sewing
@@ -17,13 +18,12 @@ module NimbleEyelet
       # @param costs [Hash{String => Integer}]
       def initialize(chains, from, costs)
         @parts = costs.keys
-        @configs = [from, {}, *chains.flat_map(&:blocks).filter_map(&:needs)].map { |needs| known(needs) }.uniq
+        @configs = WorkChain.needs(chains).unshift(from, {}).map { |needs| known(needs) }.uniq
         @between = @configs.map { |one| @configs.map { |other| Changeover.between(one, other, costs) } }
         @now, @neutral = [from, {}].map { |needs| state_of(needs) }
         @dry = chains.map(&:dry_in)
         @rows = chains.map { |chain| ChainTable.new(chain.blocks, between, neutral) { |needs| state_of(needs) } }
         @sizes = rows.map(&:size)
-        @weights = sizes.each_with_object([1]) { |size, weights| weights << (weights.last * (size + 1)) }
         @ahead = {}
       end
 
@@ -57,7 +57,7 @@ module NimbleEyelet
       # @return [Integer] one number for what is done
       def code(done)
         number = 0
-        done.each_with_index { |blocks, chain| number += blocks * @weights[chain] }
+        done.each_with_index { |blocks, chain| number = (number * (@sizes[chain] + 1)) + blocks }
         number
       end
 

@@ -39,8 +39,12 @@ module NimbleEyelet
         name = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
         Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name }, does: "Thread #{name} on top and on a full bobbin " \
                                                                                        "of the same colour.",
-                 how: "Foot up while you thread, so that it lies between the discs.", hazards: %w[power])
+                 how: "Foot up while you thread, so that it lies between the discs.", hazards: %w[power],
+                 moves: { "top_thread" => threaded(name), "bobbin_thread" => threaded(name) })
       end
+
+      # By its name too, where it has one: the colour counts.
+      def threaded(name) = @order.thread.name.empty? ? name : "#{@order.thread.name} (#{name})"
 
       def finger
         return unless @recipe.tension_move.key == "bobbin_finger"
@@ -53,7 +57,7 @@ module NimbleEyelet
       def foot
         foot = @recipe.foot.value
         Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.name }, does: "Fit the #{foot.full_name}.",
-                 how: @recipe.foot.because.first&.says, moves: foot.type.neutral ? {} : { "foot" => foot.name }, hazards: %w[power])
+                 how: @recipe.foot.because.first&.says, moves: { "foot" => foot.type.neutral ? nil : foot.name }, hazards: %w[power])
       end
 
       def settings
@@ -76,7 +80,7 @@ module NimbleEyelet
         width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
         { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "),
           "length" => @machine.length_mark(@recipe.stitch_length.value),
-          "tension" => away, "balance" => @recipe.balance_words }.compact.merge(width)
+          "tension" => away, "balance" => @recipe.balance_words }.merge(width)
       end
 
       def away

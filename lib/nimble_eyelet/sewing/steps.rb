@@ -33,13 +33,16 @@ module NimbleEyelet
         (work + put_back(ledger, order)) << note(order)
       end
 
-      def self.put_back(ledger, order)
-        ledger.entries.map do |entry|
-          forget = entry.part.key == "memory" ? " #{order.machine.forget_words.capitalize}: that is another thing than going back to the first part." : ""
-          Step.new(key: "back-#{entry.part.key}", part: BACK, does: "#{entry.part.back}#{forget}", moves: { entry.part.key => nil },
-                   symptom: "Left as it is, next week's seam is ruined.", hazards: entry.part.hands_near ? %w[power] : [])
-        end
+      # @param part [MachinePart]
+      # @param machine [Machine]
+      # @return [Step] that puts it back to neutral
+      def self.back(part, machine)
+        forget = part.key == "memory" ? " #{machine.forget_words.capitalize}: that is another thing than going back to the first part." : ""
+        Step.new(key: "back-#{part.key}", part: BACK, does: "#{part.back}#{forget}", moves: { part.key => nil },
+                 symptom: "Left as it is, next week's seam is ruined.", hazards: part.hands_near ? %w[power] : [])
       end
+
+      def self.put_back(ledger, order) = ledger.entries.map { |entry| back(entry.part, order.machine) }
 
       def self.note(order)
         Step.new(key: "note", part: BACK, does: "Note what worked, and keep the scrap with it.", hazards: order.count >= LONG_ROW ? %w[pins breaks] : %w[pins])

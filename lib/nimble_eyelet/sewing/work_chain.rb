@@ -16,6 +16,10 @@ module NimbleEyelet
     # key - Object, which closure; blocks - Array<WorkBlock> still to be done
     # dry_in - Integer, seconds from now until the first of them can begin
     class WorkChain < Value.of(:key, :blocks, dry_in: 0)
+      # @param chains [Array<WorkChain>]
+      # @return [Array<Hash>] everything the machine is needed for
+      def self.needs(chains) = chains.flat_map(&:blocks).filter_map(&:needs)
+
       # @return [Integer]
       def seconds = blocks.sum(&:seconds)
     end

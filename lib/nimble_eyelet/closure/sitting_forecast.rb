@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+# SittingForecast is what a sitting takes: minutes, thread and bobbins, and where a bobbin has to be changed so that none
+# runs out within a hole.
+#
+#   forecast = SittingForecast.of(sitting)
+#   forecast.seconds             # 5400
+#   forecast.threads.first.changes   # => [[SittingPart, 3]], before hole 3
+
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../thread/bobbin"
+require_relative "../value"
+
+module NimbleEyelet
+  # One thread over the whole sitting. name - String; top, bobbin - Length for the holes still to be sewn
+  # left - Length on the bobbin at first; full - Boolean, nobody said how much: taken as full
+  # changes - Array of [SittingPart, Integer], the hole before which the bobbin is changed
+  ThreadNeed = Value.of(:name, :top, :bobbin, :left, :full, :changes)
+
+  # seconds - Integer until the machine is back; least, most - Float, in eight of ten cases
+  # working - Hash of closure to seconds; changing, waiting - Integer; threads - Array<ThreadNeed>
+  class SittingForecast < Value.of(:seconds, :least, :most, :working, :changing, :waiting, :threads)
+    # @param sitting [Sitting]
+    # @return [SittingForecast]
+    def self.of(sitting)
+      order = sitting.order
+      hands = sitting.steps.sum(&:seconds)
+      least, most = sitting.range.map { |end_of| [order.seconds + end_of - hands, 0].max }
+      working = order.moments.select { |moment| moment.kind == "work" }.group_by(&:chain)
+      new(seconds: order.seconds, least: least, most: most, changing: order.changing, waiting: order.waiting,
+          threads: threads(sitting),
+          working: working.transform_values { |all| all.sum { |moment| moment.to - moment.from } })
+    end
+
+    # Holes in the order they are sewn, by the thread they are sewn with.
+    def self.threads(sitting)
+      holes = sitting.steps.select { |one| one.step.hole && one.part }
+      holes.group_by { |one| thread_of(one.part) }.map { |name, all| need(name, all, sitting) }
+    end
+
+    def self.thread_of(part)
+      thread = part.sheet.plan.thread
+      ["tex #{Wording.decimal(thread.tex.to_r, 2)} #{thread.fibre}", thread.name].reject(&:empty?).reverse.join(", ")
+    end
+
+    def self.need(name, holes, sitting)
+      threads = holes.map { |one| one.part.sheet.plan.thread }
+      thread = threads.find { |one| !one.bobbin.empty? } || threads.first
+      left = thread.bobbin.empty? ? Bobbin.full(thread) : Bobbin.left(thread.bobbin, thread)
+      of_holes = holes.map { |one| sitting.work(one.part.key).reckoning }
+      top, bobbin = %i[top bobbin].map { |side| of_holes.sum(Length.zero, &side) }
+      ThreadNeed.new(name: name, top: top, bobbin: bobbin, left: left, full: thread.bobbin.empty?,
+                     changes: changes(holes, left, sitting, thread))
+    end
+
+    def self.changes(holes, left, sitting, thread)
+      holes.each_with_object([]) do |one, changes|
+        wanted = sitting.work(one.part.key).reckoning.bobbin
+        if wanted > left
+          changes << [one.part, one.part.sheet.layout.holes.find { |hole| hole.at == one.step.hole.at }&.number]
+          left = Bobbin.full(thread)
+        end
+        left -= wanted
+      end
+    end
+    private_class_method :threads, :thread_of, :need, :changes
+  end
+end

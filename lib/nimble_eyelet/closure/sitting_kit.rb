@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+# SittingKit is what to lay ready before a sitting begins, from everything that is still to be done.
+#
+#   SittingKit.of(sitting).map(&:name)   # => ["universal needle 80/12", "carriage foot", …]
+
+require_relative "../answer/sentence"
+require_relative "../length/wording"
+require_relative "../sewing/work_step"
+require_relative "../thread/cord"
+require_relative "../value"
+
+module NimbleEyelet
+  # kind - String, key of SittingKit::KIT_KINDS; name - String or Sentence; lacks - String or nil, what the shelves do not have
+  KitItem = Value.of(:kind, :name, lacks: nil)
+
+  module SittingKit
+    KIT_KINDS = { "needle" => "Needles", "foot" => "Feet", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
+                  "button" => "Buttons",
+              "tool" => "Tools" }.freeze
+
+    # What a step is done with, beside the machine.
+    TOOLS = { "mark" => "ruler and what marks this cloth", "pins" => "pins or clips", "seal" => "fray liquid",
+              "punch" => "punch and block",
+              "open" => "seam ripper, two pins", "tails" => "hand needle", "stabilise" => "iron and press cloth",
+                "spacer" => "thin upright spacer",
+              "test-sew" => "scrap of the same layers", "hand-thread" => "hand needle, wax" }.freeze
+
+    # @param sitting [Sitting]
+    # @return [Array<KitItem>] each once
+    def self.of(sitting)
+      open = sitting.works.reject { |work| work.blocks.empty? }
+      open.flat_map do |work|
+        [*machine(work), *materials(work), *tools(work)]
+      end.uniq.sort_by.with_index { |item, index| [KIT_KINDS.keys.index(item.kind), index] }
+    end
+
+    def self.machine(work)
+      sheet = work.part.sheet
+      buttons = work.blocks.any? { |block| block.key == "buttons" && block.machine? }
+      [(KitItem.new(kind: "needle", name: sheet.recipe.needle.value.to_s) if sewn?(work)),
+       (KitItem.new(kind: "foot", name: sheet.recipe.foot.value.full_name) if sewn?(work)),
+       (button_foot(sheet.plan.machine) if buttons),
+       thread(sheet.plan.thread)].compact
+    end
+
+    def self.button_foot(machine)
+      owned = machine.foot("button_foot")
+      KitItem.new(kind: "foot", name: owned ? owned.full_name : "button foot",
+                  lacks: owned ? nil : "not in the box: tape or a dot of glue holds the button")
+    end
+
+    def self.thread(thread)
+      KitItem.new(kind: "thread",
+                  name: "#{thread.name.empty? ? thread.fibre : thread.name}, tex #{Wording.decimal(thread.tex.to_r,
+                                                                                                   2)}; a full bobbin of it")
+    end
+
+    def self.materials(work)
+      sheet = work.part.sheet
+      stay = sheet.recipe.stay
+      [(if stay && has?(work, "stabilise")
+          KitItem.new(kind: "stay", name: sheet.recipe.stabiliser.value.to_s, lacks: lacks(stay, sheet))
+        end),
+       (cord(sheet) if has?(work, "cord")),
+       (KitItem.new(kind: "button", name: "#{sheet.layout.holes.size} of #{button(sheet.plan.button)}") if has?(work,
+                                                                                                                "button"))].compact
+    end
+
+    def self.lacks(stay, sheet) = sheet.plan.stabilisers.include?(stay.key) ? nil : "not on the shelf"
+
+    def self.cord(sheet)
+      cord = Cord.of(sheet.plan.thread, overall: sheet.overall)
+      KitItem.new(kind: "cord", name: Sentence["%s of cord, %s for each hole", cord.length * sheet.layout.holes.size, cord.length])
+    end
+
+    def self.button(button) = button.name.empty? ? "#{button.form.noun}s" : button.name
+
+    def self.tools(work)
+      TOOLS.filter_map do |name, tool|
+        KitItem.new(kind: "tool", name: tool) if has?(work, name) && (name != "stabilise" || work.part.sheet.plan.cloth.iron?)
+      end
+    end
+
+    def self.sewn?(work) = has?(work, "sew") || has?(work, "test-sew")
+    def self.has?(work, name) = work.blocks.any? { |block| block.hands.any? { |step| Sewing::WorkStep.name(step.key) == name } }
+    private_class_method :machine, :button_foot, :thread, :materials, :lacks, :cord, :button, :tools, :sewn?, :has?
+  end
+end

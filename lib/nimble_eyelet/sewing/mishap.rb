@@ -1,0 +1,191 @@
+# frozen_string_literal: true
+
+# Mishap is the table of what goes wrong at the machine and at the cutting mat: when it can happen, what the hands do
+# now, what of the hole is done again, and what the machine and the plan are like afterwards. A machine's own manual wins.
+#
+#   Sewing::MISHAPS.fetch("thread_out").at?("sew", machine)   # => true
+
+require_relative "../value"
+
+module NimbleEyelet
+  module Sewing
+    # does - String; how - String or nil; hazards - Array<String>, keys of HAZARDS
+    # moves - Hash of machine part to its state after it
+    # asks - String or nil, "slit" when what came of it is measured with this step
+    RescueStep = Value.of(:does, how: nil, hazards: [], moves: {}, asks: nil)
+
+    # says - String, in the words of whoever it happens to; drawn - String, name of its little drawing
+    # during - Array<String> of names of steps it can happen at, nil for every step
+    # steps - Array<RescueStep>; again - Array<String>, names of the steps of this hole that are done anew afterwards
+    # moves - Hash of machine part to what it is by the mishap itself; kinds - Array<String> of machines, nil for all
+    # asks - String or nil: "place", where the hole lies really; "slit", how long it is now
+    # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
+    # afterwards - String or nil, what to think of from here on
+    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, kinds: nil, asks: nil, hole: nil,
+afterwards: nil)
+      # @param step [String] name of a step, without its hole
+      # @param machine [Machine]
+      # @return [Boolean] whether it can happen there
+      def at?(step, machine) = (during.nil? || during.include?(step)) && (kinds.nil? || kinds.include?(machine.kind))
+    end
+
+    module Rescue
+      SEWN = %w[sew test-sew].freeze
+      # From the sewing of a hole until it is opened.
+      UNCUT = %w[look cord tails tear film seal dry].freeze
+      CUT = %w[punch open].freeze
+      # Everything of a hole that is sewn over again.
+      HOLE = %w[reset place lever sew look].freeze
+
+      SWITCH_OFF = RescueStep.new(does: "Foot off the pedal. Switch the machine off.", hazards: %w[power])
+      UP = RescueStep.new(does: "Turn the wheel toward you until the needle is up.", hazards: %w[wheel])
+      CHECK = RescueStep.new(does: "Sew a scrap of the same layers before the garment.", hazards: %w[wheel])
+      STEAM = RescueStep.new(does: "Steam the place, lay a fresh stay, and mark it anew.", hazards: %w[iron],
+                             how: "Cloth that takes no iron is smoothed with the nail, from both sides.")
+      UNPICK = RescueStep.new(does: "Unpick it: cut the bobbin thread on the back at every third stitch, draw the top thread out.",
+                              how: "Leather and coated cloth are never unpicked: their holes stay.", hazards: %w[blade])
+      FINISH = [RescueStep.new(does: "Needle back into its last hole, by hand; foot down.",
+                               how: "The cloth has not moved: that is what counts.",
+                               hazards: %w[wheel]),
+                RescueStep.new(does: "Finish by plain zigzag: the bead's width and length, then a tack at length 0.",
+                               moves: { "selector" => "zigzag" }, hazards: %w[wheel])].freeze
+      ANEW = RescueStep.new(does: "Back to the first part; the same start mark.", moves: { "lever" => nil }, hazards: %w[manual],
+                            how: "Where what is sewn lies true, the whole hole goes over it; else it is unpicked first.")
+      DRY = RescueStep.new(does: "Fray liquid on the cut ends, sparingly; wait until it is dry.", hazards: %w[liquid])
+      TRY = RescueStep.new(does: "Measure the slit and put the button through.", asks: "slit")
+      OUT = RescueStep.new(does: "Needle out, bobbin out: fluff and thread ends out of the hook.", hazards: %w[power])
+      NEW_NEEDLE = RescueStep.new(does: "Fit a new needle of the same kind.", hazards: %w[power])
+      RETHREAD = RescueStep.new(does: "Thread anew, foot up; then two turns by hand.", hazards: %w[power wheel])
+    end
+
+    MISHAPS = [
+      Mishap.new(key: "lost_under_foot", says: "It stopped half way, or the foot was lifted: the cloth still lies as it was",
+                 drawn: "foot",
+                 during: Rescue::SEWN, steps: Rescue::FINISH, again: [], moves: { "memory" => nil },
+                 afterwards: "A machine that stores the length stores it again."),
+      Mishap.new(key: "lost_out", says: "It lost its place, and the cloth is out or has moved", drawn: "foot", during: Rescue::SEWN,
+                 steps: [Rescue::UP, Rescue::ANEW], again: Rescue::HOLE + %w[test-sew reset-test], moves: { "memory" => nil,
+                                                                                          "lever" => nil }),
+      Mishap.new(key: "mid_cycle", says: "It began in the middle, or the lever was up", drawn: "lever", during: Rescue::SEWN,
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil }, kinds: %w[sensing memory stepped],
+                 steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.", moves: { "lever" => nil },
+                                                    how: "A few stitches may stay under the new ones. The lever is looked at last.")]),
+      Mishap.new(key: "thread_broke", says: "The thread broke at the needle", drawn: "thread", during: Rescue::SEWN + %w[button],
+                 steps: [RescueStep.new(does: "Foot off the pedal; the presser foot stays down. Lock the machine if it can be.",
+                                        how: "Off would lose the place."),
+                         RescueStep.new(does: "Thread the last guides and the eye only, and go on.", hazards: %w[wheel]),
+                         RescueStep.new(does: "At the end close the gap of a few stitches, by narrow zigzag or by hand.",
+                                        how: "Never back by hand: a programme cannot be wound back.")]),
+      Mishap.new(key: "thread_out", says: "The thread came out further up", drawn: "thread", during: Rescue::SEWN,
+                 again: Rescue::HOLE + %w[test-sew reset-test],
+                 moves: { "lever" => nil },
+                 steps: [RescueStep.new(does: "Foot up, and thread anew from the spool.", hazards: %w[power],
+                                        how: "With the foot down the thread lies outside the discs. Lifting it loses the place."),
+                         Rescue::ANEW]),
+      Mishap.new(key: "bobbin_out", says: "The bobbin ran out, and I can reach it as it lies", drawn: "bobbin",
+                 during: Rescue::SEWN + %w[button],
+                 steps: [RescueStep.new(does: "Change the bobbin without moving the cloth or lifting the foot, and go on.",
+                                        hazards: %w[power]),
+                         RescueStep.new(does: "Hold the new bobbin against the rest of the row.",
+                                        how: "A bobbin is never changed within a hole.")]),
+      Mishap.new(key: "bobbin_under", says: "The bobbin ran out, and the cloth has to come out", drawn: "bobbin", during: Rescue::SEWN,
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, "memory" => nil },
+                 steps: [Rescue::UP, RescueStep.new(does: "Foot up, cloth out; change the bobbin.", hazards: %w[power]),
+                         Rescue::ANEW]),
+      Mishap.new(key: "jammed", says: "It jammed: thread piled up, cloth drawn down", drawn: "jam", during: Rescue::SEWN + %w[button],
+                 again: Rescue::HOLE + %w[test-sew reset-test button], moves: { "lever" => nil, "memory" => nil },
+                 steps: [Rescue::SWITCH_OFF, RescueStep.new(does: "Wheel toward you, gently, never forced; foot up.",
+                                                            hazards: %w[wheel power]),
+                         RescueStep.new(does: "A flat blade between cloth and plate: cut what holds, and lift the cloth off.",
+                                        hazards: %w[power blade]),
+                         Rescue::OUT, Rescue::NEW_NEEDLE, Rescue::RETHREAD, Rescue::CHECK],
+                 afterwards: "Tails and threading are looked at first; only then a longer stitch."),
+      Mishap.new(key: "needle_struck", says: "The needle struck or broke", drawn: "needle", during: Rescue::SEWN + %w[button place],
+                 again: %w[place lever sew look button test-sew reset-test], moves: { "lever" => nil, "memory" => nil },
+                 steps: [Rescue::SWITCH_OFF, RescueStep.new(does: "Find every piece of the needle, and count them together.",
+                                                            hazards: %w[pins]),
+                         RescueStep.new(does: "Feel plate and foot for a burr, with a stocking over the finger.", hazards: %w[power],
+                                        how: "A chipped button goes away."),
+                         Rescue::NEW_NEEDLE,
+                         RescueStep.new(does: "Turn a few stitches by hand: nothing scrapes.", hazards: %w[wheel],
+                                        how: "If it does: stop, and have it looked at. Check width, clearance and placing again.")]),
+      Mishap.new(key: "short_uncut", says: "Not cut yet, and too short", drawn: "short", during: Rescue::UNCUT,
+                 again: Rescue::HOLE, moves: { "lever" => nil },
+                 steps: [RescueStep.new(does: "Set it longer by what is missing; the same start mark, once over it.",
+                                        hazards: %w[manual]),
+                         RescueStep.new(does: "Pick the old far tack out: it lies across the slit.", hazards: %w[blade])],
+                 afterwards: "What was measured is learned."),
+      Mishap.new(key: "long_uncut", says: "Not cut yet, and too long", drawn: "long", during: Rescue::UNCUT, asks: "slit",
+                 hole: "other",
+                 steps: [RescueStep.new(does: "Sew a tack one further in, at length 0.", hazards: %w[wheel],
+                                        moves: { "selector" => "zigzag" }),
+                         RescueStep.new(does: "Pick the old end out.", hazards: %w[blade])]),
+      Mishap.new(key: "short_cut", says: "Cut, and too short by up to 2 mm", drawn: "short", during: Rescue::CUT, hole: "other",
+                 steps: [RescueStep.new(does: "Uncut to the tack? Cut the last threads first.", hazards: %w[blade]),
+                         RescueStep.new(does: "Still too short: narrow zigzag on both sides past the tack, and a new tack.",
+                                        hazards: %w[wheel],
+                                        moves: { "selector" => "zigzag" }),
+                         Rescue::DRY, RescueStep.new(does: "Cut the old tack.", hazards: %w[blade]), Rescue::TRY]),
+      Mishap.new(key: "short_much", says: "Cut, and too short by more", drawn: "short", during: Rescue::CUT, hole: "other",
+                 steps: [RescueStep.new(does: "Lengthen it by hand in buttonhole stitch; or take a thinner button.",
+                                        hazards: %w[pins]), Rescue::TRY]),
+      Mishap.new(key: "long_cut", says: "Cut, and too long: the button slips out", drawn: "long", during: Rescue::CUT, hole: "other",
+                 steps: [RescueStep.new(does: "At the quiet end draw the edges together by hand.",
+                                        how: "So that the button's seat stays.", hazards: %w[pins]),
+                         RescueStep.new(does: "Stay behind; a tack over both beads, the excess and 1 mm long.", hazards: %w[wheel],
+                                        moves: { "selector" => "zigzag" }), Rescue::TRY]),
+      Mishap.new(key: "tack_cut", says: "The tack is cut through", drawn: "cut", during: Rescue::CUT, hole: "other",
+                 steps: [Rescue::DRY, RescueStep.new(does: "Stay behind; a tack over the cut end, one stitch into sound cloth.",
+                                                     hazards: %w[wheel],
+                                                     how: "The length stays; only where the cloth is cut further, 2 to 3 mm longer.",
+                                                     moves: { "selector" => "zigzag" }), Rescue::TRY]),
+      Mishap.new(key: "bead_cut", says: "A bead is cut", drawn: "cut", during: Rescue::CUT,
+                 steps: [Rescue::DRY,
+                         RescueStep.new(does: "Catch it by hand over a strand of the same thread, or narrow zigzag 0.4.",
+                                        hazards: %w[pins])]),
+      Mishap.new(key: "place_uncut", says: "In the wrong place, not cut yet", drawn: "place", during: Rescue::UNCUT, hole: "gone",
+                 again: Rescue::HOLE, moves: { "lever" => nil },
+                 steps: [Rescue::UNPICK, Rescue::STEAM,
+                         RescueStep.new(does: "Rub the needle holes closed with the nail, from both sides.",
+                                        how: "In pile, leather and film they stay: treat the hole as cut.")]),
+      Mishap.new(key: "place_cut", says: "In the wrong place, and cut: it stays, the rest is spaced around it", drawn: "place",
+                 during: Rescue::CUT,
+                 asks: "place", hole: "fixed",
+                 steps: [RescueStep.new(does: "The old marks out; mark the rest anew, each from the top edge.",
+                                        how: "The cut hole is a fixed point of the row by now.",
+                                        hazards: %w[pins])]),
+      Mishap.new(key: "place_closed", says: "In the wrong place, and cut: I close it up", drawn: "place", during: Rescue::CUT,
+                 hole: "gone",
+                 again: Rescue::HOLE, moves: { "lever" => nil },
+                 steps: [RescueStep.new(does: "Darn it over a patch, or cover it with a tab or trim.", hazards: %w[pins],
+                                        how: "The row stays as even as it was planned; the place shows."), Rescue::STEAM]),
+      Mishap.new(key: "spilled", says: "Liquid went where it should not", drawn: "drop", during: %w[seal dry tails secure],
+                 steps: [RescueStep.new(does: "Its solvent on the scrap first; then blot, from the edge inward. No iron.",
+                                        hazards: %w[liquid])]),
+      Mishap.new(key: "ink_set", says: "A mark does not come out", drawn: "drop", during: %w[mark chalk mark-buttons rinse],
+                 steps: [RescueStep.new(does: "What takes it out is tried on the scrap first; blot, no iron: heat sets it.",
+                                        hazards: %w[liquid])]),
+      Mishap.new(key: "stay_wrong", says: "The stay is scorched, or lies wrong", drawn: "iron",
+                 during: %w[stabilise stabilise-buttons],
+                 again: %w[stabilise stabilise-buttons],
+                 steps: [RescueStep.new(does: "Warm it and peel it off while warm; a fresh one, cooler, with a press cloth.",
+                                        hazards: %w[iron])]),
+      Mishap.new(key: "cord_out", says: "The cord is pulled out", drawn: "thread", during: %w[cord look tails],
+                 steps: [RescueStep.new(does: "Thread it back with a blunt needle, before anything is cut.", hazards: %w[pins])]),
+      Mishap.new(key: "too_thick", says: "The button is too thick after all", drawn: "button", during: %w[test-open open],
+                 asks: "slit", hole: "other",
+                 steps: [RescueStep.new(does: "Decide before the next hole: another opening for the rest, or another button.")]),
+      Mishap.new(key: "not_level", says: "The fronts are not level when it is buttoned", drawn: "button",
+                 during: %w[button secure wind note],
+                 steps: [RescueStep.new(does: "Move the buttons, never the holes: cut the one that is off, and mark it anew.",
+                                        hazards: %w[blade])]),
+      Mishap.new(key: "power_gone", says: "The machine went off, or I switched it off", drawn: "plug", moves: { "memory" => nil },
+                 steps: [RescueStep.new(does: "Switch it on, needle up, and hold every dial against what is said here.",
+                                        hazards: %w[wheel manual],
+                                        how: "What it had stored may be forgotten; in the middle of a hole, its place too.")]),
+      Mishap.new(key: "something_else", says: "Something else", drawn: "question",
+                 steps: [RescueStep.new(does: "Foot off the pedal. Look before anything is pulled; note what happened.",
+                                        hazards: %w[manual power])])
+    ].to_h { |mishap| [mishap.key, mishap] }.freeze
+  end
+end

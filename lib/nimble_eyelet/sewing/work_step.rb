@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+# WorkStep is the table of steps as a sitting sees them: to which block of the work each belongs, how long it mostly
+# takes, and whether it only sets the machine, which need not be done when it is so already.
+#
+#   Sewing::WorkStep.of("open-at-24000").seconds   # => 90
+
+require_relative "../value"
+
+module NimbleEyelet
+  module Sewing
+    # name - String, key of a step without its hole; block - String, of BLOCKS; seconds - Integer
+    # each - Boolean, seconds are for every hole; sets - Boolean, it only sets the machine
+    class WorkStep < Value.of(:name, :block, :seconds, each: false, sets: false)
+      # @param key [String] of a Step
+      # @return [String]
+      def self.name(key) = key[/\A[a-z-]+?(?=-at-\d|\z)/]
+
+      # @param key [String] of a Step; what is done to a hole may be called as what is done once
+      # @return [WorkStep]
+      def self.of(key) = name(key).then { |name| (WORK_STEPS["#{name} of a hole"] if key != name) || WORK_STEPS.fetch(name) }
+    end
+
+    # Blocks of the work on one closure, in their order; the last one is the machine's.
+    BLOCKS = { "stay" => "Stays and cord", "row" => "Test and row", "seal" => "Tails and seal", "open" => "Open and mark",
+               "buttons" => "Buttons and secure", "end" => "Machine back, and note it" }.freeze
+
+    # Seconds as they mostly are: placing and reset about a minute a hole, opening one and a half, a button three.
+    # What the needle takes comes on top of that from the stitches.
+    WORK_STEPS = {
+      "stay" => { "cord" => [60, :each], "stabilise" => [60, :each], "stabilise-buttons" => [30, :each] },
+      "row" => { "needle" => [120, :sets], "thread" => [150, :sets], "finger" => [30, :sets], "foot" => [60, :sets],
+                 "settings" => [20, :sets],
+                 "pressure" => [10, :sets], "speed" => [5, :sets], "clamp" => [30, :sets], "test-sew" => [60], "watch" => [60],
+                   "test-open" => [120],
+                 "accept" => [60], "reset-test" => [15], "try-on" => [180], "mark" => [40, :each], "chalk" => [30, :each],
+                   "pins" => [30],
+                 "reset" => [15], "place" => [35], "lever" => [10], "sew" => [5], "look" => [30],
+                 "cord of a hole" => [60] },
+      "seal" => { "tails" => [60, :each], "tear" => [20, :each], "film" => [30, :each], "seal" => [20, :each] },
+      "open" => { "dry" => [10], "punch" => [30], "open" => [90], "mark-buttons" => [30, :each] },
+      "buttons" => { "hand-thread" => [60], "button-foot" => [60, :sets], "feed-off" => [30, :sets], "button-width" => [20, :sets],
+                     "spacer" => [20],
+                     "button" => [180], "wind" => [60, :each], "secure" => [60, :each], "rinse" => [120] },
+      "end" => { "note" => [60] }
+    }.flat_map do |block, rows|
+      rows.map do |name, (seconds, *said)|
+        WorkStep.new(name: name, block: block, seconds: seconds, each: said.include?(:each), sets: said.include?(:sets))
+      end
+    end.to_h { |row| [row.name, row] }.freeze
+  end
+end

@@ -1,0 +1,200 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+require_relative "../support/at_the_table"
+
+# Several closures on one machine in one go, and what goes wrong meanwhile.
+class SittingTest < CoreTest
+  def table(plans, ledger = Ledger.empty) = Support::AtTheTable.new(plans, ledger) { |changes, facts| sheet(facts: facts, **changes) }
+
+  SMOCK = {}.freeze
+  def pyjamas(**more) = { thread: thread(tex: 40, name: "cream"), recipe: Recipes::Overrides.new(stitch_width: mm(5)), **more }
+  def cape = { cloth: cloth(kind: "heavy_woven", weight: 320, thickness: mm(0.8)) }
+  def three = { smock: SMOCK, pyjamas: pyjamas, cape: cape }
+  def keys(steps) = steps.map { |one| one.step.key }
+
+  def test_everything_is_done_once_the_machine_is_back_and_no_closure_is_left_open
+    at = table(three)
+    planned = at.sitting.steps.size
+    at.work
+
+    assert_empty at.sitting.steps
+    assert_predicate at.ledger, :empty?
+    three.each_key do |key|
+      assert_nil sheet(facts: at.facts(key), **three.fetch(key)).progress.next_key, "#{key}: its own page says so too"
+    end
+    assert_operator at.count, :>=, planned
+  end
+
+  # Whatever is left over at any moment can be done, and everything in it is needed.
+  def test_what_is_so_already_is_not_asked_again_and_what_comes_next_is_not_put_back
+    at = table({ smock: SMOCK, other: SMOCK })
+    found = keys(at.sitting.steps)
+
+    assert_equal [1, 1, 1], %w[needle thread button-foot].map { |key| found.count(key) }, "the same needle, thread and foot for both"
+    assert_operator found.count("foot"), :<=, 2
+    assert_equal ["back-foot"], found.grep(/back-foot/)
+    set = table({ smock: SMOCK }, ledger_after(sheet.progress.steps.select { |step| %w[needle thread foot].include?(step.key) }))
+
+    assert_empty keys(set.sitting.steps) & %w[needle thread]
+    also = set.sitting.steps.flat_map { |one| one.also.map { |_, step| step.key } }
+
+    assert_includes also, "needle", "and is kept as done"
+    away = table({ smock: SMOCK }, Ledger.empty.changed("cover_plate" => "on", "memory" => mm(30)))
+
+    assert_equal %w[back-memory back-cover_plate], keys(away.sitting.steps).grep(/back-/).first(2),
+                 "what somebody else left is put back first"
+    refute_includes keys(table({ smock: SMOCK }, Ledger.empty.changed("top_thread" => "x")).sitting.steps), "back-top_thread"
+  end
+
+  def test_the_order_is_that_of_the_search_and_can_be_wished_otherwise
+    at = table(three)
+    found = at.sitting
+
+    assert_operator found.order.seconds, :<=, [found.order.one_by_one, found.order.by_stages].min
+    wish = three.keys.flat_map { |key| %w[stay row seal open buttons].map { |block| [key, block] } }
+    wished = at.sitting(wish: wish)
+
+    assert_equal wish.map(&:first), wished.order.moments.filter_map(&:chain)
+    assert_operator wished.wish_costs, :>, 600, "one garment after the other waits for what dries"
+    at.work(most: 8)
+
+    assert_empty at.sitting(wish: wish).steps.map { |one| one.part&.key } - [*three.keys, nil]
+    assert_equal 0, at.sitting(wish: wish.first(2)).order.moments.count { |moment|
+      moment.kind == "work"
+    } - at.sitting.order.moments.count { |moment|
+      moment.kind == "work"
+    }
+  end
+
+  # A row that was begun is gone on with, and what was sealed a while ago is dry the sooner.
+  def test_a_sitting_goes_on_where_it_was_left
+    at = table(three)
+    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("lever")
+    part = at.sitting.steps.first.part
+
+    assert_equal(["lever", part], at.sitting.steps.first.then { |one| [Sewing::WorkStep.name(one.step.key), one.part] })
+    one = table({ smock: SMOCK })
+    one.work(most: 1) until one.sitting.steps.first.step.key == "dry"
+    waits = one.sitting.order.moments.find { |moment| moment.kind == "wait" }
+
+    assert_operator waits.to, :<=, Sitting::DRYING
+    assert_nil(one.sitting(drying: 0).order.moments.find { |moment| moment.kind == "wait" })
+  end
+
+  def test_the_forecast_tells_thread_bobbins_and_how_sure_it_is
+    at = table(three.merge(smock: { thread: thread(bobbin: "2 m") }))
+    forecast = SittingForecast.of(at.sitting)
+    smock = forecast.threads.find { |need| need.left == mm(2000) }
+
+    assert_equal 2, forecast.threads.size
+    assert_operator forecast.least, :<, forecast.seconds
+    assert_operator forecast.most, :>, forecast.seconds
+    holes = smock.changes.map(&:last)
+
+    refute_empty holes
+    first = at.sitting.steps.select do |one|
+      one.step.hole && one.part.key != :pyjamas
+    end.index do |one|
+      one.part == smock.changes[0][0] && one.step.hole.at == hole_at(one,
+                                                                     holes[0])
+    end
+
+    assert_operator at.sitting.work(:smock).reckoning.bobbin * first, :<=, mm(2000), "never within a hole"
+    assert_equal ["button foot", "carriage foot"], SittingKit.of(at.sitting).select { |item|
+      item.kind == "foot"
+    }.map(&:name).sort.uniq
+    assert_includes SittingKit.of(table({ one: { machine: machine("stepped") } }).sitting).filter_map(&:lacks).join, "not in the box"
+  end
+
+  def test_pace_is_the_middle_of_what_was_seen_drawn_to_what_is_usual
+    pace = Sewing::Pace.of("place" => [60, 62, 64, 4000], "open" => [5000])
+
+    assert_in_delta ((3 * 62) + (3 * 35)) / 6.0, pace.seconds("place", 35)
+    assert_in_delta 90.0, pace.seconds("open", 90), 0.001, "a telephone that rang is none"
+    narrow, wide = [Sewing::Pace.of("place" => [50] * 40), Sewing::Pace.usual].map do |one|
+      one.range([["place",
+                  50]] * 10).then do |least, most|
+        most - least
+      end
+    end
+
+    assert_operator narrow, :<, wide
+  end
+
+  # From every step of every machine kind, with whatever can happen there: the way out is told first, what has to be done
+  # again is there, and the machine is back in the end.
+  def test_there_is_a_way_out_of_everything
+    pairs = CoreValues::MACHINES.keys.sum { |kind| walked(kind) }
+
+    assert_operator pairs, :>, 500
+  end
+
+  def test_a_hole_in_the_wrong_place_that_is_cut_stays_and_the_rest_is_spaced_around_it
+    at = table({ smock: SMOCK })
+    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("open")
+    one = at.sitting.steps.first
+    place = one.step.figures["hole.at"]
+    at.went_wrong(one, "place_cut", measured: place - mm(12))
+    found = sheet(facts: at.facts(:smock))
+
+    assert_includes found.layout.holes.select(&:sewn).map(&:at), place - mm(12)
+    refute_includes found.layout.holes.map(&:at), place
+    assert_equal 7, found.layout.holes.size
+    rescue_step = at.sitting.steps.first
+
+    assert_match(/Kept at 528 mm, the gaps run from .* Closed up and sewn again they run from/, rescue_step.step.how.to_s)
+    at.work
+
+    assert_empty at.sitting.steps
+  end
+
+  def test_a_grown_hole_says_what_it_does_with_this_button_and_which_it_would_need
+    at = table({ smock: SMOCK })
+    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("open")
+    one = at.sitting.steps.first
+    at.went_wrong(one, "too_thick", measured: mm(27))
+    said = at.sitting.steps.first.step.how.to_s
+
+    assert_match(/27 mm is too long for this button: it slips out. One of (\S+) mm across/, said)
+    wider = said[/One of (\S+) mm across/, 1].to_f
+
+    assert_equal "snug", sheet(button: button(diameter: mm(wider), thickness: mm(3 * wider / 18))).cut.passing.verdict(mm(27)).words
+    assert_equal [mm(27)], sheet(facts: at.facts(:smock)).layout.holes.select { |hole|
+      hole.at == one.step.figures["hole.at"]
+    }.map(&:opening)
+  end
+
+  private
+
+  def hole_at(one, number) = one.part.sheet.layout.holes.find { |hole| hole.number == number }.at
+
+  def walked(kind)
+    changes = { machine: machine(kind), placket: run_of(run_length: mm(200), count: 2) }
+    at = table({ smock: changes })
+    pairs = 0
+    while (one = at.sitting.steps.first)
+      (one.part ? one.mishaps : []).each do |mishap|
+        pairs += 1
+        wrong(at, one, mishap, "#{kind} #{one.step.key} #{mishap}")
+      end
+      at.done(one)
+    end
+
+    assert_predicate at.ledger, :empty?, kind
+    pairs
+  end
+
+  def wrong(at, one, mishap, where)
+    after = at.dup
+    row = Sewing::MISHAPS.fetch(mishap)
+    measured = { "slit" => mm(25), "place" => (one.step.figures["hole.at"] || mm(100)) - mm(4) }[row.asks]
+    after.went_wrong(one, mishap, measured: measured)
+    left = after.sitting.steps
+    steps = left.take_while { |step| step.block == "rescue" }
+
+    assert_equal row.steps.map(&:does), steps.map { |step| step.step.does }, where
+    assert left.all? { |step| step.part.nil? || step.ledger.state.keys.all? { |part| MACHINE_PARTS.key?(part) } }, where
+    assert_predicate left.last.ledger, :empty?, where
+  end
+end

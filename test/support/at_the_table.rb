@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module NimbleEyelet
+  module Support
+    # What somebody does at the table: every step entered as it is given out.
+    class AtTheTable
+      attr_reader :ledger
+
+      def initialize(plans, ledger = Ledger.empty, &sheet)
+        @plans = plans
+        @entries = plans.keys.to_h { |key| [key, []] }
+        @ledger = ledger
+        @sheet = sheet
+        @clock = Time.utc(2026, 3, 14, 9)
+      end
+
+      def sitting(**more)
+        parts = @plans.map do |key, plan|
+          SittingPart.new(key: key, name: key.to_s, garment: "garment", sheet: @sheet.call(plan, facts(key)))
+        end
+        Sitting.of(parts, ledger: @ledger, now: @clock, **more)
+      end
+
+      def initialize_copy(other)
+        super
+        @entries = @entries.transform_values(&:dup)
+      end
+
+      def facts(key) = Sewing::Facts.of(@entries.fetch(key))
+      def count = @entries.values.sum(&:size)
+
+      # @param one [SittingStep]
+      def done(one, seconds = 60)
+        @clock += seconds
+        one.also.each { |part, step| enter(part.key, step) }
+        one.part ? enter(one.part.key, one.step) : @ledger = @ledger.changed(one.step.moves)
+      end
+
+      def went_wrong(one, mishap, measured: nil)
+        row = Sewing::MISHAPS.fetch(mishap)
+        with = { "mishap.what" => mishap, "mishap.measured" => measured }.compact
+        add(one.part.key, kind: "mishap", step: one.step.key, at: one.step.figures["hole.at"], done_with: with, moves: row.moves)
+      end
+
+      # @param most [Integer] steps, each taken from what is left then
+      def work(most: 1000)
+        most.times do
+          one = sitting.steps.first or break
+          done(one)
+        end
+      end
+
+      private
+
+      def enter(key, step)
+        add(key, kind: step.hole ? "hole_sewn" : "step", step: step.key, at: step.hole&.at, opening: step.hole&.opening,
+            done_with: step.figures,
+                 moves: step.moves)
+      end
+
+      def add(key, moves:, **entry)
+        @entries.fetch(key) << Sewing::Entry.new(id: format("%08x", count), happened_at: @clock, moves: moves, **entry)
+        @ledger = @ledger.changed(moves)
+      end
+    end
+  end
+end
