@@ -5,4 +5,6 @@
 require_relative "app/http/web"
 
 url = ENV.fetch("DATABASE_URL")
-run NimbleEyelet::Http::Web.application(db: NimbleEyelet::Store::Database.connect(url), aside: NimbleEyelet::Store::Database.aside(url))
+live = NimbleEyelet::Http::Live.new(url)
+run NimbleEyelet::Http::Web.application(db: NimbleEyelet::Store::Database.connect(url), aside: NimbleEyelet::Store::Database.aside(url),
+                                             live: live)

@@ -13,7 +13,7 @@ module NimbleEyelet
   module Form
     class JournalForm
       # Kinds that can be entered by now.
-      KINDS = %w[swatch step note withdrawal hole_sewn].freeze
+      KINDS = %w[swatch step note withdrawal hole_sewn mishap machine_part].freeze
       UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       LENGTH = /\A-?\d{1,5}(\.\d{1,6})?\z/
       LONGEST_NOTE = 500
@@ -37,8 +37,8 @@ module NimbleEyelet
         raise Refusal.field("journal.kind", kind, "This cannot be entered.") unless KINDS.include?(kind)
 
         Sewing::Entry.new(id: id.downcase, kind: kind, happened_at: happened(body), about: body["about"]&.downcase, step: body["step"],
-                          at: place("at", body["at"]), opening: place("opening", body["opening"]),
-                          done_with: values("with", body["with"]), moves: moves(body["moves"]), note: note(body),
+                          at: place("at", body["at"]), opening: opening(kind, body),
+                          done_with: done_with(kind, body), moves: moves(body["moves"]), note: note(body),
                           swatch: kind == "swatch" ? swatch(body) : nil)
       end
 
@@ -62,6 +62,29 @@ module NimbleEyelet
         @now - (sent - happened).clamp(0, LONGEST_WAIT)
       rescue ArgumentError
         raise Refusal.field("journal.happened_at", body["happened_at"].to_s[0, 40], "Write a time such as 2026-11-25T12:00:00Z.")
+      end
+
+      # A hole whose slit was measured is as long as that.
+      def opening(kind, body)
+        measured = kind == "hole_sewn" && typed(body)
+        measured || place("opening", body["opening"])
+      end
+
+      # What went wrong, and what was measured then.
+      def done_with(kind, body)
+        with = values("with", body["with"])
+        return with unless kind == "mishap"
+
+        what = with[Sewing::Entry::WHAT]
+        raise Refusal.field("journal.with", what.to_s[0, 40], "Nobody knows this mishap.") unless Sewing::MISHAPS.key?(what)
+
+        { **with, Sewing::Entry::MEASURED => typed(body) }.compact
+      end
+
+      # @return [Length, nil] as it was measured
+      def typed(body)
+        text = body["measured"].to_s.strip
+        text.empty? ? nil : Typing::Notation.read(text, unit: @unit, field: "journal.measured")
       end
 
       def place(name, text)

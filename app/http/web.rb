@@ -20,6 +20,7 @@ require_relative "../route/measure"
 require_relative "../route/photo"
 require_relative "../route/print"
 require_relative "../route/shelf"
+require_relative "../route/sitting"
 require_relative "../route/stash"
 require_relative "../route/stitch"
 require_relative "../route/swatch"
@@ -33,6 +34,7 @@ require_relative "database_failure"
 require_relative "exchange"
 require_relative "front_end"
 require_relative "guards"
+require_relative "live"
 
 module NimbleEyelet
   module Http
@@ -55,6 +57,7 @@ module NimbleEyelet
 
       register Route::WorkroomRoutes
       register Route::JournalRoutes
+      register Route::SittingRoutes
       register Route::MeasureRoutes
       register Route::ClosureRoutes
       register Route::PrintRoutes
@@ -75,8 +78,9 @@ module NimbleEyelet
       # @param caliper [Device::Gauge, nil]
       # @param clock [#call] gives the time
       # @param album [Store::Album, nil] where photos lie
+      # @param live [Live, nil] that tells screens what happens
       # @return [#call] Rack application
-      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now }, album: nil)
+      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now }, album: nil, live: nil)
         permitted = host_authorization[:permitted_hosts] + hosts
         app = Class.new(self) do
           set :db, db
@@ -87,17 +91,18 @@ module NimbleEyelet
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end
-        guarded(app, log)
+        guarded(app, log, live, db)
       end
 
       # Where photos lie unless something else is said.
       PHOTOS = File.join(ENV.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "photos")
 
-      def self.guarded(app, log)
+      def self.guarded(app, log, live, db)
         Rack::Builder.new do
           use Guards::Log, log
           use Guards::Headers
           use Guards::Failures, log
+          use Live::Door, live, db
           use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
           use Rack::ConditionalGet
           use Rack::ETag

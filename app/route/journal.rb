@@ -34,19 +34,20 @@ module NimbleEyelet
         end
 
         # What was measured is typed in the unit of its closure.
-        def unit_of_entry = (closures.unit_of(body_hash["closure"]) if body_hash["kind"] == "swatch") || workroom.unit
+        def unit_of_entry = (closures.unit_of(body_hash["closure"]) if body_hash["measured"]) || workroom.unit
 
         # A withdrawal belongs where the entry belongs that it is about.
         def belongs_to(entry)
           unless entry.kind == "withdrawal"
-            raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body_hash["closure"]
+            alone = entry.kind == "machine_part" && body_hash["machine"]
+            raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body_hash["closure"] || alone
 
             return { closure_id: body_hash["closure"], machine_id: body_hash["machine"] }
           end
           about = entry.about && journal.find(entry.about)
           raise Store::Missing if about.nil? || about[:kind] == "withdrawal"
 
-          { closure_id: about[:closure_id] }
+          { closure_id: about[:closure_id], machine_id: about[:machine_id] }
         end
       end
     end

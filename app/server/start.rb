@@ -9,6 +9,7 @@ require "puma/configuration"
 require "puma/launcher"
 require_relative "../device/gauge"
 require_relative "../http/guards"
+require_relative "../http/live"
 require_relative "../http/web"
 require_relative "../problem"
 require_relative "../store/database"
@@ -61,6 +62,7 @@ module NimbleEyelet
       rescue Interrupt
         0
       ensure
+        @live&.close
         @stand_in&.close
         @cluster&.stop
       end
@@ -82,7 +84,8 @@ module NimbleEyelet
         Store::Database.migrate(db)
         Store::WasteBasket.empty(db)
         puts "Filled in the sample workroom." if Store::Sample.new(db).first
-        app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in))
+        @live = Http::Live.new(url)
+        app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live)
         watch if @cluster
         launcher(app) { [db, aside].each(&:disconnect) }.run
       ensure

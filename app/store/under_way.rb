@@ -37,6 +37,19 @@ module NimbleEyelet
          WHERE m.workroom_id = :workroom AND m.removed_at IS NULL GROUP BY m.id, m.name ORDER BY m.name
       SQL
 
+      # A sitting that goes on. begun_at - Time; closures - Array<String>, their names
+      SittingOpen = Value.of(:id, :machine_id, :machine, :begun_at, :closures)
+
+      SITTINGS = <<~SQL
+        SELECT s.id, s.machine_id, m.name AS machine, s.begun_at,
+          (SELECT json_agg(g.name || ': ' || c.name ORDER BY l.place) FROM sitting_closures l
+             JOIN closures c ON c.workroom_id = l.workroom_id AND c.id = l.closure_id AND c.removed_at IS NULL
+             JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+            WHERE l.workroom_id = s.workroom_id AND l.sitting_id = s.id)::text AS closures
+          FROM sittings s JOIN machines m ON m.workroom_id = s.workroom_id AND m.id = s.machine_id
+         WHERE s.workroom_id = :workroom AND s.ended_at IS NULL ORDER BY s.begun_at DESC
+      SQL
+
       # A machine as it stands. ledger - Ledger
       MachineLeft = Value.of(:id, :name, :ledger)
 
@@ -52,12 +65,19 @@ module NimbleEyelet
         @scope.ask(:under_way, LATEST, most: MOST).map { |row| kept.find(row[:id]) }
       end
 
+      # @return [Array<SittingOpen>] the newest first
+      def sittings
+        @scope.ask(:sittings_open, SITTINGS).map do |row|
+          SittingOpen.new(**row.slice(:id, :machine_id, :machine, :begun_at), closures: JSON.parse(row[:closures] || "[]"))
+        end
+      end
+
       # @return [Array<MachineLeft>] that are not as their owner has them
       def machines
         @scope.ask(:machines_away, AWAY).map do |row|
           state = PlainValue.load_all(JSON.parse(row[:state]))
           MachineLeft.new(id: row[:id], name: row[:name], ledger: Ledger.empty.changed(state))
-        end
+        end.reject { |machine| machine.ledger.empty? }
       end
     end
   end

@@ -92,9 +92,13 @@ module NimbleEyelet
 
       # @return [Array<Hash>] garments that have closures, with these: id, name, closures
       def garments
-        closures = @scope.standing(:closures).order(:name, :id).select(:id, :name, :garment_id).all.group_by { |row| row[:garment_id] }
+        closures = @scope.standing(:closures).order(:name, :id).select(:id, :name, :garment_id, :machine_id).all.group_by do |row|
+          row[:garment_id]
+        end
         @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
-          { id: row[:id], name: row[:name], closures: closures.fetch(row[:id]).map { |closure| closure.slice(:id, :name) } }
+          { id: row[:id], name: row[:name], closures: closures.fetch(row[:id]).map do |closure|
+            closure.slice(:id, :name, :machine_id)
+          end }
         end
       end
 

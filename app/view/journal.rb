@@ -25,6 +25,8 @@ module NimbleEyelet
         when "swatch" then swatch(entry.swatch)
         when "step" then step(entry, present)
         when "button_sewn" then Sentence["Button at %s sewn on.", entry.at]
+        when "mishap" then "Went wrong: #{entry.mishap&.says || entry.step}."
+        when "machine_part" then "On the machine: #{entry.step.to_s.tr('-_', ' ')}."
         when "note" then entry.step == Sewing::Facts::STAND_IN ? "From here on the machine that stands in sews." : "Noted."
         else "Noted."
         end
@@ -36,7 +38,11 @@ module NimbleEyelet
           label = Figures.label(path)
           "#{label} #{Figures.shown(path, value, present)}" if label
         end
-        "Done: #{[entry.step[/\A[a-z-]+?(?=-at-|\z)/].tr('-', ' '), *figures].join(', ')}."
+        "Done: #{[called_step(entry.step), *figures].join(', ')}."
+      end
+
+      def self.called_step(key)
+        key.sub(/-at-\d+\z/, "").sub(/\Arescue-\h{8}-/, "rescue, step ").tr("-_", " ")
       end
 
       def self.hole(entry)
@@ -56,7 +62,7 @@ module NimbleEyelet
 
         swatch.again ? "test hole looked at again" : "test hole"
       end
-      private_class_method :called, :says, :step, :hole, :swatch
+      private_class_method :called, :called_step, :says, :step, :hole, :swatch
     end
   end
 end

@@ -42,6 +42,9 @@ module NimbleEyelet
       end
 
       # What is handed back when the step is done.
+      #
+      # @param step [Sewing::Step]
+      # @return [Hash]
       def self.enter(step)
         { kind: step.hole ? "hole_sewn" : "step", step: step.key, at: step.hole && Field.decimal(step.hole.at),
           opening: step.hole&.opening && Field.decimal(step.hole.opening), with: PlainValue.dump_all(step.figures),
@@ -52,7 +55,7 @@ module NimbleEyelet
         was, now = [difference.was, difference.now].map { |value| Figures.shown(difference.figure, value, present) }
         "#{Figures.label(difference.figure)}: done with #{was}, the plan says #{now}"
       end
-      private_class_method :step, :enter, :outdated
+      private_class_method :step, :outdated
     end
   end
 end

@@ -53,7 +53,8 @@ module NimbleEyelet
 
       # @return [String] address of a real server in this process
       def serve(port: 0)
-        @server = Puma::Server.new(app(caliper: caliper), nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
+        @live = Http::Live.new(@db.uri)
+        @server = Puma::Server.new(app(caliper: caliper, live: @live), nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
         bound = @server.add_tcp_listener("127.0.0.1", port).addr[1]
         @server.run
         "http://127.0.0.1:#{bound}"
@@ -69,6 +70,7 @@ module NimbleEyelet
 
       # Stops the server as a crash would look from outside.
       def stop_serving
+        @live&.close
         @server&.stop(true)
         @server = nil
       end

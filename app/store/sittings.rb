@@ -1,0 +1,198 @@
+# frozen_string_literal: true
+
+# Sittings keeps which closures are sewn in one go on which machine, in what order somebody wants them, and what a
+# changeover takes them. How far a sitting has come is in the journal.
+#
+#   sittings.begin([3, 7])    # => Sitting record
+#   sittings.find(1).sitting  # => NimbleEyelet::Sitting, worked out
+
+require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/plain_value"
+require_relative "closures"
+require_relative "errors"
+
+module NimbleEyelet
+  module Store
+    # A sitting as it is kept, with what it is worked out from.
+    #
+    # closures - Array<Closure> in it, in the order they were laid ready; waiting - those of them that cannot be sewn yet
+    # sitting - NimbleEyelet::Sitting of the others; last - Array<Hash> of entry ids done last and what they say
+    class SittingRecord < Value.of(:id, :revision, :machine, :begun_at, :ended_at, :drying, :own_costs, :wish, :closures, :waiting,
+                                   :sitting, :last)
+      # @return [Hash{String => Integer}]
+      def costs = Sewing::Changeover.costs(own_costs)
+    end
+
+    class Sittings
+      # Steps that one person did one after the other in one sitting, and how long after the one before.
+      DURATIONS = <<~SQL
+        SELECT name, seconds FROM (
+          SELECT regexp_replace(j.step_key, '-at-[0-9]+$', '') AS name, j.happened_at,
+            extract(epoch FROM j.happened_at - lag(j.happened_at) OVER (PARTITION BY j.device,
+                                                                        j.data->'with'->>'sitting.id' ORDER BY j.happened_at))::float AS seconds
+          FROM journal j
+          WHERE j.workroom_id = :workroom AND j.data->'with' ? 'sitting.id' AND NOT j.imported
+            AND j.happened_at > now() - interval '2 years' ORDER BY j.happened_at DESC LIMIT 4000) d
+        WHERE seconds BETWEEN 1 AND 3600 AND name IS NOT NULL
+      SQL
+
+      STATE = <<~SQL
+        SELECT DISTINCT ON (v.part) v.part, v.state::text AS state FROM moves v
+         WHERE v.workroom_id = :workroom AND v.machine_id = :machine
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+         ORDER BY v.part, v.happened_at DESC, v.seq DESC
+      SQL
+
+      # What was done last in a sitting: everything entered at one moment.
+      LAST = <<~SQL
+        SELECT j.id, j.step_key, j.happened_at FROM journal j
+         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :sitting AND j.kind <> 'withdrawal'
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
+         ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
+      SQL
+
+      # More closures than anybody sews in one go.
+      MOST = 12
+
+      # @param workroom [Workroom]
+      # @param now [Time]
+      def initialize(workroom, now: Time.now)
+        @workroom = workroom
+        @scope = workroom.scope
+        @now = now
+      end
+
+      # @return [Array<Hash>] id, machine_id and begun_at of those that are not ended, the newest first
+      def open = @scope[:sittings].where(ended_at: nil).reverse(:begun_at).select(:id, :machine_id, :begun_at).all
+
+      # @param ids [Array<Integer>] of closures
+      # @return [SittingRecord]
+      # @raise [Missing]
+      # @raise [Refusal] when they are not sewn on one machine, or a sitting on it goes on
+      def begin(ids)
+        id = @scope.transaction do
+          rows = of_one_machine(ids)
+          machine = rows.first[:machine_id]
+          costs = @scope[:sittings].where(machine_id: machine).reverse(:begun_at).get(:costs_s) || {}
+          made = @scope[:sittings].returning(:id).insert(workroom_id: @scope.workroom_id, machine_id: machine,
+                                                         costs_s: Sequel.pg_jsonb_wrap(costs.to_h))
+          lay_ready(made.first[:id], ids)
+          made.first[:id]
+        end
+        find(id)
+      rescue Sequel::UniqueConstraintViolation
+        raise Refusal.field("sitting.closures", ids.join(", "),
+                            "A sitting on this machine goes on already: go on with that one, or add this closure to it.")
+      end
+
+      # @param id [Integer]
+      # @return [SittingRecord]
+      # @raise [Missing]
+      def find(id)
+        row = @scope[:sittings].where(id: id).first or raise Missing
+        kept = Closures.new(@workroom)
+        ids = @scope[:sitting_closures].where(sitting_id: id).order(:place).select_map(:closure_id)
+        standing = @scope.standing(:closures).where(id: ids, machine_id: row[:machine_id]).select_map(:id)
+        record(row, (ids & standing).map { |closure| kept.find(closure) })
+      end
+
+      # @param id [Integer]
+      # @param revision [Integer] the one the person saw
+      # @param closures [Array<Integer>, nil] that are in it from now on
+      # @param drying [Integer, nil] seconds; costs - Hash or nil; wish - Array or nil
+      # @return [SittingRecord]
+      # @raise [Missing, Stale, Refusal]
+      def change(id, revision:, closures: nil, drying: nil, costs: nil, wish: nil)
+        Sewing::Changeover.costs(costs || {})
+        @scope.transaction do
+          values = { drying_s: drying, costs_s: costs && Sequel.pg_jsonb_wrap(costs),
+wish: wish && Sequel.pg_jsonb_wrap(wish) }.compact
+          changed = @scope[:sittings].where(id: id, revision: revision, ended_at: nil).update(values.merge(revision: revision + 1))
+          raise Stale, find(id) if changed.zero?
+
+          laid_ready_anew(id, closures) if closures
+        end
+        find(id)
+      end
+
+      # It is over; what the machine is set to stays in the journal.
+      #
+      # @return [SittingRecord]
+      # @raise [Missing, Stale]
+      def end(id, revision:)
+        changed = @scope[:sittings].where(id: id, revision: revision, ended_at: nil)
+                                   .update(ended_at: Sequel.function(:clock_timestamp), revision: revision + 1)
+        raise Stale, find(id) if changed.zero?
+
+        find(id)
+      end
+
+      private
+
+      def of_one_machine(ids, machine = nil)
+        raise Refusal.field("sitting.closures", "", "Choose one to #{MOST} closures.") unless ids.uniq.size.between?(1, MOST)
+
+        rows = @scope.standing(:closures).where(id: ids).select(:id, :name, :machine_id).all
+        raise Missing if rows.size < ids.uniq.size
+
+        machine ||= rows.find { |row| row[:id] == ids.first }[:machine_id]
+        other = rows.find { |row| row[:machine_id] != machine }
+        if other
+          raise Refusal.field("sitting.closures", other[:name],
+                              "“#{other[:name]}” is sewn on another machine: that is another sitting.")
+        end
+
+        rows
+      end
+
+      def lay_ready(id, closures)
+        @scope.insert_all(:sitting_closures, closures.uniq.each_with_index.map do |closure, place|
+          { sitting_id: id, closure_id: closure, place: place }
+        end)
+      end
+
+      def laid_ready_anew(id, closures)
+        of_one_machine(closures, @scope[:sittings].where(id: id).get(:machine_id))
+        @scope[:sitting_closures].where(sitting_id: id).delete
+        lay_ready(id, closures)
+      end
+
+      def record(row, closures)
+        ready, waiting = closures.partition { |closure| closure.sheet.layout }
+        own = row[:costs_s].to_h.transform_values(&:to_i)
+        wish = row[:wish].to_a.map(&:to_a)
+        kept = { machine: machine(row[:machine_id]), own_costs: own, wish: wish, drying: row[:drying_s], last: last(row[:id]) }
+        SittingRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), **kept, closures: closures, waiting: waiting,
+                                                                                     sitting: sitting(row, ready, own, wish))
+      end
+
+      def sitting(row, ready, own, wish)
+        Sitting.of(parts(ready), ledger: ledger(row[:machine_id]), costs: Sewing::Changeover.costs(own), drying: row[:drying_s],
+                                 pace: pace, wish: wish, now: @now)
+      end
+
+      def machine(id) = @scope[:machines].where(id: id).select(:id, :name, :kind).first
+
+      def parts(closures)
+        closures.map { |one| SittingPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
+      end
+
+      def ledger(machine_id)
+        rows = @scope.ask(:machine_state, STATE, machine: machine_id)
+        state = rows.to_h { |row| [row[:part], row[:state] && PlainValue.load(JSON.parse(row[:state]))] }
+        Ledger.empty.changed(state)
+      end
+
+      def pace
+        rows = @scope.ask(:step_durations, DURATIONS)
+        Sewing::Pace.of(rows.group_by { |row| row[:name] }.transform_values { |all| all.first(40).map { |row| row[:seconds] } })
+      end
+
+      def last(id)
+        rows = @scope.ask(:done_last, LAST, sitting: id.to_s)
+        rows.take_while { |row| row[:happened_at] == rows.first[:happened_at] }
+      end
+    end
+  end
+end

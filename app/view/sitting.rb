@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+# sitting: what is left to do, one step after the other, with all a screen needs that has no connection: figures to hand
+# back, the machine after it, and the ways out of what can go wrong.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/plain_value"
+require_relative "../presenter"
+require_relative "sewing"
+require_relative "sitting_step"
+
+module NimbleEyelet
+  module View
+    module SittingView
+      # @param record [Store::SittingRecord]
+      # @param now [Time]
+      # @return [Hash]
+      def self.of(record, now)
+        sitting = record.sitting
+        { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) }, last: last(record),
+          steps: sitting.steps.map { |one| SittingStepView.of(one) }, ledger: SewingView.ledger(sitting.ledger, Presenter.new(:mm)),
+          threaded: threaded(sitting.ledger), order: order(record), forecast: forecast(sitting), kit: kit(sitting),
+          mishaps: mishaps(sitting) }
+      end
+
+      def self.kept(record)
+        { id: record.id, revision: record.revision, machine: { id: record.machine[:id], name: record.machine[:name] },
+          begun_at: record.begun_at.utc.iso8601, ended_at: record.ended_at&.utc&.iso8601, drying_minutes: record.drying / 60,
+          costs: costs(record) }
+      end
+
+      def self.closure(closure, record)
+        sheet = closure.sheet
+        { id: closure.id, name: closure.plan.name, garment: closure.garment_name, unit: closure.unit.to_s,
+          run_length: sheet.plan.placket.run_length.to_f, holes: sheet.layout ? sheet.layout.holes.map { |hole| hole(hole) } : [],
+          **so_far(sheet.progress), with: PlainValue.dump_all(sheet.sewn_with), waits: record.waiting.include?(closure) ? waits(closure) : nil }
+      end
+
+      def self.so_far(progress) = progress ? { done: progress.done.size, steps: progress.steps.size } : { done: 0, steps: 0 }
+
+      # Why it cannot be sewn yet.
+      def self.waits(closure)
+        said = closure.sheet.faults.map { |fault| Presenter.new(closure.unit).words(fault.allowed) }
+        said.first || "Its holes do not fit yet."
+      end
+
+      def self.hole(hole)
+        { number: hole.number, at: hole.at.to_f, from: hole.from.to_f, to: hole.to.to_f, vertical: hole.vertical?, sewn: hole.sewn,
+          button: hole.button.to_f,
+          starts: hole.starts.map { |start| start.along.to_f } }
+      end
+
+      def self.last(record)
+        { entries: record.last.map { |row| row[:id] }, step: record.last.first && record.last.first[:step_key] }
+      end
+
+      def self.threaded(ledger) = ledger.state["top_thread"]&.to_s
+
+      def self.order(record)
+        sitting = record.sitting
+        order = sitting.order
+        best = sitting.best
+        { seconds: order.seconds, proven: best.proven?, gap: best.gap, one_by_one: best.one_by_one, by_stages: best.by_stages,
+          changing: order.changing,
+          waiting: order.waiting, wished: !record.wish.empty?, wish_costs: sitting.wish_costs,
+          moments: order.moments.map { |moment| moment(moment) },
+          blocks: order.moments.filter_map { |moment| [moment.chain, moment.block] if moment.chain } }
+      end
+
+      def self.moment(moment)
+        { kind: moment.kind, from: moment.from, to: moment.to, closure: moment.chain, block: moment.block,
+          says: Sewing::BLOCKS[moment.block],
+          needs: moment.needs.map do |part, state|
+            "#{Sewing::Changeover::PART_NAMES.fetch(part)}: #{state.split('|').reject(&:empty?).join(', ')}"
+          end,
+          dry_at: moment.dry_at }
+      end
+
+      def self.forecast(sitting)
+        found = SittingForecast.of(sitting)
+        { seconds: found.seconds, least: found.least.round, most: found.most.round, changing: found.changing, waiting: found.waiting,
+          working: found.working.map { |closure, seconds| { closure: closure, seconds: seconds } },
+          threads: found.threads.map { |need| thread(need) } }
+      end
+
+      def self.thread(need)
+        metres = ->(length) { "#{Wording.decimal(length.millimetres / 1000, 1)} m" }
+        { name: need.name, top: metres[need.top], bobbin: metres[need.bobbin], left: metres[need.left], full: need.full,
+          changes: need.changes.map { |part, number| { closure: part.key, hole: number } } }
+      end
+
+      def self.kit(sitting)
+        items = SittingKit.of(sitting)
+        SittingKit::KIT_KINDS.filter_map do |kind, title|
+          of_kind = items.select { |item| item.kind == kind }
+          if of_kind.any?
+            { title: title, items: of_kind.map do |item|
+              { name: Presenter.new(:mm).words(item.name), lacks: item.lacks }
+            end }
+          end
+        end
+      end
+
+      # Rows of what can go wrong, with the way out of it, for whoever has no connection just then.
+      def self.mishaps(sitting)
+        used = sitting.steps.flat_map(&:mishaps).uniq
+        Sewing::MISHAPS.slice(*used).values.map do |mishap|
+          { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, again: mishap.again, moves: mishap.moves,
+            afterwards: mishap.afterwards,
+            steps: mishap.steps.map do |step|
+              { does: step.does, how: step.how, caution: caution(step), moves: step.moves, asks: step.asks }
+            end }
+        end
+      end
+
+      def self.caution(step) = step.hazards.empty? ? nil : Sewing::HAZARDS.values_at(*step.hazards).join(" ")
+
+      def self.costs(record)
+        record.costs.map do |part, seconds|
+          { part: part, name: Sewing::Changeover::PART_NAMES.fetch(part), seconds: seconds,
+            usual: Sewing::Changeover::SECONDS.fetch(part) }
+        end
+      end
+      private_class_method :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
+                           :thread, :kit, :mishaps,
+                           :caution, :costs
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+# One step of a sitting, with everything that is handed back when it is done.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../field/field"
+require_relative "../presenter"
+require_relative "figures"
+require_relative "sewing"
+
+module NimbleEyelet
+  module View
+    module SittingStepView
+      # @param one [SittingStep]
+      # @return [Hash]
+      def self.of(one)
+        present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
+        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present), seconds: one.seconds.round,
+          asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
+      end
+
+      def self.words(step, present)
+        name = Sewing::WorkStep.name(step.key)
+        { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
+          caution: step.caution, near: step.hazards.intersect?(%w[power wheel]), hole: step.figures["hole.at"]&.to_f,
+          figure: figure(step, present), look: name == "look", dry_wait: name == "dry" }
+      end
+
+      # The one figure to hit, large: in the marks of whatever is set.
+      SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length", "test-open" => "opening.length",
+                "button-width" => "attach.width", "look" => "opening.length" }.freeze
+
+      def self.figure(step, present)
+        wanted = SHOWN[Sewing::WorkStep.name(step.key)]
+        path = wanted && step.figures.keys.find { |key| key == wanted || key.start_with?("#{wanted}.") }
+        path && { label: Figures.label(path), text: Figures.shown(path, step.figures[path], present) }
+      end
+
+      # What is measured with this step, where a mishap asks for it.
+      def self.asks(one)
+        return unless one.block == "rescue"
+
+        entry = one.part.sheet.facts.mishaps.find { |mishap| one.step.key.start_with?("rescue-#{mishap.id[0, 8]}-") }
+        entry && entry.mishap.steps[one.step.key[/\d+\z/].to_i - 1]&.asks
+      end
+
+      # Everything that is entered when it is done: what is so already first.
+      def self.entries(one)
+        also = one.also.map { |part, step| { **SewingView.enter(step), closure: part.key } }
+        whose = one.part ? { closure: one.part.key } : { kind: "machine_part" }
+        at = asks(one) && one.step.figures["hole.at"]
+        also + [{ **SewingView.enter(one.step), **whose, **(at ? { at: Field.decimal(at) } : {}) }]
+      end
+      private_class_method :words, :figure, :asks, :entries
+    end
+  end
+end

@@ -1,0 +1,192 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+require "pg"
+
+# A sitting over the interface: begun, sewn to the end by what is handed out, changed, followed live.
+class SittingRoutesTest < AppTest
+  def of_machine(name) = db[:closures].where(machine_id: db[:machines].where(name: name).get(:id)).order(:id).select_map(:id)
+  def begin_sitting(ids) = call(:post, "/api/workroom/sittings", { closures: ids })
+  def sitting(id) = call(:get, "/api/workroom/sittings/#{id}")
+  def change(found, body) = call(:patch, "/api/workroom/sittings/#{found['id']}", body, seen(found))
+  def seen(found) = { "HTTP_IF_MATCH" => "\"#{found['revision']}\"" }
+
+  # Everything a step hands out, as a screen sends it back.
+  def done(found, step, more = {}, at: NOW)
+    step["enter"].map do |entry|
+      id = SecureRandom.uuid
+      with = entry.fetch("with", {}).merge("sitting.id" => found["id"].to_s)
+      call(:put, "/api/journal/#{id}",
+           { "machine" => found["machine"]["id"], **entry, "with" => with, happened_at: at.iso8601, sent_at: NOW.iso8601 }.merge(more))
+
+      assert_status 200
+      id
+    end
+  end
+
+  def test_a_sitting_is_sewn_to_the_end_by_what_it_hands_out
+    ids = of_machine("Avocet")
+    found = begin_sitting(ids)
+
+    assert_status 201
+    assert_operator ids.size, :>=, 2
+    assert_operator found["order"]["seconds"], :<=, [found["order"]["one_by_one"], found["order"]["by_stages"]].min
+    assert_equal([found["id"]], call(:get, "/api/workroom/under-way")["sittings"].map { |one| one["id"] })
+    found["steps"].each_with_index { |step, index| done(found, step, at: NOW - 9000 + (index * 40)) }
+    after = sitting(found["id"])
+
+    assert_empty after["steps"]
+    assert_empty after["ledger"]
+    assert_empty call(:get, "/api/workroom/under-way")["machines"], "the thread may stay on"
+    ids.each { |id| assert_nil closure(id)["sheet"]["sewing"]["next"], "the closure's own page says so too" }
+    ended = call(:post, "/api/workroom/sittings/#{found['id']}/ended", nil, seen(after))
+
+    refute_nil ended["ended_at"]
+    change(ended, { drying_minutes: 5 })
+
+    assert_status 412
+    assert_operator begin_sitting(ids)["id"], :>, found["id"], "another can be begun"
+  end
+
+  def test_what_was_done_last_can_be_taken_back_whole
+    found = begin_sitting([SMOCK])
+    first = found["steps"].first
+    entries = done(found, first)
+
+    assert_equal entries.sort, sitting(found["id"])["last"]["entries"].sort
+    entries.each do |about|
+      call(:put, "/api/journal/#{SecureRandom.uuid}",
+           { kind: "withdrawal", about: about, happened_at: NOW.iso8601, sent_at: NOW.iso8601 })
+    end
+
+    assert_equal first["id"], sitting(found["id"])["steps"].first["id"]
+  end
+
+  def test_the_way_somebody_wants_it
+    ids = of_machine("Avocet")
+    found = begin_sitting(ids)
+    wish = ids.flat_map do |id|
+      found["order"]["blocks"].select do |closure, _|
+        closure == id
+      end.map { |_, block| { closure: id, block: block } }
+    end
+    wished = change(found, { wish: wish })
+
+    assert_equal(wish.map { |one| one[:closure] }, wished["order"]["blocks"].map(&:first))
+    assert_operator wished["order"]["wish_costs"], :>=, 0
+    slow = change(wished, { wish: [], costs: { "needle" => 600 }, drying_minutes: 90 })
+
+    refute slow["order"]["wished"]
+    assert_operator slow["order"]["seconds"], :>, found["order"]["seconds"]
+    assert_equal 600, slow["costs"].find { |one| one["part"] == "needle" }["seconds"]
+    assert_equal(ids.first(1), change(slow, { closures: ids.first(1) })["closures"].map { |one| one["id"] })
+    change(found, { drying_minutes: 5 })
+
+    assert_status 412
+    problem = change(sitting(found["id"]), { costs: { "lamp" => 3 } })
+
+    assert_equal [422, "sitting.costs.lamp"], [last_response.status, problem["faults"].first["field"]]
+  end
+
+  def test_what_cannot_be_sewn_in_one_go_is_refused_in_words
+    begin_sitting(of_machine("Avocet").first(1) + of_machine("Lapwing").first(1))
+
+    assert_status 422
+    assert_match(/another machine/, last_response.body)
+    begin_sitting([99_999])
+
+    assert_status 404
+    begin_sitting([SMOCK])
+    begin_sitting([SMOCK])
+
+    assert_status 422
+    assert_match(/goes on already/, last_response.body)
+    save({ placket: { run_length: "30", first: "5", last: "20", count: "9" } })
+    found = call(:get, "/api/workroom/sittings/#{db[:sittings].max(:id)}")
+
+    assert_status 200
+    assert_equal found["closures"].map { |one| one["waits"].nil? }, [closure["sheet"]["placket"] ? true : false]
+  end
+
+  # A mishap is told with what was measured; its way out comes first, and the plan follows.
+  def test_a_mishap_inserts_its_way_out_and_changes_the_hole
+    found = begin_sitting([SMOCK])
+    upto = found["steps"].index { |step| step["key"].start_with?("open-at") }
+    found["steps"].first(upto).each_with_index { |step, index| done(found, step, at: NOW - 8000 + (index * 30)) }
+    step = sitting(found["id"])["steps"].first
+    mishap = found["mishaps"].find { |row| row["key"] == "tack_cut" }
+    id = SecureRandom.uuid
+    enter({ kind: "mishap", closure: SMOCK, machine: found["machine"]["id"], step: step["key"], at: step["hole"].to_s,
+            with: { "mishap.what" => "tack_cut", "sitting.id" => found["id"].to_s } }, id: id)
+
+    assert_status 200
+    after = sitting(found["id"])["steps"]
+
+    assert_equal(mishap["steps"].map { |one| one["does"] }, after.first(mishap["steps"].size).map { |one| one["does"] })
+    assert_equal "rescue-#{id[0, 8]}-1", after.first["key"]
+    last = after[mishap["steps"].size - 1]
+
+    assert_equal "slit", last["asks"]
+    after.first(mishap["steps"].size - 1).each { |one| done(found, one) }
+    done(found, last, { "kind" => "hole_sewn", "measured" => "30" })
+
+    assert_equal step["id"], sitting(found["id"])["steps"].first["id"]
+    assert_in_delta(30.0, closure["sheet"]["placket"]["holes"].find { |hole| hole["at"]["mm"] == step["hole"] }["opening"]["mm"])
+    enter({ kind: "mishap", with: { "mishap.what" => "lunch" } })
+
+    assert_status 422
+    assert_match(/Went wrong: The tack is cut through/, call(:get, "/api/closures/1/journal").map { |line| line["says"] }.join(" "))
+  end
+
+  # How long somebody's steps really took is read off the journal, a break is none.
+  def test_the_forecast_learns_from_how_long_steps_took
+    found = begin_sitting([SMOCK])
+    places = found["steps"].select { |step| step["key"].start_with?("place-at") }
+    places.each_with_index { |step, index| done(found, step, at: NOW - 9000 + (index * 100)) }
+    usual = places.first["seconds"]
+    begin_again = sitting(found["id"])["steps"].select { |step| step["key"].start_with?("look-at") }
+
+    refute_empty begin_again
+    other = Store::Sittings.new(workroom, now: NOW).find(found["id"])
+    pace = other.sitting.instance_variable_get(:@pace)
+
+    assert_operator pace.seconds("place", usual), :>, usual
+    assert_in_delta 100, pace.seen.fetch("place").median
+  end
+
+  # Whoever listens is told at once what kind of thing happened, wherever it was entered, and holds no thread.
+  def test_screens_that_listen_are_told
+    live = Http::Live.new(db.uri)
+    ours, theirs = Socket.pair(:UNIX, :STREAM)
+    live.add(theirs, workroom.id)
+    read_until(ours, "again")
+    tick("stabilise")
+
+    assert_includes read_until(ours, "change"), "\"closure\":1"
+    other, gone = Socket.pair(:UNIX, :STREAM)
+    live.add(gone, workroom.id)
+    other.close
+    tick("mark")
+    read_until(ours, "journal")
+
+    assert_equal 1, live.count, "who is gone is let go"
+  ensure
+    live&.close
+  end
+
+  def test_where_nobody_can_listen_it_is_said
+    call(:get, "/api/workroom/live")
+
+    assert_status 503
+  end
+
+  private
+
+  def read_until(socket, word)
+    found = +""
+    found << socket.readpartial(1000) until found.include?(word) || !socket.wait_readable(5)
+
+    assert_includes found, word
+    found
+  end
+end
