@@ -29,11 +29,22 @@ class BrowserTest < AppTest
   def teardown
     offline(false)
     strange = page.driver.browser.logs.get(:browser).reject { |entry| entry.message.match?(/status of (4\d\d|503)|net::ERR_/) }
-    page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
+    forget if page.current_url.start_with?("http")
     page.reset!
     wide
 
     assert_empty strange.map(&:message), "the console stays silent"
+  end
+
+  # Everything the browser kept.
+  def forget
+    page.evaluate_async_script(<<~JS)
+      localStorage.clear();
+      const done = arguments[0];
+      const gone = indexedDB.deleteDatabase('nimble-eyelet');
+      gone.onsuccess = gone.onerror = gone.onblocked = () =>
+        navigator.serviceWorker.getRegistrations().then((all) => Promise.all(all.map((one) => one.unregister()))).then(done, done);
+    JS
   end
 
   # Where the sample lies.

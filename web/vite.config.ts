@@ -3,6 +3,7 @@ import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** The page of the interface is shown by a renderer that ships with the application. */
 function apiDocs(): Plugin {
@@ -33,9 +34,37 @@ function packed(): Plugin {
   };
 }
 
+const shell = VitePWA({
+  registerType: 'prompt',
+  injectRegister: false,
+  includeAssets: ['mark.svg', 'theme.js'],
+  manifest: {
+    name: 'Nimble Eyelet',
+    short_name: 'Nimble Eyelet',
+    description: 'Buttonholes from the button to the sewn row.',
+    start_url: '/',
+    display: 'standalone',
+    background_color: '#f7f1e4',
+    theme_color: '#2a3c80',
+    icons: [
+      { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+      { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+      { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+    ],
+  },
+  // The shell only, never what the interface answers.
+  workbox: {
+    globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+    globIgnores: ['api-docs/**'],
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//],
+    cleanupOutdatedCaches: true,
+  },
+});
+
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), apiDocs(), packed()],
+  plugins: [tailwindcss(), svelte(), shell, apiDocs(), packed()],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4567' } } },
 });

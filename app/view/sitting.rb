@@ -32,7 +32,13 @@ module NimbleEyelet
       def self.closure(closure, record)
         sheet = closure.sheet
         { id: closure.id, name: closure.plan.name, garment: closure.garment_name, unit: closure.unit.to_s,
-          run_length: sheet.plan.placket.run_length.to_f, holes: sheet.layout ? sheet.layout.holes.map { |hole| hole(hole) } : [],
+          run_length: sheet.plan.placket.run_length.to_f, holes: if sheet.layout
+                                                                   sheet.layout.holes.map do |hole|
+                                                                     hole(hole, sheet.beginning)
+                                                                   end
+                                                                 else
+                                                                   []
+                                                                 end,
           **so_far(sheet.progress), with: PlainValue.dump_all(sheet.sewn_with), waits: record.waiting.include?(closure) ? waits(closure) : nil }
       end
 
@@ -44,10 +50,11 @@ module NimbleEyelet
         said.first || "Its holes do not fit yet."
       end
 
-      def self.hole(hole)
+      def self.hole(hole, beginning)
         { number: hole.number, at: hole.at.to_f, from: hole.from.to_f, to: hole.to.to_f, vertical: hole.vertical?, sewn: hole.sewn,
           button: hole.button.to_f,
-          starts: hole.starts.map { |start| start.along.to_f } }
+          starts: hole.starts.map { |start| start.along.to_f }, away: beginning.away(hole), begins: beginning.begins&.to_s,
+          side: beginning.side }
       end
 
       def self.last(record)

@@ -28,7 +28,9 @@ module NimbleEyelet
 
       # The one figure to hit, large: in the marks of whatever is set.
       SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length", "test-open" => "opening.length",
-                "button-width" => "attach.width", "look" => "opening.length" }.freeze
+                "button-width" => "attach.width", "look" => "opening.length", "stabilise" => "stay.width", "cord" => "cord.length",
+                "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length", "test-sew" => "opening.length",
+                "button" => "attach.shank", "spacer" => "attach.spacer" }.freeze
 
       def self.figure(step, present)
         wanted = SHOWN[Sewing::WorkStep.name(step.key)]

@@ -5,10 +5,17 @@
   import { queries } from './api/queries';
   import { workroom } from './api/workroom.svelte';
   import Announcer from './ui/Announcer.svelte';
+  import { mayChange } from './version';
 
   let slug = $derived((route.params as { slug?: string }).slug ?? '');
   $effect(() => {
     if (slug) workroom.enter(slug);
+  });
+  let shown = route.pathname;
+  $effect(() => {
+    if (route.pathname === shown) return;
+    shown = route.pathname;
+    void mayChange();
   });
 </script>
 

@@ -1,5 +1,7 @@
 import { mount } from 'svelte';
 import './app.css';
 import App from './App.svelte';
+import { keepShell } from './version';
 
 mount(App, { target: document.getElementById('table')! });
+keepShell();

@@ -46,6 +46,12 @@ export type BeliefStrip = Schemas['Strip'];
 export type SwatchLeaf = Schemas['SwatchLeaf'];
 export type SwatchPhoto = Schemas['Photo'];
 export type Frozen = Schemas['Frozen'];
+export type Sitting = Schemas['Sitting'];
+export type SittingStep = Schemas['SittingStep'];
+export type SittingClosure = Schemas['SittingClosure'];
+export type SittingMishap = Schemas['SittingMishap'];
+export type SittingMoment = Schemas['SittingMoment'];
+export type SittingChange = Schemas['SittingChange'];
 export type Setting = Schemas['FootSetting'];
 
 export const client = createClient<paths>({

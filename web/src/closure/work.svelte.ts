@@ -104,6 +104,14 @@ export class ClosureWork {
     if (this.unsaved) this.saveSoon(0);
   }
 
+  /** Something happened elsewhere: it is looked at, unless something of our own is still on its way. */
+  async follow(): Promise<void> {
+    if (this.unsaved || this.saving || this.preview.closure || !this.closure) return;
+    const version = this.closure.version;
+    const answer = await this.requests.read();
+    if (answer.kind === 'data' && !this.saving && this.closure.version === version) this.take(answer.data);
+  }
+
   /** What waits is sent now; what cannot be stays kept for the next visit, and nothing is tried again. */
   leave(): void {
     clearTimeout(this.timer);

@@ -2,6 +2,7 @@
   // The frame of a page: its bar, its title, and what is the matter when nothing can be shown.
   import { onMount, type Snippet } from 'svelte';
   import { workroom } from '../api/workroom.svelte';
+  import StillSet from '../sitting/StillSet.svelte';
   import PageBar from './PageBar.svelte';
 
   let {
@@ -22,6 +23,7 @@
 
 <div class="min-h-screen bg-base-100 text-base-content">
   <PageBar />
+  <StillSet />
   <main
     id="main"
     bind:this={main}

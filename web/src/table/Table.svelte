@@ -4,11 +4,13 @@
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import type { Closure, StageWord } from '../api/client';
+  import { listen } from '../api/live';
   import { workroom } from '../api/workroom.svelte';
   import { readHere } from '../closure/caliper.svelte';
   import Saved from '../closure/Saved.svelte';
   import { ClosureWork } from '../closure/work.svelte';
   import { navigate, route } from '../router';
+  import StillSet from '../sitting/StillSet.svelte';
   import { fetchAll, STATIONS } from '../stations/stations';
   import { announce } from '../ui/announce.svelte';
   import { fetchParts } from '../ui/later.svelte';
@@ -37,7 +39,13 @@
     work = opened;
     picked = 0;
     void opened.load();
-    return () => opened.leave();
+    const stop = listen(slug, (change) => {
+      if (change.closure === opened.id || change.kind === 'again') void opened.follow();
+    });
+    return () => {
+      stop();
+      opened.leave();
+    };
   });
 
   $effect(() => {
@@ -127,6 +135,7 @@
 
 <div class="flex min-h-screen flex-col bg-base-100 text-base-content lg:h-screen">
   <TopBar bind:this={bar} {work} station={word} />
+  <StillSet />
   {#if work.missing || workroom.missing}
     <main id="main" tabindex="-1" class="m-auto max-w-prose p-6 text-center">
       <h1 class="text-2xl font-semibold">This closure is not here any more.</h1>

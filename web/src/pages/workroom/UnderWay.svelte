@@ -3,7 +3,7 @@
   // machines with anything left set on them.
   import { workroom } from '../../api/workroom.svelte';
   import SmallRun from '../../ui/SmallRun.svelte';
-  import { underWay } from './under_way';
+  import { underWay } from '../../api/under_way';
 
   const asked = underWay();
   let found = $derived(asked.data);

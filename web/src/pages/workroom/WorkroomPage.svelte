@@ -10,7 +10,8 @@
   import FirstMoves from './FirstMoves.svelte';
   import NameForm from './NameForm.svelte';
   import TakeInForm from './TakeInForm.svelte';
-  import { underWay } from './under_way';
+  import { underWay } from '../../api/under_way';
+  import SitDown from './SitDown.svelte';
   import UnderWay from './UnderWay.svelte';
 
   let failed = $state('');
@@ -77,6 +78,7 @@
         </p>
       {/if}
       <UnderWay />
+      <SitDown />
       {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
       {#each garments as item (item.id)}
         <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">

@@ -4,6 +4,7 @@
   import type { StationProps } from '../../closure/station';
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import { announce } from '../../ui/announce.svelte';
+  import AtTheMachine from './AtTheMachine.svelte';
   import { grouped, progress } from './progress';
   import StepRow from './StepRow.svelte';
 
@@ -43,6 +44,7 @@
 
 <FrozenNote frozen={sheet.swatch.frozen} />
 {#if state}
+  <AtTheMachine closure={closure.id} machine={closure.machine} />
   {#if now}
     <p class="text-secondary">Now: {now.part} · {state.done} of {state.steps.length} done</p>
     <p class="mt-1 max-w-3xl font-serif text-3xl leading-tight font-semibold" data-answer>{now.does}</p>

@@ -1,8 +1,8 @@
 // What is under way in the workroom somebody is in: asked for once, whoever shows it.
 import { createQuery } from '@tanstack/svelte-query';
-import { read } from '../../api/ask';
-import { client } from '../../api/client';
-import { workroom } from '../../api/workroom.svelte';
+import { read } from './ask';
+import { client } from './client';
+import { workroom } from './workroom.svelte';
 
 export function underWay() {
   return createQuery(() => {

@@ -1,0 +1,69 @@
+<script lang="ts">
+  // Over the step: whose hole it is, how far the holes are, what the machine is set to, and whether all of it is told.
+  import { X } from '@lucide/svelte';
+  import type { Snippet } from 'svelte';
+  import type { Sitting, SittingClosure, SittingStep } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
+  import type { SittingWork } from '../../sitting/sitting.svelte';
+
+  type Props = {
+    work: SittingWork;
+    doc: Sitting;
+    closure: SittingClosure | undefined;
+    now: SittingStep | undefined;
+    children: Snippet;
+  };
+  let { work, doc, closure, now, children }: Props = $props();
+
+  let holes = $derived(doc.closures.reduce((sum, one) => sum + one.holes.length, 0));
+  /** Holes of the sitting that are still to be sewn: their sewing is a step that is left. */
+  let toSew = $derived(work.steps.filter((step) => step.key.startsWith('sew-at-')).length);
+  let ledger = $derived(work.past.at(-1)?.ledger ?? doc.ledger);
+  let shown = $derived(work.deeds.length ? ledger : doc.ledger);
+  let status = $derived(
+    work.waiting > 0
+      ? `${work.away ? 'No connection: ' : ''}${work.waiting} kept here`
+      : work.away
+        ? 'No connection'
+        : 'All saved',
+  );
+</script>
+
+<header class="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-2 sm:px-8">
+  <p class="min-w-0 flex-1 truncate text-lg font-semibold max-sm:w-full max-sm:flex-none">
+    {closure ? `${closure.garment}: ${closure.name}` : doc.machine.name}
+  </p>
+  <p class="text-lg" data-progress>{holes - toSew} of {holes} holes sewn</p>
+  <p
+    class={['text-base', work.away ? 'font-semibold text-warning' : 'text-secondary']}
+    role="status"
+    data-status
+  >
+    {status}
+  </p>
+  {@render children()}
+  <a class="btn btn-ghost" href={workroom.at(`/sittings/${doc.id}`)}
+    ><X size={22} /> <span class="max-sm:sr-only">Leave</span></a
+  >
+  <div class="h-1.5 w-full rounded bg-base-300" aria-hidden="true">
+    <div class="h-full rounded bg-primary" style:width="{holes ? ((holes - toSew) / holes) * 100 : 0}%"></div>
+  </div>
+  <details class="w-full text-base">
+    <summary class="cursor-pointer"
+      >{doc.machine.name}: {shown.length
+        ? `${shown.length} ${shown.length === 1 ? 'thing' : 'things'} away from its usual`
+        : 'as its owner has it'}{doc.threaded ? `, threaded with ${doc.threaded}` : ''}</summary
+    >
+    <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1" data-ledger>
+      {#each shown as entry (entry.key)}
+        <li><span class="text-secondary">{entry.name}</span> <strong>{entry.now}</strong></li>
+      {/each}
+    </ul>
+  </details>
+  {#each work.aside as one, index (index)}
+    <p role="alert" class="w-full border-l-4 border-error pl-3 text-error">
+      Not taken: {one.says}. {one.why}
+    </p>
+  {/each}
+  {#if now === undefined}<span class="sr-only">All done.</span>{/if}
+</header>

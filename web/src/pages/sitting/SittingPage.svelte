@@ -1,0 +1,125 @@
+<script lang="ts">
+  // A sitting before and between: what it takes, what to lay ready, in which order, and what the machine is set to.
+  import { onMount } from 'svelte';
+  import { ask, words } from '../../api/ask';
+  import { client, type SittingChange } from '../../api/client';
+  import { listen } from '../../api/live';
+  import { workroom } from '../../api/workroom.svelte';
+  import { announce } from '../../ui/announce.svelte';
+  import { go, route } from '../../router';
+  import { SittingWork } from '../../sitting/sitting.svelte';
+  import { lasting } from '../../sitting/words';
+  import Page from '../Page.svelte';
+  import Closures from './Closures.svelte';
+  import Costs from './Costs.svelte';
+  import Forecast from './Forecast.svelte';
+  import { movable, moved, wishOf } from './order';
+  import Timeline from './Timeline.svelte';
+
+  const params = route.params as { slug: string; id: string };
+  const work = new SittingWork(params.slug, Number(params.id));
+  let failed = $state('');
+  let doc = $derived(work.doc);
+  let now = $derived(work.now);
+
+  onMount(() => {
+    void work.open();
+    const stop = listen(params.slug, () => void work.refresh());
+    return () => {
+      stop();
+      work.leave();
+    };
+  });
+
+  const path = { slug: params.slug, id: Number(params.id) };
+  async function change(body: SittingChange): Promise<boolean> {
+    const header = { 'If-Match': `"${doc?.revision ?? 0}"` };
+    const answer = await ask(
+      client.PATCH('/api/workrooms/{slug}/sittings/{id}', { params: { path, header }, body }),
+    );
+    failed = words(answer);
+    if (answer.kind === 'data') work.take(answer.data);
+    else if (answer.kind === 'refused' && answer.problem.sitting) work.take(answer.problem.sitting);
+    return answer.kind === 'data';
+  }
+  async function move(index: number, by: -1 | 1): Promise<void> {
+    if (!doc || !(await change({ wish: moved(wishOf(doc), index, by) }))) return;
+    announce(`Moved. It takes ${lasting(doc.order.wish_costs)} longer than the best order.`);
+  }
+  async function end(): Promise<void> {
+    const header = { 'If-Match': `"${doc?.revision ?? 0}"` };
+    const answer = await ask(
+      client.POST('/api/workrooms/{slug}/sittings/{id}/ended', { params: { path, header } }),
+    );
+    failed = words(answer);
+    if (answer.kind !== 'data') return;
+    void workroom.refresh();
+    await go(workroom.at());
+  }
+</script>
+
+<Page
+  title={doc ? `At ${doc.machine.name}` : 'A sitting'}
+  wide
+  failed={work.away ? 'The server does not answer. Trying again…' : failed}
+  missing={work.missing ? 'There is no such sitting here.' : ''}
+>
+  {#if doc}
+    {@const order = doc.order}
+    <h1 class="text-3xl font-semibold wrap-anywhere">At {doc.machine.name}</h1>
+    {#if doc.ended_at}<p class="mt-1">This sitting is over.</p>{/if}
+    {#if now}
+      <p class="mt-3 font-serif text-3xl leading-tight font-semibold" data-answer>
+        {lasting(doc.forecast.seconds)} until the machine is back, between {lasting(doc.forecast.least)} and {lasting(
+          doc.forecast.most,
+        )}.
+      </p>
+      <p class="mt-1 max-w-prose" data-gain>
+        {#if doc.closures.length > 1}
+          One garment after the other would take {lasting(Math.max(order.one_by_one - order.seconds, 0))} longer,
+          stage by stage {lasting(Math.max(order.by_stages - order.seconds, 0))}.
+        {/if}
+        {order.proven
+          ? 'No order ends earlier.'
+          : `Another order might end ${lasting(order.gap)} earlier; nobody knows which.`}
+      </p>
+      {#if order.wished}
+        <p class="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3" data-wish>
+          Your own order: {order.wish_costs > 0
+            ? `${lasting(order.wish_costs)} longer than the best`
+            : 'as quick as the best'}.
+          <button class="btn btn-sm" onclick={() => change({ wish: [] })}>Back to the best order</button>
+        </p>
+      {/if}
+      <p class="mt-4 flex flex-wrap items-center gap-3">
+        <a class="btn btn-lg btn-primary" href={workroom.at(`/sittings/${doc.id}/sew`)}>At the machine</a>
+        <span class="min-w-0 flex-1 wrap-anywhere">Next: {now.does}</span>
+      </p>
+    {:else}
+      <p class="mt-3 font-serif text-3xl font-semibold" data-answer>
+        All done, and the machine is as it was.
+      </p>
+    {/if}
+    {#if doc.ledger.length > 0}
+      <p class="mt-3 border-l-4 border-warning pl-3" data-away>
+        Away from its usual on {doc.machine.name}: {doc.ledger
+          .map((entry) => `${entry.name} ${entry.now}`)
+          .join(', ')}.
+      </p>
+    {/if}
+    {#if now}
+      <h2 class="mt-7 text-xl font-semibold">Along the clock</h2>
+      <Timeline {doc} {move} canMove={(index, by) => movable(wishOf(doc), index, by)} />
+    {/if}
+    <Closures {doc} {change} />
+    {#if now}
+      <Forecast {doc} />
+      <Costs {doc} {change} />
+    {/if}
+    {#if !doc.ended_at}
+      <p class="mt-8"><button class="btn" onclick={end}>End this sitting</button></p>
+    {/if}
+  {:else if !work.missing}
+    <p role="status">One moment…</p>
+  {/if}
+</Page>

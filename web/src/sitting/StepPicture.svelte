@@ -1,0 +1,84 @@
+<script lang="ts">
+  // The little drawing of a step: the run with this hole on it and where the needle goes in, or a sign of what it is
+  // done to. The upper end of the run lies left; which end lies away is said beside it.
+  import {
+    Droplets,
+    Hand,
+    MapPin,
+    Power,
+    Scissors,
+    Shirt,
+    SlidersHorizontal,
+    Spool,
+    TriangleAlert,
+  } from '@lucide/svelte';
+  import type { SittingClosure, SittingStep } from '../api/client';
+  import HoleTurn from './HoleTurn.svelte';
+  import { nameOf } from './overlay';
+
+  let { step, closure }: { step: SittingStep; closure: SittingClosure | undefined } = $props();
+
+  const SIGNS = {
+    needle: Power,
+    foot: Power,
+    'button-foot': Power,
+    thread: Spool,
+    settings: SlidersHorizontal,
+    'button-width': SlidersHorizontal,
+    seal: Droplets,
+    dry: Droplets,
+    'test-open': Scissors,
+    tails: Scissors,
+    'try-on': Shirt,
+    mark: MapPin,
+    'mark-buttons': MapPin,
+  } as const;
+  let Sign = $derived(
+    step.block === 'rescue' ? TriangleAlert : (SIGNS[nameOf(step.key) as keyof typeof SIGNS] ?? Hand),
+  );
+  const WIDE = 640;
+  const x = (mm: number) => 20 + (mm / (closure?.run_length || 1)) * (WIDE - 40);
+  let hole = $derived(closure?.holes.find((one) => Math.abs(one.at - (step.hole ?? -1)) < 0.01));
+  let placing = $derived(nameOf(step.key) === 'place');
+  let underTheFoot = $derived(['place', 'lever', 'sew'].includes(nameOf(step.key)));
+</script>
+
+{#if hole && closure}
+  <svg
+    viewBox="0 0 {WIDE} 92"
+    class="w-full max-w-2xl"
+    role="img"
+    aria-label="Hole {hole.number} of {closure.holes.length} on the run"
+  >
+    <path d="M20 46H{WIDE - 20}" stroke="currentColor" stroke-opacity="0.35" stroke-width="2" />
+    {#each closure.holes as one (one.at)}
+      {@const here = one === hole}
+      {#if one.vertical}
+        <path
+          d="M{x(one.from)} 46H{Math.max(x(one.to), x(one.from) + 6)}"
+          stroke="currentColor"
+          stroke-width={here ? 14 : 8}
+          stroke-opacity={here ? 1 : one.sewn ? 0.7 : 0.3}
+        />
+      {:else}
+        <path
+          d="M{x(one.at)} {here ? 26 : 32}V{here ? 66 : 60}"
+          stroke="currentColor"
+          stroke-width={here ? 12 : 7}
+          stroke-opacity={here ? 1 : one.sewn ? 0.7 : 0.3}
+        />
+      {/if}
+      {#if here}
+        <text x={x(one.at)} y="20" text-anchor="middle" font-size="20" fill="currentColor">{one.number}</text>
+        {#if placing}
+          {#each one.starts as start (start)}
+            <path d="M{x(start)} 88l-9 -16h18z" class="fill-warning" />
+          {/each}
+        {/if}
+      {/if}
+    {/each}
+  </svg>
+  {#if underTheFoot}<HoleTurn {hole} />{/if}
+{:else}
+  <Sign size={72} strokeWidth={1.5} aria-hidden="true" />
+{/if}

@@ -1,0 +1,70 @@
+// What was done here and is not yet in what the server gave out, laid over it: steps done are gone, what was taken back
+// is there again, and the way out of a mishap comes first. Nothing of it is worked out: all of it was given out before.
+import type { SittingMishap, SittingStep } from '../api/client';
+
+export type Deed =
+  | { kind: 'done'; step: SittingStep }
+  | { kind: 'back'; step: SittingStep }
+  | { kind: 'mishap'; id: string; row: SittingMishap; step: SittingStep; closure: number }
+  | { kind: 'unwrong'; id: string };
+
+/** The name of a step without the place of its hole. */
+export function nameOf(key: string): string {
+  return key.replace(/-at-\d+$/, '');
+}
+
+/** Steps out of a mishap, named as the server names them. */
+export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
+  const { id, row, step, closure } = deed;
+  return row.steps.map((one, index) => {
+    const key = `rescue-${id.slice(0, 8)}-${index + 1}`;
+    const at = one.asks && step.hole !== null ? { at: String(step.hole) } : {};
+    return {
+      ...step,
+      id: `${closure}:rescue:${key}`,
+      closure,
+      block: 'rescue',
+      key,
+      part: `Rescue: ${row.says}`,
+      does: one.does,
+      how:
+        [one.how, index === row.steps.length - 1 ? row.afterwards : null].filter(Boolean).join(' ') || null,
+      symptom: null,
+      caution: one.caution,
+      near: false,
+      figure: null,
+      look: false,
+      dry_wait: false,
+      asks: one.asks as SittingStep['asks'],
+      mishaps: step.mishaps.filter((other) => other === 'power_gone' || other === 'something_else'),
+      enter: [{ kind: 'step', step: key, closure, moves: one.moves, with: {}, ...at }],
+    };
+  });
+}
+
+/** Steps of this hole, or of the test, that a mishap makes to be done anew: as they were given out. */
+function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SittingStep[]): SittingStep[] {
+  const found = past.filter(
+    (step) =>
+      step.closure === deed.closure &&
+      step.hole === deed.step.hole &&
+      deed.row.again.includes(nameOf(step.key)),
+  );
+  return found.filter((step, index) => found.findIndex((other) => other.id === step.id) === index);
+}
+
+export function overlay(steps: SittingStep[], deeds: Deed[], past: SittingStep[]): SittingStep[] {
+  let list = steps;
+  for (const deed of deeds) {
+    if (deed.kind === 'done') list = list.filter((step) => step.id !== deed.step.id);
+    else if (deed.kind === 'back') list = [deed.step, ...list.filter((step) => step.id !== deed.step.id)];
+    else if (deed.kind === 'unwrong')
+      list = list.filter((step) => !step.key.startsWith(`rescue-${deed.id.slice(0, 8)}-`));
+    else {
+      const anew = again(deed, past);
+      const ids = anew.map((step) => step.id);
+      list = [...wayOut(deed), ...anew, ...list.filter((step) => !ids.includes(step.id))];
+    }
+  }
+  return list;
+}

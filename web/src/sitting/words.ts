@@ -1,0 +1,16 @@
+// How long something takes, and when: as one says it.
+
+/** "1 h 20 min", "4 min", "under a minute". */
+export function lasting(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  if (minutes < 1) return 'under a minute';
+  const hours = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  return [hours && `${hours} h`, rest && `${rest} min`].filter(Boolean).join(' ');
+}
+
+/** A time of day, so many seconds after a moment. */
+export function timeOf(asOf: string, seconds: number): string {
+  const at = new Date(Date.parse(asOf) + seconds * 1000);
+  return at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false });
+}
