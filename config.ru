@@ -7,4 +7,4 @@ require_relative "app/http/web"
 url = ENV.fetch("DATABASE_URL")
 live = NimbleEyelet::Http::Live.new(url)
 run NimbleEyelet::Http::Web.application(db: NimbleEyelet::Store::Database.connect(url), aside: NimbleEyelet::Store::Database.aside(url),
-                                             live: live)
+                                        live: live)

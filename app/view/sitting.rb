@@ -18,9 +18,19 @@ module NimbleEyelet
       def self.of(record, now)
         sitting = record.sitting
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) }, last: last(record),
-          steps: sitting.steps.map { |one| SittingStepView.of(one) }, ledger: SewingView.ledger(sitting.ledger, Presenter.new(:mm)),
+          steps: steps(sitting), ledger: SewingView.ledger(sitting.ledger, Presenter.new(:mm)),
           threaded: threaded(sitting.ledger), order: order(record), forecast: forecast(sitting), kit: kit(sitting),
           mishaps: mishaps(sitting) }
+      end
+
+      # Before the hole that the bobbin does not last for, that is said at its first step.
+      def self.steps(sitting)
+        short = SittingForecast.of(sitting).threads.flat_map(&:changes)
+        sitting.steps.map do |one|
+          here = short.find { |change| change.part == one.part && change.at == one.step.figures["hole.at"] }
+          short.delete(here)
+          SittingStepView.of(one, bobbin: !here.nil?)
+        end
       end
 
       def self.kept(record)
@@ -39,7 +49,8 @@ module NimbleEyelet
                                                                  else
                                                                    []
                                                                  end,
-          **so_far(sheet.progress), with: PlainValue.dump_all(sheet.sewn_with), waits: record.waiting.include?(closure) ? waits(closure) : nil }
+          **so_far(sheet.progress), with: PlainValue.dump_all(sheet.sewn_with),
+          waits: (waits(closure) if record.waiting.include?(closure)) }
       end
 
       def self.so_far(progress) = progress ? { done: progress.done.size, steps: progress.steps.size } : { done: 0, steps: 0 }
@@ -93,7 +104,7 @@ module NimbleEyelet
       def self.thread(need)
         metres = ->(length) { "#{Wording.decimal(length.millimetres / 1000, 1)} m" }
         { name: need.name, top: metres[need.top], bobbin: metres[need.bobbin], left: metres[need.left], full: need.full,
-          changes: need.changes.map { |part, number| { closure: part.key, hole: number } } }
+          changes: need.changes.map { |change| { closure: change.part.key, hole: change.number } } }
       end
 
       def self.kit(sitting)
@@ -128,7 +139,7 @@ module NimbleEyelet
             usual: Sewing::Changeover::SECONDS.fetch(part) }
         end
       end
-      private_class_method :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
+      private_class_method :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
                            :thread, :kit, :mishaps,
                            :caution, :costs
     end

@@ -11,18 +11,22 @@ require_relative "sewing"
 module NimbleEyelet
   module View
     module SittingStepView
+      BOBBIN = "Change the bobbin first: what is on it does not last for this hole."
+
       # @param one [SittingStep]
+      # @param bobbin [Boolean] whether the bobbin has to be changed before it
       # @return [Hash]
-      def self.of(one)
+      def self.of(one, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
-        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present), seconds: one.seconds.round,
+        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), seconds: one.seconds.round,
           asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
-      def self.words(step, present)
+      def self.words(step, present, bobbin)
         name = Sewing::WorkStep.name(step.key)
         { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
-          caution: step.caution, near: step.hazards.intersect?(%w[power wheel]), hole: step.figures["hole.at"]&.to_f,
+          caution: bobbin ? [BOBBIN, step.caution].compact.join(" ") : step.caution, near: step.hazards.intersect?(%w[power wheel]),
+          hole: step.figures["hole.at"]&.to_f,
           figure: figure(step, present), look: name == "look", dry_wait: name == "dry" }
       end
 

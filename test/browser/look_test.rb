@@ -61,7 +61,10 @@ class LookTest < BrowserTest
 
       assert_no_overflow
     end
-    PAGES.each do |path, known|
+    sitting = call(:post, "/api/workroom/sittings", { closures: [1] })["id"]
+    step = call(:get, "/api/workroom/sittings/#{sitting}")["steps"].find { |one| one["key"] == "needle" }
+    step["enter"].each { |entry| enter({ machine: 4, **entry.transform_keys(&:to_sym) }) }
+    { **PAGES, "/sittings/#{sitting}" => "[data-answer]", "/sittings/#{sitting}/sew" => "[data-step]" }.each do |path, known|
       visit "#{ROOM}#{path}"
 
       assert_selector known

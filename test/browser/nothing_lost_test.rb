@@ -166,8 +166,7 @@ class NothingLostTest < BrowserTest
 
   def test_another_tab_that_changed_the_same_field_is_asked_about
     open_station "button"
-    save({ button: { diameter: "25" } })
-    type "button.diameter", "19"
+    meanwhile(-> { save({ button: { diameter: "25" } }) }) { type "button.diameter", "19" }
 
     assert_text "Another tab or device made this 25 mm."
     assert_field "Diameter", with: "19"
@@ -175,12 +174,21 @@ class NothingLostTest < BrowserTest
 
     assert_saved
     assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
-    save({ button: { diameter: "27" } })
-    type "button.diameter", "18"
+    meanwhile(-> { save({ button: { diameter: "27" } }) }) { type "button.diameter", "18" }
     click_on "Take 27 mm"
 
     assert_field "Diameter", with: "27 mm"
     assert_saved
+  end
+
+  # What another tab saves while this one cannot be told: else this one would have followed.
+  def meanwhile(elsewhere)
+    offline(true)
+    yield
+
+    assert_text "Not saved: no connection"
+    elsewhere.call
+    offline(false)
   end
 
   # Another tab changes the one pin there is.
@@ -191,15 +199,13 @@ class NothingLostTest < BrowserTest
 
   def test_another_tab_that_changed_the_same_list_is_asked_about
     open_station "placket"
-    pin({ at: "150", label: "bust" })
-    fill_in "Which point, row 1", with: "chest"
+    meanwhile(-> { pin({ at: "150", label: "bust" }) }) { fill_in "Which point, row 1", with: "chest" }
 
     assert_text "Another tab or device made this theirs."
     click_on "Take theirs"
 
     assert_field "Which point, row 1", with: "bust"
-    pin({ at: "160", label: "bust" })
-    fill_in "Which point, row 1", with: "chest"
+    meanwhile(-> { pin({ at: "160", label: "bust" }) }) { fill_in "Which point, row 1", with: "chest" }
     click_on "Keep my row"
 
     assert_saved

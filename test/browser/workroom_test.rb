@@ -81,7 +81,7 @@ class WorkroomTest < BrowserTest
     find("input[aria-label='Reading 2']").click
     send_keys [:alt, "c"]
 
-    assert_match(/ in\z/, find("input[aria-label='Reading 2']").value)
+    assert_field "Reading 2", with: / in\z/
     assert_selector "[data-readings]", text: "20."
   end
 

@@ -76,9 +76,8 @@ class SittingTest < CoreTest
     assert_equal(["lever", part], at.sitting.steps.first.then { |one| [Sewing::WorkStep.name(one.step.key), one.part] })
     one = table({ smock: SMOCK })
     one.work(most: 1) until one.sitting.steps.first.step.key == "dry"
-    waits = one.sitting.order.moments.find { |moment| moment.kind == "wait" }
 
-    assert_operator waits.to, :<=, Sitting::DRYING
+    assert_operator one.sitting.order.moments.find { |moment| moment.kind == "wait" }.to, :<=, Sitting::DRYING
     assert_nil(one.sitting(drying: 0).order.moments.find { |moment| moment.kind == "wait" })
   end
 
@@ -90,15 +89,9 @@ class SittingTest < CoreTest
     assert_equal 2, forecast.threads.size
     assert_operator forecast.least, :<, forecast.seconds
     assert_operator forecast.most, :>, forecast.seconds
-    holes = smock.changes.map(&:last)
-
-    refute_empty holes
-    first = at.sitting.steps.select do |one|
-      one.step.hole && one.part.key != :pyjamas
-    end.index do |one|
-      one.part == smock.changes[0][0] && one.step.hole.at == hole_at(one,
-                                                                     holes[0])
-    end
+    change = smock.changes.first
+    sewn = at.sitting.steps.select { |one| one.step.hole && one.part.key != :pyjamas }
+    first = sewn.index { |one| one.part == change.part && one.step.hole.at == change.at }
 
     assert_operator at.sitting.work(:smock).reckoning.bobbin * first, :<=, mm(2000), "never within a hole"
     assert_equal ["button foot", "carriage foot"], SittingKit.of(at.sitting).select { |item|

@@ -7,6 +7,7 @@ require_relative "world"
 require_relative "browser"
 require_relative "http_bench"
 require_relative "random_runs"
+require_relative "session_bench"
 require_relative "swatch_book_bench"
 require_relative "taught_bench"
 
@@ -52,6 +53,7 @@ module NimbleEyelet
           family
           growth
           paths(world)
+          SessionBench.run(world)
           TaughtBench.run
           swatch_book(world)
           over_http(world)

@@ -27,14 +27,9 @@ module NimbleEyelet
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "swatches", "/swatches")
-          { "eyelets" => "/closures/8/opening", "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4",
-              "habits" => "/habits" }.each do |name, path|
-            shoot(wide, name, path)
-          end
-          lamplight(wide)
-          shoot(wide, "lamplight", "/closures/1/opening")
+          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4" }.each { |name, path| shoot(wide, name, path) }
           narrow = session(390, 844)
-          shoot(narrow, "phone", "/closures/1/opening")
+          at_the_machine(wide, narrow)
           look_closer(wide, narrow) unless @folder == DOCS
         end
       end
@@ -59,6 +54,30 @@ module NimbleEyelet
         end
       end
 
+      # A sitting of three closures: along the clock, a step of it wide and on a phone by lamplight, and the way out.
+      def at_the_machine(wide, narrow)
+        sitting = call(:post, "/sittings", { closures: [5, 3, 7] })["id"]
+        shoot(wide, "sitting", "/sittings/#{sitting}")
+        sew_until(sitting, "place-at")
+        shoot(wide, "sew", "/sittings/#{sitting}/sew")
+        shoot(wide, "rescue", "/sittings/#{sitting}/sew") do |session|
+          session.find("h1").send_keys("?")
+          session.assert_selector("[data-mishap]")
+        end
+        lamplight(narrow)
+        shoot(narrow, "sew-phone", "/sittings/#{sitting}/sew")
+      end
+
+      def sew_until(sitting, name)
+        found = call(:get, "/sittings/#{sitting}")
+        found["steps"].take_while { |step| !step["key"].start_with?(name) }.each do |step|
+          step["enter"].each do |entry|
+            enter({ **entry.transform_keys(&:to_sym), machine: found["machine"]["id"],
+                    with: entry.fetch("with", {}).merge("sitting.id" => sitting.to_s) })
+          end
+        end
+      end
+
       # What is worth a look but no picture to keep: names that are far too long, more of the phone.
       def look_closer(wide, narrow)
         long = call(:post, "/closures", { garment: "reversible quilted overcoat with detachable storm collar and a very long name",
@@ -75,7 +94,8 @@ module NimbleEyelet
 
       def enter(fact)
         now = Time.now.utc.iso8601(3)
-        call(:put, "/journal/#{SecureRandom.uuid}", { closure: 1, happened_at: now, sent_at: now, **fact.transform_keys(&:to_sym) })
+        closure = fact[:kind] == "machine_part" ? {} : { closure: 1 }
+        call(:put, "/journal/#{SecureRandom.uuid}", { **closure, happened_at: now, sent_at: now, **fact.transform_keys(&:to_sym) })
       end
 
       def call(verb, rest, body = nil)

@@ -54,7 +54,8 @@ module NimbleEyelet
       # @return [String] address of a real server in this process
       def serve(port: 0)
         @live = Http::Live.new(@db.uri)
-        @server = Puma::Server.new(app(caliper: caliper, live: @live), nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
+        @server = Puma::Server.new(app(caliper: caliper, live: @live), nil,
+                                   { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
         bound = @server.add_tcp_listener("127.0.0.1", port).addr[1]
         @server.run
         "http://127.0.0.1:#{bound}"

@@ -5,7 +5,7 @@
 #
 #   forecast = SittingForecast.of(sitting)
 #   forecast.seconds             # 5400
-#   forecast.threads.first.changes   # => [[SittingPart, 3]], before hole 3
+#   forecast.threads.first.changes.map(&:number)   # => [3], before hole 3
 
 require_relative "../length/length"
 require_relative "../length/wording"
@@ -13,9 +13,12 @@ require_relative "../thread/bobbin"
 require_relative "../value"
 
 module NimbleEyelet
+  # Before which hole a bobbin is changed. part - SittingPart; at - Length, its place; number - Integer
+  BobbinChange = Value.of(:part, :at, :number)
+
   # One thread over the whole sitting. name - String; top, bobbin - Length for the holes still to be sewn
   # left - Length on the bobbin at first; full - Boolean, nobody said how much: taken as full
-  # changes - Array of [SittingPart, Integer], the hole before which the bobbin is changed
+  # changes - Array<BobbinChange>
   ThreadNeed = Value.of(:name, :top, :bobbin, :left, :full, :changes)
 
   # seconds - Integer until the machine is back; least, most - Float, in eight of ten cases
@@ -58,12 +61,14 @@ module NimbleEyelet
       holes.each_with_object([]) do |one, changes|
         wanted = sitting.work(one.part.key).reckoning.bobbin
         if wanted > left
-          changes << [one.part, one.part.sheet.layout.holes.find { |hole| hole.at == one.step.hole.at }&.number]
+          changes << BobbinChange.new(part: one.part, at: one.step.hole.at, number: number(one))
           left = Bobbin.full(thread)
         end
         left -= wanted
       end
     end
-    private_class_method :threads, :thread_of, :need, :changes
+
+    def self.number(one) = one.part.sheet.layout.holes.find { |hole| hole.at == one.step.hole.at }&.number
+    private_class_method :threads, :thread_of, :need, :changes, :number
   end
 end

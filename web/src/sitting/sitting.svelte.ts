@@ -33,6 +33,7 @@ export class SittingWork {
   private readonly store = new SittingStore();
   private pressed = 0;
   private sending: Promise<void> | undefined;
+  private again = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY;
   private gone = false;
@@ -176,7 +177,12 @@ export class SittingWork {
 
   /** One sender at a time, whichever tab it is. */
   private async send(): Promise<void> {
-    this.sending ??= this.inTurn(() => this.tell()).finally(() => (this.sending = undefined));
+    this.again = this.sending !== undefined;
+    this.sending ??= this.inTurn(() => this.tell()).finally(() => {
+      this.sending = undefined;
+      // What happened while the last one was told goes out now.
+      if (this.again && !this.away) void this.send();
+    });
     return this.sending;
   }
 

@@ -46,7 +46,7 @@
   <label class="mt-2 flex flex-wrap items-center gap-2 text-secondary"
     >Another one
     <select
-      class="select bg-base-100 text-base-content"
+      class="select w-full max-w-md bg-base-100 text-base-content"
       value=""
       onchange={(event) => {
         const id = Number(event.currentTarget.value);

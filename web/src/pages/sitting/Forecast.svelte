@@ -8,7 +8,7 @@
   const called = (id: number): string => doc.closures.find((one) => one.id === id)?.garment ?? '';
 </script>
 
-<div class="mt-7 grid gap-x-12 gap-y-7 md:grid-cols-2">
+<div class="mt-7 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-7 md:grid-cols-[repeat(2,minmax(0,1fr))]">
   <section aria-labelledby="ready">
     <h2 id="ready" class="text-xl font-semibold">Lay ready</h2>
     <dl class="mt-1">
@@ -29,7 +29,7 @@
     <h2 id="takes" class="text-xl font-semibold">What it takes</h2>
     <ul class="mt-1">
       {#each doc.forecast.working as one (one.closure)}
-        <li>{called(one.closure)}: {lasting(one.seconds)}</li>
+        <li class="wrap-anywhere">{called(one.closure)}: {lasting(one.seconds)}</li>
       {/each}
       <li>Setting the machine: {lasting(doc.forecast.changing)}</li>
       <li>Waiting for what dries: {doc.forecast.waiting ? lasting(doc.forecast.waiting) : 'nothing'}</li>

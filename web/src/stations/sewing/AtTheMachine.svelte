@@ -40,7 +40,7 @@
 </script>
 
 <p class="mb-3 flex flex-wrap items-center gap-3">
-  <button class="btn" onclick={sit}
+  <button class="btn h-auto min-h-11 max-w-full whitespace-normal wrap-anywhere" onclick={sit}
     >{open ? `Go on at ${machine.name}` : `Sit down at ${machine.name}`}</button
   >
   <span class="text-sm text-secondary"

@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require_relative "../support/at_the_machine"
+
+# Three closures on two machines, sewn to the end with the connection lost, the server killed and things going wrong.
+class SittingWalkTest < BrowserTest
+  include AtTheMachine
+
+  def test_a_sitting_is_walked_to_the_end_whatever_happens_meanwhile
+    [*AVOCET, *CURLEW].each { |id| save({ placket: { count: "2", pins: [] } }, id: id) }
+    hurry
+    first = begin_sitting(AVOCET)
+    visit "#{ROOM}/sittings/#{first}"
+
+    assert_selector "[data-gain]", text: /One garment after the other would take .* longer/
+    sew(first)
+    shell_kept
+    press_until("sew-at")
+    go_wrong("thread_broke")
+    2.times { press }
+
+    assert_told
+
+    # The cable is pulled, the lid closed and opened again.
+    offline(true)
+    3.times { press }
+
+    assert_selector "[data-status]", text: "kept here"
+    at = here
+    visit current_path
+
+    assert_selector "[data-step='#{at}']"
+    press
+    offline(false)
+
+    assert_told
+    followed(first)
+
+    # Killed in the middle, with something going wrong meanwhile; and the cable once more.
+    other = here[/\A\d+/] == "5" ? "3" : "5"
+    press_until("#{other}:row:sew-at")
+    port = BrowserTest.port
+    world.stop_serving
+    press
+    find("body").send_keys(:left)
+
+    assert_includes here, "sew-at"
+    go_wrong("lost_out")
+    2.times { press }
+
+    assert_includes here, "#{other}:row:"
+    world.serve(port: port)
+
+    assert_told
+    press_until("nothing like it", most: 150) unless page.has_text?("All done", wait: 0)
+
+    assert_selector "[data-answer]", text: "All done, and the machine is as it was."
+    assert_told
+    assert_equal 4, facts("hole_sewn").count, "each hole once"
+    assert_equal 2, facts("mishap").count
+    assert_empty call(:get, "/api/workroom/sittings/#{first}")["steps"]
+    second_machine
+  end
+
+  private
+
+  def second_machine
+    second = begin_sitting(CURLEW)
+    sew(second)
+    press_until("sew-at")
+    offline(true)
+    2.times { press }
+    offline(false)
+    press_until("open:open-at")
+    go_wrong("tack_cut")
+    press_until("rescue-#{facts('mishap').order(:seq).last[:id][0, 8]}-3") if page.has_no_selector?("[data-status]", text: "kept",
+wait: 0)
+    press until page.has_field?("How long is the slit now?", wait: 0)
+    fill_in "How long is the slit now?", with: "26"
+    find("[data-done]").click
+    press_until("nothing like it")
+
+    assert_selector "[data-answer]", text: "All done, and the machine is as it was."
+    assert_told
+    assert_includes facts("hole_sewn").where(closure_id: 4).select_map(:opening_mm).map(&:to_f), 26.0
+    assert_empty call(:get, "/api/workroom/under-way")["machines"]
+  end
+
+  # Another screen shows the same step, and what is done there is done here.
+  def followed(sitting)
+    at = here
+    Capybara.using_session(:other) do
+      sew(sitting)
+
+      assert_selector "[data-step='#{at}']"
+      press
+    end
+
+    assert_no_selector "[data-step='#{at}']", wait: 4
+  ensure
+    Capybara.using_session(:other) { page.quit }
+  end
+end

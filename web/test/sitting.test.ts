@@ -1,0 +1,162 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Sitting, SittingMishap, SittingStep } from '../src/api/client';
+import { overlay, wayOut, type Deed } from '../src/sitting/overlay';
+import { lasting } from '../src/sitting/words';
+import { movable, moved } from '../src/pages/sitting/order';
+
+function step(id: string, more: Partial<SittingStep> = {}): SittingStep {
+  const key = id.split(':')[2] ?? id;
+  return {
+    id,
+    closure: 1,
+    block: 'row',
+    key,
+    part: 'Hole 1 of 2',
+    does: key,
+    how: null,
+    symptom: null,
+    caution: null,
+    near: false,
+    hole: key.includes('-at-') ? Number(key.split('-at-')[1]) / 1000 : null,
+    figure: null,
+    seconds: 30,
+    asks: null,
+    look: false,
+    dry_wait: false,
+    enter: [{ kind: 'step', step: key, closure: 1, with: {}, moves: {} }],
+    mishaps: ['lost_out', 'power_gone'],
+    ledger: [],
+    ...more,
+  };
+}
+
+const LOST = {
+  key: 'lost_out',
+  says: 'It lost its place',
+  drawn: 'foot',
+  asks: null,
+  again: ['reset', 'place', 'sew'],
+  moves: { lever: null },
+  afterwards: 'Look at the lever last.',
+  steps: [
+    { does: 'Needle up.', how: null, caution: null, moves: {}, asks: null },
+    { does: 'Back to the first part.', how: 'Same mark.', caution: null, moves: {}, asks: null },
+  ],
+} as unknown as SittingMishap;
+
+const PLACE = step('1:row:place-at-24000');
+const SEW = step('1:row:sew-at-24000');
+const OTHER = step('1:row:place-at-90000');
+const IDS = (steps: SittingStep[]) => steps.map((one) => one.id);
+
+describe('what was done here, over what was given out', () => {
+  const wrong: Deed = { kind: 'mishap', id: 'abcdef12-0000', row: LOST, step: SEW, closure: 1 };
+
+  it('takes steps away, brings them back, and repeats nothing', () => {
+    const steps = [PLACE, SEW, OTHER];
+    expect(IDS(overlay(steps, [{ kind: 'done', step: PLACE }], []))).toEqual([SEW.id, OTHER.id]);
+    const back: Deed[] = [
+      { kind: 'done', step: PLACE },
+      { kind: 'back', step: PLACE },
+    ];
+    expect(IDS(overlay(steps, back, []))).toEqual(IDS(steps));
+  });
+
+  it('puts the way out first, then what is done again, and forgets it when it is taken back', () => {
+    const found = overlay([SEW, OTHER], [wrong], [PLACE, PLACE, OTHER]);
+    expect(IDS(found)).toEqual([
+      '1:rescue:rescue-abcdef12-1',
+      '1:rescue:rescue-abcdef12-2',
+      PLACE.id,
+      SEW.id,
+      OTHER.id,
+    ]);
+    expect(found[1]?.how).toBe('Same mark. Look at the lever last.');
+    expect(found[0]?.mishaps).toEqual(['power_gone']);
+    expect(IDS(overlay([SEW], [wrong, { kind: 'unwrong', id: 'abcdef12-0000' }], []))).toEqual([SEW.id]);
+    const asks = { ...LOST, steps: [{ ...LOST.steps[0]!, asks: 'slit' }] } as SittingMishap;
+    expect(wayOut({ ...wrong, row: asks })[0]?.enter[0]?.at).toBe('24');
+  });
+});
+
+describe('an order moved by hand', () => {
+  const wish = [
+    { closure: 1, block: 'stay' as const },
+    { closure: 1, block: 'row' as const },
+    { closure: 2, block: 'stay' as const },
+  ];
+  it('keeps the blocks of one closure in their order', () => {
+    expect(movable(wish, 1, -1)).toBe(false);
+    expect(movable(wish, 2, 1)).toBe(false);
+    expect(moved(wish, 2, -1).map((one) => one.closure)).toEqual([1, 2, 1]);
+  });
+  it('says how long', () => {
+    expect([lasting(20), lasting(240), lasting(3600), lasting(5400)]).toEqual([
+      'under a minute',
+      '4 min',
+      '1 h',
+      '1 h 30 min',
+    ]);
+  });
+});
+
+const server = vi.hoisted(() => ({
+  online: true,
+  told: [] as { id: string; body: Record<string, unknown> }[],
+}));
+
+vi.mock('../src/api/client', () => ({
+  client: {
+    PUT: async (_path: string, { params, body }: never) => {
+      const { entry } = (params as { path: { entry: string } }).path;
+      if (!server.online) throw new TypeError('away');
+      if (!server.told.some((one) => one.id === entry)) server.told.push({ id: entry, body });
+      return { data: { id: entry }, response: new Response() };
+    },
+    GET: async () => {
+      if (!server.online) throw new TypeError('away');
+      const done = server.told.map((one) => one.body['step']);
+      const data = {
+        id: 7,
+        machine: { id: 2, name: 'Curlew' },
+        closures: [],
+        steps: [PLACE, SEW, OTHER].filter((one) => !done.includes(one.key)),
+        last: { entries: [], step: null },
+      } as unknown as Sitting;
+      return { data, response: new Response() };
+    },
+  },
+}));
+
+describe('a sitting as it is sewn', () => {
+  let now = 1_000_000;
+  beforeEach(() => {
+    server.told.length = 0;
+    server.online = true;
+    vi.stubGlobal('navigator', {});
+  });
+
+  it('goes on without a server, tells each fact once and in order, and takes one press for one', async () => {
+    const { SittingWork } = await import('../src/sitting/sitting.svelte');
+    const work = new SittingWork('marsh', 7, () => now);
+    await work.open();
+    expect(work.now?.id).toBe(PLACE.id);
+    server.online = false;
+    now += 1000;
+    await work.done();
+    await work.done();
+    expect(work.now?.id).toBe(SEW.id);
+    now += 1000;
+    await work.done();
+    expect(work.waiting).toBe(2);
+    expect(server.told).toHaveLength(0);
+    server.online = true;
+    await work.refresh();
+    await vi.waitFor(() => expect(work.waiting).toBe(0), { timeout: 5000 });
+    expect(server.told.map((one) => one.body['step'])).toEqual([PLACE.key, SEW.key]);
+    expect(server.told[0]?.body['with']).toMatchObject({ 'sitting.id': '7' });
+    expect(work.deeds).toEqual([]);
+    expect(work.now?.id).toBe(OTHER.id);
+    work.leave();
+  });
+});
