@@ -60,10 +60,17 @@ module NimbleEyelet
 
       # Ids of this database; a test hole was sewn on the machine that is called so here.
       def renamed(entry, ids, machine)
-        with = entry.done_with
+        with = entry.done_with.except("sitting.id")
         with = with.merge("machine.id" => here(with["machine.id"], machine)) if entry.swatch && with["machine.id"]
         swatch = entry.swatch&.with(sewn_with: with, again: ids[entry.swatch.again])
-        entry.with(id: ids.fetch(entry.id), about: ids[entry.about], done_with: with, swatch: swatch)
+        entry.with(id: ids.fetch(entry.id), about: ids[entry.about], step: step_here(entry.step, ids), done_with: with, swatch: swatch)
+      end
+
+      # Steps out of a mishap go by the mishap's id.
+      def step_here(key, ids)
+        short = key.to_s[/\Arescue-(\h{8})-/, 1] or return key
+        known = ids.keys.find { |id| id.start_with?(short) }
+        known ? key.sub(short, ids.fetch(known)[0, 8]) : key
       end
 
       def here(id, machine) = Swatches::StandIn.id?(id) ? Swatches::StandIn.id(machine.id) : machine.id.to_s

@@ -47,7 +47,7 @@ module NimbleEyelet
       # What was done last in a sitting: everything entered at one moment.
       LAST = <<~SQL
         SELECT j.id, j.step_key, j.happened_at FROM journal j
-         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :sitting AND j.kind <> 'withdrawal'
+         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :sitting AND j.kind <> 'withdrawal' AND NOT j.imported
            AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
          ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
       SQL
@@ -168,8 +168,8 @@ wish: wish && Sequel.pg_jsonb_wrap(wish) }.compact
       end
 
       def sitting(row, ready, own, wish)
-        Sitting.of(parts(ready), ledger: ledger(row[:machine_id]), costs: Sewing::Changeover.costs(own), drying: row[:drying_s],
-                                 pace: pace, wish: wish, now: @now)
+        Sitting.of(parts(ready), machine: @workroom.machines.one(row[:machine_id]), ledger: ledger(row[:machine_id]), costs: Sewing::Changeover.costs(own),
+                                 drying: row[:drying_s], pace: pace, wish: wish, now: @now)
       end
 
       def machine(id) = @scope[:machines].where(id: id).select(:id, :name, :kind).first

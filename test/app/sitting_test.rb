@@ -101,11 +101,14 @@ class SittingRoutesTest < AppTest
 
     assert_status 422
     assert_match(/goes on already/, last_response.body)
-    save({ placket: { run_length: "30", first: "5", last: "20", count: "9" } })
+    tick("foot")
+    save({ placket: { count: "19" } })
+    save({ button: { diameter: "30" } })
     found = call(:get, "/api/workroom/sittings/#{db[:sittings].max(:id)}")
 
     assert_status 200
-    assert_equal found["closures"].map { |one| one["waits"].nil? }, [closure["sheet"]["placket"] ? true : false]
+    assert_match(/\w/, found["closures"].first["waits"], "its holes do not fit by now")
+    assert_equal %w[back-foot], found["steps"].map { |step| step["key"] }, "and the machine is put back all the same"
   end
 
   # A mishap is told with what was measured; its way out comes first, and the plan follows.
@@ -132,6 +135,12 @@ class SittingRoutesTest < AppTest
 
     assert_equal step["id"], sitting(found["id"])["steps"].first["id"]
     assert_in_delta(30.0, closure["sheet"]["placket"]["holes"].find { |hole| hole["at"]["mm"] == step["hole"] }["opening"]["mm"])
+    custom_request("POST", "/api/garments/import", {},
+                   HEADERS.merge("CONTENT_TYPE" => "application/json", input: JSON.generate(call(:get, "/api/garments/1/file"))))
+    facts = Store::Closures.new(workroom).find(db[:closures].where(garment_id: db[:garments].max(:id)).min(:id)).facts
+
+    assert_status 201
+    assert facts.steps.key?("rescue-#{facts.mishaps.first.id[0, 8]}-1"), "taken in elsewhere, what was done is done"
     enter({ kind: "mishap", with: { "mishap.what" => "lunch" } })
 
     assert_status 422

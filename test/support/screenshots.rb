@@ -60,12 +60,13 @@ module NimbleEyelet
         shoot(wide, "sitting", "/sittings/#{sitting}")
         sew_until(sitting, "place-at")
         shoot(wide, "sew", "/sittings/#{sitting}/sew")
-        shoot(wide, "rescue", "/sittings/#{sitting}/sew") do |session|
-          session.find("h1").send_keys("?")
-          session.assert_selector("[data-mishap]")
-        end
         lamplight(narrow)
         shoot(narrow, "sew-phone", "/sittings/#{sitting}/sew")
+        sew_until(sitting, "sew-at")
+        shoot(wide, "rescue", "/sittings/#{sitting}/sew") do |session|
+          session.click_button("Something went wrong")
+          session.assert_selector("[data-mishap]")
+        end
       end
 
       def sew_until(sitting, name)

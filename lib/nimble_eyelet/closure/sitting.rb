@@ -40,6 +40,9 @@ module NimbleEyelet
     # @return [Sewing::SessionOrder] as it is sewn; and the best there is
     attr_reader :order, :best
 
+    # @return [Machine]
+    attr_reader :machine
+
     # @return [Ledger] as the machine stands
     attr_reader :ledger
 
@@ -47,6 +50,7 @@ module NimbleEyelet
     attr_reader :works
 
     # @param parts [Array<SittingPart>] on one machine, each with holes that fit
+    # @param machine [Machine, nil] that they are sewn on; that of the first of them where nothing is said
     # @param ledger [Ledger] of the machine
     # @param costs [Hash{String => Integer}] seconds of a changeover, by part
     # @param drying [Integer] seconds
@@ -54,13 +58,14 @@ module NimbleEyelet
     # @param wish [Array<Array(Integer, String)>] closure and block, in the order somebody wants
     # @param now [Time, nil]
     # @return [Sitting]
-    def self.of(parts, ledger: Ledger.empty, costs: Sewing::Changeover::SECONDS, drying: DRYING, pace: Sewing::Pace.usual, wish: [],
-                now: nil)
-      new(parts, ledger, costs, pace, wish) { |part| SittingWork.new(part, pace: pace, drying: drying, now: now) }
+    def self.of(parts, machine: parts.first&.sheet&.plan&.machine, ledger: Ledger.empty, costs: Sewing::Changeover::SECONDS,
+                drying: DRYING, pace: Sewing::Pace.usual, wish: [], now: nil)
+      new(parts, machine, ledger, costs, pace, wish) { |part| SittingWork.new(part, pace: pace, drying: drying, now: now) }
     end
 
-    def initialize(parts, ledger, costs, pace, wish, &)
+    def initialize(parts, machine, ledger, costs, pace, wish, &)
       @parts = parts
+      @machine = machine
       @ledger = ledger
       @pace = pace
       @works = parts.map(&)
@@ -215,8 +220,7 @@ says: Aftermath.of(part.sheet, entry))
     end
 
     def machine_step(part, block)
-      machine = @sitting.parts.first.sheet.plan.machine
-      write(nil, block, Sewing::Steps.back(part, machine))
+      write(nil, block, Sewing::Steps.back(part, @sitting.machine))
     end
 
     def write(part, block, step)
@@ -224,10 +228,9 @@ says: Aftermath.of(part.sheet, entry))
       @noted[part.key] << step.key if part
       id = "#{part ? part.key : 'machine'}:#{block}:#{step.key}"
       again = @written[id] += 1
-      machine = @sitting.parts.first.sheet.plan.machine
       SittingStep.new(id: again > 1 ? "#{id}:#{again}" : id, part: part, block: block, step: step, ledger: @state,
                       seconds: seconds(part, step),
-                      mishaps: Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), machine).map(&:key))
+                      mishaps: Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), @sitting.machine).map(&:key))
     end
 
     def seconds(part, step)

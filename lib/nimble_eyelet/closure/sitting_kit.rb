@@ -5,6 +5,7 @@
 #   SittingKit.of(sitting).map(&:name)   # => ["universal needle 80/12", "carriage foot", …]
 
 require_relative "../answer/sentence"
+require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
 require_relative "../sewing/work_step"
 require_relative "../thread/cord"
@@ -67,7 +68,11 @@ module NimbleEyelet
                                                                                                                 "button"))].compact
     end
 
-    def self.lacks(stay, sheet) = sheet.plan.stabilisers.include?(stay.key) ? nil : "not on the shelf"
+    # What of it does not lie in the drawer.
+    def self.lacks(stay, sheet)
+      missing = stay.needs - sheet.plan.stabilisers
+      "not in the drawer: #{missing.map { |key| STABILISER_KINDS.fetch(key) }.join(' and ')}" if missing.any?
+    end
 
     def self.cord(sheet)
       cord = Cord.of(sheet.plan.thread, overall: sheet.overall)

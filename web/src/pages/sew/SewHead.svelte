@@ -29,7 +29,9 @@
   );
 </script>
 
-<header class="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-2 sm:px-8">
+<header
+  class="flex flex-wrap items-center gap-x-5 gap-y-1 border-b max-sm:gap-x-3 border-base-300 px-4 py-2 sm:px-8"
+>
   <p class="min-w-0 flex-1 truncate text-lg font-semibold max-sm:w-full max-sm:flex-none">
     {closure ? `${closure.garment}: ${closure.name}` : doc.machine.name}
   </p>
@@ -42,13 +44,13 @@
     {status}
   </p>
   {@render children()}
-  <a class="btn btn-ghost" href={workroom.at(`/sittings/${doc.id}`)}
+  <a class="btn btn-ghost max-sm:px-2" href={workroom.at(`/sittings/${doc.id}`)}
     ><X size={22} /> <span class="max-sm:sr-only">Leave</span></a
   >
   <div class="h-1.5 w-full rounded bg-base-300" aria-hidden="true">
     <div class="h-full rounded bg-primary" style:width="{holes ? ((holes - toSew) / holes) * 100 : 0}%"></div>
   </div>
-  <details class="w-full text-base">
+  <details class="w-full text-base wrap-anywhere">
     <summary class="cursor-pointer"
       >{doc.machine.name}: {shown.length
         ? `${shown.length} ${shown.length === 1 ? 'thing' : 'things'} away from its usual`

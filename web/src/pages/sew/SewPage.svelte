@@ -69,7 +69,7 @@
     <SewHead {work} {doc} {closure} {now}>
       {#if voice.there}
         <button
-          class="btn btn-ghost"
+          class="btn btn-ghost max-sm:px-2"
           aria-pressed={voice.on}
           onclick={() => voice.toggle(now?.does ?? 'All done.')}
         >

@@ -101,7 +101,7 @@
       </p>
     {/if}
     {#if doc.ledger.length > 0}
-      <p class="mt-3 border-l-4 border-warning pl-3" data-away>
+      <p class="mt-3 border-l-4 border-warning pl-3 wrap-anywhere" data-away>
         Away from its usual on {doc.machine.name}: {doc.ledger
           .map((entry) => `${entry.name} ${entry.now}`)
           .join(', ')}.

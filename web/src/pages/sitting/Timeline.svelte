@@ -37,10 +37,10 @@
   }
 </script>
 
-<div class="overflow-x-auto">
+<div class="relative overflow-x-auto">
   <svg
     viewBox="0 0 {WIDE} {(lanes.length + 1) * LANE + 44}"
-    class="w-full min-w-[44rem]"
+    class="w-full min-w-[44rem] overflow-hidden"
     role="img"
     aria-label="The sitting along the clock, {lasting(doc.order.seconds)}"
   >
