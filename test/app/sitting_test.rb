@@ -35,8 +35,7 @@ class SittingRoutesTest < AppTest
     found["steps"].each_with_index { |step, index| done(found, step, at: NOW - 9000 + (index * 40)) }
     after = sitting(found["id"])
 
-    assert_empty after["steps"]
-    assert_empty after["ledger"]
+    assert_equal [[], []], after.values_at("steps", "ledger")
     assert_empty call(:get, "/api/workroom/under-way")["machines"], "the thread may stay on"
     ids.each { |id| assert_nil closure(id)["sheet"]["sewing"]["next"], "the closure's own page says so too" }
     ended = call(:post, "/api/workroom/sittings/#{found['id']}/ended", nil, seen(after))

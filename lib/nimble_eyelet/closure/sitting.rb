@@ -58,10 +58,13 @@ module NimbleEyelet
     # @param wish [Array<Array(Integer, String)>] closure and block, in the order somebody wants
     # @param now [Time, nil]
     # @return [Sitting]
-    def self.of(parts, machine: parts.first&.sheet&.plan&.machine, ledger: Ledger.empty, costs: Sewing::Changeover::SECONDS,
+    def self.of(parts, machine: machine_of(parts), ledger: Ledger.empty, costs: Sewing::Changeover::SECONDS,
                 drying: DRYING, pace: Sewing::Pace.usual, wish: [], now: nil)
       new(parts, machine, ledger, costs, pace, wish) { |part| SittingWork.new(part, pace: pace, drying: drying, now: now) }
     end
+
+    def self.machine_of(parts) = parts.first && parts.first.sheet.plan.machine
+    private_class_method :machine_of
 
     def initialize(parts, machine, ledger, costs, pace, wish, &)
       @parts = parts
