@@ -108,7 +108,15 @@ module NimbleEyelet
       open("recipe.needle_size", :whole, "needle"),
       habit("recipe.pace", "changed between two test holes", Swatches::PACES),
 
+      habit("cut.tool", "opened with", Opening::CUT_TOOLS),
+      habit("cut.seal", "sealed", Opening::SEALS),
+      open("cut.chisel", :length, "edge of the chisel", help: "Of the chisel you own: none where you have none."),
+
       habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
+      habit("attach.marks", "buttons marked", Attach::BUTTON_MARKS),
+      habit("attach.between", "between the pairs", Attach::BETWEEN_PAIRS),
+      habit("attach.secure", "secured by", Attach::SECURINGS),
+      habit("attach.shank_by", "on a shank", Attach::SHANKS),
       open("attach.stitches", :whole, "stitches a pair"),
       open("attach.width", :length, "zigzag width", dial: true)
     ].freeze

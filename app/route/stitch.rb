@@ -8,6 +8,8 @@ require_relative "../document/card_pdf"
 require_relative "../document/stitches"
 require_relative "../document/stretch_scale_pdf"
 require_relative "../field/closure_fields"
+require_relative "../store/errors"
+require_relative "../view/button_stitch"
 require_relative "../view/stitch"
 require_relative "../view/swatch"
 
@@ -26,6 +28,11 @@ module NimbleEyelet
           content_type format == "svg" ? "image/svg+xml" : "text/csv", charset: "utf-8"
           response["content-disposition"] = "attachment; filename=\"stitches-#{id}.#{format}\""
           format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
+        end
+        app.post("/api/workrooms/:slug/closures/:id/button-stitches") do
+          sheet = sheet_of(params["id"])
+          found = ButtonSimulation.of(sheet, **button_trial) or raise Store::Missing
+          json(View::ButtonStitchView.of(found, sheet, present))
         end
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
           closure = in_its_unit(closures.find(number(params["id"])))
@@ -59,6 +66,13 @@ module NimbleEyelet
           end
           Trial.new(stitch_width: read.call("stitch_width"), stitch_length: read.call("stitch_length"),
                     tension: read.call("tension"), balance: body_hash.fetch("balance", 0)).validate
+        end
+
+        # How far the button lies off its place, and another width, as typed.
+        def button_trial
+          off, across = %w[off across].map { |name| Length.mm(body_hash.fetch(name, 0).to_f.clamp(-5, 5).round(3)) }
+          text = body_hash["width"].to_s.strip
+          { off: off, across: across, width: text.empty? ? nil : ClosureFields.fetch("attach.width").read(text, unit: present.unit) }
         end
 
         # What a cloth is like, from a square on the scales, a folded stack, or two marks pulled apart.

@@ -37,6 +37,8 @@ module NimbleEyelet
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
             second_beads: plain(SECOND_BEADS),
+          cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
+          between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS), shanks: plain(Attach::SHANKS),
           forgets: plain(FORGETS), paces: plain(Swatches::PACES), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }),
           scale_reads: plain(SCALE_READS),
           fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }

@@ -15,9 +15,30 @@ module NimbleEyelet
       # @return [Hash, nil] nothing while the holes do not fit
       def self.of(sheet, present)
         progress = sheet.progress or return
-        { steps: progress.steps.map { |step| step(step, progress, sheet.facts, present) }, next: progress.next_key,
+        { steps: progress.steps.map do |step|
+          step(step, progress, sheet.facts, present)
+        end, next: progress.next_key, cutting: cutting(sheet, present),
           sewn: sheet.layout.holes.count(&:sewn), done: progress.done.size, passed_over: progress.passed_over.size,
           newest: progress.steps.map(&:key).reverse.find { |key| progress.done.include?(key) } }
+      end
+
+      # A pin lies so far inside each tack.
+      PIN_INSIDE = 1.0
+
+      def self.cutting(sheet, present)
+        slit = sheet.opening
+        ends = sheet.cut.ends
+        { **blade(sheet.plan, slit), slit: present.length(slit), from: -ends.near.to_f, to: (slit + ends.far).to_f, eye: ends.eye.to_f,
+          ends: sheet.recipe.width(slit).to_f }
+      end
+
+      # Where pins lie or a chisel bites.
+      def self.blade(plan, slit)
+        way = plan.cut.way
+        pins = way == "ripper" && !plan.cloth.type.perforates ? [PIN_INSIDE, slit.to_f - PIN_INSIDE] : []
+        bites = way == "chisel" ? plan.cut.bites(slit) : []
+        { tool: way, says: Opening::CUT_TOOLS.fetch(way), hangs: plan.cut.hangs?(slit), pins: pins,
+          bites: bites.map { |bite| { from: bite.from.to_f, to: bite.to.to_f } } }
       end
 
       # @return [String] for the knot
@@ -55,7 +76,7 @@ module NimbleEyelet
         was, now = [difference.was, difference.now].map { |value| Figures.shown(difference.figure, value, present) }
         "#{Figures.label(difference.figure)}: done with #{was}, the plan says #{now}"
       end
-      private_class_method :step, :outdated
+      private_class_method :cutting, :blade, :step, :outdated
     end
   end
 end

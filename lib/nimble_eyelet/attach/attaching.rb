@@ -36,8 +36,13 @@ module NimbleEyelet
     HAND_EXTRA = Length.mm(300)
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
-    class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil)
+    # marks, between, secure, shank_by - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS, or nil for the first of each
+    class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil, shank_by: nil)
       LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12) }.freeze
+
+      def from_plan? = marks == "plan"
+      def carried? = between == "carry"
+      def secured = secure || "knot"
 
       # @return [self]
       # @raise [Refusal]

@@ -8,7 +8,9 @@
 # A habit without options takes a length, or nothing, which leaves it to the rules.
 
 require_relative "../answer/sentence"
+require_relative "../attach/attach_habits"
 require_relative "../length/ruler"
+require_relative "../opening/cutting"
 require_relative "../opening/school"
 require_relative "../placket/run"
 require_relative "../stitch/button_pattern"
@@ -50,12 +52,14 @@ module NimbleEyelet
     TABLE = [
       Habit.new(path: "opening.school", question: "How long is a hole?", begins: "passing_geometry",
                 options: Opening::SCHOOLS.values.map { |school| option(school.key, school.name, school.assumes, school.fails) }),
-      Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre", inches: "sixteenth_inch",
+      Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre",
+                inches: "sixteenth_inch",
                 options: rulers),
       Habit.new(path: "opening.ease", question: "How much ease on top of H?",
                 speaks_for: "One figure for everything is easily remembered.",
                 against: "Left empty, thin cloth gets less and other cloth more, as the rules have it."),
-      Habit.new(path: "placket.grid", question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch", options: rulers),
+      Habit.new(path: "placket.grid", question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch",
+                options: rulers),
       Habit.new(path: "placket.edge", question: "How far does a hole stay from the finished edge?", begins: "ten",
                 options: [
                   option("ten", Sentence["%s", Placket::EDGE_SCHOOLS.fetch("ten")], "Clear of most turned seam allowances.",
@@ -74,18 +78,69 @@ module NimbleEyelet
                 ]),
       Habit.new(path: "recipe.pace", question: "What is changed between two test holes?", begins: "one",
                 options: [
-                  option("one", Swatches::PACES.fetch("one"), "You know for certain what helped.", "Takes about one test hole in four more."),
-                  option("each", Swatches::PACES.fetch("each"), "Saves about one test hole in four: length, cover and tension show apart.",
+                  option("one", Swatches::PACES.fetch("one"), "You know for certain what helped.",
+                         "Takes about one test hole in four more."),
+                  option("each", Swatches::PACES.fetch("each"),
+                         "Saves about one test hole in four: length, cover and tension show apart.",
                          "Two things that are changed at once may be mixed up.")
+                ]),
+      Habit.new(path: "cut.tool", question: "With what is a hole opened?", begins: "ripper",
+                options: [
+                  option("ripper", Opening::CUT_TOOLS.fetch("ripper"), "Everybody has one, and pins stop it.",
+                         "It runs where it is pushed: a tack is cut before one knows."),
+                  option("chisel", Opening::CUT_TOOLS.fetch("chisel"), "The cleanest edge, also in thick cloth.",
+                         "Needs a block and a chisel no longer than the slit."),
+                  option("snip", Opening::CUT_TOOLS.fetch("snip"), "Nothing but scissors, and never near a tack.",
+                         "Thick cloth does not fold; the cut wanders in loose cloth.")
+                ]),
+      Habit.new(path: "cut.seal", question: "When are the cut edges sealed?", begins: "before",
+                options: [
+                  option("before", Opening::SEALS.fetch("before"), "The blade cuts through what holds together already.",
+                         "It has to be dry before anything is cut."),
+                  option("after", Opening::SEALS.fetch("after"), "Reaches every thread end there is.",
+                         "Edges stick together while they are wet."),
+                  option("both", Opening::SEALS.fetch("both"), "For cloth that frays at a glance.",
+                         "Twice to dry, twice a chance of a stain."),
+                  option("none", Opening::SEALS.fetch("none"), "Nothing can stain.", "The first washes show whether the cloth frays.")
+                ]),
+      Habit.new(path: "attach.marks", question: "Where are the buttons marked?", begins: "through",
+                options: [
+                  option("through", Attach::BUTTON_MARKS.fetch("through"), "Forgives what came out otherwise than planned.",
+                         "Carries every crooked hole on to the other side."),
+                  option("plan", Attach::BUTTON_MARKS.fetch("plan"), "Both sides can be marked at once.",
+                         "Holes that wandered pull or bubble.")
+                ]),
+      Habit.new(path: "attach.between", question: "What happens between two pairs of holes?", begins: "cut",
+                options: [
+                  option("cut", Attach::BETWEEN_PAIRS.fetch("cut"), "Nothing lies across the button.", "Twice the tails to secure."),
+                  option("carry", Attach::BETWEEN_PAIRS.fetch("carry"), "One pair of tails.", "The carried thread catches and shows.")
+                ]),
+      Habit.new(path: "attach.secure", question: "How are the threads of a button secured?", begins: "knot",
+                options: [
+                  option("knot", Attach::SECURINGS.fetch("knot"), "Holds, and can be felt.", "Takes a needle and a minute."),
+                  option("liquid", Attach::SECURINGS.fetch("liquid"), "Quick.",
+                         "Never alone on children's wear or where it bears load."),
+                  option("tie_off", Attach::SECURINGS.fetch("tie_off"), "Done in the same go.",
+                         "Only with the needle over a hole: else it strikes."),
+                  option("knot_liquid", Attach::SECURINGS.fetch("knot_liquid"), "The knot cannot work loose.", "Has to dry.")
+                ]),
+      Habit.new(path: "attach.shank_by", question: "What is done with a button on a shank?", begins: "hand",
+                options: [
+                  option("hand", Attach::SHANKS.fetch("hand"), "Stays where it is.", "Goes through the wash with the garment."),
+                  option("pin", Attach::SHANKS.fetch("pin"), "Comes off for washing.",
+                         "An eyelet for each has to be sewn, and pins get lost.")
                 ]),
       Habit.new(path: "attach.pattern", question: "How are four holes sewn?", begins: "two_bars",
                 options: [
-                  option("two_bars", Stitches::BUTTON_PATTERNS.fetch("two_bars").name, "One width, no turning: the least can go wrong.",
+                  option("two_bars", Stitches::BUTTON_PATTERNS.fetch("two_bars").name,
+                         "One width, no turning: the least can go wrong.",
                          "Two bars wear side by side, without crossing over."),
                   option("cross", Stitches::BUTTON_PATTERNS.fetch("cross").name, "Each pair holds the other down.",
                          "The diagonal is wider: the width is set and tried anew."),
                   option("square", Stitches::BUTTON_PATTERNS.fetch("square").name, "Spreads the pull over all four holes.",
-                         "Two more turns of the work, each a chance to strike.")
+                         "Two more turns of the work, each a chance to strike."),
+                  option("arrow", Stitches::BUTTON_PATTERNS.fetch("arrow").name, "Points along the opening, and shows on purpose.",
+                         "All the pull lies on one hole; two widths are set.")
                 ])
     ].freeze
   end

@@ -18,6 +18,7 @@ require_relative "../button/button"
 require_relative "../cloth/cloth"
 require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
+require_relative "../opening/cutting"
 require_relative "../opening/sizing"
 require_relative "../placket/run"
 require_relative "../recipe/recipe"
@@ -26,15 +27,17 @@ require_relative "../value"
 
 module NimbleEyelet
   # opening - Opening::Sizing; placket - Placket::Run; recipe - Recipes::Overrides; attach - Attach::ButtonSewing
+  # cut - Opening::Cutting
   # unit - String, "mm", "cm" or "in": what its lengths are read and typed in, and kept whatever the workroom reads later
   # settled - Hash of stage word to what it was settled from, as Stage#read gives it
   # accepted - String or nil, id of the swatch whose settings hold
   # stabilisers - Array<String>, keys of STABILISER_KINDS that lie in the drawer; known once it is in a house
   class Plan < Value.of(:name, :button, :cloth, :thread, :machine, :opening, :placket, :recipe, :attach,
-                        unit: "mm", settled: {}, accepted: nil, stabilisers: STABILISER_KINDS.keys)
+                        cut: Opening::Cutting.new, unit: "mm", settled: {}, accepted: nil, stabilisers: STABILISER_KINDS.keys)
     UNITS = { "mm" => "millimetres", "cm" => "centimetres", "in" => "inches" }.freeze
     SECTIONS = { "button" => Button, "cloth" => Cloth, "thread" => SewingThread, "opening" => Opening::Sizing,
-                 "placket" => Placket::Run, "recipe" => Recipes::Overrides, "attach" => Attach::ButtonSewing }.freeze
+                 "placket" => Placket::Run, "recipe" => Recipes::Overrides, "cut" => Opening::Cutting,
+                 "attach" => Attach::ButtonSewing }.freeze
     # Lists of a section, by path; their rows are known by their id.
     LISTS = %w[placket.pins placket.keep_outs].freeze
     # Paths that are no member of a section.
@@ -94,7 +97,7 @@ module NimbleEyelet
     # @raise [Refusal]
     def validate
       Refusal.unless_valid do |check|
-        [button, cloth, thread, opening, placket, recipe, attach].each { |part| check.gather { part.validate } }
+        [button, cloth, thread, opening, placket, recipe, cut, attach].each { |part| check.gather { part.validate } }
       end
       self
     end

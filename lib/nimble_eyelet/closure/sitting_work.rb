@@ -29,6 +29,10 @@ module NimbleEyelet
     # What of the row's setting holds for the buttons too.
     THREADED = %w[needle thread].freeze
 
+    # What is sealed in a block dries after it: sealed, and the block that waits for it.
+    DRIES_BEFORE = { "seal" => %w[open dry], "open" => %w[buttons dry-after] }.freeze
+    SEALED = { "open" => "seal", "buttons" => "seal-after" }.freeze
+
     # @return [SittingPart]
     attr_reader :part
 
@@ -106,16 +110,21 @@ module NimbleEyelet
     def work_block(block)
       seconds = block.hands.sum { |step| seconds(step) }.round
       Sewing::WorkBlock.new(key: block.key, seconds: seconds, needs: block.machine? ? Sewing::Changeover.needs(block.needs) : nil,
-                            dries: block.key == "seal" && sealed? ? @drying : 0)
+                            dries: dries?(block.key) ? @drying : 0)
     end
 
-    def sealed? = steps("open").any? { |step| step.key == "dry" && !done?(step) }
+    def dries?(block)
+      following, waits = DRIES_BEFORE[block]
+      following && steps(following).any? { |step| step.key == waits && !done?(step) }
+    end
 
     # What was sealed a while ago is dry the sooner.
     def dry_in
-      return 0 unless sealed? && blocks.first&.key == "open"
+      first = blocks.first&.key
+      before = DRIES_BEFORE.find { |_, (following, _)| following == first }&.first
+      return 0 unless before && dries?(before)
 
-      sealed = part.sheet.facts.steps["seal"]&.happened_at
+      sealed = part.sheet.facts.steps[SEALED.fetch(first)]&.happened_at
       sealed && @now ? (@drying - (@now - sealed)).clamp(0, @drying).round : 0
     end
   end

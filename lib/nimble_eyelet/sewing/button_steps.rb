@@ -3,6 +3,7 @@
 # ButtonSteps is how the buttons are sewn on, by machine or by hand, one first and then the rest.
 
 require_relative "../answer/sentence"
+require_relative "../attach/attach_habits"
 require_relative "../length/length"
 require_relative "../machine/machine"
 require_relative "step"
@@ -11,6 +12,9 @@ module NimbleEyelet
   module Sewing
     class ButtonSteps
       BUTTONED = "Sew the buttons"
+      SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray liquid on them.",
+                  "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
+                  "knot_liquid" => "Tails to the back, knot, a drop of liquid on it, and trim." }.freeze
 
       # @param order [SewingOrder]
       def initialize(order)
@@ -23,10 +27,16 @@ module NimbleEyelet
       def steps
         return [] unless @order.button.fastens?
 
-        [marks, *(@attaching.by_machine ? by_machine : by_hand), rinse].compact
+        [marks, *sewn_on, rinse].compact
       end
 
       private
+
+      def sewn_on
+        return pinned if @order.button.shank? && @order.button_sewing.shank_by == "pin"
+
+        @attaching.by_machine ? by_machine : by_hand
+      end
 
       def child = @order.for_child ? %w[children] : []
       def spacing? = @attaching.shank.positive?
@@ -35,11 +45,37 @@ module NimbleEyelet
       def pointer = @order.cloth.type.perforates ? "pencil dot" : "pin"
 
       def marks
-        Step.new(key: "mark-buttons", part: BUTTONED,
-                 does: "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner.",
-                 how: "Closure flat, hems level; compare with the plan. One button first, then look whether it lies " \
-                      "flat; then the rest.",
-                 figures: @order.layout.holes.to_h { |hole| ["button.#{hole.number}", hole.button] })
+        by_plan = @order.button_sewing.from_plan?
+        holes = @order.layout.holes
+        does = if by_plan
+                 Sentence["Mark the buttons from the plan, each from the top edge: #{holes.map do
+                   '%s'
+                 end.join(', ')}.", *holes.map(&:button)]
+               else
+                 "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner."
+               end
+        Step.new(key: "mark-buttons", part: BUTTONED, does: does,
+                 how: "Closure flat, hems level; compare with the #{by_plan ? 'finished holes' : 'plan'}. One button first, " \
+                      "then look whether it lies flat; then the rest.",
+                 figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] }.merge("attach.marks" => marked_by))
+      end
+
+      def marked_by = Attach::BUTTON_MARKS.fetch(@order.button_sewing.marks || "through")
+
+      # A button that comes off for washing sits in an eyelet of the underlap, on a pin.
+      def pinned
+        holes = @order.layout.holes
+        eyelets = Step.new(key: "shank-eyelet", part: BUTTONED, hazards: %w[wheel blade],
+                           does: "Stitch an eyelet for each shank into the underlap, at the button's mark, and punch it open.",
+                           how: "Tried on the scrap first: the shank passes, its loop stands behind.",
+                           figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] })
+        pins = holes.map do |hole|
+          Step.new(key: Step.key_at("button", hole.at), part: "#{BUTTONED}: #{hole.number} of #{@order.count}",
+                   hazards: ["pins", *child],
+                   does: "Put button #{hole.number} through its eyelet and the pin through its loop.",
+                   figures: { "hole.at" => hole.at, "hole.button" => hole.button })
+        end
+        [eyelets, *pins]
       end
 
       def by_hand
@@ -102,8 +138,7 @@ module NimbleEyelet
 
       def sewn
         pairs = if @order.button.holes == 4
-                  " #{@attaching.pattern.how} By hand through both holes before any power, " \
-                    "for each pair."
+                  " #{@attaching.pattern.how} #{between} By hand through both holes before any power, for each pair."
                 else
                   ""
                 end
@@ -111,6 +146,8 @@ module NimbleEyelet
               "the same hole.#{pairs}"
         each("Turn the needle by hand through both holes, then sew button %d.", how, %w[wheel eyes] + child)
       end
+
+      def between = @order.button_sewing.carried? ? "Carry the thread over to the next pair." : "Cut the thread between the pairs."
 
       def each(does, how, hazards)
         @order.layout.holes.map do |hole|
@@ -127,9 +164,19 @@ module NimbleEyelet
                                                                        "shank and knot them.",
                                     how: Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)],
                                     figures: { "attach.shank" => @attaching.shank })
-        secure = Step.new(key: "secure", part: BUTTONED, does: "Tails to the back, knot and trim.",
-                          how: @order.for_child ? "For a child: knotted, liquid only on top." : nil, hazards: child)
+        secure = Step.new(key: "secure", part: BUTTONED, does: SECURED.fetch(secured),
+                          hazards: child + (secured.include?("liquid") ? %w[liquid] : []),
+                          how: secure_how, figures: { "attach.secure" => Attach::SECURINGS.fetch(secured) })
         [wind || nil, secure]
+      end
+
+      # On children's wear a drop alone holds nothing.
+      def secured = @order.for_child && @order.button_sewing.secured == "liquid" ? "knot_liquid" : @order.button_sewing.secured
+
+      def secure_how
+        return "Anchored in the centre, width 0 strikes the bridge between the holes." if secured == "tie_off"
+
+        @order.for_child ? "For a child: knotted, liquid only on top." : nil
       end
 
       def rinse

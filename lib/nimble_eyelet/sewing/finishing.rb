@@ -5,6 +5,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../opening/cutting"
 require_relative "step"
 
 module NimbleEyelet
@@ -14,6 +15,7 @@ module NimbleEyelet
       # A film is trimmed so near before it is rinsed out, and a box of leather ends in holes punched so wide.
       FILM_LEFT = Length.mm(3)
       LEATHER_PUNCH = Length.mm(2)
+      STAINS = "Tried on the scrap for stains."
 
       # @param order [SewingOrder]
       def initialize(order)
@@ -22,7 +24,7 @@ module NimbleEyelet
       end
 
       # @return [Array<Step>]
-      def steps = [tails, tear, film, *sealed, *@order.holes.flat_map { |hole| opened(hole) }].compact
+      def steps = [tails, tear, film, *sealed_before, *@order.holes.flat_map { |hole| opened(hole) }, *sealed_after].compact
 
       private
 
@@ -48,15 +50,28 @@ module NimbleEyelet
       end
 
       # What does not fray needs no sealing.
-      def sealed
-        return [] unless @order.cloth.frays? && !@order.straight?
+      def sealed? = @order.cloth.frays? && !@order.straight?
 
-        [Step.new(key: "seal", part: OPENED, does: "Seal the cut line sparingly with fray liquid.", how: "Tried on the " \
-                                                                                                         "scrap for stains.",
-                  hazards: %w[liquid]),
-         Step.new(key: "dry", part: OPENED, does: "Let it dry, as its label says.", how: "To the touch mostly 15 to 30 " \
-                                                                                         "minutes; a day before iron or wash.",
-                  symptom: "Cut wet, it glues the edges together.")]
+      def sealed_before
+        return [] unless sealed? && @order.cutting.sealed_before?
+
+        [Step.new(key: "seal", part: OPENED, does: "Seal the cut line sparingly with fray liquid.", how: STAINS, hazards: %w[liquid],
+                  figures: seal_figures), dry("dry", "Cut wet, it glues the edges together.")]
+      end
+
+      def sealed_after
+        return [] unless sealed? && @order.cutting.sealed_after?
+
+        [Step.new(key: "seal-after", part: OPENED, does: "Seal the cut edges with fray liquid, the slit held open on a pin.",
+                  how: STAINS,
+                  hazards: %w[liquid], figures: seal_figures), dry("dry-after", "Buttoned wet, the edges stick together.")]
+      end
+
+      def seal_figures = { "cut.seal" => Opening::SEALS.fetch(@order.cutting.seal || "before") }
+
+      def dry(key, symptom)
+        Step.new(key: key, part: OPENED, does: "Let it dry, as its label says.", symptom: symptom,
+                 how: "To the touch mostly 15 to 30 minutes; a day before iron or wash.")
       end
 
       def opened(hole)
@@ -84,17 +99,48 @@ module NimbleEyelet
       end
 
       def does(hole)
-        from = @order.cut.ends.eye.positive? ? "from the tack to the eye" : "from both ends to the middle"
-        Sentence["Open hole #{hole.number} #{from}, %s, and put the #{@order.button.form.noun} through before the next.", hole.opening]
+        through = "and put the #{@order.button.form.noun} through before the next."
+        case @order.cutting.way
+        when "chisel" then Sentence["Open hole #{hole.number} with the chisel on a block, %s#{bitten(hole)}, #{through}", hole.opening,
+                                    *at(hole)]
+        when "snip" then Sentence["Fold hole #{hole.number} across its middle, snip %s on the fold, then scissors both ways: %s, " \
+                                  "#{through}",
+                                  Opening::Cutting::SNIP, hole.opening]
+        else
+          from = @order.cut.ends.eye.positive? ? "from the tack to the eye" : "from both ends to the middle"
+          Sentence["Open hole #{hole.number} #{from}, %s, #{through}", hole.opening]
+        end
       end
+
+      # Where the chisel is set, from the first tack on.
+      def bitten(hole)
+        bites = @order.cutting.bites(hole.opening)
+        return "" if bites.empty?
+
+        over = @order.cutting.hangs?(hole.opening) ? ", what is too long of it over the block's edge" : ""
+        "#{over}: its edge from #{bites.map { '%s to %s' }.join(', then ')}"
+      end
+
+      def at(hole) = @order.cutting.bites(hole.opening).flat_map { |bite| [bite.from, bite.to] }
 
       def how
         return "Stop short of the stitching; no pins in this cloth." if @order.straight?
+        return "The first and the last bite against the tacks' inner edges, never over them." if @order.cutting.way == "chisel"
+        return "Stop at the tacks' inner edges. Lift the cloth off everything beneath." if @order.cutting.way == "snip"
 
-        "A pin across inside each tack stops the blade. Lift the cloth off everything beneath."
+        "A pin across inside each tack stops the blade. Sharp prong down just inside one tack, up again before the middle, ball on " \
+          "top; then from the other end. Lift the cloth off everything beneath."
       end
 
-      def figures(hole) = { "hole.at" => hole.at, "opening.length" => hole.opening }
+      def figures(hole) = { "hole.at" => hole.at, "opening.length" => hole.opening, **cutting_figures(hole) }
+
+      def cutting_figures(hole)
+        bites = @order.cutting.bites(hole.opening)
+        set = @order.cutting.way == "chisel" ? bites.each_with_index : []
+        { "cut.tool" => Opening::CUT_TOOLS.fetch(@order.cutting.way),
+          **set.flat_map { |bite, index| [["cut.bite.#{index + 1}.from", bite.from], ["cut.bite.#{index + 1}.to", bite.to]] }.to_h,
+          **(@order.cutting.way == "snip" ? { "cut.snip" => Opening::Cutting::SNIP } : {}) }
+      end
     end
   end
 end

@@ -2,13 +2,17 @@
 
 # SewingOrder is what is to be sewn, and the questions its steps are written by.
 
+require_relative "../attach/attaching"
 require_relative "../length/wording"
+require_relative "../opening/cutting"
 require_relative "../value"
 
 module NimbleEyelet
   module Sewing
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
+    # cutting - Opening::Cutting; button_sewing - Attach::ButtonSewing
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching, :beginning,
+                                 cutting: Opening::Cutting.new, button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"),
                                  for_child: false)
       # @return [Length] the opening as it will come out
       def opening = setting.planned

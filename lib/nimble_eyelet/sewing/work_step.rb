@@ -38,8 +38,10 @@ module NimbleEyelet
                  "reset" => [15], "place" => [35], "lever" => [10], "sew" => [5], "look" => [30],
                  "cord of a hole" => [60] },
       "seal" => { "tails" => [60, :each], "tear" => [20, :each], "film" => [30, :each], "seal" => [20, :each] },
-      "open" => { "dry" => [10], "punch" => [30], "open" => [90], "mark-buttons" => [30, :each] },
-      "buttons" => { "hand-thread" => [60], "button-foot" => [60, :sets], "feed-off" => [30, :sets], "button-width" => [20, :sets],
+      "open" => { "dry" => [10], "punch" => [30], "open" => [90], "mark-buttons" => [30, :each],
+                "seal-after" => [20, :each] },
+      "buttons" => { "dry-after" => [10], "shank-eyelet" => [240, :each], "hand-thread" => [60], "button-foot" => [60, :sets],
+                     "feed-off" => [30, :sets], "button-width" => [20, :sets],
                      "spacer" => [20],
                      "button" => [180], "wind" => [60, :each], "secure" => [60, :each], "rinse" => [120] },
       "end" => { "note" => [60] }

@@ -17,7 +17,9 @@ module NimbleEyelet
       ButtonPattern.new(key: "cross", name: "a cross", diagonal: true,
                         how: "Turn the work 45° so that the needle swings along a diagonal, sew, turn, and sew the other."),
       ButtonPattern.new(key: "square", name: "a square",
-                        how: "Sew the near and the far pair, turn the work a quarter, and sew the two sides.")
+                        how: "Sew the near and the far pair, turn the work a quarter, and sew the two sides."),
+      ButtonPattern.new(key: "arrow", name: "an arrow", diagonal: true,
+                        how: "From one hole to each of the others: turn the work for each, and set the width for the diagonal.")
     ].to_h { |pattern| [pattern.key, pattern] }.freeze
   end
 end

@@ -52,6 +52,7 @@ export type SittingClosure = Schemas['SittingClosure'];
 export type SittingMishap = Schemas['SittingMishap'];
 export type SittingMoment = Schemas['SittingMoment'];
 export type SittingChange = Schemas['SittingChange'];
+export type ButtonStitches = Schemas['ButtonStitches'];
 export type Setting = Schemas['FootSetting'];
 
 export const client = createClient<paths>({

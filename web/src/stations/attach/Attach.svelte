@@ -6,6 +6,7 @@
   import Figure from '../../ui/Figure.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
+  import ButtonSewnPanel from './ButtonSewnPanel.svelte';
   import HolesPicture from './HolesPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
@@ -79,4 +80,37 @@
     <Field {work} path="attach.stitches" label="Your own stitches" placeholder={String(attach.stitches)} />
   </div>
 {/if}
+{#if closure.plan['button.attachment'] === 'four_holes' && attach.by_machine}
+  <div class="mt-4">
+    <Pick
+      {work}
+      path="attach.between"
+      label="Between the pairs"
+      choices={workroom.catalogue?.between_pairs ?? []}
+      habit
+    />
+  </div>
+{/if}
+{#if sheet.button.holes.length === 0}
+  <div class="mt-4">
+    <Pick
+      {work}
+      path="attach.shank_by"
+      label="A button on a shank"
+      choices={workroom.catalogue?.shanks ?? []}
+      habit
+    />
+  </div>
+{/if}
+<div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
+  <Pick {work} path="attach.marks" label="Marked" choices={workroom.catalogue?.button_marks ?? []} habit />
+  <Pick
+    {work}
+    path="attach.secure"
+    label="Threads secured by"
+    choices={workroom.catalogue?.securings ?? []}
+    habit
+  />
+</div>
+{#if sheet.button.holes.length > 0}<ButtonSewnPanel {closure} />{/if}
 <div class="mt-5"><Because reasons={attach.because} /></div>

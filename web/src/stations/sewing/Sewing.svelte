@@ -5,6 +5,7 @@
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import { announce } from '../../ui/announce.svelte';
   import AtTheMachine from './AtTheMachine.svelte';
+  import Opened from './Opened.svelte';
   import { grouped, progress } from './progress';
   import StepRow from './StepRow.svelte';
 
@@ -92,6 +93,7 @@
       {/if}
     </div>
   {/if}
+  {#if sheet.sewing}<Opened {work} cutting={sheet.sewing.cutting} />{/if}
   {#each grouped(state.steps) as group (group.steps[0]?.key)}
     <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
     <ol class="mt-1 max-w-3xl">

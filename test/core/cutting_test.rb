@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# How holes are opened and sealed, and buttons marked and secured: what people were taught changes what the hands do.
+class CuttingTest < CoreTest
+  def cut(**changes) = Opening::Cutting.new(**changes)
+  def told(changes) = words(sheet(**changes))
+  def sewn(**attach) = { attach: Attach::ButtonSewing.new(pattern: "two_bars", **attach) }
+  def at(name, found) = found.find { |key, _| key.start_with?("#{name}-at") }.last
+
+  # They cover the slit without a gap, and never reach a tack.
+  def test_bites_cover_the_slit_and_never_touch_a_tack
+    300.times do
+      slit = random_mm(6..60)
+      chisel = random_mm(3..60)
+      bites = cut(tool: "chisel", chisel: chisel).bites(slit)
+
+      assert_equal [Length.zero, slit], [bites.first.from, bites.last.to]
+      bites.each_cons(2) { |one, other| assert_operator one.to - other.from, :>=, Length.mm(1), "#{slit} by #{chisel}" }
+      next assert_operator bites.size, :<=, 2 if chisel > slit
+
+      assert_equal [chisel], bites.map { |bite| bite.to - bite.from }.uniq
+      assert_equal ((slit.to_f - 1) / (chisel.to_f - 1)).ceil, bites.size if chisel < slit && chisel > mm(2)
+    end
+
+    assert_empty cut(tool: "chisel").bites(mm(20)), "nobody knows the chisel"
+    assert_equal ["cut.chisel"], refused { cut(chisel: mm(1)).validate }.keys
+  end
+
+  # One row of schools each: what is chosen is seen in the steps.
+  def test_every_school_of_opening_changes_what_the_hands_do
+    tools = { "ripper" => /from both ends to the middle/, "snip" => /Fold hole \d across its middle, snip 3 mm/,
+              "chisel" => /with the chisel on a block, 22.5 mm: its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm/ }
+
+    tools.each { |tool, text| assert_match text, at("open", told(cut: cut(tool: tool, chisel: mm(12)))) }
+    assert_match(/over the block's edge/, at("open", told(cut: cut(tool: "chisel", chisel: mm(30)))))
+    seals = { "before" => %w[seal dry], "after" => %w[seal-after dry-after], "both" => %w[seal dry seal-after dry-after],
+"none" => [] }
+    seals.each do |seal, keys|
+      found = sheet(cut: cut(seal: seal))
+
+      assert_equal keys, found.progress.steps.map(&:key).grep(/seal|dry/), seal
+      part = SittingPart.new(key: 1, name: "a", garment: "b", sheet: found)
+
+      assert_equal(keys.count do |key|
+        key.start_with?("seal")
+      end, SittingWork.new(part, pace: Sewing::Pace.usual, drying: 600).chain.blocks.count do |block|
+             block.dries.positive?
+           end)
+    end
+  end
+
+  def test_every_school_of_attaching_changes_what_the_hands_do
+    assert_match(/through the finished holes/, told(sewn(marks: "through"))["mark-buttons"])
+    assert_match(/from the plan, each from the top edge: 24 mm|from the plan, each from the top edge: [\d.]+ mm/,
+                 told(sewn(marks: "plan"))["mark-buttons"])
+    assert_match(/Cut the thread between/, at("button", told(sewn(between: "cut"))))
+    assert_match(/Carry the thread over/, at("button", told(sewn(between: "carry"))))
+    texts = %w[knot liquid tie_off knot_liquid].map { |secure| told(sewn(secure: secure))["secure"] }
+
+    assert_equal texts, texts.uniq
+    assert_match(/Tails to the back, knot, a drop/, told(sewn(secure: "liquid").merge(placket: run_of(use: "children")))["secure"])
+    shank = { button: button(shape: "ball", attachment: "shank") }
+
+    assert_match(/on by hand/, at("button", told(shank.merge(sewn(shank_by: "hand")))))
+    pinned = told(shank.merge(sewn(shank_by: "pin")))
+
+    assert_match(/Stitch an eyelet for each shank/, pinned["shank-eyelet"])
+    assert_match(/the pin through its loop/, at("button", pinned))
+  end
+end

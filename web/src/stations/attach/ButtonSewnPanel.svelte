@@ -1,0 +1,162 @@
+<script lang="ts">
+  // The button in its own holes, sewn stitch by stitch; laid off its place; and how far off every needle and width forgives.
+  import { Pause, Play } from '@lucide/svelte';
+  import type { Closure } from '../../api/client';
+  import Figure from '../../ui/Figure.svelte';
+  import { ButtonSewn } from './button_sewn.svelte';
+  import ForgivenMap from './ForgivenMap.svelte';
+
+  let { closure }: { closure: Closure } = $props();
+
+  let sewn = $state.raw(new ButtonSewn(0));
+  $effect(() => {
+    const opened = new ButtonSewn(closure.id);
+    sewn = opened;
+    return () => opened.pause();
+  });
+  $effect(() => {
+    void closure.version;
+    void sewn.look();
+  });
+
+  let data = $derived(sewn.data);
+  /** Every penetration with its number, part by part. */
+  let lines = $derived.by(() => {
+    let number = 0;
+    return (data?.parts ?? []).map((part) => ({
+      name: part.name,
+      points: Array.from({ length: part.points.length / 2 }, (_, index) => ({
+        x: part.points[index * 2] ?? 0,
+        y: part.points[index * 2 + 1] ?? 0,
+        number: number++,
+      })),
+    }));
+  });
+  let reach = $derived((data?.across ?? 10) / 2 + 1);
+  let now = $derived(lines.flatMap((line) => line.points)[Math.min(sewn.shown, (data?.stitches ?? 1) - 1)]);
+  const drawn = (points: { x: number; y: number; number: number }[]): string =>
+    points
+      .filter((point) => point.number <= sewn.shown)
+      .map((point, index) => `${index ? 'L' : 'M'}${point.x} ${-point.y}`)
+      .join('');
+  function lay(off: number, across: number): void {
+    sewn.off = off;
+    sewn.across = across;
+    void sewn.look();
+  }
+</script>
+
+<section aria-label="See the button sewn" class="mt-7">
+  <h2 class="text-lg font-semibold">See it sewn on</h2>
+  {#if sewn.failed}<p role="alert" class="text-error">{sewn.failed}</p>{/if}
+  {#if data}
+    <div class="mt-2 grid grid-cols-[minmax(0,1fr)] gap-6 md:grid-cols-2">
+      <div>
+        <svg
+          viewBox="{-reach} {-reach} {reach * 2} {reach * 2}"
+          class="max-h-80 w-full"
+          role="img"
+          aria-label="{data.stitches} penetrations, {data.strikes.length
+            ? `the needle strikes ${data.strikes.length} times`
+            : 'none strikes'}"
+        >
+          <circle r={data.across / 2} fill="var(--color-base-200)" stroke="currentColor" stroke-width="0.2" />
+          {#each data.holes as hole, index (index)}
+            <circle
+              cx={hole[0]}
+              cy={-(hole[1] ?? 0)}
+              r={data.hole / 2}
+              fill="var(--color-base-100)"
+              stroke="currentColor"
+              stroke-width="0.12"
+            />
+          {/each}
+          {#each lines as line (line.name)}
+            <path
+              d={drawn(line.points)}
+              fill="none"
+              stroke="var(--color-primary)"
+              stroke-width={data.thread}
+              stroke-linejoin="round"
+            />
+          {/each}
+          {#each lines.flatMap((line) => line.points) as point (point.number)}
+            {#if data.strikes.includes(point.number) && point.number <= sewn.shown}
+              <circle
+                cx={point.x}
+                cy={-point.y}
+                r={data.needle / 2}
+                class="fill-warning"
+                fill-opacity="0.5"
+              />
+            {/if}
+          {/each}
+          {#if now}<circle cx={now.x} cy={-now.y} r={data.needle / 2} class="fill-accent" />{/if}
+        </svg>
+        <p
+          class={['mt-1 text-lg', data.strikes.length && 'font-semibold text-warning']}
+          role="status"
+          data-strikes
+        >
+          {data.strikes.length
+            ? `The needle strikes: ${data.strikes.length} of ${data.stitches} penetrations.`
+            : `It clears: ${data.room.toFixed(2)} mm at the nearest.`}
+        </p>
+      </div>
+      <div class="space-y-3">
+        <p class="flex flex-wrap items-center gap-3">
+          <button class="btn btn-sm" onclick={() => sewn.toggle()}>
+            {#if sewn.playing}<Pause size={16} /> Stop{:else}<Play size={16} /> Sew it{/if}
+          </button>
+          <span class="text-secondary">{lines.map((line) => line.name).join(', then ')}</span>
+        </p>
+        <label class="flex flex-col text-sm text-secondary"
+          >The button lies off, along the swing: {sewn.off.toFixed(2)} mm
+          <input
+            type="range"
+            class="range w-full range-sm"
+            min="-1"
+            max="1"
+            step="0.05"
+            value={sewn.off}
+            oninput={(event) => lay(event.currentTarget.valueAsNumber, sewn.across)}
+          />
+        </label>
+        <label class="flex flex-col text-sm text-secondary"
+          >and across it: {sewn.across.toFixed(2)} mm
+          <input
+            type="range"
+            class="range w-full range-sm"
+            min="-1"
+            max="1"
+            step="0.05"
+            value={sewn.across}
+            oninput={(event) => lay(sewn.off, event.currentTarget.valueAsNumber)}
+          />
+        </label>
+        <label class="flex flex-col text-sm text-secondary"
+          >At width
+          <select
+            class="select bg-base-100 text-base-content"
+            value={sewn.width || `${data.width.mm}mm`}
+            onchange={(event) => {
+              sewn.width = event.currentTarget.value;
+              void sewn.look();
+            }}
+          >
+            {#each [...new Set(data.map.cells.map((cell) => cell.width.mm))] as mm (mm)}
+              <option value="{mm}mm">{mm}</option>
+            {/each}
+          </select>
+        </label>
+        <dl class="flex flex-wrap gap-x-8 gap-y-2">
+          <Figure label="Thread on top" text={data.top.text} />
+          <Figure label="From the bobbin" text={data.bobbin.text} />
+          <Figure label="Penetrations" text={String(data.stitches)} />
+          <Figure label="Seconds a button" text={String(data.seconds)} />
+        </dl>
+      </div>
+    </div>
+    <ForgivenMap map={data.map} needle={Math.round(data.needle * 100)} width={data.width.mm} />
+  {/if}
+</section>

@@ -1,0 +1,25 @@
+<script lang="ts">
+  // How a hole is opened: with what, where the pins lie or the chisel bites, and when it is sealed.
+  import type { Sheet } from '../../api/client';
+  import { workroom } from '../../api/workroom.svelte';
+  import Field from '../../closure/Field.svelte';
+  import Pick from '../../closure/Pick.svelte';
+  import type { ClosureWork } from '../../closure/work.svelte';
+  import CutPicture from './CutPicture.svelte';
+
+  let { work, cutting }: { work: ClosureWork; cutting: NonNullable<Sheet['sewing']>['cutting'] } = $props();
+</script>
+
+<details class="mt-6" data-opened>
+  <summary class="cursor-pointer font-serif text-lg font-semibold"
+    >How the holes are opened: {cutting.says}</summary
+  >
+  <CutPicture {cutting} />
+  <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">
+    <Pick {work} path="cut.tool" label="Opened with" choices={workroom.catalogue?.cut_tools ?? []} habit />
+    {#if cutting.tool === 'chisel'}
+      <Field {work} path="cut.chisel" label="Edge of the chisel" hint="of the one you own" />
+    {/if}
+    <Pick {work} path="cut.seal" label="Cut edges sealed" choices={workroom.catalogue?.seals ?? []} habit />
+  </div>
+</details>
