@@ -96,6 +96,29 @@ class GarmentTest < AppTest
     assert_empty found["sheet"]["ledger"], "what comes with a file moves no machine"
   end
 
+  def test_what_a_garment_takes_is_told_in_three_ways
+    id = garments["linen field smock"]
+    found = call(:get, "/api/garments/#{id}/supplies")
+
+    assert_status 200
+    assert_includes found.map { |one| one["kind"] }, "thread"
+    button = found.find { |one| one["kind"] == "button" }
+
+    assert_equal db[:buttons].where(name: button["name"]).get(:owned), button["owned"]
+    rows = CSV.parse(call(:get, "/api/garments/#{id}/supplies.csv"), headers: true)
+
+    assert_equal(found.map { |one| one["name"] }, rows.map { |row| row["name"] })
+    tick("stabilise")
+    enter({ kind: "mishap", machine: 4, step: "stabilise", with: { "mishap.what" => "stay_wrong" } })
+    call(:get, "/api/garments/#{id}/record.pdf")
+
+    assert_status 200
+    assert last_response.body.start_with?("%PDF")
+    call(:get, "/api/garments/99/record.pdf")
+
+    assert_status 404
+  end
+
   def test_a_file_follows_its_schema
     schema = JSON.parse(File.read(File.expand_path("../../docs/garment.schema.json", __dir__)))
     content = JSON.parse(file(1))

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+# RecordPdf is the record of a garment when it is done: for each closure its run, its buttons, what it was sewn with, what to
+# remember, and what it bears.
+#
+#   Document::RecordPdf.new("linen field smock", [["front placket", sheet, present]]).render   # => String
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "page_pdf"
+
+module NimbleEyelet
+  module Document
+    class RecordPdf < PagePdf
+      # @param title [String]
+      # @param closures [Array<Array(String, Sheet, Presenter)>]
+      def initialize(title, closures)
+        super()
+        @title = title
+        @closures = closures
+      end
+
+      private
+
+      def draw(pdf)
+        @closures.each do |name, sheet, present|
+          section(pdf, name, lines(sheet, present))
+          run(pdf, sheet) if sheet.layout
+          kept(pdf, sheet, present)
+        end
+      end
+
+      def lines(sheet, present)
+        holes = sheet.layout ? sheet.layout.holes.size : 0
+        plan = sheet.plan
+        ["#{holes} #{holes == 1 ? 'hole' : 'holes'}, slit #{present.words(sheet.opening)}; #{plan.button.name}",
+         [plan.cloth, plan.thread, plan.machine].map(&:name).reject(&:empty?).join("; "), fitted(sheet.recipe)]
+      end
+
+      def fitted(recipe)
+        [recipe.style.value.name, recipe.foot.value.full_name, recipe.needle.value, recipe.stabiliser.value].join("; ")
+      end
+
+      # The run with every hole at its place, as long as the page is wide.
+      def run(pdf, sheet)
+        scale = pdf.bounds.width / sheet.plan.placket.run_length.to_f
+        pdf.move_down 10
+        pdf.stroke_line([0, pdf.cursor], [pdf.bounds.width, pdf.cursor])
+        pdf.line_width(4) { sheet.layout.holes.each { |hole| stroke(pdf, hole, scale) } }
+        pdf.move_down 10
+      end
+
+      def stroke(pdf, hole, scale)
+        from, to = hole.vertical? ? [hole.open_from, hole.open_to] : [hole.at, hole.at]
+        pdf.stroke_line([from.to_f * scale, pdf.cursor], [[to.to_f, from.to_f + 1].max * scale, pdf.cursor])
+      end
+
+      def kept(pdf, sheet, present)
+        swatch = sheet.frozen&.swatch
+        settings = swatch ? Swatches::Told.new(swatch).settings.map { |name, value| "#{name} #{present.words(value)}" } : []
+        notes = [swatch&.note, *sheet.facts.mishaps.map do |entry|
+          "Went wrong: #{entry.mishap.says}"
+        end].reject { |line| line.to_s.empty? }
+        lines = [settings.join("; "), *notes, *Care.of(sheet)].reject(&:empty?)
+        lines.each { |line| pdf.text line, size: 10, leading: 1.5 }
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+# What a garment takes: to buy, to wind, to lay ready; as JSON and as CSV.
+
+require "csv"
+require_relative "../../lib/nimble_eyelet"
+require_relative "../presenter"
+
+module NimbleEyelet
+  module View
+    module SuppliesView
+      # @param supplies [Array<Supply>]
+      # @param present [Presenter]
+      # @return [Array<Hash>]
+      def self.of(supplies, present)
+        supplies.map do |one|
+          { kind: one.kind, title: Supplies::SUPPLY_KINDS.fetch(one.kind), name: one.name, count: one.count,
+            length: present.length(one.length),
+            says: present.words(one.says), owned: one.owned, lacks: one.lacks }
+        end
+      end
+
+      # @return [String] one row a thing; what begins like a formula is text
+      def self.csv(supplies, present)
+        CSV.generate(row_sep: "\r\n") do |csv|
+          csv << %w[kind name count length_mm owned to_buy note]
+          supplies.each do |one|
+            csv << [one.kind, plain(one.name), one.count, one.length&.to_f&.round, one.owned, one.lacks,
+                    plain(present.words(one.says))]
+          end
+        end
+      end
+
+      def self.plain(text) = text.to_s.match?(/\A[=+\-@\t\r]/) ? "'#{text}" : text
+      private_class_method :plain
+    end
+  end
+end

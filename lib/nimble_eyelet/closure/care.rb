@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+# Care is what a closure bears from now on, from its cloth, its stay, its buttons and how it was sealed.
+#
+#   Care.of(sheet)   # => ["No hot iron on this cloth.", …]
+
+module NimbleEyelet
+  module Care
+    # @param sheet [Sheet] whose holes fit
+    # @return [Array<String>]
+    def self.of(sheet)
+      plan = sheet.plan
+      [wash(plan), iron(plan), liquid(sheet), buttons(plan), pull(sheet)].compact
+    end
+
+    def self.wash(plan)
+      return "The cloth is not washed: wipe it, and keep the buttons dry." unless plan.cloth.washed?
+
+      return "Wash it turned inside out." unless plan.button.fastens?
+
+      "Wash it buttoned up and turned inside out: neither holes nor buttons are pulled."
+    end
+
+    def self.iron(plan)
+      return "No hot iron on this cloth." unless plan.cloth.iron?
+
+      "Iron round the buttons, never over them; press the holes from the wrong side."
+    end
+
+    def self.liquid(sheet)
+      sealed = sheet.progress&.steps.to_a.any? { |step| step.key.start_with?("seal") }
+      sealed ? "Sealed: a day before the first wash or iron, unless the label says less; no dry cleaning before it was tried." : nil
+    end
+
+    def self.buttons(plan)
+      return unless plan.button.fastens?
+
+      plan.button.shank? && plan.attach.shank_by == "pin" ? "The buttons come off first: take the pins out, and count them." : nil
+    end
+
+    def self.pull(sheet)
+      sheet.plan.placket.usage.child ? "Pull every button hard again after washing." : nil
+    end
+    private_class_method :wash, :iron, :liquid, :buttons, :pull
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+
+# What closures take, and what they bear afterwards.
+class SuppliesTest < CoreTest
+  def part(key = 1, **changes) = SittingPart.new(key: key, name: "front #{key}", garment: "smock", sheet: sheet(**changes))
+  def kind(found, name) = found.select { |one| one.kind == name }
+
+  # Nothing is counted that no step uses, and every step that uses something is counted.
+  def test_counts_are_those_of_the_steps_that_use_them
+    parts = [part(1, button: button(name: "shell")), part(2, button: button(name: "shell"), placket: run_of(count: 4)),
+             part(3, button: button(name: "horn", shape: "ball", attachment: "shank"),
+                  recipe: Recipes::Overrides.new(style: "corded"))]
+    found = Supplies.of(parts, stash: { "shell" => 5 })
+    steps = ->(name) { parts.sum { |one| one.sheet.progress.steps.count { |step| Sewing::WorkStep.name(step.key) == name } } }
+    shell, horn = kind(found, "button")
+
+    assert_equal steps["button"] + 2 + 1, shell.count + horn.count
+    assert_equal [5, shell.count - 5, nil], [shell.owned, shell.lacks, horn.owned]
+    assert_match(/wanted by 2 closures/, shell.says)
+    assert_equal 1, kind(found, "thread").size, "one thread for all of them"
+    thread = parts.sum(Length.zero) do |one|
+      hole = HoleSimulation.of(one.sheet).reckoning
+      count = one.sheet.layout.holes.size
+      buttons = if one.key == 3
+                  one.sheet.attaching.hand_thread
+                else
+                  ButtonSimulation.of(one.sheet).then do |button|
+                    button.top + button.bobbin
+                  end
+                end
+      ((hole.top + hole.bobbin) * (count + 1)) + (buttons * count)
+    end
+
+    assert_equal thread, kind(found, "thread").first.length
+    corded = parts.last.sheet
+    cord = corded.progress.steps.find { |step| step.key == "cord" }.figures.fetch("cord.length")
+
+    assert_equal cord * corded.layout.holes.size, kind(found, "cord").first.length
+    assert_equal ["for 18 cut edges"], kind(found, "liquid").map(&:says)
+    assert_equal 3, kind(found, "stay").size
+    assert_empty kind(Supplies.of([part(1, cut: Opening::Cutting.new(seal: "none"))]), "liquid")
+    assert_empty kind(Supplies.of([part(1, button: button(shape: "cord", diameter: mm(3)))]), "button")
+  end
+
+  def test_care_comes_of_cloth_button_and_liquid
+    said = ->(**changes) { Care.of(sheet(**changes)).join(" ") }
+
+    assert_match(/buttoned up.*Iron round the buttons.*a day before the first wash/, said.call)
+    assert_match(/not washed.*No hot iron/, said.call(cloth: cloth(kind: "coated", washed: "no")))
+    assert_match(/pins out/,
+                 said.call(button: button(shape: "ball", attachment: "shank"),
+                           attach: Attach::ButtonSewing.new(pattern: "two_bars", shank_by: "pin")))
+    assert_match(/Pull every button/, said.call(placket: run_of(use: "children")))
+    refute_match(/Sealed/, said.call(cut: Opening::Cutting.new(seal: "none")))
+  end
+end
