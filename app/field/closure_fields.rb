@@ -108,6 +108,9 @@ module NimbleEyelet
       open("recipe.needle_size", :whole, "needle"),
       habit("recipe.pace", "changed between two test holes", Swatches::PACES),
 
+      habit("recipe.tension_by", "top thread rolled to the back", Recipes::TENSION_MOVES),
+      habit("recipe.tails", "thread ends at the start", Recipes::THREAD_TAILS),
+
       habit("cut.tool", "opened with", Opening::CUT_TOOLS),
       habit("cut.seal", "sealed", Opening::SEALS),
       open("cut.chisel", :length, "edge of the chisel", help: "Of the chisel you own: none where you have none."),

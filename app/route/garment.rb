@@ -17,6 +17,7 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         papers(app)
+        marks(app)
         app.get("/api/workrooms/:slug/garments/:id/file") do
           garment = garments.find(number(params["id"]))
           content_type :json
@@ -31,6 +32,9 @@ module NimbleEyelet
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))
           json(View::GarmentView.of(garments.find(take_in_garment(content))), status: 201)
         end
+      end
+
+      def self.marks(app)
         app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
           closure = closures.find(number(params["id"]))
           layout = closure.sheet.then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }

@@ -19,8 +19,29 @@ module NimbleEyelet
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
           shank: present.length(attaching.shank), spacer: present.length(attaching.spacer), needle_most: attaching.needle_most,
           hand_thread: present.length(attaching.hand_thread), feed: FEED_STOPS.fetch(sheet.plan.machine.feed_stop),
-          instead: attaching.instead, because: present.reasons(attaching.because), cautions: present.cautions(attaching.cautions) }
+          instead: attaching.instead, because: present.reasons(attaching.because), places: places(sheet, present),
+            cautions: present.cautions(attaching.cautions) }
       end
+
+      # Where each button goes, where it matters.
+      def self.places(sheet, present)
+        found = ButtonPlaces.of(sheet)
+        return unless found&.differ?
+
+        { says: present.words(worst(found.worst)), rows: found.rows.map do |row|
+          row.to_h.transform_values do |value|
+            value.is_a?(Length) ? present.length(value) : value
+          end
+        end }
+      end
+
+      def self.worst(row)
+        return "Marked from the plan, all of it shifts by the same." unless row
+
+        way = row.stretch.positive? ? "bubble: the side of the holes is longer there" : "pull: the side of the holes is shorter there"
+        Sentence["Marked from the plan, it would #{way}, by %s between buttons #{row.number} and #{row.number + 1}.", row.stretch.abs]
+      end
+      private_class_method :places, :worst
 
       # @return [String] for the knot
       def self.short(sheet, present) = sheet.attaching.by_machine ? present.dial(sheet.attaching.width)[:text] : "by hand"

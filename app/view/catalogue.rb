@@ -37,6 +37,7 @@ module NimbleEyelet
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
             second_beads: plain(SECOND_BEADS),
+          tension_moves: noted(Recipes::TENSION_MOVES), thread_tails: plain(Recipes::THREAD_TAILS),
           cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
           between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS), shanks: plain(Attach::SHANKS),
           forgets: plain(FORGETS), paces: plain(Swatches::PACES), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }),

@@ -15,9 +15,16 @@ module NimbleEyelet
       def self.of(supplies, present)
         supplies.map do |one|
           { kind: one.kind, title: Supplies::SUPPLY_KINDS.fetch(one.kind), name: one.name, count: one.count,
-            length: present.length(one.length),
+            length: length(one, present),
             says: present.words(one.says), owned: one.owned, lacks: one.lacks }
         end
+      end
+
+      # Thread is counted in metres.
+      def self.length(supply, present)
+        return present.length(supply.length) unless supply.kind == "thread"
+
+        { mm: supply.length.to_f.round, text: "#{Wording.decimal(supply.length.millimetres / 1000, 1)} m" }
       end
 
       # @return [String] one row a thing; what begins like a formula is text
@@ -32,7 +39,7 @@ module NimbleEyelet
       end
 
       def self.plain(text) = text.to_s.match?(/\A[=+\-@\t\r]/) ? "'#{text}" : text
-      private_class_method :plain
+      private_class_method :length, :plain
     end
   end
 end

@@ -3,7 +3,8 @@
 # How a hole is opened and sealed, and how buttons are marked and secured: what is open follows the house.
 
 Sequel.migration do
-  choices = { cut_tool: %w[ripper chisel snip], cut_seal: %w[before after both none], attach_marks: %w[through plan],
+  choices = { recipe_tension_by: %w[lower_top bobbin_finger leave], recipe_tails: %w[under held],
+              cut_tool: %w[ripper chisel snip], cut_seal: %w[before after both none], attach_marks: %w[through plan],
               attach_between: %w[cut carry], attach_secure: %w[knot liquid tie_off knot_liquid], attach_shank_by: %w[hand pin] }
 
   up do

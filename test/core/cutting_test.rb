@@ -51,6 +51,21 @@ class CuttingTest < CoreTest
     end
   end
 
+  def test_every_school_of_tension_and_thread_ends_changes_what_the_hands_do
+    own = ->(**set) { { machine: machine("memory"), recipe: Recipes::Overrides.new(**set) } }
+    moves = %w[lower_top bobbin_finger leave].map do |by|
+      sheet(**own[tension_by: by]).recipe.then do |recipe|
+        [recipe.tension_move.key, recipe.tension.value]
+      end
+    end
+
+    assert_equal [["lower_top", 3r], ["bobbin_finger", 4r], ["leave", 4r]], moves
+    assert_equal "lower_top", sheet(recipe: Recipes::Overrides.new(tension_by: "bobbin_finger")).recipe.tension_move.key,
+                 "this one has none"
+    assert_match(/Hold the top tail/, at("place", told(own[tails: "held"])))
+    assert_match(/both tails under it/, at("place", told(own[tails: "under"])))
+  end
+
   def test_every_school_of_attaching_changes_what_the_hands_do
     assert_match(/through the finished holes/, told(sewn(marks: "through"))["mark-buttons"])
     assert_match(/from the plan, each from the top edge: 24 mm|from the plan, each from the top edge: [\d.]+ mm/,

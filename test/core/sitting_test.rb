@@ -136,6 +136,10 @@ class SittingTest < CoreTest
     assert_equal 7, found.layout.holes.size
     rescue_step = at.sitting.steps.first
 
+    places = ButtonPlaces.of(found)
+
+    assert_equal [[mm(-12)], mm(12), false],
+                 [places.rows.map(&:difference).uniq - [Length.zero], places.worst.stretch.abs, ButtonPlaces.of(sheet).differ?]
     assert_match(/Kept at 528 mm, the gaps run from .* Closed up and sewn again they run from/, rescue_step.step.how.to_s)
     at.work
 

@@ -39,4 +39,17 @@ class ThreadTest < CoreTest
     assert_includes HoleSimulation.of(sheet(thread: thread(bobbin: "full"))).row.says, "whole row"
     assert_nil HoleSimulation.of(sheet).row
   end
+
+  # From strands to thickness and back.
+  def test_a_cord_is_made_of_strands_both_ways
+    [10, 27, 40, 75].each do |tex|
+      made = thread(tex: tex)
+      cord = Cord.of(made, overall: mm(25))
+
+      assert_equal cord.strands, (0.75 * ((cord.diameter / made.diameter).to_f**2)).round
+      assert_equal cord.diameter, Cord.thickness_of(made)
+      assert_equal cord.length * 5 * 1.1r, cord.strand(5)
+      assert_operator cord.zigzag, :>=, mm(1)
+    end
+  end
 end

@@ -13,6 +13,7 @@ require_relative "../length/ruler"
 require_relative "../opening/cutting"
 require_relative "../opening/school"
 require_relative "../placket/run"
+require_relative "../recipe/tension_rules"
 require_relative "../stitch/button_pattern"
 require_relative "../swatch/change"
 require_relative "../value"
@@ -83,6 +84,20 @@ module NimbleEyelet
                   option("each", Swatches::PACES.fetch("each"),
                          "Saves about one test hole in four: length, cover and tension show apart.",
                          "Two things that are changed at once may be mixed up.")
+                ]),
+      Habit.new(path: "recipe.tension_by", question: "How is the top thread made to roll to the back?", begins: "lower_top",
+                options: [
+                  option("lower_top", Recipes::TENSION_MOVES.fetch("lower_top").name, "Every machine has the dial.",
+                         "It has to be turned back, or the next seam is slack."),
+                  option("bobbin_finger", Recipes::TENSION_MOVES.fetch("bobbin_finger").name, "The dial stays where it is.",
+                         "Only some bobbin cases have one."),
+                  option("leave", Recipes::TENSION_MOVES.fetch("leave").name, "Nothing to put back.",
+                         "Dots of bobbin thread show where both pull alike.")
+                ]),
+      Habit.new(path: "recipe.tails", question: "Where do the thread ends lie when a hole is begun?", begins: "under",
+                options: [
+                  option("under", Recipes::THREAD_TAILS.fetch("under"), "Both hands are free.", "A short tail is drawn in and makes a nest."),
+                  option("held", Recipes::THREAD_TAILS.fetch("held"), "No nest at the first stitches.", "One hand less for the cloth.")
                 ]),
       Habit.new(path: "cut.tool", question: "With what is a hole opened?", begins: "ripper",
                 options: [

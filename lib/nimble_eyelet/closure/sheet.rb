@@ -199,7 +199,7 @@ module NimbleEyelet
     def order
       Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
                               cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
-                              cutting: @plan.cut, button_sewing: @plan.attach, for_child: @plan.placket.usage.child)
+                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, for_child: @plan.placket.usage.child)
     end
 
     def current = @current ||= current_settings

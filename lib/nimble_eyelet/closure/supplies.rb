@@ -64,12 +64,17 @@ module NimbleEyelet
     def self.threads(parts)
       parts.group_by { |part| part.sheet.plan.thread.with(bobbin: "") }.map do |thread, sharing|
         top, bobbin = sharing.map { |part| thread_of(part) }.transpose.map { |some| some.sum(Length.zero) }
-        name = [thread.name, "#{thread.fibre}, tex #{Wording.decimal(thread.tex.to_r, 2)}"].reject(&:empty?).join(": ")
         bobbins = (bobbin / Bobbin.full(thread)).ceil
-        Supply.new(kind: "thread", name: name, length: top + bobbin, count: ((top + bobbin) / REEL).ceil,
-                   says: "#{bobbins} #{bobbins == 1 ? 'bobbin' : 'bobbins'} to wind; reels of 100 m")
+        Supply.new(kind: "thread", name: thread_name(thread), length: top + bobbin, count: ((top + bobbin) / REEL).ceil,
+                   says: "#{bobbins} #{bobbins == 1 ? 'bobbin' : 'bobbins'} to wind, from #{reels(top + bobbin)}")
       end
     end
+
+    def self.thread_name(thread)
+      [thread.name, "#{thread.fibre}, tex #{Wording.decimal(thread.tex.to_r, 2)}"].reject(&:empty?).join(": ")
+    end
+
+    def self.reels(length) = (length / REEL).ceil.then { |count| count == 1 ? "one reel of 100 m" : "#{count} reels of 100 m" }
 
     # Every hole and the test hole, and every button, by whatever it is sewn on.
     def self.thread_of(part)
@@ -119,6 +124,7 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :buttons, :shared, :button_name, :threads, :thread_of, :of_a_button, :stays, :cords, :liquid, :needles
+    private_class_method :steps, :buttons, :shared, :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords, :liquid,
+                         :needles
   end
 end

@@ -71,7 +71,7 @@ module NimbleEyelet
 
       # @return [TensionMove]
       def tension_move
-        move = tensions.find(&:possible?).option
+        move = picked_move
         own = @overrides.tension
         # What was set by hand is another move, unless it comes to the same.
         @stitched == :straight || (own && own != moved_by(move)) ? TENSION_MOVES.fetch("leave") : move
@@ -82,7 +82,7 @@ module NimbleEyelet
         own = @overrides.tension
         return Decision.of(@machine.tension_settable(own), "your choice", "You set it.", kind: :yours) if own
 
-        move = tensions.find(&:possible?).option
+        move = picked_move
         set = moved_by(move)
         Decision.of(set, "top tension",
                     taught?(move) ? taught_words : tension_words(move, @machine.neutral_tension - set, @machine.neutral_tension))
@@ -106,6 +106,14 @@ module NimbleEyelet
       def points = @points ||= Recipes.points_ranked(@situation)
       def stays = @stays ||= Recipes.stabilisers_ranked(@situation)
       def tensions = @tensions ||= Recipes.tension_ranked(@situation, @stitched)
+
+      # As the house does it, where this machine can; straight stitch wants nothing of it.
+      def picked_move
+        possible = tensions.select(&:possible?)
+        wanted = possible.find { |score| score.option.key == @overrides.tension_by } unless @stitched == :straight
+        (wanted || possible.first).option
+      end
+
       def own_stay = @overrides.stabiliser.to_s
 
       def reasons(score) = score.reasons.map { |rule| Reason.new(rule: rule.name, says: rule.says) }

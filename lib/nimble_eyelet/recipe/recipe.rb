@@ -21,8 +21,10 @@ module NimbleEyelet
   module Recipes
     # What a person set by hand; nil where the rules decide.
     # balance - Integer, notches from the middle; pace - String, key of Swatches::PACES, or nil for the house
+    # tension_by, tails - String, keys of TENSION_MOVES and THREAD_TAILS, or nil for the house
     class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
-                               stabiliser: nil, needle_size: nil, balance: nil, pace: nil)
+                               stabiliser: nil, needle_size: nil, balance: nil, pace: nil,
+                               tension_by: nil, tails: nil)
       LIMITS = {
         stitch_width: Typing::Limit.length(0, 12, open: true), stitch_length: Typing::Limit.length(0.1r, 5),
         tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120), balance: Typing::Limit.whole(-9..9)

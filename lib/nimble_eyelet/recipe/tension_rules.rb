@@ -16,6 +16,9 @@ module NimbleEyelet
       TensionMove.new(key: "leave", name: "leave it alone")
     ].to_h { |move| [move.key, move] }.freeze
 
+    # Where the thread ends lie when a hole is begun.
+    THREAD_TAILS = { "under" => "draw both tails under the foot", "held" => "hold the top tail" }.freeze
+
     # Top tension below neutral, in units of the dial.
     TENSION_DROP = 1r
 

@@ -94,7 +94,13 @@ module NimbleEyelet
          (if @order.corded?
             "Cord: the loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end, both tails at the other."
           end),
-         "Top tail through the foot, both tails under it and to the side."].compact.join(" ")
+         tails].compact.join(" ")
+      end
+
+      def tails
+        return "Top tail through the foot, both tails under it and to the side." unless @order.tails == "held"
+
+        "Hold the top tail to the side for the first stitches, then let go."
       end
 
       def lever(hole, part)

@@ -108,10 +108,24 @@ module NimbleEyelet
         return unless @order.corded?
 
         cord = Cord.of(@order.thread, overall: @order.overall)
-        Step.new(key: "cord", part: SET_UP, figures: { "cord.length" => cord.length }, hazards: @order.for_child ? %w[cords] : [],
+        Step.new(key: "cord", part: SET_UP, figures: made(cord), hazards: @order.for_child ? %w[cords] : [],
                  does: Sentence["Have a cord for every hole, %s long and %s thick.", cord.length,
                                 cord.diameter.round_to(Length.mm(1r / 10))],
-                 how: "Ready gimp, or #{cord.strands} strands of the sewing thread twisted, waxed or zigzagged together.")
+                 how: how_made(cord))
+      end
+
+      def how_made(cord)
+        width = @machine.width_mark(@machine.width_settable(cord.zigzag))
+        length = @machine.length_mark(@machine.length_settable(Cord::ZIGZAG_LONG))
+        Sentence["Ready gimp, or made: #{cord.strands} strands of the sewing thread, each %s long, waxed and twisted; or zigzagged " \
+                 "over, width #{width} and length #{length}, in a cording or grooved foot, the tails held before and behind.",
+                 cord.strand(@order.count).round_up_to(Length.mm(10))]
+      end
+
+      def made(cord)
+        { "cord.length" => cord.length, "cord.strands" => cord.strands.to_s,
+          "cord.strand" => cord.strand(@order.count).round_up_to(Length.mm(10)),
+          "cord.thickness" => cord.diameter.round_to(Length.mm(1r / 10)) }
       end
 
       def clamp

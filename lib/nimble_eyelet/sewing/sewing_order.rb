@@ -10,10 +10,10 @@ require_relative "../value"
 module NimbleEyelet
   module Sewing
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
-    # cutting - Opening::Cutting; button_sewing - Attach::ButtonSewing
+    # cutting - Opening::Cutting; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching, :beginning,
                                  cutting: Opening::Cutting.new, button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"),
-                                 for_child: false)
+                                 tails: nil, for_child: false)
       # @return [Length] the opening as it will come out
       def opening = setting.planned
       def overall = opening + cut.ends.both

@@ -23,6 +23,11 @@ module NimbleEyelet
     TAILS = Length.mm(200)
     # At most so many strands can be twisted together by hand.
     MOST_STRANDS = 16
+    # Twisting takes up a tenth. A zigzag over it lies so far beside it, is never narrower, and is so long.
+    TAKEN_UP = 11r / 10
+    ZIGZAG_BESIDE = Length.mm(1r / 2)
+    LEAST_ZIGZAG = Length.mm(1)
+    ZIGZAG_LONG = Length.mm(3r / 2)
 
     # @param thread [SewingThread]
     # @param overall [Length] of the hole
@@ -31,6 +36,16 @@ module NimbleEyelet
       strands = strands_of(thread)
       new(strands: strands, diameter: thickness(thread, strands), length: ((overall + HOOK) * 2) + TAILS)
     end
+
+    # What one is made of: strands are cut longer than the cord, since twisting takes some up.
+    #
+    # @param holes [Integer]
+    # @return [Length] of every strand
+    def strand(holes) = length * holes * TAKEN_UP
+
+    # What it is zigzagged over with, instead of twisting: a little wider than itself, closer is stiffer.
+    # @return [Length]
+    def zigzag = [diameter + ZIGZAG_BESIDE, LEAST_ZIGZAG].max
 
     # The one thickness of a cord: in the recipe, in the steps and in the picture.
     # @param thread [SewingThread]

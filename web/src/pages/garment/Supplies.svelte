@@ -39,7 +39,9 @@
           <ul>
             {#each asked.data.filter((item) => item.title === title) as item, index (index)}
               <li class="border-b border-dashed border-base-300 py-1 wrap-anywhere">
-                <span class="font-semibold">{item.count ?? ''} {item.length?.text ?? ''}</span>
+                <span class="font-semibold"
+                  >{item.kind === 'thread' ? item.length?.text : (item.count ?? item.length?.text)}</span
+                >
                 {item.name}
                 <span class="block text-sm text-secondary"
                   >{item.says}{item.owned === null ? '' : `; ${item.owned} in the stash`}</span

@@ -140,4 +140,20 @@
   </p>
 {/if}
 <p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
+<div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
+  <Pick
+    {work}
+    path="recipe.tension_by"
+    label="Top thread rolled to the back"
+    choices={workroom.catalogue?.tension_moves ?? []}
+    habit
+  />
+  <Pick
+    {work}
+    path="recipe.tails"
+    label="Thread ends at the start"
+    choices={workroom.catalogue?.thread_tails ?? []}
+    habit
+  />
+</div>
 <Simulator {closure} />
