@@ -124,7 +124,8 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :buttons, :shared, :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords, :liquid,
+    private_class_method :steps, :buttons, :shared, :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays,
+                         :cords, :liquid,
                          :needles
   end
 end
