@@ -125,7 +125,6 @@ module NimbleEyelet
       end
     end
     private_class_method :steps, :buttons, :shared, :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays,
-                         :cords, :liquid,
-                         :needles
+                         :cords, :liquid, :needles
   end
 end
