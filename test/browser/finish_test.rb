@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require_relative "../support/at_the_machine"
+
+# The second half of the job on screen: opening, attaching, and what all of it takes.
+class FinishTest < BrowserTest
+  include AtTheMachine
+
+  def open_drawer
+    open_station "sewing"
+    find("[data-opened] summary").click
+  end
+
+  def slide(label, to)
+    range = find("label", text: label).find("input[type=range]")
+    page.execute_script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', { bubbles: true }))", range,
+                        to)
+  end
+
+  # One figure from the field to the hand: the picture, the step, and the step at the machine say the same bites.
+  def test_bites_of_the_chisel_are_the_same_wherever_they_are_said
+    open_drawer
+    within("[data-path='cut.tool']") { find("label", text: "chisel on a block", match: :prefer_exact).click }
+
+    assert_field "Edge of the chisel"
+    type "cut.chisel", "12"
+
+    assert_saved
+    assert_selector "svg[aria-label*='2 bites of the chisel']"
+    said = "its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm"
+
+    assert_text said
+    sitting = begin_sitting([SMOCK])
+    steps = call(:get, "/api/workroom/sittings/#{sitting}")["steps"].select { |step| step["key"].start_with?("open-at") }
+
+    assert_equal(7, steps.count { |step| step["does"].include?(said) })
+    type "cut.chisel", "2"
+
+    assert_selector "[role=alert]", text: "3 mm"
+    type "cut.chisel", "30"
+
+    assert_text "over the block's edge"
+  end
+
+  def test_sealing_after_the_cut_moves_the_drying
+    open_drawer
+    within("[data-path='cut.seal']") { find("label", text: "after cutting", match: :prefer_exact).click }
+
+    assert_saved
+    assert_selector "#step-seal-after"
+    assert_no_selector "#step-seal"
+    within("[data-path='cut.seal']") { find("label", text: "not at all").click }
+
+    assert_no_selector "#step-seal-after"
+  end
+
+  def test_a_button_off_its_place_strikes_where_the_map_says
+    open_station "attach"
+
+    assert_selector "[data-strikes]", text: "It clears"
+    forgiven = find("[data-forgiven] td span.outline-2").text.to_f
+    slide("The button lies off, along the swing", (forgiven - 0.05).round(2))
+
+    assert_selector "[data-strikes]", text: "It clears"
+    slide("The button lies off, along the swing", (forgiven + 0.1).round(2))
+
+    assert_selector "[data-strikes]", text: "The needle strikes"
+    slide("The button lies off, along the swing", 0)
+    click_button "Sew it"
+
+    assert_button "Stop"
+    click_button "Stop"
+    within("[data-path='attach.pattern']") { find("label", text: "an arrow").click }
+
+    assert_text "to the left, then along the middle, then to the right"
+    assert_selector "[data-strikes]", text: "clears", wait: 6
+  end
+
+  def test_where_buttons_go_when_a_hole_lies_otherwise_than_planned
+    sew = step("sew-7")
+    enter(sew.fetch("enter").merge("machine" => 4))
+    enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528", with: { "mishap.what" => "place_cut" } })
+    open_station "attach"
+
+    assert_selector "[data-places]", text: "The holes lie otherwise than planned."
+    assert_selector "[data-places] tr", text: "-12 mm"
+    assert_text(/it would (pull|bubble)/)
+    open_station "sewing"
+
+    assert_selector "[data-opened]"
+  end
+
+  def test_the_house_says_how_and_a_closure_says_otherwise
+    visit "#{ROOM}/habits"
+    find("[data-habit='attach.secure'] label", text: "knot and liquid").click
+    open_station "attach"
+
+    assert_selector "[data-path='attach.secure'] label.bg-primary", text: "as the house: knot and liquid"
+    find("[data-path='attach.marks'] label", text: "from the plan").click
+
+    assert_saved
+    open_station "sewing"
+
+    assert_text "Tails to the back, knot, a drop of liquid on it, and trim."
+    assert_text "Mark the buttons from the plan, each from the top edge"
+  end
+
+  def test_what_a_garment_takes_follows_its_plan_and_the_stash
+    db[:buttons].where(name: closure["plan"]["button.name"]).update(owned: 3)
+    visit "#{ROOM}/garments/1"
+
+    assert_selector "[data-supplies]", text: "7 and 1 spare; 3 in the stash"
+    assert_selector "[data-supplies]", text: "5 to buy"
+    assert_selector "a[download='supplies-1.csv']"
+    save({ placket: { count: "5", pins: [] } })
+    visit "#{ROOM}/garments/1"
+
+    assert_selector "[data-supplies]", text: "5 and 1 spare; 3 in the stash"
+    assert_violates_nothing
+    narrow
+
+    assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, 390
+  end
+end
