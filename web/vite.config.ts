@@ -57,7 +57,8 @@ const shell = VitePWA({
     globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
     globIgnores: ['api-docs/**'],
     navigateFallback: '/index.html',
-    navigateFallbackDenylist: [/^\/api\//],
+    // Older addresses are redirected by the server.
+    navigateFallbackDenylist: [/^\/api\//, /^\/(closures|machines|garments)\//, /^\/(stash|habits)$/],
     cleanupOutdatedCaches: true,
   },
 });

@@ -6,6 +6,7 @@ require_relative "../../lib/nimble_eyelet"
 require_relative "../problem"
 require_relative "../store/errors"
 require_relative "../store/sittings"
+require_relative "../store/under_way"
 require_relative "../view/sitting"
 
 module NimbleEyelet
@@ -15,6 +16,7 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
+        app.get(AT) { json(View::SittingView.open(Store::UnderWay.new(workroom))) }
         app.post(AT) { show_sitting(sittings.begin(body_hash.fetch("closures")), status: 201) }
         app.get("#{AT}/:id") { show_sitting(sittings.find(number(params["id"]))) }
         app.patch("#{AT}/:id") { seen_sitting { |id, revision| sittings.change(id, revision: revision, **wanted_of_sitting) } }

@@ -33,6 +33,17 @@ module NimbleEyelet
         end
       end
 
+      # Sittings that go on, each with what of its machine is away from its usual.
+      #
+      # @param under_way [Store::UnderWay]
+      # @return [Array<Hash>]
+      def self.open(under_way)
+        left = under_way.machines.to_h { |machine| [machine.id, SewingView.ledger(machine.ledger, Presenter.new(:mm))] }
+        under_way.sittings.map do |one|
+          { **one.to_h, begun_at: one.begun_at.utc.iso8601, ledger: left.fetch(one.machine_id, []) }
+        end
+      end
+
       def self.kept(record)
         { id: record.id, revision: record.revision, machine: { id: record.machine[:id], name: record.machine[:name] },
           begun_at: record.begun_at.utc.iso8601, ended_at: record.ended_at&.utc&.iso8601, drying_minutes: record.drying / 60,

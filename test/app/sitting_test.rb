@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
-require "pg"
 
 # A sitting over the interface: begun, sewn to the end by what is handed out, changed, followed live.
 class SittingRoutesTest < AppTest
@@ -59,6 +58,24 @@ class SittingRoutesTest < AppTest
     end
 
     assert_equal first["id"], sitting(found["id"])["steps"].first["id"]
+  end
+
+  def test_what_goes_on_is_told_shortly_on_every_page
+    assert_empty call(:get, "/api/workroom/sittings")
+    found = begin_sitting(of_machine("Avocet").first(1))
+    needle = found["steps"].find { |step| step["key"] == "needle" }
+    done(found, needle)
+    open = call(:get, "/api/workroom/sittings")
+
+    assert_equal([[found["id"], "Avocet", ["needle"]]], open.map do |one|
+      [one["id"], one["machine"], one["ledger"].map do |entry|
+        entry["name"]
+      end]
+    end)
+    call(:post, "/api/workroom/sittings/#{found['id']}/ended", nil, seen(found))
+
+    assert_empty call(:get, "/api/workroom/sittings")
+    assert_equal ["Avocet"], call(:get, "/api/workroom/under-way")["machines"].map { |one| one["name"] }, "what is set stays known"
   end
 
   def test_the_way_somebody_wants_it
@@ -144,57 +161,5 @@ class SittingRoutesTest < AppTest
 
     assert_status 422
     assert_match(/Went wrong: The tack is cut through/, call(:get, "/api/closures/1/journal").map { |line| line["says"] }.join(" "))
-  end
-
-  # How long somebody's steps really took is read off the journal, a break is none.
-  def test_the_forecast_learns_from_how_long_steps_took
-    found = begin_sitting([SMOCK])
-    places = found["steps"].select { |step| step["key"].start_with?("place-at") }
-    places.each_with_index { |step, index| done(found, step, at: NOW - 9000 + (index * 100)) }
-    usual = places.first["seconds"]
-    begin_again = sitting(found["id"])["steps"].select { |step| step["key"].start_with?("look-at") }
-
-    refute_empty begin_again
-    other = Store::Sittings.new(workroom, now: NOW).find(found["id"])
-    pace = other.sitting.instance_variable_get(:@pace)
-
-    assert_operator pace.seconds("place", usual), :>, usual
-    assert_in_delta 100, pace.seen.fetch("place").median
-  end
-
-  # Whoever listens is told at once what kind of thing happened, wherever it was entered, and holds no thread.
-  def test_screens_that_listen_are_told
-    live = Http::Live.new(db.uri)
-    ours, theirs = Socket.pair(:UNIX, :STREAM)
-    live.add(theirs, workroom.id)
-    read_until(ours, "again")
-    tick("stabilise")
-
-    assert_includes read_until(ours, "change"), "\"closure\":1"
-    other, gone = Socket.pair(:UNIX, :STREAM)
-    live.add(gone, workroom.id)
-    other.close
-    tick("mark")
-    read_until(ours, "journal")
-
-    assert_equal 1, live.count, "who is gone is let go"
-  ensure
-    live&.close
-  end
-
-  def test_where_nobody_can_listen_it_is_said
-    call(:get, "/api/workroom/live")
-
-    assert_status 503
-  end
-
-  private
-
-  def read_until(socket, word)
-    found = +""
-    found << socket.readpartial(1000) until found.include?(word) || !socket.wait_readable(5)
-
-    assert_includes found, word
-    found
   end
 end

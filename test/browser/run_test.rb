@@ -108,7 +108,7 @@ class RunTest < BrowserTest
 
     assert_selector "li", text: "7 holes of 22.5 mm, right over left"
     assert_violates_nothing
-    within("li", text: "left cuff") { click_button "Its mirror image" }
+    within("li", text: "left cuff", match: :first) { click_button "Its mirror image" }
 
     assert_text "right cuff"
     open_station "print", id: 1

@@ -14,3 +14,15 @@ export function underWay() {
     };
   });
 }
+
+/** Sittings that go on, with what of each machine is away from its usual: a small answer, for every page. */
+export function sittingsOpen() {
+  return createQuery(() => {
+    const { slug } = workroom;
+    return {
+      queryKey: ['sittings', slug],
+      queryFn: () => read(client.GET('/api/workrooms/{slug}/sittings', { params: { path: { slug } } })),
+      enabled: slug !== '',
+    };
+  });
+}

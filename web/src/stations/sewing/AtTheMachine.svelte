@@ -2,15 +2,15 @@
   // From the plan to the machine: the sitting that goes on there, with this closure in it, or a new one.
   import { ask, words } from '../../api/ask';
   import { client } from '../../api/client';
-  import { underWay } from '../../api/under_way';
+  import { sittingsOpen } from '../../api/under_way';
   import { workroom } from '../../api/workroom.svelte';
   import { go } from '../../router';
 
   let { closure, machine }: { closure: number; machine: { id: number; name: string } } = $props();
 
-  const asked = underWay();
+  const asked = sittingsOpen();
   let failed = $state('');
-  let open = $derived(asked.data?.sittings.find((one) => one.machine_id === machine.id));
+  let open = $derived(asked.data?.find((one) => one.machine_id === machine.id));
 
   async function sit(): Promise<void> {
     const at = { path: { slug: workroom.slug } };

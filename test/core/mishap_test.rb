@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+require_relative "../core_helper"
+require_relative "../support/at_the_table"
+
+# The table of what goes wrong, against the steps it belongs to and the rules of the craft.
+class MishapTest < CoreTest
+  NAMES = Sewing::WORK_STEPS.keys.map { |name| name.delete_suffix(" of a hole") } + %w[look cord punch open button]
+
+  def rows = Sewing::MISHAPS.values
+  def does(key) = Sewing::MISHAPS.fetch(key).steps.map(&:does).join(" ")
+
+  # No row speaks of a step, a part, a caution or a machine that does not exist.
+  def test_every_row_speaks_of_what_there_is
+    rows.each do |row|
+      assert_empty row.during.to_a - NAMES, row.key
+      assert_empty row.again - NAMES, row.key
+      assert_empty (row.moves.keys + row.steps.flat_map { |step| step.moves.keys }) - MACHINE_PARTS.keys, row.key
+      assert_empty row.steps.flat_map(&:hazards) - Sewing::HAZARDS.keys, row.key
+      assert_empty row.kinds.to_a - MACHINE_KINDS.keys, row.key
+      refute_empty row.steps, row.key
+      assert_includes [nil, "slit", "place"], row.asks
+      assert row.says.match?(/\A[A-Z]/) && !row.says.end_with?("."), row.says
+    end
+    assert_equal rows.size, rows.map(&:says).uniq.size
+  end
+
+  # Whatever is done, something can be said to have gone wrong; and what needs a hole is never offered without one.
+  def test_every_step_has_a_way_out
+    CoreValues::MACHINES.each_key do |kind|
+      sheet(machine: machine(kind)).progress.steps.each do |step|
+        name = Sewing::WorkStep.name(step.key)
+        offered = Sewing::Rescuing.at(name, machine(kind))
+
+        assert_operator offered.size, :>=, 2, step.key
+        refute step.figures["hole.at"].nil? && offered.any? { |row| row.asks == "place" }, step.key
+      end
+    end
+
+    assert_nil Sewing::Rescuing.at("sew", machine("plain")).find { |row| row.key == "mid_cycle" }, "it has no cycle"
+  end
+
+  # What the craft insists on.
+  def test_the_ways_out_are_those_of_the_craft
+    assert_match(/presser foot stays down.*Thread the last guides and the eye only/, does("thread_broke"))
+    assert_match(/Foot up, and thread anew/, does("thread_out"))
+    assert_match(/\AFoot off the pedal. Switch the machine off. Wheel toward you, gently.*flat blade.*new needle/, does("jammed"))
+    assert_match(/Find every piece/, does("needle_struck"))
+    assert_match(/never unpicked/, Sewing::MISHAPS.fetch("place_uncut").steps.map(&:how).join)
+    assert_match(/quiet end/, does("long_cut"))
+    assert_match(/wait until it is dry.*one stitch into sound cloth/, does("tack_cut"))
+    assert_match(/Move the buttons, never the holes/, does("not_level"))
+    %w[jammed needle_struck].each { |key| assert_includes Sewing::MISHAPS.fetch(key).steps.first.hazards, "power" }
+    blades = rows.select { |row| row.steps.any? { |step| step.does.match?(/\b(Cut|cut what|blade|Unpick|Pick)\b/) } }
+
+    assert_operator blades.size, :>=, 5
+    blades.each { |row| assert_includes row.steps.flat_map(&:hazards), "blade", row.key }
+  end
+
+  # A machine that stores the length forgets it when it goes off, and sews a test hole to learn it again.
+  def test_a_machine_that_went_off_stores_its_length_again
+    at = Support::AtTheTable.new({ smock: { machine: machine("memory") } }) { |changes, facts| sheet(facts: facts, **changes) }
+    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("place-at")
+
+    assert at.ledger.state.key?("memory")
+    at.went_wrong(at.sitting.steps.first, "power_gone")
+    keys = at.sitting.steps.map { |one| one.step.key }
+
+    refute at.ledger.state.key?("memory")
+    assert_operator(keys.index("test-sew"), :<, keys.index { |key| key.start_with?("sew-at") })
+    at.work
+
+    assert_predicate at.ledger, :empty?
+    assert_equal 7, sheet(machine: machine("memory"), facts: at.facts(:smock)).layout.holes.count(&:sewn)
+  end
+
+  # A mishap is withdrawn like any fact: then nothing of it is left.
+  def test_what_did_not_go_wrong_leaves_nothing
+    sewn = Sewing::Entry.new(id: "a", kind: "hole_sewn", happened_at: Time.at(1), step: Sewing::Step.key_at("sew", mm(540)),
+                             at: mm(540),
+                             opening: mm(22.5))
+    wrong = Sewing::Entry.new(id: "b", kind: "mishap", happened_at: Time.at(2), step: "look", at: mm(540),
+                              done_with: { "mishap.what" => "place_uncut" })
+    taken_back = Sewing::Entry.new(id: "c", kind: "withdrawal", happened_at: Time.at(3), about: "b")
+
+    assert_empty Sewing::Facts.of([sewn, wrong]).holes, "it is unpicked"
+    assert_empty Sewing::Facts.of([sewn, wrong]).steps
+    assert_equal [mm(540)], Sewing::Facts.of([sewn, wrong, taken_back]).holes.map(&:at)
+    strange = wrong.with(done_with: { "mishap.what" => "from a later version" })
+
+    assert_empty Sewing::Facts.of([sewn, strange]).mishaps
+    assert_equal 1, Sewing::Facts.of([sewn, strange]).holes.size
+  end
+end
