@@ -64,6 +64,60 @@ class SessionOrderTest < CoreTest
     assert_equal 150, Sewing::Changeover.between({}, { "foot" => "b", "top_thread" => "x" })
   end
 
+  # A bound that is too late once would prove a wrong order: at every point of the best way it is no later than the end.
+  def test_no_bound_is_later_than_what_can_be_reached_from_there
+    60.times do
+      chains, from = Sittings.small(random)
+      table = Sewing::SessionTable.new(chains, from, Sewing::Changeover::SECONDS)
+      search = Sewing::SessionSearch.new(table)
+      found = search.run
+      point = found.last
+      while point
+        bound = Sewing::SessionBounds.new(table).earliest(point.clock, point.done, point.at, point.ready)
+
+        assert_operator bound, :<=, found.ends
+        point = point.before
+      end
+      everything = Sittings::Everything.new(chains, from).best
+
+      assert_operator Sewing::SessionBounds.new(table).earliest(0, [0] * chains.size, table.now, table.dry), :<=, everything
+    end
+  end
+
+  # What was begun comes first, whatever would be quicker; and it says how much quicker nothing is.
+  def test_what_was_begun_is_gone_on_with
+    40.times do
+      chains = Sittings.chains(random, random.rand(2..4))
+      first = chains.sample(random: random).key
+      found = Sewing::SessionOrder.of(chains, first: first)
+
+      assert_equal first, found.moments.find(&:chain).chain
+      assert_operator found.seconds, :>=, Sewing::SessionOrder.of(chains).seconds
+      assert_operator found.seconds, :<=, [found.one_by_one, found.by_stages].min
+      followed(chains, found)
+    end
+  end
+
+  # The parts of a machine that are changed together are one; what is as its owner has it is none.
+  def test_what_a_machine_is_set_to_is_seen_by_what_is_changed_together
+    state = { "foot" => "carriage", "button_in_foot" => "the button", "width" => "4.5", "tension" => "3", "top_thread" => "silk",
+              "bobbin_thread" => "silk", "lever" => "down", "feed_dogs" => nil }
+    needs = Sewing::Changeover.needs(state)
+
+    assert_equal %w[bobbin foot settings top_thread], needs.keys.sort
+    assert_empty Sewing::Changeover.needs({ "lever" => "down", "memory" => "22" }), "they are no changeover"
+    other = Sewing::Changeover.needs(state.merge("button_in_foot" => "a stand-in"))
+
+    assert_equal 60, Sewing::Changeover.between(needs, other)
+    assert_equal 0, Sewing::Changeover.between(needs, Sewing::Changeover.needs(state))
+    three = [{}, needs, other]
+
+    three.product(three, three).each do |one, two, last|
+      assert_operator Sewing::Changeover.between(one, last), :<=,
+                      Sewing::Changeover.between(one, two) + Sewing::Changeover.between(two, last)
+    end
+  end
+
   private
 
   def followed(chains, found)

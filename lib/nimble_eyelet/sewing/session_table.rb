@@ -73,7 +73,7 @@ module NimbleEyelet
     class ChainTable
       # seconds, dries - Array<Integer>; states - Array<Integer, nil>, nil where the machine is not used
       # rest - Array<Integer>, work from a block on; next_machine - Array<Integer, nil>, first block from there on that needs it
-      # drying - Integer or nil, last block after which something dries
+      # drying - Integer or nil, last block after which something dries that is gone on with
       # alone - Array<Integer>, seconds from the beginning of a block, whenever that is, to the end of everything by this chain
       attr_reader :seconds, :dries, :states, :rest, :next_machine, :drying, :alone
 
@@ -85,7 +85,7 @@ module NimbleEyelet
         @states = blocks.map { |block| block.needs && yield(block.needs) }
         @rest = (0..size).map { |from| seconds.drop(from).sum }
         @next_machine = (0..size).map { |from| (from...size).find { |block| states[block] } }
-        @drying = dries.rindex(&:positive?)
+        @drying = dries[0...-1].rindex(&:positive?) # what dries last of all is waited for by nobody
         @alone = (0..size).map { |block| alone_from(block, between, neutral) }
       end
 
