@@ -134,7 +134,8 @@ module NimbleEyelet
       def self.mishaps(sitting)
         used = sitting.steps.flat_map(&:mishaps).uniq
         Sewing::MISHAPS.slice(*used).values.map do |mishap|
-          { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, again: mishap.again, moves: mishap.moves,
+          { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, of_a_hole: mishap.of_a_hole?,
+            again: mishap.again, moves: mishap.moves,
             afterwards: mishap.afterwards,
             steps: mishap.steps.map do |step|
               { does: step.does, how: step.how, caution: caution(step), moves: step.moves, asks: step.asks }

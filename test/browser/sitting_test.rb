@@ -99,4 +99,30 @@ class SittingBrowserTest < BrowserTest
     assert_operator box.height, :>=, 140, "as wide as a hand"
     assert_operator page.evaluate_script("parseFloat(getComputedStyle(document.querySelector('[data-step]')).fontSize)"), :>=, 30
   end
+
+  # Where a step is about all holes, which one it was is asked; the hole is done again.
+  def test_which_hole_went_wrong_is_asked_where_nobody_can_know
+    sitting = begin_sitting([5])
+    hurry
+    sew(sitting)
+    press_until("seal:tails")
+    click_button "Something went wrong"
+    find("[data-mishap='place_uncut']").click
+    click_button "The way out"
+
+    assert_selector "[role=dialog] [role=alert]", text: "Say which hole"
+    select "hole 2", from: "Which hole?"
+    click_button "The way out"
+
+    assert_no_selector "[role=dialog]"
+    assert_includes here, ":rescue:"
+    assert_told
+    place = closure(5)["sheet"]["placket"]["holes"][1]["at"]["mm"]
+    sewn = call(:get, "/api/workroom/sittings/#{sitting}")["closures"].first["holes"].reject { |hole| hole["sewn"] }
+
+    assert_equal([place], sewn.map { |hole| hole["at"] })
+    assert_includes call(:get, "/api/workroom/sittings/#{sitting}")["steps"].map { |step|
+      step["key"]
+    }, "sew-at-#{(place * 1000).round}"
+  end
 end

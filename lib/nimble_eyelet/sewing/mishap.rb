@@ -27,6 +27,9 @@ afterwards: nil)
       # @param machine [Machine]
       # @return [Boolean] whether it can happen there
       def at?(step, machine) = (during.nil? || during.include?(step)) && (kinds.nil? || kinds.include?(machine.kind))
+
+      # @return [Boolean] whether it happens to one hole: which, has to be known where the step is about all of them
+      def of_a_hole? = !hole.nil? || again.include?("sew")
     end
 
     module Rescue

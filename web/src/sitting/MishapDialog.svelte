@@ -21,7 +21,7 @@
     open: boolean;
     doc: Sitting;
     step: SittingStep;
-    wrong: (row: SittingMishap, measured: string) => void;
+    wrong: (row: SittingMishap, measured: string, hole: number | null) => void;
   };
   let { open = $bindable(), doc, step, wrong }: Props = $props();
 
@@ -49,24 +49,33 @@
   let chosen = $state.raw<SittingMishap>();
   let measured = $state('');
   let fault = $state('');
+  /** Of the step at hand, or asked for. */
+  let hole = $state('');
   let rows = $derived(mishapsAt(doc, step));
+  let holes = $derived(doc.closures.find((one) => one.id === step.closure)?.holes ?? []);
+  const asksHole = (row: SittingMishap): boolean =>
+    row.of_a_hole && step.hole === null && !step.key.startsWith('test') && holes.length > 0;
   $effect(() => {
     if (!open) {
       chosen = undefined;
-      measured = fault = '';
+      measured = fault = hole = '';
     }
   });
 
   function choose(row: SittingMishap): void {
-    if (row.asks) chosen = row;
+    if (row.asks || asksHole(row)) chosen = row;
     else tell(row);
   }
   function tell(row: SittingMishap): void {
+    if (asksHole(row) && !hole) {
+      fault = 'Say which hole it is.';
+      return;
+    }
     if (row.asks && !/^\s*\d/.test(measured)) {
       fault = 'Write a length, such as 22.5 or 7/8 in.';
       return;
     }
-    wrong(row, measured.trim());
+    wrong(row, measured.trim(), asksHole(row) ? Number(hole) : step.hole);
     open = false;
   }
 </script>
@@ -81,16 +90,25 @@
         if (chosen) tell(chosen);
       }}
     >
-      <label for="{id}-measured" class="block">{ASKED[chosen.asks ?? '']}</label>
-      <input
-        id="{id}-measured"
-        data-measures
-        class={['input mt-1 w-40 bg-base-100 text-lg', fault && 'input-error']}
-        inputmode="decimal"
-        aria-invalid={fault ? 'true' : undefined}
-        aria-describedby={fault ? `${id}-fault` : undefined}
-        bind:value={measured}
-      />
+      {#if asksHole(chosen)}
+        <label class="mb-3 block" for="{id}-hole">Which hole?</label>
+        <select id="{id}-hole" class="select mb-3 w-48 bg-base-100 text-lg" bind:value={hole}>
+          <option value="">Choose…</option>
+          {#each holes as one (one.number)}<option value={String(one.at)}>hole {one.number}</option>{/each}
+        </select>
+      {/if}
+      {#if chosen.asks}
+        <label for="{id}-measured" class="block">{ASKED[chosen.asks ?? '']}</label>
+        <input
+          id="{id}-measured"
+          data-measures
+          class={['input mt-1 w-40 bg-base-100 text-lg', fault && 'input-error']}
+          inputmode="decimal"
+          aria-invalid={fault ? 'true' : undefined}
+          aria-describedby={fault ? `${id}-fault` : undefined}
+          bind:value={measured}
+        />
+      {/if}
       {#if fault}<p id="{id}-fault" role="alert" class="mt-1 font-semibold text-error">{fault}</p>{/if}
       <p class="mt-4 flex gap-2">
         <button class="btn btn-primary">The way out</button>

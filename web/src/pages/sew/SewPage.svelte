@@ -184,6 +184,6 @@
     bind:open={wrong}
     {doc}
     step={now}
-    wrong={(row, text) => now && void work.wrong(row, now, text)}
+    wrong={(row, text, hole) => now && void work.wrong(row, { ...now, hole }, text)}
   />
 {/if}
