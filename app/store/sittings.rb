@@ -107,7 +107,7 @@ module NimbleEyelet
         Sewing::Changeover.costs(costs || {})
         @scope.transaction do
           values = { drying_s: drying, costs_s: costs && Sequel.pg_jsonb_wrap(costs),
-wish: wish && Sequel.pg_jsonb_wrap(wish) }.compact
+                     wish: wish && Sequel.pg_jsonb_wrap(wish) }.compact
           changed = @scope[:sittings].where(id: id, revision: revision, ended_at: nil).update(values.merge(revision: revision + 1))
           raise Stale, find(id) if changed.zero?
 

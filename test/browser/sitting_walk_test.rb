@@ -75,7 +75,7 @@ class SittingWalkTest < BrowserTest
     press_until("open:open-at")
     go_wrong("tack_cut")
     press_until("rescue-#{facts('mishap').order(:seq).last[:id][0, 8]}-3") if page.has_no_selector?("[data-status]", text: "kept",
-wait: 0)
+                    wait: 0)
     press until page.has_field?("How long is the slit now?", wait: 0)
     fill_in "How long is the slit now?", with: "26"
     find("[data-done]").click

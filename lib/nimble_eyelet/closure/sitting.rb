@@ -120,7 +120,7 @@ module NimbleEyelet
       state = @ledger
       open_rescues.flat_map do |part, entry|
         steps = Sewing::Rescuing.steps(entry.id, entry.done_with[Sewing::Entry::WHAT], at: entry.at,
-says: Aftermath.of(part.sheet, entry))
+                                        says: Aftermath.of(part.sheet, entry))
         steps.reject { |step| part.sheet.facts.steps.key?(step.key) }.map do |step|
           state = state.changed(step.moves)
           SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: "rescue", step: step, ledger: state, seconds: 60.0,

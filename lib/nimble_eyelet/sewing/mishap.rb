@@ -21,8 +21,8 @@ module NimbleEyelet
     # asks - String or nil: "place", where the hole lies really; "slit", how long it is now
     # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
     # afterwards - String or nil, what to think of from here on
-    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, kinds: nil, asks: nil, hole: nil,
-afterwards: nil)
+    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, kinds: nil, asks: nil,
+                            hole: nil, afterwards: nil)
       # @param step [String] name of a step, without its hole
       # @param machine [Machine]
       # @return [Boolean] whether it can happen there
@@ -63,12 +63,11 @@ afterwards: nil)
 
     MISHAPS = [
       Mishap.new(key: "lost_under_foot", says: "It stopped half way, or the foot was lifted: the cloth still lies as it was",
-                 drawn: "foot",
-                 during: Rescue::SEWN, steps: Rescue::FINISH, again: [], moves: { "memory" => nil },
+                 drawn: "foot", during: Rescue::SEWN, steps: Rescue::FINISH, moves: { "memory" => nil },
                  afterwards: "A machine that stores the length stores it again."),
       Mishap.new(key: "lost_out", says: "It lost its place, and the cloth is out or has moved", drawn: "foot", during: Rescue::SEWN,
-                 steps: [Rescue::UP, Rescue::ANEW], again: Rescue::HOLE + %w[test-sew reset-test], moves: { "memory" => nil,
-                                                                                          "lever" => nil }),
+                 steps: [Rescue::UP, Rescue::ANEW], again: Rescue::HOLE + %w[test-sew reset-test],
+                 moves: { "memory" => nil, "lever" => nil }),
       Mishap.new(key: "mid_cycle", says: "It began in the middle, or the lever was up", drawn: "lever", during: Rescue::SEWN,
                  again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil }, kinds: %w[sensing memory stepped],
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.", moves: { "lever" => nil },

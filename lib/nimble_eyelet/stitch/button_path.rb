@@ -19,7 +19,7 @@ module NimbleEyelet
     # holes - 2 or 4; pattern - String, key of BUTTON_PATTERNS; carried - Boolean, the thread is not cut between pairs
     # off - Array(Float, Float) mm, how far the button lies off its place, along the swing and across it
     class ButtonSewn < Value.of(:spacing, :hole, :needle, :width, :anchor, :stitches, :holes, :pattern, carried: false,
-off: [0.0, 0.0])
+                           off: [0.0, 0.0])
       # @return [Float] how far from the middle of a hole the needle may go in
       def room = (hole - needle) / 2
     end
