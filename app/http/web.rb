@@ -91,17 +91,19 @@ module NimbleEyelet
           set :now, clock # called anew each time it is asked for
           set :host_authorization, permitted_hosts: permitted
         end
-        guarded(app, log, live, db)
+        guarded(app, log, live, db, permitted)
       end
 
       # Where photos lie unless something else is said.
       PHOTOS = File.join(ENV.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "photos")
 
-      def self.guarded(app, log, live, db)
+      def self.guarded(app, log, live, db, permitted)
         Rack::Builder.new do
           use Guards::Log, log
           use Guards::Headers
           use Guards::Failures, log
+          # What comes before the application is as picky about hosts as it is.
+          use Rack::Protection::HostAuthorization, permitted_hosts: permitted
           use Live::Door, live, db
           use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
           use Rack::ConditionalGet

@@ -25,12 +25,13 @@ module NimbleEyelet
     end
 
     class Sittings
-      # Steps that one person did one after the other in one sitting, and how long after the one before.
+      # Steps that one person did one after the other in one sitting, and how long after the one before. Of what was entered
+      # at one moment the last is the step itself: what was so already took no time.
       DURATIONS = <<~SQL
         SELECT name, seconds FROM (
           SELECT regexp_replace(j.step_key, '-at-[0-9]+$', '') AS name, j.happened_at,
             extract(epoch FROM j.happened_at - lag(j.happened_at) OVER (PARTITION BY j.device,
-                                                                        j.data->'with'->>'sitting.id' ORDER BY j.happened_at))::float AS seconds
+                                                                        j.data->'with'->>'sitting.id' ORDER BY j.happened_at, j.seq DESC))::float AS seconds
           FROM journal j
           WHERE j.workroom_id = :workroom AND j.data->'with' ? 'sitting.id' AND NOT j.imported
             AND j.happened_at > now() - interval '2 years' ORDER BY j.happened_at DESC LIMIT 4000) d
@@ -47,13 +48,13 @@ module NimbleEyelet
       # What was done last in a sitting: everything entered at one moment.
       LAST = <<~SQL
         SELECT j.id, j.step_key, j.happened_at FROM journal j
-         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :sitting AND j.kind <> 'withdrawal' AND NOT j.imported
+         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :sitting AND j.kind NOT IN ('withdrawal', 'swatch') AND NOT j.imported
            AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
          ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
       SQL
 
-      # More closures than anybody sews in one go.
-      MOST = 12
+      # So many are ordered well within a second; twice as many would take most of a minute.
+      MOST = 6
 
       # @param workroom [Workroom]
       # @param now [Time]

@@ -27,7 +27,9 @@ module NimbleEyelet
       def self.steps(sitting)
         short = SittingForecast.of(sitting).threads.flat_map(&:changes)
         sitting.steps.map do |one|
-          here = short.find { |change| change.part == one.part && change.at == one.step.figures["hole.at"] }
+          here = short.find do |change|
+            change.part == one.part && (change.at ? change.at == one.step.figures["hole.at"] : one.step.key == "test-sew")
+          end
           short.delete(here)
           SittingStepView.of(one, bobbin: !here.nil?)
         end

@@ -30,7 +30,7 @@ module NimbleEyelet
           figure: figure(step, present), look: name == "look", dry_wait: name == "dry" }
       end
 
-      # The one figure to hit, large: in the marks of whatever is set.
+      # The one figure to hit, large: where the step itself says it so.
       SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length", "test-open" => "opening.length",
                 "button-width" => "attach.width", "look" => "opening.length", "stabilise" => "stay.width", "cord" => "cord.length",
                 "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length", "test-sew" => "opening.length",
@@ -39,7 +39,8 @@ module NimbleEyelet
       def self.figure(step, present)
         wanted = SHOWN[Sewing::WorkStep.name(step.key)]
         path = wanted && step.figures.keys.find { |key| key == wanted || key.start_with?("#{wanted}.") }
-        path && { label: Figures.label(path), text: Figures.shown(path, step.figures[path], present) }
+        text = path && Figures.shown(path, step.figures[path], present)
+        { label: Figures.label(path), text: text } if text && present.words(step.does).include?(text)
       end
 
       # What is measured with this step, where a mishap asks for it.

@@ -31,6 +31,13 @@ class LiveTest < AppTest
     assert_status 503
   end
 
+  def test_a_line_is_only_for_hosts_that_are_ours
+    custom_request("GET", "/api/workroom/live", {}, HEADERS.merge("HTTP_HOST" => "elsewhere.example"))
+
+    assert_status 403
+    refute_equal "text/event-stream", last_response.content_type
+  end
+
   private
 
   def read_until(socket, word)

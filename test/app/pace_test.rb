@@ -16,7 +16,7 @@ class PaceStoreTest < AppTest
     end
   end
 
-  def pace(found) = Store::Sittings.new(workroom, now: NOW).find(found["id"]).sitting.instance_variable_get(:@pace)
+  def pace(found) = Store::Sittings.new(workroom, now: NOW).find(found["id"]).sitting.pace
 
   def test_a_break_is_none_and_two_screens_are_not_mixed_up
     found = begin_sitting

@@ -99,6 +99,12 @@ class SittingRoutesTest < AppTest
     change(found, { drying_minutes: 5 })
 
     assert_status 412
+    change(sitting(found["id"]), { wish: [{ closure: ids[0], block: "row" }] * 9 })
+
+    assert_status 200
+    begin_sitting((1..7).to_a)
+
+    assert_status 400
     problem = change(sitting(found["id"]), { costs: { "lamp" => 3 } })
 
     assert_equal [422, "sitting.costs.lamp"], [last_response.status, problem["faults"].first["field"]]

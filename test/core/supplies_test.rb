@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core_helper"
+require_relative "../support/at_the_table"
 
 # What closures take, and what they bear afterwards.
 class SuppliesTest < CoreTest
@@ -42,6 +43,25 @@ class SuppliesTest < CoreTest
     assert_equal 3, kind(found, "stay").size
     assert_empty kind(Supplies.of([part(1, cut: Opening::Cutting.new(seal: "none"))]), "liquid")
     assert_empty kind(Supplies.of([part(1, button: button(shape: "cord", diameter: mm(3)))]), "button")
+  end
+
+  # However far the row has come, the bobbin is changed before the same hole, and never in between.
+  def test_a_bobbin_is_changed_before_the_same_hole_wherever_one_is_by_then
+    at = Support::AtTheTable.new({ smock: { thread: thread(bobbin: "4 m") } }) { |changes, facts| sheet(facts: facts, **changes) }
+    need = -> { SittingForecast.of(at.sitting).threads.first }
+    planned = need.call.changes
+
+    refute_empty planned
+    sewn = 0
+    until at.sitting.steps.none? { |one| one.step.hole }
+      one = at.sitting.steps.first
+      sewn += 1 if one.step.hole
+      at.done(one)
+      passed = planned.reject { |change| at.facts(:smock).holes.map(&:at).include?(change.at) }
+      next if one.step.hole.nil? || passed.empty?
+
+      assert_equal passed.map(&:number), need.call.changes.map(&:number), "after #{sewn} holes"
+    end
   end
 
   def test_care_comes_of_cloth_button_and_liquid

@@ -49,6 +49,9 @@ module NimbleEyelet
     # @return [Array<SittingWork>]
     attr_reader :works
 
+    # @return [Sewing::Pace] of whoever sews
+    attr_reader :pace
+
     # @param parts [Array<SittingPart>] on one machine, each with holes that fit
     # @param machine [Machine, nil] that they are sewn on; that of the first of them where nothing is said
     # @param ledger [Ledger] of the machine
@@ -111,7 +114,7 @@ module NimbleEyelet
       return if wish.empty?
 
       left = chains.to_h { |chain| [chain.key, chain.blocks.map(&:key)] }
-      known = wish.select { |key, block| left.fetch(key, []).include?(block) }.map(&:first)
+      known = wish.uniq.select { |key, block| left.fetch(key, []).include?(block) }.map(&:first)
       known + chains.flat_map { |chain| [chain.key] * (chain.blocks.size - known.count(chain.key)) }
     end
 
@@ -130,16 +133,16 @@ module NimbleEyelet
     end
 
     def open_rescues
-      @parts.flat_map do |part|
-        part.sheet.facts.mishaps.map do |entry|
-          [part, entry]
-        end
-      end.sort_by { |_, entry| entry.happened_at.to_f }.reverse
+      happened = @parts.flat_map { |part| part.sheet.facts.mishaps.map { |entry| [part, entry] } }
+      happened.sort_by { |_, entry| entry.happened_at.to_f }.reverse
     end
   end
 
   # SittingWriter writes the steps of a sitting down as its order says, and keeps book of the machine meanwhile.
   class SittingWriter
+    # A part that is no changeover is put back in so many seconds.
+    MOVED = 10.0
+
     # @param sitting [Sitting]
     # @param state [Ledger] to begin with
     def initialize(sitting, state)
@@ -185,10 +188,8 @@ module NimbleEyelet
 
     # What is otherwise than this block needs it.
     def set(block)
-      away(block) + block.setters.reject { |step| @state.so?(step.moves.except(SittingWork::LEVER)) }.map do |step|
-        write(block.part,
-              block.key, step)
-      end
+      otherwise = block.setters.reject { |step| @state.so?(step.moves.except(SittingWork::LEVER)) }
+      away(block) + otherwise.map { |step| write(block.part, block.key, step) }
     end
 
     # What another closure left on the machine, and nobody here sets.
@@ -239,9 +240,8 @@ module NimbleEyelet
     def seconds(part, step)
       return @sitting.work(part.key).seconds(step) if part
 
-      Sewing::Changeover::GROUPS.find do |_, parts|
-        parts.include?(step.moves.keys.first)
-      end&.then { |group, _| Sewing::Changeover::SECONDS[group].to_f } || 10.0
+      group, = Sewing::Changeover::GROUPS.find { |_, some| some.include?(step.moves.keys.first) }
+      group ? Sewing::Changeover::SECONDS.fetch(group).to_f : MOVED
     end
   end
 end

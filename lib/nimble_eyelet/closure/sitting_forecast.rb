@@ -9,37 +9,45 @@
 
 require_relative "../length/length"
 require_relative "../length/wording"
+require_relative "../sewing/work_step"
 require_relative "../thread/bobbin"
 require_relative "../value"
 
 module NimbleEyelet
-  # Before which hole a bobbin is changed. part - SittingPart; at - Length, its place; number - Integer
+  # Before which hole a bobbin is changed. part - SittingPart; at - Length, its place; number - Integer; nil for the test hole
   BobbinChange = Value.of(:part, :at, :number)
 
   # One thread over the whole sitting. name - String; top, bobbin - Length for the holes still to be sewn
-  # left - Length on the bobbin at first; full - Boolean, nobody said how much: taken as full
+  # left - Length on the bobbin by now; full - Boolean, nobody said how much: taken as full
   # changes - Array<BobbinChange>
   ThreadNeed = Value.of(:name, :top, :bobbin, :left, :full, :changes)
 
   # seconds - Integer until the machine is back; least, most - Float, in eight of ten cases
   # working - Hash of closure to seconds; changing, waiting - Integer; threads - Array<ThreadNeed>
   class SittingForecast < Value.of(:seconds, :least, :most, :working, :changing, :waiting, :threads)
+    # Steps that take thread for a hole.
+    SEWN_WITH_IT = %w[sew test-sew].freeze
+
     # @param sitting [Sitting]
     # @return [SittingForecast]
     def self.of(sitting)
       order = sitting.order
       hands = sitting.steps.sum(&:seconds)
-      least, most = sitting.range.map { |end_of| [order.seconds + end_of - hands, 0].max }
-      working = order.moments.select { |moment| moment.kind == "work" }.group_by(&:chain)
-      new(seconds: order.seconds, least: least, most: most, changing: order.changing, waiting: order.waiting,
-          threads: threads(sitting),
-          working: working.transform_values { |all| all.sum { |moment| moment.to - moment.from } })
+      seconds = order.seconds + sitting.steps.select { |one| one.block == "rescue" }.sum(&:seconds).round
+      least, most = sitting.range.map { |end_of| [seconds + end_of - hands, 0].max }
+      new(seconds: seconds, least: least, most: most, changing: order.changing, waiting: order.waiting, threads: threads(sitting),
+          working: working(order))
     end
 
-    # Holes in the order they are sewn, by the thread they are sewn with.
+    def self.working(order)
+      order.moments.select { |moment| moment.kind == "work" }.group_by(&:chain)
+           .transform_values { |all| all.sum { |moment| moment.to - moment.from } }
+    end
+
+    # Test holes and holes in the order they are sewn, by the thread they are sewn with.
     def self.threads(sitting)
-      holes = sitting.steps.select { |one| one.step.hole && one.part }
-      holes.group_by { |one| thread_of(one.part) }.map { |name, all| need(name, all, sitting) }
+      sewn = sitting.steps.select { |one| one.part && SEWN_WITH_IT.include?(Sewing::WorkStep.name(one.step.key)) }
+      sewn.group_by { |one| thread_of(one.part) }.map { |name, all| need(name, all, sitting) }
     end
 
     def self.thread_of(part)
@@ -47,28 +55,41 @@ module NimbleEyelet
       ["tex #{Wording.decimal(thread.tex.to_r, 2)} #{thread.fibre}", thread.name].reject(&:empty?).reverse.join(", ")
     end
 
-    def self.need(name, holes, sitting)
-      threads = holes.map { |one| one.part.sheet.plan.thread }
+    def self.need(name, steps, sitting)
+      sharing = sitting.parts.select { |part| thread_of(part) == name }
+      threads = sharing.map { |part| part.sheet.plan.thread }
       thread = threads.find { |one| !one.bobbin.empty? } || threads.first
-      left = thread.bobbin.empty? ? Bobbin.full(thread) : Bobbin.left(thread.bobbin, thread)
-      of_holes = holes.map { |one| sitting.work(one.part.key).reckoning }
+      left = left_by_now(thread, sharing, sitting)
+      of_holes = steps.map { |one| sitting.work(one.part.key).reckoning }
       top, bobbin = %i[top bobbin].map { |side| of_holes.sum(Length.zero, &side) }
       ThreadNeed.new(name: name, top: top, bobbin: bobbin, left: left, full: thread.bobbin.empty?,
-                     changes: changes(holes, left, sitting, thread))
+                     changes: changes(steps, left, sitting, thread))
     end
 
-    def self.changes(holes, left, sitting, thread)
-      holes.each_with_object([]) do |one, changes|
+    # What was said to be on the bobbin, less what the holes sewn since took; changed where it had to be.
+    def self.left_by_now(thread, sharing, sitting)
+      said = thread.bobbin.empty? ? Bobbin.full(thread) : Bobbin.left(thread.bobbin, thread)
+      taken = sharing.flat_map { |part| [sitting.work(part.key).reckoning.bobbin] * sewn_by_now(part) }
+      taken.reduce(said) { |left, wanted| (wanted > left ? Bobbin.full(thread) : left) - wanted }
+    end
+
+    def self.sewn_by_now(part)
+      facts = part.sheet.facts
+      facts.holes.size + (facts.steps.key?("test-sew") ? 1 : 0)
+    end
+
+    def self.changes(steps, left, sitting, thread)
+      steps.each_with_object([]) do |one, changes|
         wanted = sitting.work(one.part.key).reckoning.bobbin
         if wanted > left
-          changes << BobbinChange.new(part: one.part, at: one.step.hole.at, number: number(one))
+          changes << BobbinChange.new(part: one.part, at: one.step.hole&.at, number: number(one))
           left = Bobbin.full(thread)
         end
         left -= wanted
       end
     end
 
-    def self.number(one) = one.part.sheet.layout.holes.find { |hole| hole.at == one.step.hole.at }&.number
-    private_class_method :threads, :thread_of, :need, :changes, :number
+    def self.number(one) = one.part.sheet.layout.holes.find { |hole| hole.at == one.step.hole&.at }&.number
+    private_class_method :working, :threads, :thread_of, :need, :left_by_now, :sewn_by_now, :changes, :number
   end
 end

@@ -43,11 +43,11 @@ module NimbleEyelet
         ((one.count * one.median) + (WEIGHT * usual)) / (one.count + WEIGHT)
       end
 
-      # @param steps [Array<Array(String, Numeric)>] name and usual seconds
+      # @param steps [Array<Array(String, Numeric)>] name, and seconds as {#seconds} gives them
       # @return [Array(Float, Float)] seconds, within which they take in eight of ten cases
       def range(steps)
-        total = steps.sum { |name, usual| seconds(name, usual) }
-        alone = steps.sum { |name, usual| spread(name, usual)**2 }
+        total = steps.sum(&:last)
+        alone = steps.sum { |name, expected| spread(name, expected)**2 }
         deviation = Math.sqrt(alone + ((TOGETHER * total / Math.sqrt(1 + (count / 20.0)))**2))
         [[total - (EIGHT_IN_TEN * deviation), 0].max, total + (EIGHT_IN_TEN * deviation)]
       end
@@ -57,9 +57,9 @@ module NimbleEyelet
 
       private
 
-      def spread(name, usual)
+      def spread(name, expected)
         one = seen[name]
-        one && one.count >= WEIGHT ? [one.spread * MAD, 1].max : SPREAD * seconds(name, usual)
+        one && one.count >= WEIGHT ? [one.spread * MAD, 1].max : SPREAD * expected
       end
     end
 

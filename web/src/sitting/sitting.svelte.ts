@@ -3,7 +3,7 @@
 import { ask } from '../api/ask';
 import { uuid } from '../api/browser_store';
 import { client, type Sitting, type SittingMishap, type SittingStep } from '../api/client';
-import { nameOf, overlay, type Deed } from './overlay';
+import { overlay, type Deed } from './overlay';
 import { SittingStore, type Fact, type KeptSitting, type Undoable, type Waiting } from './store';
 
 /** A second press within this is the same press. */
@@ -28,12 +28,16 @@ export class SittingWork {
   now = $derived(this.steps[0]);
   next = $derived(this.steps[1]);
   private undoable = $state.raw<Undoable[]>([]);
-  canGoBack = $derived(this.undoable.length > 0 || (this.doc?.last.entries.length ?? 0) > 0);
+  canGoBack = $derived(
+    this.deeds.length ? this.undoable.length > 0 : (this.doc?.last.entries.length ?? 0) > 0,
+  );
 
   private readonly store = new SittingStore();
   private pressed = 0;
   private sending: Promise<void> | undefined;
   private again = false;
+  /** Deeds, the last ones, whose facts are on their way into the store. */
+  private storing = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY;
   private gone = false;
@@ -79,9 +83,10 @@ export class SittingWork {
   /** What was done last was not: it is withdrawn. */
   async back(): Promise<void> {
     if (!this.pressedAnew()) return;
-    const last = this.undoable.at(-1) ?? this.lastTold();
+    // Once all is told, what was done last may have been done on another screen.
+    const last = this.deeds.length ? this.undoable.at(-1) : this.lastTold();
     if (!last) return;
-    this.undoable = this.undoable.slice(0, -1);
+    this.undoable = this.undoable.filter((one) => one !== last);
     const facts = last.ids.map((about): Fact => ({ kind: 'withdrawal', about }));
     const deed: Deed | undefined = last.mishap
       ? { kind: 'unwrong', id: last.mishap }
@@ -93,7 +98,7 @@ export class SittingWork {
   async wrong(row: SittingMishap, step: SittingStep, measured = ''): Promise<void> {
     const closure = step.closure ?? this.doc?.closures[0]?.id;
     if (!closure) return;
-    const [id] = [uuid()];
+    const id = uuid();
     const fact: Fact = {
       kind: 'mishap',
       closure,
@@ -151,6 +156,8 @@ export class SittingWork {
   private lastTold(): Undoable | undefined {
     const last = this.doc?.last;
     if (!last || last.entries.length === 0) return undefined;
+    const own = this.undoable.find((one) => one.ids.some((id) => last.entries.includes(id)));
+    if (own) return own;
     const step = this.past.findLast((one) => one.key === last.step);
     return { ids: last.entries, ...(step ? { step } : {}) };
   }
@@ -164,13 +171,17 @@ export class SittingWork {
     ids: string[] = facts.map(() => uuid()),
   ): Promise<void> {
     const at = new Date(this.clock()).toISOString();
-    if (deed) this.deeds = [...this.deeds, deed];
+    if (deed) {
+      this.deeds = [...this.deeds, deed];
+      this.storing += 1;
+    }
     if (deed?.kind === 'done') this.past = [...this.past, deed.step].slice(-REMEMBERED);
     if (undo) this.undoable = [...this.undoable, { ids, ...undo }].slice(-REMEMBERED);
     this.waiting += facts.length;
     await this.store.add(
       facts.map((fact, index) => ({ slug: this.slug, id: ids[index] ?? uuid(), fact, at, says })),
     );
+    if (deed) this.storing -= 1;
     await this.keep();
     void this.send();
   }
@@ -219,7 +230,8 @@ export class SittingWork {
 
   /** The server's own word. @returns whether nothing more is to be told */
   private async look(): Promise<boolean> {
-    const known = this.deeds.length;
+    // What is not in the store yet was not told either: it stays laid over the answer.
+    const known = this.deeds.length - this.storing;
     const path = { slug: this.slug, id: this.id };
     const answer = await ask(client.GET('/api/workrooms/{slug}/sittings/{id}', { params: { path } }));
     if (answer.kind === 'away') {
@@ -255,5 +267,3 @@ export class SittingWork {
 export function mishapsAt(doc: Sitting, step: SittingStep): SittingMishap[] {
   return step.mishaps.flatMap((key) => doc.mishaps.find((row) => row.key === key) ?? []);
 }
-
-export { nameOf };

@@ -41,7 +41,9 @@
       </p>
       {#each thread.changes as change, index (index)}
         <p class="border-l-4 border-warning pl-3">
-          Change the bobbin before hole {change.hole} of {called(change.closure)}, never within one.
+          Change the bobbin before {change.hole === null ? 'the test hole' : `hole ${change.hole}`} of {called(
+            change.closure,
+          )}, never within one.
         </p>
       {/each}
       {#if thread.changes.length === 0}<p>It lasts.</p>{/if}
