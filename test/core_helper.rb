@@ -14,6 +14,9 @@ module CoreValues
   Length = NimbleEyelet::Length
   SEED = 20_261_123
 
+  # Shapes that go through something.
+  PASSING = NimbleEyelet::BUTTON_SHAPES.values.select(&:opens).map(&:key).freeze
+
   # One seeded source of randomness a test, so that a failure comes again.
   def random = @random ||= Random.new(SEED)
 

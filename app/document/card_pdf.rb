@@ -30,7 +30,7 @@ module NimbleEyelet
         section(pdf, "Set", settings)
         section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
         section(pdf, "Where it begins", begins)
-        section(pdf, "After the test hole and between two holes", [@sheet.plan.machine.reset_words&.then do |words|
+        section(pdf, @sheet.plan.button.of_sewn("After the test hole and between two holes"), [@sheet.plan.machine.reset_words&.then do |words|
           "Back to the first part: #{words}."
         end || "Nothing to reset."])
         section(pdf, "Put back", back)
@@ -40,7 +40,13 @@ module NimbleEyelet
 
       def settings
         @sheet.recipe.lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
-          ["Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends"] + @held
+          [length] + @held
+      end
+
+      def length
+        return "Each tack #{@present.words(@sheet.opening)} long" unless @sheet.plan.button.opens?
+
+        "Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends"
       end
 
       def begins

@@ -32,7 +32,9 @@ module NimbleEyelet
       def lines(sheet, present)
         holes = sheet.layout ? sheet.layout.holes.size : 0
         plan = sheet.plan
-        ["#{holes} #{holes == 1 ? 'hole' : 'holes'}, slit #{present.words(sheet.opening)}; #{plan.button.name}",
+        sewn = Placket::LayoutWords.so_many(holes, plan.button.sewn)
+        long = plan.button.opens? ? "slit #{present.words(sheet.opening)}" : "each #{present.words(sheet.opening)} long"
+        [["#{sewn}, #{long}", (plan.button.name if plan.button.opens?)].compact.reject(&:empty?).join("; "),
          [plan.cloth, plan.thread, plan.machine].map(&:name).reject(&:empty?).join("; "), fitted(sheet.recipe)]
       end
 

@@ -57,7 +57,7 @@ module NimbleEyelet
       # @return [Array<String>] lines of heading
       def heading
         ["#{@garment}: #{@sheet.plan.name}",
-         "#{SIDES.fetch(@side)}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{", plan of #{@date}" unless @date.empty?}", says,
+         "#{@button.opens? ? SIDES.fetch(@side) : 'edge, with the tacks'}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{", plan of #{@date}" unless @date.empty?}", says,
          "Print at 100 %. The check lines are 50 mm and 2 in: measure them first."]
       end
 
@@ -85,6 +85,9 @@ module NimbleEyelet
 
       def holes = @layout.holes
       def fastens? = @button.fastens?
+
+      # @return [String] what is sewn: a hole or a tack
+      def sewn = @button.sewn
 
       # @return [Array<Strip>] this, and the other side where something is buttoned to it
       def sides = fastens? ? [self, underlap] : [self]
@@ -133,6 +136,8 @@ module NimbleEyelet
 
       def says
         return "buttons: #{@layout.holes.size}, #{text(@button.across)} across" if @side == :underlap
+
+        return "#{Placket::LayoutWords.so_many(holes.size, @button.sewn)}, each #{text(@sheet.opening)} long" unless @button.opens?
 
         slit = "#{Placket::LayoutWords.so_many(holes.size)}, slit #{text(@sheet.opening)}"
         "#{slit}, overall #{text(@sheet.overall)} with both ends#{from_edge}"

@@ -74,6 +74,7 @@ module NimbleEyelet
       habit("opening.ruler", "rounded up to", RULERS),
       row("opening.clicks", :whole, "clicks", initial: "1"),
       open("opening.wrapped", :length, "strip round the button"),
+      open("opening.tack_by", :choice, "length of the tack from", choices: Opening::TACK_LENGTHS),
 
       row("placket.run_length", :length, "length of the run", initial: "600"),
       open("placket.first", :length, "first hole"),
@@ -111,11 +112,17 @@ module NimbleEyelet
       habit("recipe.tension_by", "top thread rolled to the back", Recipes::TENSION_MOVES),
       habit("recipe.tails", "thread ends at the start", Recipes::THREAD_TAILS),
 
+      habit("recipe.first_hole", "first hole of a row", Recipes::FIRST_HOLES),
+      habit("recipe.stay_by", "stay laid", Recipes::STAY_SCHOOLS),
+      habit("recipe.thin_cover", "thin cover", Recipes::THIN_COVERS),
+      open("recipe.second_pass", :choice, "second pass", choices: Cloth::ANSWERS),
+
       habit("cut.tool", "opened with", Opening::CUT_TOOLS),
       habit("cut.seal", "sealed", Opening::SEALS),
       open("cut.chisel", :length, "edge of the chisel", help: "Of the chisel you own: none where you have none."),
 
       habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
+      habit("attach.order", "hole or button first", Attach::ATTACH_ORDERS),
       habit("attach.marks", "buttons marked", Attach::BUTTON_MARKS),
       habit("attach.between", "between the pairs", Attach::BETWEEN_PAIRS),
       habit("attach.secure", "secured by", Attach::SECURINGS),

@@ -32,7 +32,7 @@ module NimbleEyelet
                         field("machine.anchor", :choice, choices: ANCHORS), field("machine.eye_end", :choice, choices: EYE_ENDS),
                         field("machine.second_bead", :choice, choices: SECOND_BEADS),
                         field("machine.forgets", :choice, choices: FORGETS),
-                        field("machine.foot_lift", :length),
+                        field("machine.foot_lift", :length), field("machine.tack_length", :length, optional: true),
                         field("machine.needle_positions", :whole), field("machine.top_speed", :whole)
                       ])
 

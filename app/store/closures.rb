@@ -32,7 +32,7 @@ module NimbleEyelet
       def unit = plan.unit.to_sym
 
       # @return [Sewing::Facts]
-      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in)
+      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in, today: Date.today)
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)

@@ -23,9 +23,10 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         diagnosis = sheet.diagnosis
-        { kind: diagnosis.kind, headline: headline(diagnosis, sheet, present), because: because(diagnosis, present),
+        said = sheet.plan.button.method(:of_sewn)
+        { kind: diagnosis.kind, headline: said[headline(diagnosis, sheet, present)], because: because(diagnosis, present)&.then(&said),
           row: row(diagnosis, sheet), changes: diagnosis.changes.map { |one| change(one, present) },
-          remarks: diagnosis.remarks.map { |remark| present.words(remark) },
+          remarks: diagnosis.remarks.map { |remark| said[present.words(remark)] },
           strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
           again: diagnosis.kind == :look_again ? diagnosis.newest.id : nil }
       end
@@ -67,7 +68,7 @@ module NimbleEyelet
       def self.row(diagnosis, sheet)
         holes = sheet.layout&.holes&.size || 1
         { chance: diagnosis.row.round(3), in_twenty: twentieths(diagnosis.row), gate: twentieths(diagnosis.gate), holes: holes,
-          says: row_says(diagnosis, holes) }
+          says: sheet.plan.button.of_sewn(row_says(diagnosis, holes)) }
       end
 
       def self.row_says(diagnosis, holes)

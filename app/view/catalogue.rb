@@ -16,7 +16,7 @@ module NimbleEyelet
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),
           cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present),
-          places: noted(Placket::PLACES) { |place| present.words(place.says) },
+          places: Placket::PLACES.values.map { |place| item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked) },
           holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES),
           fibres: plain(SewingThread::DENSITIES.keys.to_h { |key| [key, key] }),
           styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
@@ -29,7 +29,7 @@ module NimbleEyelet
             { key: kind.key, parts: kind.sews, programmed: kind.programmed, usual: kind.usual }
           end,
           measured: BUTTON_SHAPES.values.map do |shape|
-            { key: shape.key, across: shape.across, parts: shape.measured, fastens: shape.fastens }
+            { key: shape.key, across: shape.across, parts: shape.measured, fastens: shape.fastens, opens: shape.opens }
           end,
           colours: noted(Buttons::COLOURS, &:ink),
           terms: TERMS.values.map { |term| item(term.key, term.word, term.means) },
@@ -38,6 +38,8 @@ module NimbleEyelet
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
             second_beads: plain(SECOND_BEADS),
           tension_moves: noted(Recipes::TENSION_MOVES), thread_tails: plain(Recipes::THREAD_TAILS),
+          stay_schools: plain(Recipes::STAY_SCHOOLS), first_holes: plain(Recipes::FIRST_HOLES), thin_covers: plain(Recipes::THIN_COVERS),
+          tack_lengths: plain(Opening::TACK_LENGTHS), attach_orders: plain(Attach::ATTACH_ORDERS),
           cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
           between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS), shanks: plain(Attach::SHANKS),
           forgets: plain(FORGETS), paces: plain(Swatches::PACES), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }),

@@ -84,14 +84,11 @@ module NimbleEyelet
 
       def self.stage(stage, sheet, present)
         state = stage.state(sheet, sheet.plan.settled[stage.word])
-        { word: stage.word, title: title(stage, sheet.plan.button), question: stage.question, state: state.state,
+        { word: stage.word, title: stage.title_for(sheet.plan.button), question: stage.question_for(sheet.plan.button), state: state.state,
           missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
           answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
       end
-
-      # What is no button is called by what it is.
-      def self.title(stage, button) = stage.word == "button" && !button.fastens? ? button.form.noun.capitalize : stage.title
-      private_class_method :title, :changed, :plan, :row, :sheet, :stage
+      private_class_method :changed, :plan, :row, :sheet, :stage
     end
   end
 end

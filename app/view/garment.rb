@@ -18,7 +18,7 @@ module NimbleEyelet
       def self.closure(closure, present)
         sheet = closure.sheet
         steps = sheet.progress&.steps || []
-        { id: closure.id, name: closure.plan.name, holes: sheet.layout ? sheet.layout.holes.size : 0,
+        { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, holes: sheet.layout ? sheet.layout.holes.size : 0,
           places: sheet.layout ? sheet.layout.holes.map { |hole| hole.at.to_f } : [], run_length: sheet.plan.placket.run_length.to_f,
           overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap), button: sheet.plan.button.name,
           opening: present.length(sheet.opening),

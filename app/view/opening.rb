@@ -29,6 +29,7 @@ module NimbleEyelet
         button = sheet.plan.button
         noun = button.form.noun
         least = sheet.cut.ruler.up(sheet.cut.bands.fetch("snug"))
+        return Sentence["Each tack is %s long.", sheet.opening] unless button.opens?
         return Sentence["Your #{noun} runs through a round hole of %s.", sheet.opening] if sheet.recipe.style.value.round?
 
         Sentence["Your #{noun} needs a slit of at least %s here; sew %s.", least, sheet.opening]

@@ -15,8 +15,8 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
-          stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), pace: sheet.plan.recipe.pace,
-          looks: Swatches.looks_of(sheet.recipe.stitched).map { |look| look(look, sheet) },
+          stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), stored: stored(sheet.stored), pace: sheet.plan.recipe.pace,
+          looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map { |look| look(look, sheet) },
           symptoms: Swatches.further_symptoms.map { |symptom| { key: symptom.key, axis: symptom.axis } } }
       end
 
@@ -42,6 +42,9 @@ module NimbleEyelet
         { number: frozen.swatch.number, id: frozen.swatch.id, simulated: frozen.swatch.simulated,
           changes: frozen.changes.map { |change| Figures.change(change, present) } }
       end
+
+      # The recent one that stands for a test, where the house works so.
+      def self.stored(swatch) = swatch && { id: swatch.id, sewn_at: swatch.sewn_at.to_s }
 
       def self.to_sew(sheet, present)
         recipe = sheet.recipe
@@ -73,10 +76,10 @@ module NimbleEyelet
       end
 
       def self.look(look, sheet)
-        question = look.key == "fit" ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question
+        question = look.key == "fit" && sheet.plan.button.opens? ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question
         { key: look.key, axis: look.axis, question: question, grades: look.grades.map { |grade| { key: grade.key, name: grade.name } } }
       end
-      private_class_method :to_sew, :dials, :layers, :log, :logged, :set, :look
+      private_class_method :stored, :to_sew, :dials, :layers, :log, :logged, :set, :look
     end
   end
 end

@@ -24,7 +24,7 @@ module NimbleEyelet
         sheet = closure.sheet
         holes = sheet.layout ? sheet.layout.holes : []
         word, = sheet.stages.find { |_, state| state.state != "tied" } || ["print"]
-        { id: closure.id, name: closure.plan.name, garment: closure.garment_name, places: holes.map { |hole| hole.at.to_f },
+        { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, garment: closure.garment_name, places: holes.map { |hole| hole.at.to_f },
           sewn: holes.count(&:sewn), run_length: sheet.plan.placket.run_length.to_f, station: if sheet.facts.steps.empty?
                                                                                                 word
                                                                                               else
@@ -35,7 +35,7 @@ module NimbleEyelet
 
       def self.next_step(sheet, word)
         step = sheet.progress&.steps&.find { |one| one.key == sheet.progress.next_key }
-        return STAGES.fetch(word).question if sheet.facts.steps.empty?
+        return STAGES.fetch(word).question_for(sheet.plan.button) if sheet.facts.steps.empty?
 
         step ? step.does : "All steps are done."
       end

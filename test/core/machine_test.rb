@@ -62,8 +62,10 @@ class MachineTest < CoreTest
 
   # No row of the tables is out of reach, and none is missing.
   def test_every_style_can_be_chosen_somewhere
-    chosen = CLOTH_KINDS.keys.product(CoreValues::MACHINES.keys, [button, button(attachment: "shank")]).map do |kind, name, thing|
-      situation = Recipes::Situation.new(button: thing, cloth: cloth(kind: kind), thread: thread, machine: machine(name))
+    things = [button, button(attachment: "shank"), button(shape: "bar_tack")]
+    chosen = CLOTH_KINDS.keys.product(CoreValues::MACHINES.keys, things).map do |kind, name, thing|
+      owned = machine(name).then { |one| one.with(styles: one.styles + ["bar_tack"]) }
+      situation = Recipes::Situation.new(button: thing, cloth: cloth(kind: kind), thread: thread, machine: owned)
       Recipes::Recipe.of(situation, Recipes::Overrides.none).style.value.key
     end
 

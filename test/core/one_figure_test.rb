@@ -90,7 +90,7 @@ class OneFigureTest < CoreTest
       steps = words(found)
       opening = found.opening.to_s
 
-      assert_includes steps["mark"], "the slit is #{opening}" unless found.recipe.style.value.round?
+      assert_includes steps["mark"], "the #{found.plan.button.opens? ? "slit" : "tack"} is #{opening}" unless found.recipe.style.value.round?
 
       assert_equal found.setting.planned, found.opening
       found.layout.holes.each do |hole|

@@ -44,6 +44,17 @@ module NimbleEyelet
     # @return [Boolean] whether it is sewn on and buttoned, not drawn through
     def fastens? = form.fastens
 
+    # @return [Boolean] whether a slit is cut for it; for a bar tack none is
+    def opens? = form.opens
+
+    # @return [String] what is sewn for it: a hole or a tack
+    def sewn = opens? ? "hole" : "tack"
+
+    # What is said of holes, said of what is sewn here.
+    # @param text [String]
+    # @return [String]
+    def of_sewn(text) = opens? ? text : text.gsub(/\b(?:hole|slit)(s?)\b/, 'tack\1').gsub(/\bHole(s?)\b/, 'Tack\1')
+
     # Height without the shank; for balls it follows from the diameter.
     # @return [Length]
     def height = { thickness: thickness, diameter: diameter, half_diameter: diameter / 2 }.fetch(form.height)

@@ -15,7 +15,7 @@ require_relative "section"
 
 module NimbleEyelet
   # key, name - String; clampable - Boolean, lies flat in a carriage foot; end_on - Boolean, passes tip first
-  # fastens - Boolean, a button; noun - String, what it is called in a sentence; ease - Length or nil, where it is not the cloth's
+  # fastens - Boolean, a button; opens - Boolean, a slit is cut for it; noun - String, what it is called in a sentence; ease - Length or nil, where it is not the cloth's
   # hollow - Boolean, thick only at its rim; height - Symbol, what its height is: :thickness, :diameter, :half_diameter
   # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
   # across    - String, what the diameter is called for this shape
@@ -25,7 +25,7 @@ module NimbleEyelet
   # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
   class ButtonShape < Value.of(:key, :name, :measured, :formula, :passes, :half, :outline, across: "Diameter",
                                front: nil, clampable: true, end_on: false, hollow: false, height: :thickness,
-                               fastens: true, noun: "button", ease: nil)
+                               fastens: true, opens: true, noun: "button", ease: nil)
     # @param diameter [Length] largest width
     # @param thickness [Length] height without shank
     # @param width [Length] smallest width
@@ -129,6 +129,12 @@ module NimbleEyelet
       key: "ring", name: "ring, the whole of it", fastens: false, ease: Length.mm(1), measured: %i[thickness], across: "Outer width",
       noun: "ring", clampable: false, formula: "outer width + wire Ø", passes: "edge on, as a bar of wire",
       half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) }
+    ),
+    # Nothing goes through at all: what is sewn holds layers together.
+    ButtonShape.new(
+      key: "bar_tack", name: "nothing: a bar tack", fastens: false, opens: false, ease: Length.zero, measured: [], across: "Length of the tack",
+      noun: "tack", clampable: false, height: :half_diameter, formula: "as long as its place wants", passes: "it holds layers together",
+      half: ->(d, _t, _w) { d }, outline: ->(d, _t, _w) { Section.rectangle_outline(d, 2.0) }
     )
   ].to_h { |shape| [shape.key, shape] }.freeze
 end

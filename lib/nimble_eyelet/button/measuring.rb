@@ -46,6 +46,7 @@ module NimbleEyelet
       "ribbon" => { "diameter" => [RULER, "Edge to edge, lying flat."], "thickness" => [CALIPER, "Lying flat; folded, half of it."] },
       "hook" => { "diameter" => [CALIPER, "The wire that goes through, not the hook."] },
       "ring" => { "diameter" => [CALIPER, "The outside of the whole ring."], "thickness" => [CALIPER, "Its wire."] },
+      "bar_tack" => { "diameter" => [RULER, "From edge to edge of what it holds: a loop, a pocket's corner, a strap."] },
       "bar" => { "diameter" => [RULER, "From tip to tip: this keeps it from slipping back."],
                  "thickness" => [CALIPER, "Round the thickest place: it passes end on."] }
     }.freeze
@@ -55,8 +56,9 @@ module NimbleEyelet
     def self.measuring(button)
       form = button.form
       asked = form.measured?(:outline) ? %w[outline] : %w[diameter]
-      asked += %w[width thickness].select { |what| form.measured?(what.to_sym) } + %w[wrapped]
-      asked << "tip" unless button.fastens?
+      asked += %w[width thickness].select { |what| form.measured?(what.to_sym) }
+      asked << "wrapped" if button.opens?
+      asked << "tip" if button.opens? && !button.fastens?
       asked += %w[hole_spacing hole_diameter] if button.fastens? && button.holes.positive?
       asked.map do |what|
         tool, how = OTHERWISE.fetch(form.key, {}).fetch(what) { TAKEN.fetch(what) }

@@ -26,6 +26,7 @@ module NimbleEyelet
     # @return [Sentence] what this button does in it, and which would sit in it
     def self.slit(sheet, length)
       verdict = sheet.cut.passing.verdict(length)
+      return Sentence["A tack of %s: #{verdict.words}.", length] unless sheet.plan.button.opens?
       return Sentence["A slit of %s: with this button #{verdict.words}.", length] if verdict.usable? || !sheet.plan.button.fastens?
 
       fitting = across_for(sheet, length)

@@ -16,6 +16,7 @@ module NimbleEyelet
     def self.wash(plan)
       return "The cloth is not washed: wipe it, and keep the buttons dry." unless plan.cloth.washed?
 
+      return "Wash it as its cloth is washed: a tack bears what the seams beside it bear." unless plan.button.opens?
       return "Wash it turned inside out." unless plan.button.fastens?
 
       "Wash it buttoned up and turned inside out: neither holes nor buttons are pulled."
@@ -23,6 +24,9 @@ module NimbleEyelet
 
     def self.iron(plan)
       return "No hot iron on this cloth." unless plan.cloth.iron?
+
+      return unless plan.button.opens?
+      return "Press the holes from the wrong side." unless plan.button.fastens?
 
       "Iron round the buttons, never over them; press the holes from the wrong side."
     end
@@ -39,6 +43,8 @@ module NimbleEyelet
     end
 
     def self.pull(sheet)
+      return unless sheet.plan.button.fastens?
+
       sheet.plan.placket.usage.child ? "Pull every button hard again after washing." : nil
     end
     private_class_method :wash, :iron, :liquid, :buttons, :pull

@@ -13,6 +13,9 @@ require_relative "../length/ruler"
 require_relative "../opening/cutting"
 require_relative "../opening/school"
 require_relative "../placket/run"
+require_relative "../recipe/density_choice"
+require_relative "../recipe/recipe"
+require_relative "../recipe/stabiliser_rules"
 require_relative "../recipe/tension_rules"
 require_relative "../stitch/button_pattern"
 require_relative "../swatch/change"
@@ -99,6 +102,27 @@ module NimbleEyelet
                   option("under", Recipes::THREAD_TAILS.fetch("under"), "Both hands are free.", "A short tail is drawn in and makes a nest."),
                   option("held", Recipes::THREAD_TAILS.fetch("held"), "No nest at the first stitches.", "One hand less for the cloth.")
                 ]),
+      Habit.new(path: "recipe.first_hole", question: "What is the first hole of a row trusted to?", begins: "test",
+                options: [
+                  option("test", Recipes::FIRST_HOLES.fetch("test"), "Only a scrap is spoiled.", "A hole and ten minutes for every closure."),
+                  option("stored", Recipes::FIRST_HOLES.fetch("stored"), "Saves the test where everything is as it was.",
+                         "Thread and cloth of another batch may differ: the first hole is the test.")
+                ]),
+      Habit.new(path: "recipe.stay_by", question: "What carries a hole in cloth that takes either?", begins: "fusible",
+                options: [
+                  option("fusible", Recipes::STAY_SCHOOLS.fetch("fusible"), "Stays in, and the hole keeps its length in wear.",
+                         "Needs an iron, and stiffens light cloth."),
+                  option("tear_away", Recipes::STAY_SCHOOLS.fetch("tear_away"), "Nothing stays in, no iron near it.",
+                         "Holds only while it is sewn."),
+                  option("both", Recipes::STAY_SCHOOLS.fetch("both"), "The surest in soft, loose cloth.", "Twice the work, and the stiffest.")
+                ]),
+      Habit.new(path: "recipe.thin_cover", question: "What helps where the cloth shows between the stitches?", begins: "shorten",
+                options: [
+                  option("shorten", Recipes::THIN_COVERS.fetch("shorten"), "One pass, and one figure for the whole row.",
+                         "Too short, the feed stalls and stitches pile up."),
+                  option("second_pass", Recipes::THIN_COVERS.fetch("second_pass"), "Never stalls, and covers cord and dark cloth.",
+                         "Twice the time and thread, and the second has to lie on the first.")
+                ]),
       Habit.new(path: "cut.tool", question: "With what is a hole opened?", begins: "ripper",
                 options: [
                   option("ripper", Opening::CUT_TOOLS.fetch("ripper"), "Everybody has one, and pins stop it.",
@@ -117,6 +141,13 @@ module NimbleEyelet
                   option("both", Opening::SEALS.fetch("both"), "For cloth that frays at a glance.",
                          "Twice to dry, twice a chance of a stain."),
                   option("none", Opening::SEALS.fetch("none"), "Nothing can stain.", "The first washes show whether the cloth frays.")
+                ]),
+      Habit.new(path: "attach.order", question: "Which comes first, hole or button?", begins: "holes",
+                options: [
+                  option("holes", Attach::ATTACH_ORDERS.fetch("holes"), "The button goes where the hole really is.",
+                         "The buttons wait for the slowest part of the work."),
+                  option("buttons", Attach::ATTACH_ORDERS.fetch("buttons"), "On an edge that is finished already the holes follow the buttons.",
+                         "Nothing corrects a button that sits wrong.")
                 ]),
       Habit.new(path: "attach.marks", question: "Where are the buttons marked?", begins: "through",
                 options: [

@@ -39,20 +39,35 @@ module NimbleEyelet
 
     # @return [Array<LookPicture>]
     def all
-      Swatches.looks_of(@sheet.recipe.stitched).flat_map do |look|
+      Swatches.looks_of(@sheet.recipe.stitched, opens: opens?).flat_map do |look|
         look.grades.each_with_index.map { |grade, place| send(look.axis, look, place).with(look: look.key, grade: grade.key) }
       end
     end
 
     private
 
+    def opens? = @sheet.plan.button.opens?
+
     def picture(**parts) = LookPicture.new(look: "", grade: "", lines: [], box: [0.0, 0.0, 1.0, 1.0], **parts)
 
     def fit(_look, place)
+      return tack(place) unless opens?
+
       button = @sheet.plan.button
       wide = [button.across.to_f, @sheet.opening.to_f + SLITS.last].max + 2
       picture(button: button.across.to_f, thick: [button.height.to_f, LEAST_THICK].max, box: [0.0, 0.0, wide, wide * FRAME],
               slit: [@sheet.opening.to_f + SLITS[place], 1.0].max)
+    end
+
+    # The tack in one frame, as long as it may come out, with two marks as long as it should be.
+    def tack(place)
+      wanted = @sheet.opening.to_f
+      longest = wanted + SLITS.last + 2
+      long = [wanted + SLITS[place], 1.0].max
+      line = Stitches::Path.sew(@shape.with(opening: long), @sheet.plan.machine).parts.find { |part| part.kind == :tack }
+                           .points.map { |x, y| [y - (long / 2), x] }
+      marks = [-1, 1].map { |side| [[side * wanted / 2, -longest * FRAME / 3], [side * wanted / 2, longest * FRAME / 3]] }
+      picture(lines: [line, *marks], box: [-longest / 2, -longest * FRAME / 2, longest, longest * FRAME], cover: thickness / @shape.length)
     end
 
     def cover(_look, place)
@@ -84,7 +99,7 @@ module NimbleEyelet
     def beads(shape)
       shape = shape.with(opening: [shape.opening, LONG_ENOUGH].max)
       middle = shape.overall / 2
-      Stitches::Path.sew(shape, @sheet.plan.machine).parts.select { |part| part.kind == :bead }.map do |part|
+      Stitches::Path.sew(shape, @sheet.plan.machine).parts.select { |part| part.kind == (opens? ? :bead : :tack) }.map do |part|
         # It lies along the longer side of its frame.
         part.points.select { |_, y| (y - middle).abs <= LONG_ENOUGH / 2 }.map { |x, y| [y - middle, x] }
       end

@@ -30,6 +30,16 @@ module NimbleEyelet
       new(swatch: found.swatch, closure: found.closure, changes: changes)
     end
 
+    # Test holes of so many days are recent.
+    RECENT_DAYS = 90
+
+    # @param today [Date, nil]
+    # @return [Boolean]
+    def recent?(today) = !today.nil? && swatch.sewn_at.respond_to?(:to_date) && (today - swatch.sewn_at.to_date) <= RECENT_DAYS
+
+    # @return [Boolean] whether all that makes the hole is as it was then, whatever cloth and thread are called
+    def as_sewn? = changes.all? { |change| change.path.end_with?(".name") }
+
     # @return [Hash{String => Object}] value by path, as it was then, where it is otherwise now
     def as_then = changes.select { |change| SET.include?(change.path) }.to_h { |change| [change.path, change.from] }
   end

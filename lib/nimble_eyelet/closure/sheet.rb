@@ -76,7 +76,8 @@ module NimbleEyelet
     def settings
       @settings ||= cut.answers.to_h do |answer|
         [answer.school.key, Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: answer.length,
-                                                ends: cut.ends, correction: correction, style: style)]
+                                                ends: cut.ends, correction: correction, style: style,
+                                                stitch: recipe.stitch_length.value, tack_by: @plan.opening.tack_by)]
       end
     end
 
@@ -121,6 +122,16 @@ module NimbleEyelet
     # @return [SewnBefore, nil] what worked last time on this machine and like cloth
     def before = @before ||= SewnBefore.of(@facts.earlier, @lessons.set(sewn_with))
 
+    # The recent test hole of another closure that stands for a test of this one, where the house works so and all is set as then. A
+    # length that is stored at a key press has to be stored again.
+    #
+    # @return [Swatches::Swatch, nil]
+    def stored
+      return unless @plan.recipe.first_hole == "stored" && before&.recent?(@facts.today)
+
+      before.swatch if before.as_sewn? && !%w[key press].include?(setting.by.key)
+    end
+
     # @return [Frozen, nil] what the accepted test hole holds, and what is otherwise by now
     def frozen = @frozen ||= Frozen.of(self)
 
@@ -140,7 +151,7 @@ module NimbleEyelet
 
     def situation
       Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
-                             stabilisers: @plan.stabilisers, experience: @lessons.experience)
+                             stabilisers: @plan.stabilisers, experience: @lessons.experience, stay_by: @plan.recipe.stay_by)
     end
 
     def style = recipe.style.value
@@ -164,7 +175,7 @@ module NimbleEyelet
 
     def learned_correction
       @learned_correction ||= begin
-        by = Opening::Setting.method_for(fitted, @plan.machine, style)
+        by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length, tack_by: @plan.opening.tack_by)
         (by == "clamp" ? nil : @lessons.added(fitted, by, set: cut.length))&.then { |added| Length.zero - added } || Length.zero
       end
     end
@@ -199,7 +210,7 @@ module NimbleEyelet
     def order
       Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
                               cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
-                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, for_child: @plan.placket.usage.child)
+                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, stored: stored, for_child: @plan.placket.usage.child)
     end
 
     def current = @current ||= current_settings
@@ -207,7 +218,8 @@ module NimbleEyelet
     def current_settings
       Swatches::CurrentSettings.new(
         button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, set: @lessons.set(sewn_with),
-        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace, **of_length, **of_recipe
+        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover,
+        second_pass: @plan.recipe.second_pass, **of_length, **of_recipe
       )
     end
 
@@ -230,7 +242,7 @@ module NimbleEyelet
 
     # What can be set beyond what is wanted, and what the hands do then.
     def hands
-      return [[correction, setting.hands]] if setting.gives.nil?
+      return [[correction, setting.hands]] if setting.gives.nil? || setting.by.key == "own"
 
       (-HANDS_AROUND..HANDS_AROUND).map { |number| correction + (cut.ruler.finest * number) }.map do |one|
         [one, setting.by.key == "clamp" ? clamped(one) : cut.length + one]

@@ -127,7 +127,7 @@ module NimbleEyelet
         steps.reject { |step| part.sheet.facts.steps.key?(step.key) }.map do |step|
           state = state.changed(step.moves)
           SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: "rescue", step: step, ledger: state, seconds: 60.0,
-                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine).map(&:key))
+                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine, sewn: part.sheet.plan.button.sewn).map(&:key))
         end
       end
     end
@@ -234,7 +234,12 @@ module NimbleEyelet
       again = @written[id] += 1
       SittingStep.new(id: again > 1 ? "#{id}:#{again}" : id, part: part, block: block, step: step, ledger: @state,
                       seconds: seconds(part, step),
-                      mishaps: Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), @sitting.machine).map(&:key))
+                      mishaps: mishaps(part, step))
+    end
+
+    def mishaps(part, step)
+      sewn = part ? part.sheet.plan.button.sewn : "hole"
+      Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), @sitting.machine, sewn: sewn).map(&:key)
     end
 
     def seconds(part, step)

@@ -49,7 +49,7 @@ module NimbleEyelet
     end
 
     # @return [Array<SittingBlock>] with something left to do, in order
-    def blocks = @blocks ||= Sewing::BLOCKS.keys.grep_v("end").filter_map { |key| block(key) }
+    def blocks = @blocks ||= order.filter_map { |key| block(key) }
 
     # @return [Sewing::WorkChain]
     def chain
@@ -82,6 +82,12 @@ module NimbleEyelet
     def reckoning = @reckoning ||= HoleSimulation.of(part.sheet).reckoning
 
     private
+
+    # On a finished edge the buttons come first.
+    def order
+      keys = Sewing::BLOCKS.keys.grep_v("end")
+      part.sheet.plan.attach.first? ? ["buttons", *(keys - ["buttons"])] : keys
+    end
 
     def steps(key) = by_block.fetch(key, [])
 

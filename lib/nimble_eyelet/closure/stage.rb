@@ -31,7 +31,21 @@ module NimbleEyelet
     #
     # @param sheet [Sheet]
     # @return [String, nil]
-    def missing_of(sheet) = missing&.call(sheet)
+    def missing_of(sheet) = missing&.call(sheet)&.then { |says| sheet.plan.button.of_sewn(says) }
+
+    # @param button [Button]
+    # @return [String] what is no button is called by what it is
+    def title_for(button)
+      return button.form.noun.capitalize if word == "button" && !button.fastens?
+
+      word == "opening" && !button.opens? ? "Length" : title
+    end
+
+    # @param button [Button]
+    # @return [String]
+    def question_for(button) = button.opens? ? question : OF_A_TACK.fetch(word, button.of_sewn(question))
+    # What is asked otherwise where nothing goes through.
+    OF_A_TACK = { "button" => "How long is each tack?", "opening" => "How does it get its length?" }.freeze
 
     # The answer by path, in plain values that can be kept and compared.
     #
@@ -70,6 +84,8 @@ module NimbleEyelet
     def self.room(sheet) = ("The holes do not fit the run yet: put that right first." unless sheet.layout)
 
     def self.test_hole(sheet)
+      return if sheet.stored
+
       swatch = sheet.facts.swatches.find { |one| one.id == sheet.plan.accepted }
       return if swatch&.like?(sheet.sewn_with)
       return "The accepted test hole was sewn otherwise than the plan is now: sew another." if swatch

@@ -52,17 +52,19 @@ module NimbleEyelet
   # lift_resets - Boolean, lifting the foot half way loses the place; top_speed - Integer, stitches a minute
   # length_stepless, width_stepless - Boolean, the dial stops between its marks too
   # anchor - String, key of ANCHORS; eye_end - String, key of EYE_ENDS; second_bead - String, key of SECOND_BEADS
+  # tack_length - Length or nil, of the bar tack it sews when nobody has pressed a key
   # forgets - String, key of FORGETS; foot_pressure, speed_limiter - Boolean, whether it has one; foot_lift - Length
   class Machine < Value.of(:name, :kind, :styles, :stops, :reset, :max_width, :width_step, :length_step,
                            :neutral_tension, :tension_step, :feed_stop, :bobbin_finger, :balance, :feet, id: nil,
                            first_side: nil, first_direction: nil, straight_first: false, lift_resets: false,
                            needle_positions: 2, top_speed: 700, length_stepless: false, width_stepless: false,
                            anchor: "centre", eye_end: "far", second_bead: "back", forgets: "other_programme",
-                           foot_pressure: false, speed_limiter: false, foot_lift: Length.mm(6))
+                           foot_pressure: false, speed_limiter: false, foot_lift: Length.mm(6), tack_length: nil)
     LIMITS = {
       max_width: Typing::Limit.length(0, 12), width_step: Typing::Limit.length(0.05r, 2), length_step: Typing::Limit.length(0.01r, 1),
       neutral_tension: Typing::Limit.number(0..20), tension_step: Typing::Limit.number((1r / 20)..5),
-      needle_positions: Typing::Limit.whole(1..50), top_speed: Typing::Limit.whole(50..1500), foot_lift: Typing::Limit.length(2, 20)
+      needle_positions: Typing::Limit.whole(1..50), top_speed: Typing::Limit.whole(50..1500), foot_lift: Typing::Limit.length(2, 20),
+      tack_length: Typing::Limit.length(2, 40)
     }.freeze
 
     def type = MACHINE_KINDS.fetch(kind)

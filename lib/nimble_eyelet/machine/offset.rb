@@ -18,7 +18,8 @@ module NimbleEyelet
   # measured - Integer, holes it rests on
   class Offset < Value.of(:means, :deviations, :noises, share: Belief::WIDE_SHARE, left_out: [], measured: 0)
     # What is usually added by how the length is set, mm: a carriage foot clamps slack, an eye stops late.
-    USUALLY_ADDED = { "clamp" => 2.0, "scale" => 0.5, "lines" => 0.3, "key" => 0.0, "round" => 0.0 }.freeze
+    USUALLY_ADDED = { "clamp" => 2.0, "scale" => 0.5, "lines" => 0.3, "key" => 0.0, "round" => 0.0,
+                      "press" => 0.0, "own" => 0.0 }.freeze
     # Deviations, mm: of a foot, of the structure of a cloth, of a closure, and of every millimetre away from LEVEL.
     FOOT = 1.2
     STRUCTURE = 0.4

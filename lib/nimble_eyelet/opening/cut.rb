@@ -10,6 +10,7 @@
 
 require_relative "../answer/reason"
 require_relative "../answer/sentence"
+require_relative "../length/length"
 require_relative "../length/ruler"
 require_relative "../style/extent"
 require_relative "../value"
@@ -78,11 +79,16 @@ module NimbleEyelet
         ruler = Ruler.fetch(sizing.ruler)
         passing = Passing.of(button, cloth, held: held, ends: ends, round: round)
         question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot, passing: passing, round: round)
-        schools = SCHOOLS.values.select { |school| button.fastens? || school.any_thing }
-        answers = schools.map { |school| answer(school, question, ruler, ends) }
+        answers = schools(button).map { |school| answer(school, question, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
         new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, passing: passing,
             ease: question.ease, bands: passing.bands, cautions: cautions(chosen, button), held: held, round: round)
+      end
+
+      def self.schools(button)
+        return [TACK_SCHOOL] unless button.opens?
+
+        SCHOOLS.values.select { |school| button.fastens? || school.any_thing }
       end
 
       def self.answer(school, question, ruler, ends)
@@ -97,7 +103,22 @@ module NimbleEyelet
         Reason.new(rule: "rounding", says: says, source: "your ruler")
       end
 
-      def self.cautions(chosen, button) = [fit_caution(chosen, button), bar_caution(chosen, button)].compact
+      def self.cautions(chosen, button)
+        return [tack_caution(chosen.length)].compact unless button.opens?
+
+        [fit_caution(chosen, button), bar_caution(chosen, button)].compact
+      end
+
+      # Shorter or longer than anybody sews one.
+      TACKS = (Length.mm(4)..Length.mm(25))
+
+      def self.tack_caution(length)
+        return if TACKS.cover?(length)
+
+        short = length < TACKS.begin
+        Caution.new(rule: "tack", instead: short ? "Make it longer." : "Sew two, one at each end of what it holds.",
+                    says: Sentence["%s is #{short ? 'short for a tack: it tears out' : 'long for one tack: it is stiff, and catches'}.", length])
+      end
 
       # A bar goes through end on; it stays out because it is so much longer than the slit.
       def self.bar_caution(chosen, button)
@@ -120,7 +141,7 @@ module NimbleEyelet
                       instead: "Choose a shorter opening, or cord the hole.")
         end
       end
-      private_class_method :answer, :rounding_reason, :cautions, :bar_caution, :fit_caution
+      private_class_method :answer, :schools, :rounding_reason, :cautions, :tack_caution, :bar_caution, :fit_caution
     end
   end
 end

@@ -19,7 +19,8 @@ module NimbleEyelet
   module Opening
     # half_perimeter, fold, across - Length; give - Rational, how much further a slit reaches
     # eye - Length, what a keyhole's eye adds; fastens - Boolean, what is no button cannot slip out
-    class Passing < Value.of(:half_perimeter, :fold, :give, :across, eye: Length.zero, fastens: true)
+    # opens - Boolean; of a bar tack, which nothing passes, slack is how much longer it is than it may be at least
+    class Passing < Value.of(:half_perimeter, :fold, :give, :across, eye: Length.zero, fastens: true, opens: true)
       # @param button [Button]
       # @param cloth [Cloth]
       # @param held [Rational] share of the stretch that is left: 1 unstayed, a half with a knit stay, 0 with a cord
@@ -29,10 +30,18 @@ module NimbleEyelet
       def self.of(button, cloth, held: 1r, ends: nil, round: false)
         own = { half_perimeter: button.half_perimeter, across: button.across, fastens: button.fastens? }
         return new(**own, fold: Length.zero, give: ROUND) if round
+        return tack(own) unless button.opens?
 
         eye = ends ? Length.mm((Math::PI - 2) * ends.eye.to_f) : Length.zero
         new(**own, fold: cloth.fold, give: cloth.give(held), eye: eye)
       end
+
+      # As long as it is wanted, it lies in the middle of what is right.
+      def self.tack(own)
+        new(**own, half_perimeter: own[:half_perimeter] - ((SNUG_FROM + EASY_FROM) / 2), fold: Length.zero, give: 1r, opens: false)
+      end
+      private_class_method :tack
+
       # Half the way round a circle, as a share of its width.
       ROUND = Rational(Math::PI / 2).rationalize(1r / 100_000)
 
@@ -48,7 +57,8 @@ module NimbleEyelet
       # @return [Verdict]
       def verdict(length)
         slack = slack(length)
-        Verdict.new(key: band(slack), slack: slack, deviation: deviation(length), slips_from: slips_from)
+        Verdict.new(key: band(slack), slack: slack, deviation: deviation(length), slips_from: slips_from,
+                    opens: opens)
       end
 
       # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
@@ -59,7 +69,11 @@ module NimbleEyelet
       def middle_of_snug = length((SNUG_FROM + EASY_FROM) / 2)
 
       # @return [Length] slack from which a button slips out
-      def slips_from = fastens ? [SLIPS_FROM, across * SLIPS_SHARE].max : NEVER_SLIPS
+      def slips_from
+        return SLIPS_FROM unless opens
+
+        fastens ? [SLIPS_FROM, across * SLIPS_SHARE].max : NEVER_SLIPS
+      end
 
       private
 

@@ -161,6 +161,20 @@ module NimbleEyelet
        [Reason.new(rule: "strip", says: Sentence["#{says}; half of it, and %s of ease.", wrapped, question.ease])]]
     end
 
+    # Lengths that are usual: belt loops, pocket corners, flies.
+    USUAL_TACKS = [8, 10, 6, 8, 10, 15].map { |long| Length.mm(long) }.freeze
+
+    def self.by_place(question)
+      [question.button.across,
+       [Reason.new(rule: "place", source: "custom of the craft",
+                   says: Sentence["You want it %s long. Mostly: belt loops %s to %s, pocket corners %s to %s, a fly %s to %s.",
+                                  question.button.across, *USUAL_TACKS])]]
+    end
+
+    # Of a bar tack there is one school.
+    TACK_SCHOOL = School.new(key: "tack", name: "as long as its place wants", assumes: "It holds what lies under it from edge to edge.",
+                             fails: "Too short it tears out; too long it is stiff.", rule: method(:by_place))
+
     SCHOOLS = [
       School.new(key: "passing_geometry", name: "passing geometry + ease",
                  assumes: "The slit opens to a loop of twice its length; the button's outline has to fit through it.",

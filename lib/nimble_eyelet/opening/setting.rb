@@ -16,6 +16,7 @@ require_relative "../length/wording"
 require_relative "../machine/foot"
 require_relative "../value"
 require_relative "school"
+require_relative "tack_length"
 
 module NimbleEyelet
   module Opening
@@ -27,7 +28,9 @@ module NimbleEyelet
       SettingMethod.new(key: "scale", name: "marks on the foot", reads: "overall"),
       SettingMethod.new(key: "key", name: "reverse key", reads: "opening"),
       SettingMethod.new(key: "lines", name: "chalk lines", reads: "opening"),
-      SettingMethod.new(key: "round", name: "a drawn circle", reads: "opening")
+      SettingMethod.new(key: "round", name: "a drawn circle", reads: "opening"),
+      SettingMethod.new(key: "press", name: "reverse key, pressed early", reads: "overall"),
+      SettingMethod.new(key: "own", name: "the programme's own length", reads: "overall")
     ].to_h { |by| [by.key, by] }.freeze
 
     # A clamped foot is opened further by this much at most; beyond, a stand-in of the right length is clamped.
@@ -51,14 +54,18 @@ module NimbleEyelet
       # @param ends [Ends]
       # @param correction [Length] what test holes taught to set beyond it
       # @param style [Style, nil] a box or a hole by hand is drawn, an eyelet turned round
+      # @param stitch [Length, nil] its length, where a key is pressed early by it
+      # @param tack_by [String, nil] key of TACK_LENGTHS
       # @return [Setting]
-      def self.of(foot:, machine:, button:, length:, ends:, correction: Length.zero, style: nil)
-        by = Setting.method_for(foot, machine, style)
-        request = SettingRequest.new(foot: foot, button: button, wanted: length, ends: ends, correction: correction)
+      def self.of(foot:, machine:, button:, length:, ends:, correction: Length.zero, style: nil, stitch: nil, tack_by: nil)
+        by = Setting.method_for(foot, machine, style, wanted: length, tack_by: tack_by)
+        request = SettingRequest.new(foot: foot, button: button, wanted: length, ends: ends, correction: correction, stitch: stitch,
+                                     own: machine.tack_length)
         by == "clamp" ? Clamping.new(request).setting : Setting.public_send(by, request)
       end
 
-      def self.method_for(foot, machine, style)
+      def self.method_for(foot, machine, style, wanted:, tack_by: nil)
+        return TackLength.by(machine, style, wanted: wanted, tack_by: tack_by) if style && !style.opens
         return "round" if style&.round?
         return "lines" if style && (style.stitched == :straight || style.by_hand)
         return "clamp" if foot.type.clamps
@@ -68,7 +75,7 @@ module NimbleEyelet
       end
 
       # @return [Length] what the hands set, without what the foot adds
-      def hands = by.key == "clamp" ? figure + opened : set
+      def hands = { "clamp" => figure + opened, "own" => figure }.fetch(by.key, set)
 
       # The opening as planned: what comes of the setting, or what is wanted while that is not known.
       # @return [Length]
@@ -103,10 +110,41 @@ module NimbleEyelet
                                             "its ends. Every further hole repeats it.", request.set])
       end
 
+      # A bar tack whose length the machine learns: it sews on after the key.
+      def self.press(request)
+        early = TackLength.early(request.stitch)
+        place = request.set - early
+        first = request.own ? Sentence["Clear the %s it has of its own, then sew the test tack: ", request.own] : Sentence["At the test tack, "]
+        made(request, "press", reads: "overall", figure: place, short: Sentence["key at %s", place],
+                               says: Sentence["%spress the reverse key when it is %s long. It sews on by two stitches, %s, and comes out %s long; " \
+                                              "every further tack repeats it.", first, place, early, request.set])
+      end
+
+      # The programme stops where it always does.
+      def self.own(request)
+        made(request, "own", reads: "overall", figure: request.own, short: Sentence["its own %s", request.own],
+                             says: Sentence["Let the programme run: it sews %s by itself.", request.own])
+          .with(gives: request.own, overall: request.own, cautions: [own_caution(request)].compact)
+      end
+
+      def self.own_caution(request)
+        return if (request.own - request.wanted).abs <= TackLength::NEAR
+
+        Caution.new(rule: "its own length", says: Sentence["Its own length is %s; %s is wanted.", request.own, request.wanted],
+                    instead: "Clear it and press a length of your own, or sew it by zigzag between two lines.")
+      end
+
       def self.lines(request)
+        return tack_lines(request) unless request.button.opens?
+
         made(request, "lines", figure: request.set, short: Sentence["lines %s apart", request.set],
                                says: Sentence["Chalk two lines %s apart for the opening; the ends are sewn outside them, %s in all.",
                                               request.set, request.set + request.ends.both])
+      end
+
+      def self.tack_lines(request)
+        made(request, "lines", figure: request.set, short: Sentence["lines %s apart", request.set],
+                               says: Sentence["Chalk two lines %s apart: the tack runs from the one to the other.", request.set])
       end
 
       def self.round(request)
@@ -119,11 +157,12 @@ module NimbleEyelet
         new(by: SETTING_METHODS.fetch(by), reads: reads, figure: figure, wanted: request.wanted, set: request.set, gives: request.wanted,
             overall: request.wanted + request.ends.both, says: says, short: short, **more)
       end
-      private_class_method :made
+      private_class_method :made, :own_caution, :tack_lines
     end
 
     # What a foot is asked for.
-    class SettingRequest < Value.of(:foot, :button, :wanted, :ends, :correction)
+    # stitch - Length or nil; own - Length or nil, of the machine's own bar tack
+    class SettingRequest < Value.of(:foot, :button, :wanted, :ends, :correction, stitch: nil, own: nil)
       # @return [Length] the opening the hands aim at
       def set = wanted + correction
     end

@@ -35,9 +35,15 @@ module NimbleEyelet
       "easy" => "easy", "slips_out" => "slips out"
     }.freeze
 
-    # key - String, a key of VERDICTS; slack, slips_from - Length; deviation - Float, mm, of the slack
-    class Verdict < Value.of(:key, :slack, :deviation, :slips_from)
-      def words = VERDICTS.fetch(key)
+    # Of a bar tack, which nothing passes.
+    TACK_VERDICTS = {
+      "will_not_pass" => "much too short", "tight" => "a little short", "snug" => "as long as it should be",
+      "easy" => "a little long", "slips_out" => "much too long"
+    }.freeze
+
+    # key - String, a key of VERDICTS; opens - Boolean, of a hole; slack, slips_from - Length; deviation - Float, mm, of the slack
+    class Verdict < Value.of(:key, :slack, :deviation, :slips_from, opens: true)
+      def words = (opens ? VERDICTS : TACK_VERDICTS).fetch(key)
       def usable? = %w[tight snug easy].include?(key)
 
       # @return [Float] chance that the button is in this band, from 0 to 1

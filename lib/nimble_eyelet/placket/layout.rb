@@ -50,14 +50,14 @@ module NimbleEyelet
       # @return [Sentence, nil] nothing when none moved
       def moved_since(before)
         return if before.empty?
-        return Sentence["#{LayoutWords.so_many(holes.size)} instead of #{before.size}."] if holes.size != before.size
+        return Sentence["#{LayoutWords.so_many(holes.size, words.noun)} instead of #{before.size}."] if holes.size != before.size
 
         moves = holes.zip(before).filter_map { |hole, place| [hole.number, hole.at - place] unless hole.at == place }
         return if moves.empty?
 
         ways = moves.map(&:last)
         sizes = ways.map(&:abs).minmax.uniq
-        Sentence["#{Layout.counted(moves.map(&:first))} moved#{Layout.way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
+        Sentence["#{Layout.counted(moves.map(&:first), words.noun)} moved#{Layout.way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
       end
 
       def self.way(ways)
@@ -66,11 +66,12 @@ module NimbleEyelet
         " up" if ways.all?(&:negative?)
       end
 
-      def self.counted(numbers)
-        return "Hole #{numbers.first}" if numbers.size == 1
+      def self.counted(numbers, noun = "hole")
+        noun = noun.capitalize
+        return "#{noun} #{numbers.first}" if numbers.size == 1
 
         following = numbers.each_cons(2).all? { |one, two| two == one + 1 }
-        following ? "Holes #{numbers.first} to #{numbers.last}" : "Holes #{numbers.join(', ')}"
+        following ? "#{noun}s #{numbers.first} to #{numbers.last}" : "#{noun}s #{numbers.join(', ')}"
       end
     end
 

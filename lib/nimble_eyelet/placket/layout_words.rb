@@ -15,8 +15,9 @@ module NimbleEyelet
   module Placket
     class LayoutWords
       # @param count [Integer]
-      # @return [String] so many holes
-      def self.so_many(count) = count == 1 ? "1 hole" : "#{count} holes"
+      # @param noun [String] what is sewn
+      # @return [String] so many of it
+      def self.so_many(count, noun = "hole") = count == 1 ? "1 #{noun}" : "#{count} #{noun}s"
 
       # @param run [Run]
       # @param button [Button]
@@ -26,6 +27,9 @@ module NimbleEyelet
         @button = button
         @spacings = spacings
       end
+
+      # @return [String] what is sewn: a hole or a tack
+      def noun = @button.sewn
 
       # @param row [Spacing::Row]
       # @return [Array<Sentence>] demands that hold holes where they are
@@ -63,14 +67,14 @@ module NimbleEyelet
 
       def pins_binding
         @run.musts.map { |pin| Sentence["the pin at %s", pin.at] } + @spacings.sewn.map do |hole|
-          Sentence["the hole sewn at %s", hole.at]
+          Sentence["the #{@button.sewn} sewn at %s", hole.at]
         end
       end
 
       def blocked_binding(row)
         @spacings.blocked.filter_map do |item|
           next_to = row.places.index { |place| place == item.from || place == item.to } or next
-          Sentence["#{item.label.empty? ? 'a keep-out' : item.label}, which hole #{next_to + 1} stands next to"]
+          Sentence["#{item.label.empty? ? 'a keep-out' : item.label}, which #{@button.sewn} #{next_to + 1} stands next to"]
         end
       end
 
@@ -90,10 +94,10 @@ module NimbleEyelet
 
       def count_reason(row)
         count = row.places.size
-        asked = "#{LayoutWords.so_many(count)}, as you asked."
+        asked = "#{LayoutWords.so_many(count, @button.sewn)}, as you asked."
         return Reason.new(rule: "count", says: asked, source: "your choice") if @run.count == count
 
-        Reason.new(rule: "count", says: Sentence["#{count} #{count == 1 ? 'hole comes' : 'holes come'} nearest to a gap of %s.",
+        Reason.new(rule: "count", says: Sentence["#{LayoutWords.so_many(count, @button.sewn)} #{count == 1 ? 'comes' : 'come'} nearest to a gap of %s.",
                                                  @run.gap_wished], source: "usual for: #{@run.usage.name}")
       end
 
@@ -102,7 +106,7 @@ module NimbleEyelet
 
         says = "A pin holds the button, since that stops the gaping; its hole goes with it, to the nearest mark. " \
                "The rest is as even as that allows."
-        says = "Pinned points get a hole exactly; the rest is as even as that allows." if @run.pins.all?(&:hole?) || !@button.fastens?
+        says = "Pinned points get a #{@button.sewn} exactly; the rest is as even as that allows." if @run.pins.all?(&:hole?) || !@button.fastens?
         Reason.new(rule: "pins", says: says, source: "least squares")
       end
 
@@ -123,7 +127,7 @@ module NimbleEyelet
 
       def gap_cautions(gaps)
         wide = gaps.max
-        return [] if wide.nil? || wide <= @run.usage.most_gap || @run.clustered?
+        return [] if wide.nil? || wide <= @run.usage.most_gap || @run.clustered? || !@button.opens?
 
         [Caution.new(rule: "gap", says: Sentence["The widest gap is %s; %s is the most that is usual here, and it may gape.",
                                                  wide, @run.usage.most_gap],

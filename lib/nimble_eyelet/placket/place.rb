@@ -12,7 +12,8 @@ require_relative "../value"
 module NimbleEyelet
   module Placket
     # fills - Hash of path to what is typed there, millimetres; says - String or Sentence, why
-    Place = Value.of(:key, :name, :says, fills: {})
+    # tacked - Boolean, a place for bar tacks and not for holes
+    Place = Value.of(:key, :name, :says, fills: {}, tacked: false)
 
     said = ->(words, *millimetres) { Sentence[words, *millimetres.map { |number| Length.mm(number) }] }
 
@@ -63,7 +64,21 @@ module NimbleEyelet
                          "placket.extension" => "18" },
                 says: "On a tab: across, toward its end, where it is pulled."),
       Place.new(key: "edge", name: "edge of a cover, bag or curtain", fills: { "placket.orientation" => "vertical" },
-                says: "Along an edge that is not worn: holes along it, evenly.")
+                says: "Along an edge that is not worn: holes along it, evenly."),
+      Place.new(key: "belt_loops", name: "belt loops", tacked: true,
+                fills: { "placket.orientation" => "vertical", "placket.extension" => "20", "button.diameter" => "9" },
+                says: said.call("Belt loops: a tack across each end of every loop, %s to %s long, as wide as the loop; none over a " \
+                                "seam that is thicker than the rest.", 8, 10)),
+      Place.new(key: "pocket_corners", name: "pocket corners", tacked: true,
+                fills: { "placket.orientation" => "vertical", "placket.count" => "2", "placket.extension" => "20", "button.diameter" => "7" },
+                says: said.call("At a pocket's upper corners, where it is torn: %s to %s long, over the end of its seam.", 6, 8)),
+      Place.new(key: "fly_end", name: "lower end of a fly", tacked: true,
+                fills: { "placket.orientation" => "vertical", "placket.run_length" => "60", "placket.count" => "1", "placket.first" => "30",
+                         "placket.extension" => "20", "button.diameter" => "12" },
+                says: said.call("At the lower end of a fly, through all layers: %s to %s long.", 10, 15)),
+      Place.new(key: "strap_ends", name: "ends of a strap or handle", tacked: true,
+                fills: { "placket.orientation" => "horizontal", "placket.extension" => "20", "button.diameter" => "15" },
+                says: said.call("Where a strap or handle is sewn on: across its end, %s in from it, as long as the strap is wide.", 6))
     ].to_h { |place| [place.key, place] }.freeze
   end
 end

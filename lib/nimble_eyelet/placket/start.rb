@@ -27,11 +27,16 @@ module NimbleEyelet
         if %i[box ring].include?(style.near)
           return new(begins: :middle, tack_first: false, outer_away: outer_away, side: machine.first_side)
         end
+        return new(begins: tack_begins(style), tack_first: true, outer_away: true, side: nil) unless style.opens
         return new(begins: :near, tack_first: true, outer_away: outer_away, side: machine.first_side || "left") if style.by_hand
 
         tacks = style.near == style.far && style.near == :tack && !(machine.straight_first && machine.type.programmed)
         new(begins: machine.begins, tack_first: tacks && machine.type.tack_first?, outer_away: outer_away, side: machine.first_side)
       end
+
+      # A programme mostly sews a tack away from the person first; by hand it is sewn forward, toward them.
+      def self.tack_begins(style) = style.by_hand ? :far : :near
+      private_class_method :tack_begins
 
       # @return [Boolean]
       def known? = !begins.nil?

@@ -28,6 +28,9 @@ module NimbleEyelet
     BOX_STITCH = Length.mm(5r / 2)
     HIDE_STITCH = Length.mm(3)
 
+    # What is done where the cover is thin.
+    THIN_COVERS = { "shorten" => "shorten the stitch", "second_pass" => "sew a second pass" }.freeze
+
     # @param stitched [Symbol]
     # @param corded [Boolean]
     # @return [CoverAim, nil] nothing where nothing is covered
@@ -46,7 +49,10 @@ module NimbleEyelet
         @machine = situation.machine
         @thread = situation.thread
         @own = overrides.stitch_length
+        @passes = overrides.second_pass
+        @twice = overrides.thin_cover == "second_pass"
         @stitched = stitched
+        @opens = style.opens
         @experience = situation.experience
         @cover = shifted(Recipes.cover_aim(stitched, style.corded))
       end
@@ -68,10 +74,19 @@ module NimbleEyelet
 
       # @return [Boolean] whether both beads are sewn twice
       def second_pass?
-        @stitched == :satin && (@own.nil? || @machine.length_settable(@own) == covering.value) && coverage < @cover.least
+        return false unless @stitched == :satin
+        return @passes == "yes" if @passes
+
+        return covering_twice? if @own.nil?
+
+        set = @machine.length_settable(@own)
+        (@twice || set == covering.value) && @thread.coverage(set) < @cover.least
       end
 
       private
+
+      def asked_twice? = @passes == "yes" || (@twice && second_pass?)
+      def covering_twice? = @thread.coverage(covering.value) < @cover.least
 
       # Test holes of something alike moved the band.
       def shifted(cover)
@@ -94,7 +109,7 @@ module NimbleEyelet
         open = marks.find { |mark| @thread.coverage(mark) < @cover.least } || marks.last
         Decision.of(open, "second pass", Sentence["No mark of #{@machine.name} gives the cover wanted: " \
                                                   "#{@machine.length_mark(open)} is on the " \
-                                                  "open side, so sew both beads twice."], source: FORMULA)
+                                                  "open side, so sew #{@opens ? 'both beads' : 'over it'} twice."], source: FORMULA)
       end
 
       FORMULA = "coverage index = thread diameter / stitch length"
@@ -139,7 +154,7 @@ module NimbleEyelet
 
       # What leads back into the band, and never beyond it.
       def cautions(index)
-        return [] if index.between?(@cover.least, @cover.most)
+        return [] if index.between?(@cover.least, @cover.most) || (index < @cover.least && asked_twice?)
 
         thin = index < @cover.least
         what = thin ? "below the band from %s to %s: the cloth shows through" : "above the band from %s to %s: stitches pile up"

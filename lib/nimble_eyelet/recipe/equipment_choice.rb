@@ -65,7 +65,7 @@ module NimbleEyelet
 
         found = stays.find(&:possible?)
         better = stays.take_while { |score| score != found }.select { |score| missing?(score) }.first(1)
-        Decision.new(value: found.option.says, because: [Reason.new(rule: found.key, says: found.option.why)] + reasons(found),
+        Decision.new(value: found.option.says.sub("the hole", "the #{@situation.button.sewn}"), because: [Reason.new(rule: found.key, says: found.option.why.sub("the hole", "the #{@situation.button.sewn}"))] + reasons(found),
                      cautions: better.map { |score| not_owned(score.option) })
       end
 
@@ -90,7 +90,7 @@ module NimbleEyelet
 
       # @return [Decision, nil] of an Integer: notches of the balance toward the bead that is sewn toward you
       def balance
-        return unless @machine.balance && @machine.second_bead == "back" && @stitched != :straight && !@style.by_hand
+        return unless @machine.balance && @machine.second_bead == "back" && @stitched != :straight && !@style.by_hand && @style.opens
 
         own = @overrides.balance
         return Decision.of(own, "your choice", "You set it.", kind: :yours) if own
@@ -120,7 +120,7 @@ module NimbleEyelet
 
       # A sensing machine without its foot has to be watched.
       def foot_cautions(foot)
-        return [] if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round?
+        return [] if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round? || !@style.opens
 
         says = if @machine.foot("carriage_foot")
                  "The carriage foot cannot hold this."

@@ -26,7 +26,7 @@ module NimbleEyelet
                says: "Straight stitch along chalked lines: a foot you can see past, that turns on a corner."),
       Rule.new(name: "sensing", asks: "the machine senses and the foot can hold the button",
                applies: lambda { |s, style|
-                 s.machine.type.senses && s.clamps? && !style.by_hand && !style.round?
+                 s.machine.type.senses && s.clamps? && !style.by_hand && !style.round? && style.opens
                }, votes: { "carriage_foot" => 10 },
                says: "It holds the button and works with the sensing lever, so every hole comes out alike."),
       Rule.new(name: "nothing to sense", asks: "the machine has no lever", applies: ->(s, _) { !s.machine.type.senses },
@@ -38,10 +38,12 @@ module NimbleEyelet
       Rule.new(name: "no cord", asks: "no cord", applies: ->(_, style) { !style.corded }, votes: { "cording_foot" => -2 },
                says: "There is no cord to hold."),
       Rule.new(name: "scale", asks: "the machine has a programme", applies: lambda { |s, style|
-        s.machine.type.programmed && !style.by_hand && !style.round?
+        s.machine.type.programmed && !style.by_hand && !style.round? && style.opens
       },
                votes: { "sliding_scale_foot" => 6 }, says: "Its frame slides with the hole and has marks to stop at."),
-      Rule.new(name: "by hand", asks: "by hand, or round", applies: ->(_, style) { style.by_hand || style.round? },
+      Rule.new(name: "tack", asks: "a bar tack", applies: ->(_, style) { !style.opens },
+               votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "A frame that slides is for holes; a tack wants to be seen."),
+      Rule.new(name: "by hand", asks: "by hand, or round", applies: ->(_, style) { style.opens && (style.by_hand || style.round?) },
                votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "The cloth has to turn under it.")
     ].freeze
 

@@ -19,12 +19,16 @@ require_relative "width_choice"
 
 module NimbleEyelet
   module Recipes
+    # How the size of a row's first hole is trusted.
+    FIRST_HOLES = { "test" => "sew a test first, always", "stored" => "use a stored recipe whose swatch is recent" }.freeze
+
     # What a person set by hand; nil where the rules decide.
     # balance - Integer, notches from the middle; pace - String, key of Swatches::PACES, or nil for the house
-    # tension_by, tails - String, keys of TENSION_MOVES and THREAD_TAILS, or nil for the house
+    # tension_by, tails, stay_by, first_hole, thin_cover - String, keys of TENSION_MOVES, THREAD_TAILS, STAY_SCHOOLS, FIRST_HOLES and
+    # THIN_COVERS, or nil for the house; second_pass - String, "yes" or "no", or nil for the rules
     class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
                                stabiliser: nil, needle_size: nil, balance: nil, pace: nil,
-                               tension_by: nil, tails: nil)
+                               tension_by: nil, tails: nil, stay_by: nil, first_hole: nil, thin_cover: nil, second_pass: nil)
       LIMITS = {
         stitch_width: Typing::Limit.length(0, 12, open: true), stitch_length: Typing::Limit.length(0.1r, 5),
         tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120), balance: Typing::Limit.whole(-9..9)
@@ -76,7 +80,8 @@ module NimbleEyelet
           "recipe.tension" => Wording.decimal(tension.value.to_r, 4), "recipe.stabiliser" => stabiliser.value,
           "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
           "recipe.tension_move" => tension_move.key, "recipe.balance" => balance && balance.value.to_s,
-          "recipe.width_wanted" => width_wanted, "recipe.space" => space }.compact
+          "recipe.width_wanted" => width_wanted, "recipe.space" => space,
+          "recipe.second_pass" => ("yes" if second_pass) }.compact
       end
 
       # @return [String, nil] nothing in its middle, or where there is none
@@ -100,6 +105,8 @@ module NimbleEyelet
       # @return [Array<RecipeLine>] what is set and fitted, in the order in which a person goes about it
       def lines
         LINES.filter_map do |line|
+          next if line.key == :cord && !style.value.opens
+
           self[line.key] && line.with(decision: self[line.key], label: label(line), scores: scores.fetch(line.key, []))
         end
       end
@@ -151,6 +158,7 @@ module NimbleEyelet
       end
 
       def cord
+        return Decision.of(false, "cord", "A tack takes none.") unless @style.value.opens
         return Decision.of(true, "cord", "A cord under both beads keeps the hole from growing.") if @style.value.corded
 
         Decision.of(false, "cord",

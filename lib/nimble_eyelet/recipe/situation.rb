@@ -6,6 +6,7 @@
 
 require_relative "../cloth/stabiliser"
 require_relative "../length/length"
+require_relative "../opening/tack_length"
 require_relative "../style/ends"
 require_relative "../style/style"
 require_relative "../value"
@@ -13,7 +14,7 @@ require_relative "../value"
 module NimbleEyelet
   module Recipes
     # Styles any machine that swings its needle can do; a straight-stitch box needs not even that.
-    HAND_MADE = %w[manual_zigzag eyelet].freeze
+    HAND_MADE = %w[manual_zigzag eyelet zigzag_tack].freeze
     # Styles that are another programme with something laid under it.
     NEEDS = { "corded" => "two_tacks" }.freeze
     # What a machine may have a programme for.
@@ -31,13 +32,15 @@ module NimbleEyelet
     # numbers of the dial; so many notches of the balance; so much more width, mm. shared - String, in words what was alike
     Experience = Value.of(cover: 0.0, tension: 0.0, balance: 0, width: 0.0, shared: "")
 
-    # stabilisers - Array of keys of STABILISER_KINDS that are owned
-    class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys, experience: Experience.new)
+    # stabilisers - Array of keys of STABILISER_KINDS that are owned; stay_by - String, key of STAY_SCHOOLS, or nil for the first
+    class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys, experience: Experience.new,
+                              stay_by: nil)
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it
       def programme?(style)
         return true if style == "straight_box"
         return machine.zigzag? && round_fits? if style == "eyelet"
+        return Opening::TackLength.programme?(machine, button.across) if style == "bar_tack"
         return machine.zigzag? if HAND_MADE.include?(style)
 
         machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style))

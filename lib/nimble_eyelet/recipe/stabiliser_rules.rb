@@ -8,11 +8,22 @@ require_relative "ballot"
 
 module NimbleEyelet
   module Recipes
+    # What is laid with cloth that takes either, as people were taught; what the cloth itself forbids stays forbidden.
+    STAY_SCHOOLS = { "fusible" => "fusible inside", "tear_away" => "tear-away under", "both" => "both" }.freeze
+
     # applies - Proc(Situation)
     STABILISER_RULES = [
       Rule.new(name: "always something", asks: "always", applies: ->(_) { true },
                votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 },
-               says: "A hole is never sewn without something to carry it."),
+               says: "Satin is never sewn without something to carry it."),
+      Rule.new(name: "taught: a sheet under it", asks: "tear-away under, by habit", applies: ->(s) { s.stay_by == "tear_away" && !s.fine? },
+               votes: { "tear_away" => 9 }, says: "You lay tear-away under wherever the cloth lets you."),
+      Rule.new(name: "taught: both", asks: "both, by habit, on firm cloth without pile",
+               applies: ->(s) { s.stay_by == "both" && !s.fine? && !s.stretchy? && !s.cloth.type.nap && !s.cloth.type.perforates },
+               votes: { "fusible_and_tear_away" => 14 }, says: "You fuse a strip inside and lay tear-away under it."),
+      Rule.new(name: "tack", asks: "a bar tack", applies: ->(s) { !s.button.opens? && !s.cloth.type.nap },
+               votes: { "tear_away" => 7, "paper" => 5, "fusible_strip" => -2 },
+               says: "A tack is carried by the layers it holds; a sheet under it lets the feed take hold."),
       Rule.new(name: "soft weave", asks: "a woven cloth that is neither heavy nor sheer",
                applies: ->(s) { !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap },
                votes: { "fusible_strip" => 6, "layer" => 1 }, says: "Light wovens tunnel without a stay inside."),

@@ -22,7 +22,7 @@ module NimbleEyelet
       def scores = @scores ||= Recipes.ranked(@situation)
 
       # @return [Decision] of a Style
-      def decision = @decision ||= @wanted ? own : ruled
+      def decision = @decision ||= scores.any? { |score| score.option == @wanted } ? own : ruled
 
       private
 

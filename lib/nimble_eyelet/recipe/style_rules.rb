@@ -8,6 +8,8 @@ require_relative "ballot"
 module NimbleEyelet
   module Recipes
     STYLE_RULES = [
+      Rule.new(name: "tack", asks: "a bar tack", applies: ->(s) { !s.button.opens? }, votes: { "bar_tack" => 4, "zigzag_tack" => 1 },
+               says: "Straight stitches the long way, and zigzag over them: a programme sews every one alike."),
       Rule.new(name: "most wovens", asks: "always", applies: ->(_) { true }, votes: { "two_tacks" => 2, "round_end" => 1 },
                says: "Two bar tacks hold best; the usual hole for most cloth."),
       Rule.new(name: "perforation", asks: "the cloth keeps needle holes", applies: ->(s) { s.cloth.type.perforates },
@@ -55,7 +57,7 @@ module NimbleEyelet
     # @param situation [Situation]
     # @return [Array<Score>] every style, the best first
     def self.ranked(situation)
-      Ballot.rank(STYLES, STYLE_RULES, situation) do |style|
+      Ballot.rank(STYLES.select { |_, style| style.opens == situation.button.opens? }, STYLE_RULES, situation) do |style|
         "#{situation.machine.name} has no programme for it." unless situation.programme?(style.key)
       end
     end

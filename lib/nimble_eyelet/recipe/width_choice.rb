@@ -24,6 +24,8 @@ module NimbleEyelet
     CORD_COVER = Length.mm(1r / 2)
     # By hand with zigzag, a bead is this share of the tacks' width.
     MANUAL_BEAD = 4r / 10
+    # A bar tack on its own, by the weight of the cloth, g/m²: it grows evenly between.
+    TACK_WIDTHS = { 60 => Length.mm(3r / 2), 400 => Length.mm(5r / 2) }.freeze
     # Narrower beads fray out.
     LEAST_BEAD = Length.mm(1)
 
@@ -46,11 +48,11 @@ module NimbleEyelet
       def decision = @decision ||= @stitched == :straight ? box : set
 
       # @return [Length] by the rules, whatever a person sets
-      def wanted = @stitched == :straight || @style.round? ? decision.value : @machine.width_from((wanted_bead * 2) + wanted_space)
+      def wanted = @stitched == :straight || one_bead? ? decision.value : @machine.width_from((wanted_bead * 2) + wanted_space)
 
       # @return [Decision, nil] of a Length, the bead where it is set on its own
       def by_hand
-        return unless @style.by_hand
+        return unless @style.by_hand && @style.opens
 
         Decision.of(manual, "by hand", "The beads at two fifths of the tacks' #{@machine.width_mark(decision.value)}.",
                     source: "bead ≈ 0.4 × width")
@@ -58,16 +60,19 @@ module NimbleEyelet
 
       # @return [Length] of one bead as it lies
       def bead
+        return decision.value if one_bead?
         return manual if @style.by_hand
-        return decision.value if @style.round?
 
         [wanted_bead, (decision.value - wanted_space) / 2].min.then { |bead| [bead, Length.zero].max }
       end
 
       # @return [Length] between the beads as they lie
-      def space = @style.round? ? Length.zero : [decision.value - (bead * 2), Length.zero].max
+      def space = one_bead? ? Length.zero : [decision.value - (bead * 2), Length.zero].max
 
       private
+
+      # An eyelet's ring and a bar tack are one bead each.
+      def one_bead? = @style.round? || !@style.opens
 
       def manual = @manual ||= [(decision.value * MANUAL_BEAD).round_down_to(@machine.width_step), @machine.width_step].max
 
@@ -88,6 +93,7 @@ module NimbleEyelet
 
       def set
         return round if @style.round?
+        return tack unless @style.opens
 
         wanted = (wanted_bead * 2) + wanted_space
         return own(wanted) if @own
@@ -113,6 +119,14 @@ module NimbleEyelet
         Decision.of(found, "ring", "One narrow bead all round the eyelet.")
       end
 
+      def tack
+        found = @machine.width_settable(@own || Recipes.by_weight(TACK_WIDTHS, @cloth.weight))
+        return Decision.of(found, "your choice", "You set it.", kind: :yours) if @own
+
+        Decision.of(found, "tack", "A bar for cloth of #{@cloth.weight} g/m²: #{@machine.width_mark(found)} wide.",
+                    source: "1.5 to 2.5 mm by weight")
+      end
+
       def own(wanted)
         found = @machine.width_settable(@own)
         says = "You set #{Wording.decimal(@own.millimetres, 2)}; #{@machine.name} can set #{@machine.width_mark(found)}."
@@ -131,8 +145,13 @@ module NimbleEyelet
 
     # @param weight [Integer] g/m²
     # @return [Length]
-    def self.bead(weight)
-      below, above = BEADS.each_cons(2).find { |_, (upper, _)| weight <= upper } || BEADS.to_a.last(2)
+    def self.bead(weight) = by_weight(BEADS, weight)
+
+    # @param table [Hash{Integer => Length}] by g/m²
+    # @param weight [Integer]
+    # @return [Length] evenly between two rows, as at the ends beyond them
+    def self.by_weight(table, weight)
+      below, above = table.each_cons(2).find { |_, (upper, _)| weight <= upper } || table.to_a.last(2)
       share = Rational(weight - below[0], above[0] - below[0]).clamp(0, 1)
       below[1] + ((above[1] - below[1]) * share)
     end

@@ -55,12 +55,17 @@ module NimbleEyelet
                  "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner."
                end
         Step.new(key: "mark-buttons", part: BUTTONED, does: does,
-                 how: "Closure flat, hems level; compare with the #{by_plan ? 'finished holes' : 'plan'}. One button first, " \
-                      "then look whether it lies flat; then the rest.",
+                 how: "Closure flat, hems level; #{compare(by_plan)} One button first, then look whether it lies flat; then the rest.",
                  figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] }.merge("attach.marks" => marked_by))
       end
 
-      def marked_by = Attach::BUTTON_MARKS.fetch(@order.button_sewing.marks || "through")
+      def compare(by_plan)
+        return "no hole is there yet." if @order.buttons_first?
+
+        "compare with the #{by_plan ? 'finished holes' : 'plan'}."
+      end
+
+      def marked_by = Attach::BUTTON_MARKS.fetch(@order.button_sewing.from_plan? ? "plan" : "through")
 
       # A button that comes off for washing sits in an eyelet of the underlap, on a pin.
       def pinned

@@ -47,9 +47,10 @@ module NimbleEyelet
     # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
     # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that asked for it
     # mishaps - Array<Entry> of what went wrong, oldest first
+    # today - Date or nil, to tell what is recent
     # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
     class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false, looked_at: [],
-                           stand_in_asked: nil, mishaps: [])
+                           stand_in_asked: nil, mishaps: [], today: nil)
       # Step of a note that says: from here on the machine that stands in sews the test holes.
       STAND_IN = "stand-in"
 
@@ -57,13 +58,13 @@ module NimbleEyelet
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
       # @return [Facts]
-      def self.of(entries, earlier: [], stands_in: false)
+      def self.of(entries, earlier: [], stands_in: false, today: nil)
         withdrawn = entries.filter_map(&:about)
         standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
         looked_at, swatches = swatches(entries, withdrawn).partition(&:in_garment?)
         asked = asked(standing)
         new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing), earlier: earlier,
-            stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap))
+            stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap), today: today)
       end
 
       # What a mishap makes to be done again counts only from then on.

@@ -12,6 +12,7 @@ module NimbleEyelet
   module Sewing
     class Finishing
       OPENED = "Open the holes"
+      FINISHED = "Finish the tacks"
       # A film is trimmed so near before it is rinsed out, and a box of leather ends in holes punched so wide.
       FILM_LEFT = Length.mm(3)
       LEATHER_PUNCH = Length.mm(2)
@@ -24,13 +25,19 @@ module NimbleEyelet
       end
 
       # @return [Array<Step>]
-      def steps = [tails, tear, film, *sealed_before, *@order.holes.flat_map { |hole| opened(hole) }, *sealed_after].compact
+      def steps
+        return [tails, tear, film].compact unless @order.opens?
+
+        [tails, tear, film, *sealed_before, *@order.holes.flat_map { |hole| opened(hole) }, *sealed_after].compact
+      end
 
       private
 
+      def part = @order.opens? ? OPENED : FINISHED
+
       def tails
         away = @order.clamped? ? { "lever" => nil, "button_in_foot" => nil } : {}
-        Step.new(key: "tails", part: OPENED, does: "Take the thread tails to the back, knot and trim " \
+        Step.new(key: "tails", part: part, does: "Take the thread tails to the back, knot and trim " \
                                                    "them.", moves: away, hazards: %w[pins],
                  how: @order.clamped? ? "Lever up and what is clamped out of the foot: the holes are sewn." : nil)
       end
@@ -38,14 +45,14 @@ module NimbleEyelet
       def tear
         return unless @stay&.torn
 
-        Step.new(key: "tear", part: OPENED, does: "Tear the sheet away, holding the stitches with the other hand.",
+        Step.new(key: "tear", part: part, does: "Tear the sheet away, holding the stitches with the other hand.",
                  symptom: "Pulled at, the satin lifts off.")
       end
 
       def film
         return unless @stay&.film
 
-        Step.new(key: "film", part: OPENED, does: Sentence["Trim the film to %s round the stitches.", FILM_LEFT],
+        Step.new(key: "film", part: part, does: Sentence["Trim the film to %s round the stitches.", FILM_LEFT],
                  how: "What is left of it is rinsed out when everything is sewn.")
       end
 
@@ -64,7 +71,7 @@ module NimbleEyelet
 
         [Step.new(key: "seal-after", part: OPENED, does: "Seal the cut edges with fray liquid, the slit held open on a pin.",
                   how: STAINS,
-                  hazards: %w[liquid], figures: seal_figures), dry("dry-after", "Buttoned wet, the edges stick together.")]
+                  hazards: %w[liquid], figures: seal_figures), (dry("dry-after", "Buttoned wet, the edges stick together.") unless @order.buttons_first?)].compact
       end
 
       def seal_figures = { "cut.seal" => Opening::SEALS.fetch(@order.cutting.seal || "before") }

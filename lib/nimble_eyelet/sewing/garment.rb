@@ -43,9 +43,9 @@ module NimbleEyelet
         wide = stay_width.round_up_to(Length.mm(1))
         Step.new(key: "stabilise", part: MADE_READY,
                  figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s, "stay.width" => wide },
-                 does: Sentence["Stabilise under every hole: #{@recipe.stabiliser.value}, %s wide.", wide], hazards: heat,
+                 does: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stabiliser.value}, %s wide.", wide], hazards: heat,
                  how: "#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side.",
-                 symptom: "Left out, the row tunnels and the holes grow.")
+                 symptom: @order.opens? ? "Left out, the row tunnels and the holes grow." : "Left out, it puckers, and tears out sooner.")
       end
 
       def stabilise_buttons
@@ -69,12 +69,13 @@ module NimbleEyelet
       end
 
       def mark
-        holes = @order.count == 1 ? "the hole" : "#{@order.count} holes"
+        holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
+        first = @order.buttons_first? ? "From the buttons as they sit: lay the edge over them, and hold the figures against what you see. " : ""
         Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
                  does: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.", *edges,
                                 @order.opening],
-                 how: Sentence["#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the " \
-                               "line of each hole %s past both ends. Never measure one hole from the one before.", LINE_BEYOND])
+                 how: Sentence["#{first}#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the " \
+                               "line of each #{@order.noun} %s past both ends. Never measure one #{@order.noun} from the one before.", LINE_BEYOND])
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
@@ -94,6 +95,7 @@ module NimbleEyelet
       def lines
         return circles if @order.circle?
         return unless @order.lines?
+        return ends_of_tacks unless @order.opens?
 
         how = if @order.straight?
                 Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value]
@@ -104,6 +106,11 @@ module NimbleEyelet
                  does: Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.",
                                 @order.setting.figure + @order.cut.ends.both,
                                 @order.setting.figure])
+      end
+
+      def ends_of_tacks
+        Step.new(key: "chalk", part: MADE_READY, how: "Across its line, one at each end.", figures: @order.lengths.merge(@order.length_set),
+                 does: Sentence["Draw both ends of every tack, %s apart.", @order.setting.figure])
       end
 
       def circles

@@ -26,6 +26,10 @@ module NimbleEyelet
                        ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
                         "down. " \
                         "Overlap four stitches; no reverse, tails through and knotted.", :rows]],
+        "tack" => ["Sew the tack.", [:tack_programme]],
+        "zigzag_tack" => ["Sew the tack with zigzag.",
+                          ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and three " \
+                           "stitches at length 0.", :stitch_width, :stitch_length]],
         "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
       }.freeze
 
@@ -42,7 +46,7 @@ module NimbleEyelet
       private
 
       def hole(hole, first:)
-        part = "Hole #{hole.number} of #{@order.count}"
+        part = "#{@order.noun.capitalize} #{hole.number} of #{@order.count}"
         [reset(hole, part, first), place(hole, part), lever(hole, part), sew(hole, part, first), look(hole, part),
          cord(hole, part)].compact
       end
@@ -55,7 +59,7 @@ module NimbleEyelet
         return if first || !@order.reset?
 
         Step.new(key: key("reset", hole), part: part, does: "Back to the first part: #{@machine.reset_words}.", figures: at(hole),
-                 moves: @order.clamped? ? { "lever" => nil } : {}, symptom: "Forgotten, this hole starts in the middle of the cycle.")
+                 moves: @order.clamped? ? { "lever" => nil } : {}, symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
       end
 
       def place(hole, part)
@@ -122,6 +126,7 @@ module NimbleEyelet
       def way
         return "straight" if @order.straight?
         return "round" if @order.style.round?
+        return @order.style.by_hand ? "zigzag_tack" : "tack" unless @order.opens?
 
         if @order.style.by_hand
           "hand"
@@ -133,8 +138,8 @@ module NimbleEyelet
       def added
         found = []
         found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        found << Sentence["Sew both beads a second time, without tacks."] if @recipe.second_pass
-        if @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
+        found << Sentence[@order.opens? ? "Sew both beads a second time, without tacks." : "Sew over it a second time."] if @recipe.second_pass
+        if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
           found << Sentence["Stop it yourself when the second bead meets the tack."]
         end
         found << Sentence["Even speed; guide, do not pull."]
@@ -143,7 +148,7 @@ module NimbleEyelet
       def interrupted
         return if !@machine.lift_resets || @order.by_hand?
 
-        "Lifting the foot half way loses the place: then back to the first part, and the whole hole again from its start mark."
+        "Lifting the foot half way loses the place: then back to the first part, and the whole #{@order.noun} again from its start mark."
       end
 
       def figure(piece)
@@ -152,6 +157,8 @@ module NimbleEyelet
         when :overall then @order.overall
         when :stitch_width then @machine.width_mark(@recipe.stitch_width.value)
         when :manual_width then @machine.width_mark(@recipe.manual_width&.value || @recipe.stitch_width.value)
+        when :stitch_length then @machine.length_mark(@recipe.stitch_length.value)
+        when :tack_programme then @order.stores? ? "It repeats the length it has learned: no key is pressed again." : "It stops by itself."
         when :rows then @recipe.stitch_width.value
         when :in_order then in_order
         else piece
@@ -176,7 +183,11 @@ module NimbleEyelet
                                "Log it if it differs.", @order.opening])
       end
 
-      def sewn_well = @order.circle? ? "covered evenly all round" : "both beads alike"
+      def sewn_well
+        return "lying over both ends of what it holds" unless @order.opens?
+
+        @order.circle? ? "covered evenly all round" : "both beads alike"
+      end
 
       def cord(hole, part)
         return unless @order.corded?

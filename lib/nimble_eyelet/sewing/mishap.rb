@@ -20,13 +20,16 @@ module NimbleEyelet
     # moves - Hash of machine part to what it is by the mishap itself; kinds - Array<String> of machines, nil for all
     # asks - String or nil: "place", where the hole lies really; "slit", how long it is now
     # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
-    # afterwards - String or nil, what to think of from here on
+    # afterwards - String or nil, what to think of from here on; sewn - String or nil, "hole" or "tack" where it happens only to that
     class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, kinds: nil, asks: nil,
-                            hole: nil, afterwards: nil)
+                            hole: nil, afterwards: nil, sewn: nil)
       # @param step [String] name of a step, without its hole
       # @param machine [Machine]
+      # @param sewn [String] "hole" or "tack", what is sewn there
       # @return [Boolean] whether it can happen there
-      def at?(step, machine) = (during.nil? || during.include?(step)) && (kinds.nil? || kinds.include?(machine.kind))
+      def at?(step, machine, sewn: "hole")
+        (during.nil? || during.include?(step)) && (kinds.nil? || kinds.include?(machine.kind)) && [nil, sewn].include?(self.sewn)
+      end
 
       # @return [Boolean] whether it happens to one hole: which, has to be known where the step is about all of them
       def of_a_hole? = !hole.nil? || again.include?("sew")
@@ -68,7 +71,7 @@ module NimbleEyelet
       Mishap.new(key: "lost_out", says: "It lost its place, and the cloth is out or has moved", drawn: "foot", during: Rescue::SEWN,
                  steps: [Rescue::UP, Rescue::ANEW], again: Rescue::HOLE + %w[test-sew reset-test],
                  moves: { "memory" => nil, "lever" => nil }),
-      Mishap.new(key: "mid_cycle", says: "It began in the middle, or the lever was up", drawn: "lever", during: Rescue::SEWN,
+      Mishap.new(key: "mid_cycle", sewn: "hole", says: "It began in the middle, or the lever was up", drawn: "lever", during: Rescue::SEWN,
                  again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil }, kinds: %w[sensing memory stepped],
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.", moves: { "lever" => nil },
                                                     how: "A few stitches may stay under the new ones. The lever is looked at last.")]),
@@ -111,13 +114,22 @@ module NimbleEyelet
                          Rescue::NEW_NEEDLE,
                          RescueStep.new(does: "Turn a few stitches by hand: nothing scrapes.", hazards: %w[wheel],
                                         how: "If it does: stop, and have it looked at. Check width, clearance and placing again.")]),
-      Mishap.new(key: "short_uncut", says: "Not cut yet, and too short", drawn: "short", during: Rescue::UNCUT,
+      Mishap.new(key: "tack_goes_on", says: "The tack goes on too long", drawn: "long", during: Rescue::SEWN, sewn: "tack",
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "memory" => nil },
+                 steps: [RescueStep.new(does: "Foot off the pedal; press the reverse key once, and let it finish.", hazards: %w[manual],
+                                        how: "A second press is taken as another length."),
+                         Rescue::UP,
+                         RescueStep.new(does: "Unpick what lies beyond its end, or all of it.", hazards: %w[blade]),
+                         RescueStep.new(does: "Clear the length it has stored, and press the key earlier: by what it was too long.",
+                                        moves: { "memory" => nil })],
+                 afterwards: "Logged at the swatch, the next figure is that much earlier."),
+      Mishap.new(key: "short_uncut", sewn: "hole", says: "Not cut yet, and too short", drawn: "short", during: Rescue::UNCUT,
                  again: Rescue::HOLE, moves: { "lever" => nil },
                  steps: [RescueStep.new(does: "Set it longer by what is missing; the same start mark, once over it.",
                                         hazards: %w[manual]),
                          RescueStep.new(does: "Pick the old far tack out: it lies across the slit.", hazards: %w[blade])],
                  afterwards: "What was measured is learned."),
-      Mishap.new(key: "long_uncut", says: "Not cut yet, and too long", drawn: "long", during: Rescue::UNCUT, asks: "slit",
+      Mishap.new(key: "long_uncut", sewn: "hole", says: "Not cut yet, and too long", drawn: "long", during: Rescue::UNCUT, asks: "slit",
                  hole: "other",
                  steps: [RescueStep.new(does: "Sew a tack one further in, at length 0.", hazards: %w[wheel],
                                         moves: { "selector" => "zigzag" }),
@@ -145,11 +157,13 @@ module NimbleEyelet
                  steps: [Rescue::DRY,
                          RescueStep.new(does: "Catch it by hand over a strand of the same thread, or narrow zigzag 0.4.",
                                         hazards: %w[pins])]),
-      Mishap.new(key: "place_uncut", says: "In the wrong place, not cut yet", drawn: "place", during: Rescue::UNCUT, hole: "gone",
+      Mishap.new(key: "place_uncut", sewn: "hole", says: "In the wrong place, not cut yet", drawn: "place", during: Rescue::UNCUT, hole: "gone",
                  again: Rescue::HOLE, moves: { "lever" => nil },
                  steps: [Rescue::UNPICK, Rescue::STEAM,
                          RescueStep.new(does: "Rub the needle holes closed with the nail, from both sides.",
                                         how: "In pile, leather and film they stay: treat the hole as cut.")]),
+      Mishap.new(key: "tack_place", says: "The tack is in the wrong place", drawn: "place", during: Rescue::UNCUT, sewn: "tack", hole: "gone",
+                 again: Rescue::HOLE, moves: { "lever" => nil }, steps: [Rescue::UNPICK, Rescue::STEAM]),
       Mishap.new(key: "place_cut", says: "In the wrong place, and cut: it stays, the rest is spaced around it", drawn: "place",
                  during: Rescue::CUT,
                  asks: "place", hole: "fixed",
@@ -161,7 +175,7 @@ module NimbleEyelet
                  again: Rescue::HOLE, moves: { "lever" => nil },
                  steps: [RescueStep.new(does: "Darn it over a patch, or cover it with a tab or trim.", hazards: %w[pins],
                                         how: "The row stays as even as it was planned; the place shows."), Rescue::STEAM]),
-      Mishap.new(key: "spilled", says: "Liquid went where it should not", drawn: "drop", during: %w[seal dry tails secure],
+      Mishap.new(key: "spilled", sewn: "hole", says: "Liquid went where it should not", drawn: "drop", during: %w[seal dry tails secure],
                  steps: [RescueStep.new(does: "Its solvent on the scrap first; then blot, from the edge inward. No iron.",
                                         hazards: %w[liquid])]),
       Mishap.new(key: "ink_set", says: "A mark does not come out", drawn: "drop", during: %w[mark chalk mark-buttons rinse],
@@ -172,7 +186,7 @@ module NimbleEyelet
                  again: %w[stabilise stabilise-buttons],
                  steps: [RescueStep.new(does: "Warm it and peel it off while warm; a fresh one, cooler, with a press cloth.",
                                         hazards: %w[iron])]),
-      Mishap.new(key: "cord_out", says: "The cord is pulled out", drawn: "thread", during: %w[cord look tails],
+      Mishap.new(key: "cord_out", sewn: "hole", says: "The cord is pulled out", drawn: "thread", during: %w[cord look tails],
                  steps: [RescueStep.new(does: "Thread it back with a blunt needle, before anything is cut.", hazards: %w[pins])]),
       Mishap.new(key: "too_thick", says: "The button is too thick after all", drawn: "button", during: %w[test-open open],
                  asks: "slit", hole: "other",

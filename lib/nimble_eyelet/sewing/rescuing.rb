@@ -29,8 +29,9 @@ module NimbleEyelet
       def self.key_of(id, index) = "rescue-#{id[0, 8]}-#{index + 1}"
 
       # @param name [String] of a step, without its hole
+      # @param sewn [String] "hole" or "tack"
       # @return [Array<Mishap>] that can happen there, the commonest first
-      def self.at(name, machine) = MISHAPS.values.select { |mishap| mishap.at?(name, machine) }
+      def self.at(name, machine, sewn: "hole") = MISHAPS.values.select { |mishap| mishap.at?(name, machine, sewn: sewn) }
     end
   end
 end

@@ -11,9 +11,10 @@ module NimbleEyelet
   module Sewing
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
     # cutting - Opening::Cutting; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
+    # stored - Swatches::Swatch or nil, a recent one that stands for the test hole
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching, :beginning,
                                  cutting: Opening::Cutting.new, button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"),
-                                 tails: nil, for_child: false)
+                                 tails: nil, stored: nil, for_child: false)
       # @return [Length] the opening as it will come out
       def opening = setting.planned
       def overall = opening + cut.ends.both
@@ -22,19 +23,29 @@ module NimbleEyelet
       def style = recipe.style.value
       def straight? = recipe.stitched == :straight
       def by_hand? = straight? || style.by_hand || style.round?
+      def opens? = style.opens
+
+      def buttons_first? = button.fastens? && button_sewing.first?
+
+      # @return [String] what is sewn: a hole or a tack
+      def noun = button.sewn
       def clamped? = setting.by.key == "clamp"
       def lines? = setting.by.key == "lines"
       def circle? = setting.by.key == "round"
 
       # @return [String] what is cut open, as one says it
-      def cut_open = circle? ? "open hole" : "slit"
-      def a_cut_open = circle? ? "an open hole" : "a slit"
+      def cut_open = circle? ? "open hole" : slit_word
+      def a_cut_open = circle? ? "an open hole" : "a #{slit_word}"
 
-      def stores? = machine.type.stores && setting.by.key == "key"
+      def stores? = machine.type.stores && %w[key press].include?(setting.by.key)
       def corded? = recipe.cord.value
 
       # @return [Boolean] whether between two holes something is to be done to begin anew
-      def reset? = !by_hand? && !machine.reset_words.nil?
+      def reset? = !by_hand? && !machine.reset_words.nil? && (opens? || TACK_RESETS.include?(machine.reset))
+
+      # What takes a machine back to the beginning of a bar tack; lever and parts are of a hole.
+      TACK_RESETS = %w[select_again dial_away_and_back].freeze
+      private_constant :TACK_RESETS
 
       # Least seen first: the lowest, tucked in, and the collar last.
       # @return [Array<Placket::Hole>]
@@ -46,6 +57,8 @@ module NimbleEyelet
 
       # What the hands set the length by: in the foot's or the machine's own terms.
       def length_set = { "setting.figure" => setting.figure, "setting.opened" => setting.opened.zero? ? nil : setting.opened }.compact
+
+      def slit_word = opens? ? "slit" : "tack"
 
       # What the dials are set to.
       def dials

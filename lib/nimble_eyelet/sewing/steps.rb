@@ -28,10 +28,25 @@ module NimbleEyelet
       # @param order [SewingOrder]
       # @return [Array<Step>]
       def self.of(order)
-        work = [SetUp, Garment, HoleSteps, Finishing, ButtonSteps].flat_map { |part| part.new(order).steps }
+        work = order.buttons_first? ? buttons_first(order) : in_order(order)
         ledger = work.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
         (work + put_back(ledger, order)) << note(order)
       end
+
+      def self.in_order(order) = [SetUp, Garment, HoleSteps, Finishing, ButtonSteps].flat_map { |part| part.new(order).steps }
+
+      # What a finished edge gets first: needle, thread and stay, then its buttons, and what kept the cloth from feeding away again.
+      def self.buttons_first(order)
+        row = [SetUp, Garment, HoleSteps, Finishing].flat_map { |part| part.new(order).steps }
+        before, after = row.partition { |step| BEFORE_BUTTONS.include?(step.key) }
+        first = before + ButtonSteps.new(order).steps
+        ledger = first.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
+        fed = ledger.entries.select { |entry| FEEDING.include?(entry.part.key) }
+        first + fed.map { |entry| back(entry.part, order.machine).with(part: ButtonSteps::BUTTONED) } + after
+      end
+      BEFORE_BUTTONS = %w[needle thread stabilise-buttons].freeze
+      FEEDING = %w[feed_dogs cover_plate].freeze
+      private_constant :BEFORE_BUTTONS, :FEEDING
 
       # @param part [MachinePart]
       # @param machine [Machine]
@@ -47,7 +62,7 @@ module NimbleEyelet
       def self.note(order)
         Step.new(key: "note", part: BACK, does: "Note what worked, and keep the scrap with it.", hazards: order.count >= LONG_ROW ? %w[pins breaks] : %w[pins])
       end
-      private_class_method :put_back, :note
+      private_class_method :put_back, :note, :in_order, :buttons_first
     end
   end
 end

@@ -33,7 +33,7 @@ module NimbleEyelet
                  "settings" => [20, :sets],
                  "pressure" => [10, :sets], "speed" => [5, :sets], "clamp" => [30, :sets], "test-sew" => [60], "watch" => [60],
                    "test-open" => [120],
-                 "accept" => [60], "reset-test" => [15], "try-on" => [180], "mark" => [40, :each], "chalk" => [30, :each],
+                 "accept" => [60], "reset-test" => [15], "stored" => [60], "try-on" => [180], "mark" => [40, :each], "chalk" => [30, :each],
                    "pins" => [30],
                  "reset" => [15], "place" => [35], "lever" => [10], "sew" => [5], "look" => [30],
                  "cord of a hole" => [60] },

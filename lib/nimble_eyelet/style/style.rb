@@ -10,9 +10,10 @@ require_relative "../value"
 require_relative "ends"
 
 module NimbleEyelet
-  # near, far - Symbol, how an end is finished: :tack, :round, :eyelet, :ring or :box
+  # near, far - Symbol, how an end is finished: :tack, :round, :eyelet, :ring, :box or :bar
   # stitched - Symbol, :satin, :open or :straight; by_hand - Boolean, the operator turns and stops
-  class Style < Value.of(:key, :name, :for_what, :near, :far, :stitched, :corded, by_hand: false)
+  # opens - Boolean, a hole; a bar tack is never cut
+  class Style < Value.of(:key, :name, :for_what, :near, :far, :stitched, :corded, by_hand: false, opens: true)
     # @return [Boolean] an eyelet: open all round, and as wide as it is long
     def round? = near == :ring
 
@@ -35,11 +36,12 @@ module NimbleEyelet
     private
 
     def end_length(finish, width)
-      { tack: TACK, round: width / 2, eyelet: (width / 2) - Style.eye(width), box: BOX_END, ring: RING_BEAD }.fetch(finish)
+      { tack: TACK, round: width / 2, eyelet: (width / 2) - Style.eye(width), box: BOX_END, ring: RING_BEAD, bar: Length.zero }.fetch(finish)
     end
   end
 
-  END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eye", box: "end of the box", ring: "ring" }.freeze
+  END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eye", box: "end of the box", ring: "ring",
+                bar: "end of the tack" }.freeze
 
   STYLES = [
     Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",
@@ -59,6 +61,10 @@ module NimbleEyelet
     Style.new(key: "manual_zigzag", name: "by hand with zigzag", for_what: "machines without a buttonhole programme",
               near: :tack, far: :tack, stitched: :satin, corded: false, by_hand: true),
     Style.new(key: "eyelet", name: "eyelet, twice round", for_what: "cords, drawstrings, removable shanks",
-              near: :ring, far: :ring, stitched: :satin, corded: false)
+              near: :ring, far: :ring, stitched: :satin, corded: false),
+    Style.new(key: "bar_tack", name: "bar tack, by its programme", for_what: "belt loops, pocket corners, flies",
+              near: :bar, far: :bar, stitched: :satin, corded: false, opens: false),
+    Style.new(key: "zigzag_tack", name: "bar tack, by zigzag", for_what: "machines without a programme for it",
+              near: :bar, far: :bar, stitched: :satin, corded: false, by_hand: true, opens: false)
   ].to_h { |style| [style.key, style] }.freeze
 end

@@ -7,12 +7,15 @@
 #   diagnosis.kind      # => :change
 #   diagnosis.changes   # => [Change, …], the first to be made first
 
+require_relative "../answer/reason"
 require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../value"
 require_relative "axis"
+require_relative "change"
 require_relative "evidence"
 require_relative "learned"
+require_relative "look"
 require_relative "move_words"
 require_relative "next_try"
 require_relative "options"
@@ -139,7 +142,7 @@ module NimbleEyelet
       LOOKS_OF_AXIS = { fit: %w[fit], cover: %w[bead_away bead_back], tension: %w[tension], space: %w[space] }.freeze
       private_constant :LOOKS_OF_AXIS
 
-      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) }
+      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) unless key == :cover && swatch.twice? }
 
       def chance(key, option)
         case key
@@ -161,7 +164,12 @@ module NimbleEyelet
       end
 
       # What was not looked at on the newest.
-      def unlooked = @unlooked ||= @options.axes.flat_map { |key| LOOKS_OF_AXIS.fetch(key) }.select { |look| @newest.place(look).nil? }
+      def unlooked
+        @unlooked ||= begin
+          asked = Swatches.looks_of(@current.stitched, opens: @current.style.opens).map(&:key)
+          (@options.axes.flat_map { |key| LOOKS_OF_AXIS.fetch(key) } & asked).select { |look| @newest.place(look).nil? }
+        end
+      end
 
       # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside the dials
       # comes before what would only be likelier.
@@ -174,8 +182,19 @@ module NimbleEyelet
 
       def by_dial
         tried.moves.map do |move|
+          next second_pass if move.axis == :cover && second_pass?
+
           @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
         end
+      end
+
+      # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.
+      def second_pass? = @current.thin_cover == "second_pass" && @newest&.shows?("gappy") && !@newest.twice?
+
+      def second_pass
+        reason = Reason.new(rule: "thin cover", says: "Where the cover is thin you sew a second pass: the stitch stays.")
+        Change.new(axis: "cover", says: "Keep the stitch, and sew over both beads a second time, without tacks.", because: [reason],
+                   sets: { "recipe.second_pass" => "yes" })
       end
 
       def first_look(axis) = @troubles&.first_look(symptom_of(axis))
@@ -219,11 +238,13 @@ module NimbleEyelet
         return if @newest.measured.nil? || @newest.opening.nil?
 
         off = @newest.measured - @newest.opening
-        return Sentence["The slit measures %s, as it was wanted.", @newest.measured] if off.abs < OFF
+        return Sentence["The #{thing} measures %s, as it was wanted.", @newest.measured] if off.abs < OFF
 
-        Sentence["The slit measures %s where %s was wanted: %s too #{off.negative? ? 'short' : 'long'}.", @newest.measured,
+        Sentence["The #{thing} measures %s where %s was wanted: %s too #{off.negative? ? 'short' : 'long'}.", @newest.measured,
                  @newest.opening, off.abs]
       end
+
+      def thing = @current.style.opens ? "slit" : "tack"
 
       # What a carriage foot adds is known from the first hole that was measured on it.
       def allowance

@@ -14,8 +14,8 @@ module NimbleEyelet
     LookGrade = Value.of(:key, :name)
 
     # axis - Symbol, what it tells about; name, question - String; grades - Array<LookGrade>, five of them
-    # right - Range of places among them; satin - Boolean, only where there are beads of satin
-    class Look < Value.of(:key, :axis, :name, :question, :grades, right: 2..2, satin: false)
+    # right - Range of places among them; satin - Boolean, only where there are beads of satin; hole - Boolean, not on a bar tack
+    class Look < Value.of(:key, :axis, :name, :question, :grades, right: 2..2, satin: false, hole: false)
       # @param grade [String] key of a grade
       # @return [Range<Integer>]
       # @raise [KeyError]
@@ -46,19 +46,31 @@ module NimbleEyelet
         )),
         Look.new(key: "bead_away", axis: :cover, name: "bead sewn away", question: "The bead that was sewn away from you",
                  satin: true, grades: grades(BEAD)),
-        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true,
+        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true, hole: true,
                  grades: grades(BEAD)),
         Look.new(key: "tension", axis: :tension, name: "edge", satin: true, grades: grades(EDGE),
                  question: "The edge of the beads, above and below"),
-        Look.new(key: "space", axis: :space, name: "between the beads", satin: true, grades: grades(ROOM),
+        Look.new(key: "space", axis: :space, name: "between the beads", satin: true, hole: true, grades: grades(ROOM),
                  question: "The cloth between the beads")
       ].freeze
     end
 
     LOOKS = LookTable::LOOK_ROWS.to_h { |look| [look.key, look] }.freeze
 
+    # How long a bar tack came out, in the grades of the fit.
+    TACK_FIT = { "will_not_pass" => "much too short", "tight" => "a little short", "passes" => "as long as it should be",
+                 "easy" => "a little long, and does no harm", "slips_out" => "much too long: it went on" }.freeze
+    TACK_QUESTIONS = { "fit" => "How long did it come out?", "bead_away" => "The zigzag of the tack",
+                       "tension" => "The edge of the tack, above and below" }.freeze
+
     # @param stitched [Symbol] :satin, :open or :straight
-    # @return [Array<Look>] that are asked of such a hole
-    def self.looks_of(stitched) = LOOKS.values.reject { |look| look.satin && stitched == :straight }
+    # @param opens [Boolean] a hole; of a bar tack less is asked, in words of its own
+    # @return [Array<Look>] that are asked of it
+    def self.looks_of(stitched, opens: true)
+      asked = LOOKS.values.reject { |look| look.satin && stitched == :straight }
+      return asked if opens
+
+      asked.reject(&:hole).map { |look| look.with(question: TACK_QUESTIONS.fetch(look.key), grades: look.key == "fit" ? LookTable.grades(TACK_FIT) : look.grades) }
+    end
   end
 end

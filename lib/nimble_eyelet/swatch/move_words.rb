@@ -62,7 +62,7 @@ module NimbleEyelet
         { "opening.correction" => @current.correction, "opening.ease" => @current.ease,
           "recipe.stitch_length" => @current.stitch_length,
           "recipe.stitch_width" => @current.stitch_width, "recipe.tension" => @current.tension, "recipe.balance" => @current.balance,
-          "recipe.stabiliser" => @current.stabiliser }[path]
+          "recipe.stabiliser" => @current.stabiliser, "recipe.second_pass" => @current.second_pass }[path]
       end
 
       # @return [Float] mm, how far the slit will be from the opening wanted
@@ -170,7 +170,8 @@ module NimbleEyelet
 
       # What is done to set a length.
       HANDS = { "scale" => "Aim at a slit of", "key" => "Press the key at",
-                "lines" => "Draw the lines for", "round" => "Draw a circle of" }.freeze
+                "lines" => "Draw the lines for", "round" => "Draw a circle of", "press" => "Press the key for a tack of",
+                "own" => "Let it sew" }.freeze
       private_constant :HANDS
 
       def hands_of(option) = Length.mm(option.at.first.rationalize(1r / 1000))

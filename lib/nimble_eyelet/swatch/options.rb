@@ -34,13 +34,17 @@ module NimbleEyelet
       end
 
       # @return [Array<Symbol>] axes that are seen on such a hole, of which something can be said
-      def axes = @current.stitched == :straight ? %i[fit] : %i[fit cover tension space]
+      def axes
+        return %i[fit cover tension] unless @current.style.opens
+
+        @current.stitched == :straight ? %i[fit] : %i[fit cover tension space]
+      end
 
       # @return [Float] what is usually added to what the hands set
       def usual = Offset::USUALLY_ADDED.fetch(@current.by)
 
       # @return [Boolean] the second bead is sewn the other way, so that the balance tells them apart
-      def opposite? = @machine.second_bead == "back" && !@current.style.by_hand
+      def opposite? = @machine.second_bead == "back" && !@current.style.by_hand && @current.style.opens
 
       # @param length [Length] of a stitch
       # @return [Float] ln k

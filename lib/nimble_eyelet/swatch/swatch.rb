@@ -79,6 +79,9 @@ module NimbleEyelet
       # @return [Boolean] whether it was sewn with the same machine, foot, thread and cloth, as far as that was kept
       def like?(set) = SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
 
+      # @return [Boolean] whether both beads were sewn over a second time
+      def twice? = sewn_with["recipe.second_pass"] == "yes"
+
       # @return [Boolean] whether it is no test hole but one of the row
       def in_garment? = sewn_with.key?("hole.at")
 

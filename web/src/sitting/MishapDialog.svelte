@@ -94,7 +94,9 @@
         <label class="mb-3 block" for="{id}-hole">Which hole?</label>
         <select id="{id}-hole" class="select mb-3 w-48 bg-base-100 text-lg" bind:value={hole}>
           <option value="">Choose…</option>
-          {#each holes as one (one.number)}<option value={String(one.at)}>hole {one.number}</option>{/each}
+          {#each holes as one (one.number)}<option value={String(one.at)}
+              >{doc.closures.find((closure) => closure.id === step.closure)?.noun} {one.number}</option
+            >{/each}
         </select>
       {/if}
       {#if chosen.asks}

@@ -50,7 +50,11 @@
   class="no-print flex flex-col border-base-300 bg-base-200/60 max-lg:sticky max-lg:top-0 max-lg:z-10 max-lg:border-b max-lg:bg-base-200 lg:border-r"
 >
   <p class="flex justify-between px-3 pt-2 text-sm text-secondary max-lg:hidden">
-    <span>{plan['placket.orientation'] === 'vertical' ? 'holes along the run' : 'holes across the run'}</span>
+    <span
+      >{closure.sheet.button.sewn}s {plan['placket.orientation'] === 'vertical'
+        ? 'along the run'
+        : 'across the run'}</span
+    >
     <span>{plan['placket.run_length'].text}</span>
   </p>
   <p
@@ -73,7 +77,7 @@
         width={geometry.width}
         height={geometry.height}
         role="group"
-        aria-label="Holes on the run"
+        aria-label="{closure.sheet.button.opens ? 'Holes' : 'Tacks'} on the run"
         class="touch-none select-none"
         onpointermove={(event) => drag.grip && event.buttons && drag.follow(geometry.under(event, canvas))}
         onpointerup={() => drag.drop()}
@@ -94,6 +98,7 @@
             {drag}
             {take}
             fastens={closure.sheet.stages.some((stage) => stage.word === 'attach')}
+            opens={closure.sheet.button.opens}
             button={closure.sheet.button}
             ring={closure.sheet.opening.ends.near_name === 'ring'
               ? closure.sheet.opening.across.mm

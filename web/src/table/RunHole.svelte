@@ -10,6 +10,7 @@
     drag,
     radius,
     fastens,
+    opens,
     button: looks,
     ring,
     end,
@@ -24,6 +25,8 @@
     radius: number;
     /** Whether a button sits in it. */
     fastens: boolean;
+    /** Whether it is cut: a bar tack is not. */
+    opens: boolean;
     button: Sheet['button'];
     /** How wide a round hole is with its ring, mm. */
     ring: number | undefined;
@@ -52,7 +55,7 @@
   role="button"
   tabindex="0"
   aria-pressed={picked}
-  aria-label="Hole {hole.number} at {hole.at.text}{hole.sewn ? ', sewn' : ''}{caution
+  aria-label="{opens ? 'Hole' : 'Tack'} {hole.number} at {hole.at.text}{hole.sewn ? ', sewn' : ''}{caution
     ? ', see the caution'
     : ''}"
   class={['group outline-none', end ? 'cursor-move' : 'cursor-pointer']}
@@ -109,15 +112,15 @@
   {:else if hole.sewn}
     <!-- In thread: two beads, and the slit between them. -->
     <line {...geometry.whole(hole)} stroke="var(--thread)" stroke-width="6" data-sewn />
-    <line {...geometry.slit(hole)} stroke="var(--color-base-200)" stroke-width="1.6" />
+    {#if opens}<line {...geometry.slit(hole)} stroke="var(--color-base-200)" stroke-width="1.6" />{/if}
   {:else}
     <!-- In chalk. -->
     <line {...geometry.whole(hole)} stroke="var(--chalk)" stroke-width="5" stroke-dasharray="3 2" />
-    <line
-      {...geometry.slit(hole)}
-      stroke={caution ? 'var(--color-warning)' : 'var(--color-primary)'}
-      stroke-width="2.5"
-    />
+    {#if opens}<line
+        {...geometry.slit(hole)}
+        stroke={caution ? 'var(--color-warning)' : 'var(--color-primary)'}
+        stroke-width="2.5"
+      />{/if}
   {/if}
   {#if !geometry.lying}
     <text

@@ -67,7 +67,7 @@
             {:else}
               <p>
                 {closure.holes}
-                {closure.holes === 1 ? 'hole' : 'holes'} of {closure.opening.text}, {closure.overlap}
+                {closure.noun}{closure.holes === 1 ? '' : 's'} of {closure.opening.text}, {closure.overlap}
               </p>
             {/if}
             <p class="text-sm text-secondary wrap-anywhere">{closure.button}; sewn on {closure.machine}</p>

@@ -1,5 +1,6 @@
 <script lang="ts">
-  // Which holes it has a programme for.
+  // Which holes and tacks it has a programme for.
+  import FormField from '../../ui/FormField.svelte';
   import type { Catalogue } from '../../api/client';
   import type { Profile } from './profile.svelte';
 
@@ -15,7 +16,7 @@
 </script>
 
 <fieldset class="mt-6">
-  <legend class="font-serif text-xl font-semibold">Which holes has it a programme for?</legend>
+  <legend class="font-serif text-xl font-semibold">What has it a programme for?</legend>
   <div class="mt-1 grid gap-x-6 sm:grid-cols-2">
     {#each catalogue.programmes as style (style.key)}
       <label class="flex cursor-pointer gap-3 py-1">
@@ -29,4 +30,15 @@
       </label>
     {/each}
   </div>
+  {#if owned.includes('bar_tack')}
+    <div class="mt-2">
+      <FormField
+        label="Its own bar tack is long"
+        bind:value={profile.typed.facts.tack_length}
+        fault={profile.faults['machine.tack_length'] ?? ''}
+        hint="when no key was pressed; empty: it waits for the key"
+        changed={() => profile.changed()}
+      />
+    </div>
+  {/if}
 </fieldset>

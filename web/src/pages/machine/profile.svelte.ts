@@ -37,6 +37,7 @@ const BLANK: Typed = {
     second_bead: 'back',
     forgets: 'other_programme',
     foot_lift: '6mm',
+    tack_length: '',
   },
   styles: ['two_tacks'],
   feet: [],

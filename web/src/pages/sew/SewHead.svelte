@@ -15,6 +15,13 @@
   };
   let { work, doc, closure, now, children }: Props = $props();
 
+  let what = $derived(
+    doc.closures.every((closure) => closure.noun === 'tack')
+      ? 'tacks'
+      : doc.closures.some((closure) => closure.noun === 'tack')
+        ? 'holes and tacks'
+        : 'holes',
+  );
   let holes = $derived(doc.closures.reduce((sum, one) => sum + one.holes.length, 0));
   /** Holes of the sitting that are still to be sewn: their sewing is a step that is left. */
   let toSew = $derived(work.steps.filter((step) => step.key.startsWith('sew-at-')).length);
@@ -35,7 +42,7 @@
   <p class="min-w-0 flex-1 truncate text-lg font-semibold max-sm:w-full max-sm:flex-none">
     {closure ? `${closure.garment}: ${closure.name}` : doc.machine.name}
   </p>
-  <p class="text-lg" data-progress>{holes - toSew} of {holes} holes sewn</p>
+  <p class="text-lg" data-progress>{holes - toSew} of {holes} {what} sewn</p>
   <p
     class={['text-base', work.away ? 'font-semibold text-warning' : 'text-secondary']}
     role="status"

@@ -29,7 +29,8 @@
           {#if one.waits}Waits: {one.waits}{:else}{one.done} of {one.steps} steps, {one.holes.filter(
               (hole) => hole.sewn,
             ).length} of
-            {one.holes.length} holes sewn{/if}
+            {one.holes.length}
+            {one.noun}s sewn{/if}
         </span>
       </span>
       {#if !doc.ended_at && ids.length > 1}

@@ -31,6 +31,12 @@
   let catalogue = $derived(workroom.catalogue);
   let machine = $derived(typed.machine || String(last?.machine ?? workroom.data?.machines[0]?.id ?? ''));
   let use = $derived(typed.use || (last?.fields['placket.use'] ?? 'shirt'));
+  /** A bar tack is sewn elsewhere than a hole. */
+  let opens = $derived(catalogue?.measured.find((item) => item.key === typed.shape)?.opens ?? true);
+  let places = $derived((catalogue?.places ?? []).filter((item) => item.tacked !== opens));
+  let place = $derived(
+    places.some((item) => item.key === typed.place) ? typed.place : (places[0]?.key ?? 'front'),
+  );
   let overlap = $derived(typed.overlap || (last?.fields['placket.overlap'] ?? 'right'));
   const shelf = createQuery(() => ({
     queryKey: ['picks', workroom.slug, 'cloth'],
@@ -79,7 +85,7 @@
       ...cloth(),
       'button.shape': typed.shape,
       'placket.use': use,
-      'placket.place': typed.place,
+      'placket.place': place,
       'placket.overlap': overlap,
       ...(machine ? { 'machine.id': Number(machine) } : {}),
     };
@@ -155,9 +161,9 @@
       />
       <FormField
         label="Place on it"
-        bind:value={typed.place}
-        choices={catalogue?.places ?? []}
-        hint={catalogue?.places.find((item) => item.key === typed.place)?.note ?? ''}
+        bind:value={() => place, (key) => (typed.place = key ?? '')}
+        choices={places}
+        hint={places.find((item) => item.key === place)?.note ?? ''}
       />
       <FormField
         label="Lap, as worn"

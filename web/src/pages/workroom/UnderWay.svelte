@@ -20,7 +20,7 @@
             <span class="block font-semibold wrap-anywhere">{item.garment}: {item.name}</span>
             <span class="block wrap-anywhere">{item.next}</span>
             {#if item.sewn}<span class="block text-sm text-secondary"
-                >{item.sewn} of {item.places.length} holes sewn</span
+                >{item.sewn} of {item.places.length} {item.noun}s sewn</span
               >{/if}
           </span>
           <a

@@ -57,6 +57,15 @@
   <p class="mt-1 max-w-prose">{attach.pattern_how} The presser lever goes down in every case.</p>
 {/if}
 
+<div class="mt-4">
+  <Pick
+    {work}
+    path="attach.order"
+    label="Hole or button first"
+    choices={workroom.catalogue?.attach_orders ?? []}
+    habit
+  />
+</div>
 {#if closure.plan['button.attachment'] === 'four_holes'}
   <div class="mt-4">
     <Pick

@@ -44,14 +44,18 @@
   <div>
     <p class="answer" data-answer>{sheet.button.half_perimeter.text}</p>
     <p class="mt-1 max-w-xs text-secondary">
-      is half the outline that has to pass, H: {sheet.button.passes} ({sheet.button.formula}).
+      {#if !sheet.button.opens}
+        is how long each tack should be: as long as what it holds is wide.
+      {:else}
+        is half the outline that has to pass, H: {sheet.button.passes} ({sheet.button.formula}).
+      {/if}
     </p>
   </div>
-  <ButtonPicture {closure} />
+  {#if sheet.button.opens}<ButtonPicture {closure} />{/if}
 </div>
 
 <div class="mt-5 space-y-4">
-  <Shelf {work} section="button" label="Take from the shelf" />
+  {#if sheet.button.opens}<Shelf {work} section="button" label="Take from the shelf" />{/if}
   <Pick
     {work}
     path="button.shape"
@@ -65,7 +69,7 @@
         path="button.diameter"
         measures
         label={sheet.button.across}
-        hint="= {sheet.button.lignes} L"
+        hint={sheet.button.opens ? `= ${sheet.button.lignes} L` : ''}
         large
       />
     {/if}
@@ -92,13 +96,14 @@
     {/if}
   </div>
   <Caliper />
-  <Measuring
-    {work}
-    {closure}
-    across={sheet.button.across}
-    wide={!sheet.button.measured.includes('outline')}
-    thick={sheet.button.measured.includes('thickness')}
-  />
+  {#if sheet.button.opens}
+    <Measuring
+      {work}
+      {closure}
+      across={sheet.button.across}
+      wide={!sheet.button.measured.includes('outline')}
+      thick={sheet.button.measured.includes('thickness')}
+    />{/if}
   {#if sheet.button.measured.includes('outline')}
     <Field
       {work}
@@ -116,7 +121,7 @@
       label="Sewn on through"
       choices={workroom.catalogue?.attachments ?? []}
     />
-  {:else}
+  {:else if sheet.button.opens}
     <Field
       {work}
       path="button.tip"
@@ -131,9 +136,9 @@
       <Field {work} path="button.hole_diameter" measures label="Hole diameter" />
     </div>
   {/if}
-  <div class="flex flex-wrap items-end gap-3">
-    <Field {work} path="button.name" label="Name on the shelf" wide />
-    <button class="btn" onclick={keepOnShelf}>Keep on the shelf</button>
-    <span class="text-sm text-secondary">{kept}</span>
-  </div>
+  {#if sheet.button.opens}<div class="flex flex-wrap items-end gap-3">
+      <Field {work} path="button.name" label="Name on the shelf" wide />
+      <button class="btn" onclick={keepOnShelf}>Keep on the shelf</button>
+      <span class="text-sm text-secondary">{kept}</span>
+    </div>{/if}
 </div>

@@ -43,7 +43,7 @@
         <span class="flex flex-col items-start">
           <span class="text-lg"
             >{item.count}
-            {item.count === 1 ? 'hole' : 'holes'}{item.pattern === plan['placket.pattern']
+            {closure.sheet.button.sewn}{item.count === 1 ? '' : 's'}{item.pattern === plan['placket.pattern']
               ? ''
               : item.pattern === 'clusters'
                 ? ' in clusters'

@@ -12,6 +12,7 @@
 
   let plan = $derived(closure.plan);
   let layout = $derived(sheet.placket);
+  let sewn = $derived(sheet.button.sewn === 'hole' ? 'Hole' : 'Tack');
   let fastens = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let upright = $derived(plan['placket.orientation'] === 'vertical');
   let gaps = $derived(
@@ -37,7 +38,10 @@
 
 {#if layout}
   <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
-    <p class="answer" data-answer>{layout.holes.length} {layout.holes.length === 1 ? 'hole' : 'holes'}</p>
+    <p class="answer" data-answer>
+      {layout.holes.length}
+      {sheet.button.sewn}{layout.holes.length === 1 ? '' : 's'}
+    </p>
     {#if gaps}<p class="text-2xl font-semibold">{gaps}</p>{/if}
   </div>
   <div class="mt-3"><Cautions cautions={layout.cautions} /></div>
@@ -53,7 +57,13 @@
 <div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
   <Pick {work} path="placket.use" label="Kind of garment" choices={workroom.catalogue?.uses ?? []} listed />
   <div>
-    <Pick {work} path="placket.place" label="Place on it" choices={workroom.catalogue?.places ?? []} listed />
+    <Pick
+      {work}
+      path="placket.place"
+      label="Place on it"
+      choices={(workroom.catalogue?.places ?? []).filter((item) => item.tacked !== sheet.button.opens)}
+      listed
+    />
     {#if Object.keys(closure.usual).length > 0}
       <button class="btn mt-1 btn-ghost btn-sm" onclick={() => work.typeAll(closure.usual)}
         >Take what is usual there</button
@@ -73,14 +83,14 @@
   <Field
     {work}
     path="placket.first"
-    label="First hole at"
+    label="First {sewn.toLowerCase()} at"
     placeholder={layout?.holes[0]?.at.text ?? ''}
-    hint="empty: half a button and a margin"
+    hint={sheet.button.opens ? 'empty: half a button and a margin' : 'empty: a margin'}
   />
   <Field
     {work}
     path="placket.last"
-    label="Last hole at"
+    label="Last {sewn.toLowerCase()} at"
     placeholder={layout?.holes.at(-1)?.at.text ?? ''}
     hint="empty: clear of the hem"
   />
@@ -106,13 +116,13 @@
   <Pick
     {work}
     path="placket.orientation"
-    label="Holes lie"
+    label="{sewn}s lie"
     choices={workroom.catalogue?.orientations ?? []}
   />
   {#if upright}<Pick
       {work}
       path="placket.first_lies"
-      label="The first hole lies"
+      label="The first {sewn.toLowerCase()} lies"
       choices={workroom.catalogue?.first_lies ?? []}
     />{/if}
   <Pick {work} path="placket.pattern" label="They follow" choices={workroom.catalogue?.gap_patterns ?? []} />
@@ -162,7 +172,11 @@
       { key: 'from', label: 'From' },
       { key: 'to', label: 'To; empty: a seam', open: true },
       { key: 'label', label: 'What is there', text: true },
-      { key: 'kind', label: 'Whether a hole can be there', choices: workroom.catalogue?.obstacles ?? [] },
+      {
+        key: 'kind',
+        label: `Whether a ${sewn.toLowerCase()} can be there`,
+        choices: workroom.catalogue?.obstacles ?? [],
+      },
     ]}
     add="Keep clear"
   />
@@ -174,11 +188,12 @@
     <table class="table max-w-3xl table-sm text-base">
       <thead>
         <tr>
-          <th>Hole</th>
+          <th>{sewn}</th>
           <th>{upright ? 'Middle at' : 'Line at'}</th>
-          {#if upright}<th>Slit from</th><th>Slit to</th>{#if fastens}<th>Button at</th>{/if}{:else}<th
-              >Outer end beyond centre</th
-            ><th>Inner end</th>{/if}
+          {#if upright}<th>{sheet.button.opens ? 'Slit from' : 'From'}</th><th
+              >{sheet.button.opens ? 'Slit to' : 'To'}</th
+            >{#if fastens}<th>Button at</th>{/if}{:else}<th>Outer end beyond centre</th><th>Inner end</th
+            >{/if}
           <th>Stitches to the edge</th>
           <th>Needle in at</th>
           <th>Gap above</th>
@@ -218,8 +233,8 @@
   </div>
   {#if layout.mean_gap}
     <p class="mt-1 max-w-prose text-sm text-secondary">
-      As a check, an expanding gauge opens to {layout.mean_gap.text}; a hole within {layout.unseen.text} of it is
-      not seen. Try the garment on before marking. Mark with {layout.marking}.
+      As a check, an expanding gauge opens to {layout.mean_gap.text}; a {sewn.toLowerCase()} within {layout
+        .unseen.text} of it is not seen. Try the garment on before marking. Mark with {layout.marking}.
     </p>
   {/if}
 

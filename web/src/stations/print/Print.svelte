@@ -32,7 +32,7 @@
     <div>
       <p class="answer" data-answer>1 : 1</p>
       <p class="mt-1 max-w-prose text-secondary">
-        The marking strip: the run, every mark from the top edge, holes at their true length{buttoned
+        The marking strip: the run, every mark from the top edge, {sheet.button.sewn}s at their true length{buttoned
           ? ', and for the other side a cross wherever a button goes'
           : ''}. Pages are laid on each other by their crosses. Print at 100 %, without “fit to page”, and
         measure the check lines before you pin it on.
@@ -62,7 +62,7 @@
       {#if sheet.placket.long}
         <p class="mt-3 max-w-prose">
           {closure.plan['placket.run_length'].text} takes many pages to lay together. Print it on a roll in one
-          piece, or print one hole and lay it on every mark of the tape.
+          piece, or print one {sheet.button.sewn} and lay it on every mark of the tape.
         </p>
       {/if}
       <div class="mt-3 flex flex-wrap gap-2">
@@ -72,7 +72,8 @@
             ? '&paper=letter'
             : ''}"
           target="_blank"
-          rel="noopener"><FileText size={18} aria-hidden="true" />Hole card and marks</a
+          rel="noopener"
+          ><FileText size={18} aria-hidden="true" />{sheet.button.opens ? 'Hole' : 'Tack'} card and marks</a
         >
         <a class="btn" href="{address}.svg{version}" target="_blank" rel="noopener"
           ><Image size={18} aria-hidden="true" />Strip as SVG</a
@@ -82,9 +83,11 @@
         >
       </div>
       <dl class="mt-5 flex flex-wrap gap-x-8 gap-y-2">
-        <Figure label="Holes" text={String(sheet.placket.holes.length)} />
-        <Figure label="Opening" term="opening" text={sheet.opening.length.text} />
-        <Figure label="Overall" term="overall" text={sheet.opening.overall.text} />
+        <Figure label={sheet.button.opens ? 'Holes' : 'Tacks'} text={String(sheet.placket.holes.length)} />
+        {#if sheet.button.opens}
+          <Figure label="Opening" term="opening" text={sheet.opening.length.text} />
+          <Figure label="Overall" term="overall" text={sheet.opening.overall.text} />
+        {:else}<Figure label="Each" text={sheet.opening.length.text} />{/if}
         <Figure label="Run" term="run" text={closure.plan['placket.run_length'].text} />
       </dl>
     </div>
@@ -99,8 +102,8 @@
       <img
         src="{address}.svg{version}"
         alt="Marking strip, {sheet.placket.holes.length === 1
-          ? '1 hole'
-          : `${sheet.placket.holes.length} holes`}"
+          ? `1 ${sheet.button.sewn}`
+          : `${sheet.placket.holes.length} ${sheet.button.sewn}s`}"
         class="w-full"
       />
     </div>
@@ -108,7 +111,7 @@
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>
   <p class="mt-1">
-    The holes do not fit the run.
+    The {sheet.button.sewn}s do not fit the run.
     <button class="cursor-pointer link" onclick={() => go('placket')}>Put that right first.</button>
   </p>
 {/if}

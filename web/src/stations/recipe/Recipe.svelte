@@ -155,5 +155,25 @@
     choices={workroom.catalogue?.thread_tails ?? []}
     habit
   />
+  <Pick
+    {work}
+    path="recipe.stay_by"
+    label="Stay laid"
+    choices={workroom.catalogue?.stay_schools ?? []}
+    habit
+  />
+  <Pick
+    {work}
+    path="recipe.thin_cover"
+    label="Where the cover is thin"
+    choices={workroom.catalogue?.thin_covers ?? []}
+    habit
+  />
+  <Pick
+    {work}
+    path="recipe.second_pass"
+    label="A second pass"
+    choices={[{ key: '', name: 'as the rules say', note: '' }, ...(workroom.catalogue?.answers ?? [])]}
+  />
 </div>
 <Simulator {closure} />

@@ -93,7 +93,7 @@
       {/if}
     </div>
   {/if}
-  {#if sheet.sewing}<Opened {work} cutting={sheet.sewing.cutting} />{/if}
+  {#if sheet.sewing && sheet.button.opens}<Opened {work} cutting={sheet.sewing.cutting} />{/if}
   {#each grouped(state.steps) as group (group.steps[0]?.key)}
     <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
     <ol class="mt-1 max-w-3xl">
@@ -114,7 +114,7 @@
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>The steps wait.</p>
   <p class="mt-1">
-    The holes do not fit the run yet.
+    The {sheet.button.sewn}s do not fit the run yet.
     <button class="cursor-pointer link" onclick={() => go('placket')}>Put that right first.</button>
   </p>
 {/if}

@@ -67,7 +67,9 @@
     fault = '';
     const measured = seen.form.measured.trim();
     if (!seen.said) {
-      fault = `Say what you saw: how the ${closure.sheet.button.noun} went through, at least.`;
+      fault = closure.sheet.button.opens
+        ? `Say what you saw: how the ${closure.sheet.button.noun} went through, at least.`
+        : 'Say what you saw: how long it came out, at least.';
       return;
     }
     if (measured) fault = await readLength(measured);
@@ -85,14 +87,24 @@
 
 <form class="mt-6 border-l-4 border-base-300 pl-4" onsubmit={log} data-look-form>
   <h2 class="text-lg font-semibold">
-    {again ? `Look at swatch ${again.number} again` : 'Measure it, cut it, and look'}
+    {again
+      ? `Look at swatch ${again.number} again`
+      : closure.sheet.button.opens
+        ? 'Measure it, cut it, and look'
+        : 'Measure it, pull at it, and look'}
   </h2>
   <p class="max-w-prose text-sm text-secondary">
-    Measure the slit between the tacks before it is cut, then cut it open and measure again: what counts is
-    the open slit, not the overall length. Then look, one thing after the other.
+    {#if closure.sheet.button.opens}
+      Measure the slit between the tacks before it is cut, then cut it open and measure again: what counts is
+      the open slit, not the overall length. Then look, one thing after the other.
+    {:else}
+      Measure the tack from end to end, pull hard at what it holds, then look, one thing after the other.
+    {/if}
   </p>
   <div class="mt-3 flex w-56 flex-col">
-    <label for="{id}-measured" class="text-sm text-secondary">The slit as measured, cut</label>
+    <label for="{id}-measured" class="text-sm text-secondary"
+      >{closure.sheet.button.opens ? 'The slit as measured, cut' : 'The tack as measured'}</label
+    >
     <span class="flex items-center gap-1">
       <input
         id="{id}-measured"
@@ -103,7 +115,10 @@
         oninput={() => (seen.form.caliper = false)}
         {@attach (field) => on(field, READ_OFF, () => (seen.form.caliper = true))}
       />
-      <CaliperButton field="{id}-measured" label="slit as measured" />
+      <CaliperButton
+        field="{id}-measured"
+        label={closure.sheet.button.opens ? 'slit as measured' : 'tack as measured'}
+      />
     </span>
     {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}
   </div>

@@ -5,6 +5,7 @@
   import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
+  import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
   import Figure from '../../ui/Figure.svelte';
   import Advice from './Advice.svelte';
@@ -65,14 +66,33 @@
       {toSew.set} On a scrap of the same {toSew.layers}, the same grain and thread.
     </p>
     <dl class="mt-2 grid grid-cols-2 gap-x-6 gap-y-2">
-      <Figure label="Opening" term="opening" text={toSew.opening.text} />
-      <Figure label="Overall" term="overall" text={toSew.overall.text} />
+      {#if sheet.button.opens}<Figure label="Opening" term="opening" text={toSew.opening.text} />
+        <Figure label="Overall" term="overall" text={toSew.overall.text} />{:else}<Figure
+          label="Long"
+          text={toSew.opening.text}
+        />{/if}
       <Figure label="Stitch width" term="stitch_width" text={toSew.stitch_width} />
       <Figure label="Stitch length" term="stitch_length" text={toSew.stitch_length} />
       <Figure label="Top tension" term="tension" text={toSew.tension} />
       {#if toSew.balance !== null}<Figure label="Balance" term="balance" text={toSew.balance} across />{/if}
       <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
     </dl>
+    <div class="mt-3">
+      <Pick
+        {work}
+        path="recipe.first_hole"
+        label="The first {sheet.button.sewn} of a row"
+        choices={workroom.catalogue?.first_holes ?? []}
+        habit
+      />
+      {#if swatch.stored}
+        <p class="mt-1 max-w-prose border-l-4 border-primary pl-3" role="status" data-stored>
+          No test is needed: everything is set as on the swatch of {new Date(
+            swatch.stored.sewn_at,
+          ).toLocaleDateString()}, which came out well.
+        </p>
+      {/if}
+    </div>
     {#if workroom.data?.sample || swatch.stand_in}
       <div class="mt-3 flex flex-wrap gap-2">
         <button class="btn" onclick={sewOnStandIn} disabled={sewing || !fresh}
