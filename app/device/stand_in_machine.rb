@@ -36,7 +36,9 @@ module NimbleEyelet
       private
 
       def looks(sheet, seen)
-        Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map(&:key).reject { |key| key == "fit" }.to_h do |key|
+        Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map(&:key).reject do |key|
+          key == "fit"
+        end.to_h do |key|
           [key, Swatches::LOOKS.fetch(key).grade_at(seen.looks.fetch(key)).key]
         end
       end

@@ -30,9 +30,10 @@ module NimbleEyelet
         section(pdf, "Set", settings)
         section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
         section(pdf, "Where it begins", begins)
-        section(pdf, @sheet.plan.button.of_sewn("After the test hole and between two holes"), [@sheet.plan.machine.reset_words&.then do |words|
-          "Back to the first part: #{words}."
-        end || "Nothing to reset."])
+        section(pdf, @sheet.plan.button.of_sewn("After the test hole and between two holes"),
+                [@sheet.plan.machine.reset_words&.then do |words|
+                  "Back to the first part: #{words}."
+                end || "Nothing to reset."])
         section(pdf, "Put back", back)
       end
 

@@ -54,7 +54,8 @@ module NimbleEyelet
       def card(pen)
         pen.text(0, 4, "#{@title}: #{@strip.sewn} card", 4.5)
         pen.text(0, 9, @strip.heading[2], 3)
-        pen.text(0, 13, "Lay its mark on each mark of the tape, its edge on the finished edge, and draw the #{@strip.sewn} through.", 3)
+        pen.text(0, 13, "Lay its mark on each mark of the tape, its edge on the finished edge, and draw the #{@strip.sewn} through.",
+                 3)
         pen.text(0, 17, "Print at 100 %. The check lines are 50 mm and 2 in: measure them first.", 3)
         @strip.draw_check_line(pen, 0, 22)
         @strip.draw_one(Lower.new(pen, StripPdf::HEAD + AROUND - hole.at.to_f), hole, above: AROUND, below: below)

@@ -56,8 +56,9 @@ module NimbleEyelet
 
       # @return [Array<String>] lines of heading
       def heading
-        ["#{@garment}: #{@sheet.plan.name}",
-         "#{@button.opens? ? SIDES.fetch(@side) : 'edge, with the tacks'}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{", plan of #{@date}" unless @date.empty?}", says,
+        side = @button.opens? ? SIDES.fetch(@side) : "edge, with the tacks"
+        drawn = @date.empty? ? "" : ", plan of #{@date}"
+        ["#{@garment}: #{@sheet.plan.name}", "#{side}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{drawn}", says,
          "Print at 100 %. The check lines are 50 mm and 2 in: measure them first."]
       end
 

@@ -23,6 +23,7 @@ require_relative "../route/shelf"
 require_relative "../route/sitting"
 require_relative "../route/stash"
 require_relative "../route/stitch"
+require_relative "../route/supplies"
 require_relative "../route/swatch"
 require_relative "../route/swatch_book"
 require_relative "../route/workroom"
@@ -67,6 +68,7 @@ module NimbleEyelet
       register Route::SwatchBookRoutes
       register Route::PhotoRoutes
       register Route::GarmentRoutes
+      register Route::SuppliesRoutes
       register Route::ShelfRoutes
       register Route::StashRoutes
       register Route::CaliperRoutes

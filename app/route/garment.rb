@@ -9,7 +9,6 @@ require_relative "../document/record_pdf"
 require_relative "../presenter"
 require_relative "../store/garments"
 require_relative "../view/garment"
-require_relative "../view/supplies"
 
 module NimbleEyelet
   module Route
@@ -44,15 +43,8 @@ module NimbleEyelet
         end
       end
 
-      # What it takes, and its record.
+      # Its record.
       def self.papers(app)
-        app.get("/api/workrooms/:slug/garments/:id/supplies") { json(View::SuppliesView.of(supplies_of(params["id"]), present)) }
-        app.get(%r{/api/workrooms/([a-z0-9-]+)/garments/(\d+)/supplies\.csv}) do |slug, id|
-          workroom_at(slug)
-          content_type "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"supplies-#{id}.csv\""
-          View::SuppliesView.csv(supplies_of(id), present)
-        end
         app.get(%r{/api/workrooms/([a-z0-9-]+)/garments/(\d+)/record\.pdf}) do |slug, id|
           workroom_at(slug)
           garment = garments.find(number(id))
@@ -65,14 +57,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        # Of closures whose holes fit; the others wait.
-        def supplies_of(id)
-          ready = garments.find(number(id)).closures.select { |one| one.sheet.layout }
-          parts = ready.map { |one| SittingPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
-          names = ready.map { |one| one.plan.button.name }.uniq
-          Supplies.of(parts, stash: workroom.stash.named(names).transform_values(&:owned))
-        end
-
         def garments = @garments ||= Store::Garments.new(workroom)
 
         # The middle size: enough to see every stitch.

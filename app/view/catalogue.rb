@@ -16,7 +16,9 @@ module NimbleEyelet
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),
           cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present),
-          places: Placket::PLACES.values.map { |place| item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked) },
+          places: Placket::PLACES.values.map do |place|
+            item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked)
+          end,
           holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES),
           fibres: plain(SewingThread::DENSITIES.keys.to_h { |key| [key, key] }),
           styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),

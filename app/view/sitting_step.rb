@@ -25,7 +25,11 @@ module NimbleEyelet
       def self.words(step, present, bobbin)
         name = Sewing::WorkStep.name(step.key)
         { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
-          caution: bobbin ? [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ") : step.caution, near: step.hazards.intersect?(%w[power wheel]),
+          caution: if bobbin
+                     [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ")
+                   else
+                     step.caution
+                   end, near: step.hazards.intersect?(%w[power wheel]),
           hole: step.figures["hole.at"]&.to_f,
           figure: figure(step, present), look: name == "look", dry_wait: name == "dry" }
       end

@@ -35,7 +35,13 @@ module NimbleEyelet
       # Where one is by now, axis by axis, in words.
       def self.beliefs(strips, present)
         strips.map do |strip|
-          length = strip.key == :fit ? ", the next #{strip.name.split.last} #{strip.now.map { |at| shown(strip, at, present)[:text] }.join(' to ')}" : ""
+          length = if strip.key == :fit
+                     ", the next #{strip.name.split.last} #{strip.now.map do |at|
+                       shown(strip, at, present)[:text]
+                     end.join(' to ')}"
+                   else
+                     ""
+                   end
           settles = strip.word == "unsure" ? ": another test hole settles it" : ""
           "#{strip.name}: #{strip.word}#{length}#{settles}."
         end

@@ -16,7 +16,8 @@ module NimbleEyelet
         supplies.map do |one|
           { kind: one.kind, title: Supplies::SUPPLY_KINDS.fetch(one.kind), name: one.name, count: one.count,
             length: length(one, present),
-            says: present.words(one.says), owned: one.owned, lacks: one.lacks }
+            says: present.words(one.says), owned: one.owned, lacks: one.lacks,
+            reserved: one.reserved, elsewhere: one.elsewhere }
         end
       end
 
@@ -30,9 +31,9 @@ module NimbleEyelet
       # @return [String] one row a thing; what begins like a formula is text
       def self.csv(supplies, present)
         CSV.generate(row_sep: "\r\n") do |csv|
-          csv << %w[kind name count length_mm owned to_buy note]
+          csv << %w[kind name count length_mm owned laid_by to_buy note]
           supplies.each do |one|
-            csv << [one.kind, plain(one.name), one.count, one.length&.to_f&.round, one.owned, one.lacks,
+            csv << [one.kind, plain(one.name), one.count, one.length&.to_f&.round, one.owned, one.owned && one.reserved, one.lacks,
                     plain(present.words(one.says))]
           end
         end

@@ -13,7 +13,7 @@ class SuppliesTest < CoreTest
     parts = [part(1, button: button(name: "shell")), part(2, button: button(name: "shell"), placket: run_of(count: 4)),
              part(3, button: button(name: "horn", shape: "ball", attachment: "shank"),
                   recipe: Recipes::Overrides.new(style: "corded"))]
-    found = Supplies.of(parts, stash: { "shell" => 5 })
+    found = Supplies.of(parts, stash: { "shell" => StashCount.new(owned: 5) })
     steps = ->(name) { parts.sum { |one| one.sheet.progress.steps.count { |step| Sewing::WorkStep.name(step.key) == name } } }
     shell, horn = kind(found, "button")
 

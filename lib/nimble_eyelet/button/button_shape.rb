@@ -15,7 +15,8 @@ require_relative "section"
 
 module NimbleEyelet
   # key, name - String; clampable - Boolean, lies flat in a carriage foot; end_on - Boolean, passes tip first
-  # fastens - Boolean, a button; opens - Boolean, a slit is cut for it; noun - String, what it is called in a sentence; ease - Length or nil, where it is not the cloth's
+  # fastens - Boolean, a button; opens - Boolean, a slit is cut for it; noun - String, what it is called in a
+  # sentence; ease - Length or nil, where it is not the cloth's
   # hollow - Boolean, thick only at its rim; height - Symbol, what its height is: :thickness, :diameter, :half_diameter
   # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
   # across    - String, what the diameter is called for this shape
@@ -132,8 +133,10 @@ module NimbleEyelet
     ),
     # Nothing goes through at all: what is sewn holds layers together.
     ButtonShape.new(
-      key: "bar_tack", name: "nothing: a bar tack", fastens: false, opens: false, ease: Length.zero, measured: [], across: "Length of the tack",
-      noun: "tack", clampable: false, height: :half_diameter, formula: "as long as its place wants", passes: "it holds layers together",
+      key: "bar_tack", name: "nothing: a bar tack", fastens: false, opens: false, ease: Length.zero, measured: [],
+      across: "Length of the tack",
+      noun: "tack", clampable: false, height: :half_diameter, formula: "as long as its place wants",
+      passes: "it holds layers together",
       half: ->(d, _t, _w) { d }, outline: ->(d, _t, _w) { Section.rectangle_outline(d, 2.0) }
     )
   ].to_h { |shape| [shape.key, shape] }.freeze

@@ -54,7 +54,7 @@ module NimbleEyelet
     # @param own [Boolean] whether this closure's own test holes count
     # @return [Length, nil]
     def added(foot, by, set:, own: false)
-      offset = learned.offset(machine: machine, foot: foot.kind, structure: @plan.cloth.kind, set: set.to_f,
+      offset = learned.offset(machine: machine, foot: foot.kind, structure: @plan.cloth.kind, set: set.to_f, by: by,
                               own: own ? own_of(foot) : [])
       Length.mm(Offset::USUALLY_ADDED.fetch(by) + offset.mean).round_to(BELIEVED_TO) if offset.measured.positive?
     end

@@ -67,7 +67,7 @@ module NimbleEyelet
       line = Stitches::Path.sew(@shape.with(opening: long), @sheet.plan.machine).parts.find { |part| part.kind == :tack }
                            .points.map { |x, y| [y - (long / 2), x] }
       marks = [-1, 1].map { |side| [[side * wanted / 2, -longest * FRAME / 3], [side * wanted / 2, longest * FRAME / 3]] }
-      picture(lines: [line, *marks], box: [-longest / 2, -longest * FRAME / 2, longest, longest * FRAME], cover: thickness / @shape.length)
+      picture(lines: [line, *marks], box: [-longest / 2, -longest * FRAME / 2, longest, longest * FRAME])
     end
 
     def cover(_look, place)

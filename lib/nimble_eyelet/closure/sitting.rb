@@ -127,7 +127,8 @@ module NimbleEyelet
         steps.reject { |step| part.sheet.facts.steps.key?(step.key) }.map do |step|
           state = state.changed(step.moves)
           SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: "rescue", step: step, ledger: state, seconds: 60.0,
-                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine, sewn: part.sheet.plan.button.sewn).map(&:key))
+                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine,
+                                                       sewn: part.sheet.plan.button.sewn).map(&:key))
         end
       end
     end

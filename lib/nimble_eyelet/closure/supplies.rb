@@ -3,7 +3,7 @@
 # Supplies is what closures take, counted off the steps that use it: buttons with a spare, thread by reel and bobbin, stays,
 # cord, liquid, needles; against what lies in the stash, and with a word where two closures want the same buttons.
 #
-#   Supplies.of([SittingPart.new(…)], stash: { "shell 18" => 5 }).map(&:name)
+#   Supplies.of([SittingPart.new(…)], stash: { "shell 18" => StashCount.new(owned: 5) }).map(&:name)
 #   # => ["shell 18", "polyester, tex 27", …]
 
 require_relative "../answer/sentence"
@@ -19,7 +19,18 @@ require_relative "hole_simulation"
 module NimbleEyelet
   # kind - String, key of Supplies::SUPPLY_KINDS; name - String; count - Integer or nil; length - Length or nil
   # says - String or Sentence, how it comes to that; owned - Integer or nil, in the stash; lacks - Integer, still to buy
-  Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0)
+  # reserved - Integer, of those in the stash laid by for this; elsewhere - Integer, laid by for other closures
+  Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0, reserved: 0, elsewhere: 0)
+
+  # One button of the stash. owned - Integer; reserved - Hash of closure key to how many are laid by for it
+  class StashCount < Value.of(:owned, reserved: {})
+    # @param keys [Array] of closures
+    # @return [Array(Integer, Integer)] laid by for these, and for others
+    def split(keys) = reserved.partition { |key, _| keys.include?(key) }.map { |some| some.sum(&:last) }
+
+    # @return [Integer] that these closures can have
+    def free_for(keys) = [owned - split(keys).last, 0].max
+  end
 
   module Supplies
     SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord", "liquid" => "Fray liquid",
@@ -30,10 +41,11 @@ module NimbleEyelet
     REEL = Length.mm(100_000)
 
     # @param parts [Array<SittingPart>] with holes that fit
-    # @param stash [Hash{String => Integer}] buttons in the stash, by name
+    # @param stash [Hash{String => StashCount}] buttons in the stash, by name
+    # @param card [Integer, nil] buttons come on cards of so many
     # @return [Array<Supply>]
-    def self.of(parts, stash: {})
-      [*buttons(parts, stash), *threads(parts), *stays(parts), *cords(parts), *liquid(parts), *needles(parts)]
+    def self.of(parts, stash: {}, card: nil)
+      [*buttons(parts, stash, card), *threads(parts), *stays(parts), *cords(parts), *liquid(parts), *needles(parts)]
     end
 
     # @param part [SittingPart]
@@ -41,15 +53,36 @@ module NimbleEyelet
     # @return [Array<Sewing::Step>]
     def self.steps(part, name) = part.sheet.progress.steps.select { |step| Sewing::WorkStep.name(step.key) == name }
 
-    def self.buttons(parts, stash)
+    # @param part [SittingPart]
+    # @return [Array(Integer, Integer)] buttons that are sewn on, and spare ones
+    def self.wanted(part) = steps(part, "button").size.then { |count| [count, spare(count)] }
+
+    def self.spare(count) = count >= MANY ? 2 : 1
+
+    def self.buttons(parts, stash, card)
       wanted = parts.select { |part| part.sheet.plan.button.fastens? }.group_by { |part| button_name(part) }
       wanted.map do |name, sharing|
         count = sharing.sum { |part| steps(part, "button").size }
-        spare = count >= MANY ? 2 : 1
-        owned = stash[name]
-        Supply.new(kind: "button", name: name, count: count + spare, owned: owned, lacks: [count + spare - owned.to_i, 0].max,
-                   says: ["#{count} and #{spare} spare", *shared(sharing)].join("; "))
+        all = count + spare(count)
+        lies = stash[name]
+        lacks = [all - (lies ? lies.free_for(sharing.map(&:key)) : 0), 0].max
+        Supply.new(kind: "button", name: name, count: all, lacks: lacks, **laid_by(lies, sharing),
+                   says: ["#{count} and #{spare(count)} spare", *shared(sharing), *cards(lacks, card)].join("; "))
       end
+    end
+
+    def self.laid_by(lies, sharing)
+      return {} unless lies
+
+      here, elsewhere = lies.split(sharing.map(&:key))
+      { owned: lies.owned, reserved: here, elsewhere: elsewhere }
+    end
+
+    def self.cards(lacks, card)
+      return [] if card.nil? || lacks.zero?
+
+      number = (lacks / card.to_r).ceil
+      ["#{number} #{number == 1 ? 'card' : 'cards'} of #{card} to buy"]
     end
 
     def self.shared(parts)
@@ -124,7 +157,8 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :buttons, :shared, :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays,
+    private_class_method :steps, :spare, :buttons, :laid_by, :cards, :shared, :button_name, :threads, :thread_name, :reels,
+                         :thread_of, :of_a_button, :stays,
                          :cords, :liquid, :needles
   end
 end

@@ -110,12 +110,12 @@ module NimbleEyelet
       end
 
       # Shorter or longer than anybody sews one.
-      TACKS = (Length.mm(4)..Length.mm(25))
+      USUAL_SIZES = (Length.mm(4)..Length.mm(25))
 
       def self.tack_caution(length)
-        return if TACKS.cover?(length)
+        return if USUAL_SIZES.cover?(length)
 
-        short = length < TACKS.begin
+        short = length < USUAL_SIZES.begin
         Caution.new(rule: "tack", instead: short ? "Make it longer." : "Sew two, one at each end of what it holds.",
                     says: Sentence["%s is #{short ? 'short for a tack: it tears out' : 'long for one tack: it is stiff, and catches'}.", length])
       end

@@ -97,8 +97,9 @@ module NimbleEyelet
         asked = "#{LayoutWords.so_many(count, @button.sewn)}, as you asked."
         return Reason.new(rule: "count", says: asked, source: "your choice") if @run.count == count
 
-        Reason.new(rule: "count", says: Sentence["#{LayoutWords.so_many(count, @button.sewn)} #{count == 1 ? 'comes' : 'come'} nearest to a gap of %s.",
-                                                 @run.gap_wished], source: "usual for: #{@run.usage.name}")
+        Reason.new(rule: "count",
+                   says: Sentence["#{LayoutWords.so_many(count, noun)} #{count == 1 ? 'comes' : 'come'} nearest to a gap of %s.",
+                                  @run.gap_wished], source: "usual for: #{@run.usage.name}")
       end
 
       def pins_reason
@@ -106,7 +107,9 @@ module NimbleEyelet
 
         says = "A pin holds the button, since that stops the gaping; its hole goes with it, to the nearest mark. " \
                "The rest is as even as that allows."
-        says = "Pinned points get a #{@button.sewn} exactly; the rest is as even as that allows." if @run.pins.all?(&:hole?) || !@button.fastens?
+        if @run.pins.all?(&:hole?) || !@button.fastens?
+          says = "Pinned points get a #{@button.sewn} exactly; the rest is as even as that allows."
+        end
         Reason.new(rule: "pins", says: says, source: "least squares")
       end
 

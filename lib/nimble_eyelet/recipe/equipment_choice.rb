@@ -65,8 +65,8 @@ module NimbleEyelet
 
         found = stays.find(&:possible?)
         better = stays.take_while { |score| score != found }.select { |score| missing?(score) }.first(1)
-        Decision.new(value: found.option.says.sub("the hole", "the #{@situation.button.sewn}"), because: [Reason.new(rule: found.key, says: found.option.why.sub("the hole", "the #{@situation.button.sewn}"))] + reasons(found),
-                     cautions: better.map { |score| not_owned(score.option) })
+        Decision.new(value: said(found.option.says), cautions: better.map { |score| not_owned(score.option) },
+                     because: [Reason.new(rule: found.key, says: said(found.option.why)), *reasons(found)])
       end
 
       # @return [TensionMove]
@@ -115,12 +115,15 @@ module NimbleEyelet
       end
 
       def own_stay = @overrides.stabiliser.to_s
+      def said(text) = @situation.button.of_sewn(text)
 
       def reasons(score) = score.reasons.map { |rule| Reason.new(rule: rule.name, says: rule.says) }
 
       # A sensing machine without its foot has to be watched.
       def foot_cautions(foot)
-        return [] if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round? || !@style.opens
+        if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round? || !@style.opens
+          return []
+        end
 
         says = if @machine.foot("carriage_foot")
                  "The carriage foot cannot hold this."

@@ -42,7 +42,8 @@ module NimbleEyelet
       },
                votes: { "sliding_scale_foot" => 6 }, says: "Its frame slides with the hole and has marks to stop at."),
       Rule.new(name: "tack", asks: "a bar tack", applies: ->(_, style) { !style.opens },
-               votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "A frame that slides is for holes; a tack wants to be seen."),
+               votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 },
+               says: "A frame that slides is for holes; a tack wants to be seen."),
       Rule.new(name: "by hand", asks: "by hand, or round", applies: ->(_, style) { style.opens && (style.by_hand || style.round?) },
                votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "The cloth has to turn under it.")
     ].freeze

@@ -16,7 +16,9 @@ module NimbleEyelet
       Rule.new(name: "always something", asks: "always", applies: ->(_) { true },
                votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 },
                says: "Satin is never sewn without something to carry it."),
-      Rule.new(name: "taught: a sheet under it", asks: "tear-away under, by habit", applies: ->(s) { s.stay_by == "tear_away" && !s.fine? },
+      Rule.new(name: "taught: a sheet under it", asks: "tear-away under, by habit", applies: lambda { |s|
+        s.stay_by == "tear_away" && !s.fine?
+      },
                votes: { "tear_away" => 9 }, says: "You lay tear-away under wherever the cloth lets you."),
       Rule.new(name: "taught: both", asks: "both, by habit, on firm cloth without pile",
                applies: ->(s) { s.stay_by == "both" && !s.fine? && !s.stretchy? && !s.cloth.type.nap && !s.cloth.type.perforates },

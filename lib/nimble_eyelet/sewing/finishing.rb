@@ -38,7 +38,7 @@ module NimbleEyelet
       def tails
         away = @order.clamped? ? { "lever" => nil, "button_in_foot" => nil } : {}
         Step.new(key: "tails", part: part, does: "Take the thread tails to the back, knot and trim " \
-                                                   "them.", moves: away, hazards: %w[pins],
+                                                 "them.", moves: away, hazards: %w[pins],
                  how: @order.clamped? ? "Lever up and what is clamped out of the foot: the holes are sewn." : nil)
       end
 
@@ -71,7 +71,9 @@ module NimbleEyelet
 
         [Step.new(key: "seal-after", part: OPENED, does: "Seal the cut edges with fray liquid, the slit held open on a pin.",
                   how: STAINS,
-                  hazards: %w[liquid], figures: seal_figures), (dry("dry-after", "Buttoned wet, the edges stick together.") unless @order.buttons_first?)].compact
+                  hazards: %w[liquid], figures: seal_figures), (unless @order.buttons_first?
+                                                                  dry("dry-after", "Buttoned wet, the edges stick together.")
+                                                                end)].compact
       end
 
       def seal_figures = { "cut.seal" => Opening::SEALS.fetch(@order.cutting.seal || "before") }

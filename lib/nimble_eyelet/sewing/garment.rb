@@ -45,7 +45,7 @@ module NimbleEyelet
                  figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s, "stay.width" => wide },
                  does: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stabiliser.value}, %s wide.", wide], hazards: heat,
                  how: "#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side.",
-                 symptom: @order.opens? ? "Left out, the row tunnels and the holes grow." : "Left out, it puckers, and tears out sooner.")
+                 symptom: "Left out, #{@order.opens? ? 'the row tunnels and the holes grow' : 'it puckers, and tears out sooner'}.")
       end
 
       def stabilise_buttons
@@ -70,12 +70,17 @@ module NimbleEyelet
 
       def mark
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
-        first = @order.buttons_first? ? "From the buttons as they sit: lay the edge over them, and hold the figures against what you see. " : ""
         Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
                  does: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.", *edges,
                                 @order.opening],
-                 how: Sentence["#{first}#{'Last iron before the first mark. ' if @order.cloth.iron?}With #{@order.cloth.type.marking}; the " \
-                               "line of each #{@order.noun} %s past both ends. Never measure one #{@order.noun} from the one before.", LINE_BEYOND])
+                 how: Sentence["#{before_marking}With #{@order.cloth.type.marking}; the line of each #{@order.noun} %s past both " \
+                               "ends. Never measure one #{@order.noun} from the one before.", LINE_BEYOND])
+      end
+
+      def before_marking
+        [(if @order.buttons_first?
+            "From the buttons as they sit: lay the edge over them, and hold the figures against what you see. "
+          end), ("Last iron before the first mark. " if @order.cloth.iron?)].join
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
@@ -109,7 +114,8 @@ module NimbleEyelet
       end
 
       def ends_of_tacks
-        Step.new(key: "chalk", part: MADE_READY, how: "Across its line, one at each end.", figures: @order.lengths.merge(@order.length_set),
+        Step.new(key: "chalk", part: MADE_READY, how: "Across its line, one at each end.",
+                 figures: @order.lengths.merge(@order.length_set),
                  does: Sentence["Draw both ends of every tack, %s apart.", @order.setting.figure])
       end
 

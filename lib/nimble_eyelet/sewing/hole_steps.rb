@@ -28,8 +28,8 @@ module NimbleEyelet
                         "Overlap four stitches; no reverse, tails through and knotted.", :rows]],
         "tack" => ["Sew the tack.", [:tack_programme]],
         "zigzag_tack" => ["Sew the tack with zigzag.",
-                          ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and three " \
-                           "stitches at length 0.", :stitch_width, :stitch_length]],
+                          ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and " \
+                           "three stitches at length 0.", :stitch_width, :stitch_length]],
         "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
       }.freeze
 
@@ -59,7 +59,8 @@ module NimbleEyelet
         return if first || !@order.reset?
 
         Step.new(key: key("reset", hole), part: part, does: "Back to the first part: #{@machine.reset_words}.", figures: at(hole),
-                 moves: @order.clamped? ? { "lever" => nil } : {}, symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
+                 moves: @order.clamped? ? { "lever" => nil } : {},
+                 symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
       end
 
       def place(hole, part)
@@ -138,7 +139,9 @@ module NimbleEyelet
       def added
         found = []
         found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        found << Sentence[@order.opens? ? "Sew both beads a second time, without tacks." : "Sew over it a second time."] if @recipe.second_pass
+        if @recipe.second_pass
+          found << Sentence[@order.opens? ? "Sew both beads a second time, without tacks." : "Sew over it a second time."]
+        end
         if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
           found << Sentence["Stop it yourself when the second bead meets the tack."]
         end
@@ -148,7 +151,8 @@ module NimbleEyelet
       def interrupted
         return if !@machine.lift_resets || @order.by_hand?
 
-        "Lifting the foot half way loses the place: then back to the first part, and the whole #{@order.noun} again from its start mark."
+        "Lifting the foot half way loses the place: then back to the first part, and the whole #{@order.noun} again from its " \
+          "start mark."
       end
 
       def figure(piece)
@@ -158,7 +162,7 @@ module NimbleEyelet
         when :stitch_width then @machine.width_mark(@recipe.stitch_width.value)
         when :manual_width then @machine.width_mark(@recipe.manual_width&.value || @recipe.stitch_width.value)
         when :stitch_length then @machine.length_mark(@recipe.stitch_length.value)
-        when :tack_programme then @order.stores? ? "It repeats the length it has learned: no key is pressed again." : "It stops by itself."
+        when :tack_programme then @order.stores? ? "It repeats the length it has learned: press no key." : "It stops by itself."
         when :rows then @recipe.stitch_width.value
         when :in_order then in_order
         else piece

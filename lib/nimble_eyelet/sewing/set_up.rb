@@ -149,14 +149,15 @@ module NimbleEyelet
       # Nothing is tried on a scrap: the first hole of the row is looked at all the harder.
       def as_stored
         Step.new(key: "stored", part: TEST_HOLE, does: "Lay the recent swatch beside you: this #{@order.noun} is set as that one was.",
-                 how: Sentence["It came out well with this machine, cloth and foot. Sew the lowest #{@order.noun} first: it should be %s overall; " \
-                               "if it is not, sew a test after all.", @order.overall],
+                 how: Sentence["It came out well with this machine, cloth and foot. Sew the lowest #{@order.noun} first: it should " \
+                               "be %s overall; if it is not, sew a test after all.", @order.overall],
                  figures: @order.lengths.merge(@order.dials))
       end
 
       def test_sew
         lever = @order.clamped? ? { "lever" => "down" } : {}
-        Step.new(key: "test-sew", part: TEST_HOLE, does: "Sew a test #{@order.noun} on a scrap of the same layers, grain and stabiliser.",
+        Step.new(key: "test-sew", part: TEST_HOLE,
+                 does: "Sew a test #{@order.noun} on a scrap of the same layers, grain and stabiliser.",
                  how: Sentence["%s %s", *test_words], figures: @order.lengths.merge(@order.length_set, @order.dials),
                  moves: @order.stores? ? { "memory" => @order.setting.figure } : lever, hazards: %w[wheel])
       end
@@ -175,7 +176,7 @@ module NimbleEyelet
       def tack_words
         return Sentence["Sewn so that it is %s long.", @order.overall] unless @order.by_hand?
 
-        Sentence["Sewn in straight stitch from line to line and back, then zigzag over it, three stitches at length 0 to lock: %s long.",
+        Sentence["Straight stitch from line to line and back, then zigzag over it, three stitches at length 0 to lock: %s long.",
                  @order.overall]
       end
 

@@ -36,7 +36,8 @@ module NimbleEyelet
     private
 
     def end_length(finish, width)
-      { tack: TACK, round: width / 2, eyelet: (width / 2) - Style.eye(width), box: BOX_END, ring: RING_BEAD, bar: Length.zero }.fetch(finish)
+      { tack: TACK, round: width / 2, eyelet: (width / 2) - Style.eye(width), box: BOX_END, ring: RING_BEAD,
+        bar: Length.zero }.fetch(finish)
     end
   end
 

@@ -43,7 +43,8 @@ module NimbleEyelet
 
       def self.fit(current, learned, carried)
         machine, foot, structure = current.set.values_at("machine.id", "recipe.foot", "cloth.kind")
-        offset = learned.offset(machine: machine, foot: foot, structure: structure, set: current.wanted.to_f, known: known(current))
+        offset = learned.offset(machine: machine, foot: foot, structure: structure, set: current.wanted.to_f, by: current.by,
+                                known: known(current))
         Opening::FitBelief.prior(offset: offset, fold: current.passing.fold.to_f, length: current.wanted.to_f,
                                  like: carried.want(current.passing.fold.to_f, current.wanted.to_f))
       end

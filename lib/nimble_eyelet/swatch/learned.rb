@@ -42,13 +42,21 @@ module NimbleEyelet
       # What machine and foot add.
       #
       # @param own [Array<Swatch>] of this closure that count as well
+      # @param by [String] key of SETTING_METHODS: how a bar tack's programme stops says nothing of holes, nor they of it
       # @param known [Float, nil] mm beyond the usual, as the owner says: it counts as a hole that was measured
       # @return [Offset]
-      def offset(machine:, foot:, structure:, set:, own: [], known: nil)
-        found = groups.select { |group| group.first.sewn_with.values_at("machine.id", "recipe.foot") == [machine, foot] }
+      def offset(machine:, foot:, structure:, set:, by: "lines", own: [], known: nil)
+        found = groups.select do |group|
+          with = group.first.sewn_with
+          with.values_at("machine.id", "recipe.foot") == [machine, foot] && TACKS.include?(with["setting.by"]) == TACKS.include?(by)
+        end
         said = known && OffsetEvidence.new(structure: structure, set: set, added: [known], spread: RULER_SPREAD)
         Offset.of([said, *[own, *found].map { |group| evidence(group) }].compact, structure: structure, set: set)
       end
+
+      # How a bar tack's length is set by its programme.
+      TACKS = %w[press own].freeze
+      private_constant :TACKS
 
       # Test holes whose length was measured on that machine, foot by foot.
       #

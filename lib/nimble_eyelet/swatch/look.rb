@@ -46,7 +46,8 @@ module NimbleEyelet
         )),
         Look.new(key: "bead_away", axis: :cover, name: "bead sewn away", question: "The bead that was sewn away from you",
                  satin: true, grades: grades(BEAD)),
-        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true, hole: true,
+        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true,
+                 hole: true,
                  grades: grades(BEAD)),
         Look.new(key: "tension", axis: :tension, name: "edge", satin: true, grades: grades(EDGE),
                  question: "The edge of the beads, above and below"),
@@ -70,7 +71,9 @@ module NimbleEyelet
       asked = LOOKS.values.reject { |look| look.satin && stitched == :straight }
       return asked if opens
 
-      asked.reject(&:hole).map { |look| look.with(question: TACK_QUESTIONS.fetch(look.key), grades: look.key == "fit" ? LookTable.grades(TACK_FIT) : look.grades) }
+      asked.reject(&:hole).map do |look|
+        look.with(question: TACK_QUESTIONS.fetch(look.key), grades: look.key == "fit" ? LookTable.grades(TACK_FIT) : look.grades)
+      end
     end
   end
 end

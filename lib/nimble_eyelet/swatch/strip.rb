@@ -133,7 +133,8 @@ module NimbleEyelet
         *right, unsure = right
         ends = [*right, *now, *dots.map(&:at)].minmax
         room = [(ends[1] - ends[0]) * 0.2, unsure].max
-        Strip.new(key: key, name: key == :fit && !@current.style.opens ? "Length of the tack" : STRIP_NAMES.fetch(key), from: [ends[0] - room, 0].max, to: ends[1] + room, right: right,
+        Strip.new(key: key, name: key == :fit && !@current.style.opens ? "Length of the tack" : STRIP_NAMES.fetch(key),
+                  from: [ends[0] - room, 0].max, to: ends[1] + room, right: right,
                   unsure: unsure, now: now, dots: dots, chance: chance)
       end
     end

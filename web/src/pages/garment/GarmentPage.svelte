@@ -7,7 +7,7 @@
   import { go, route } from '../../router';
   import SmallRun from '../../ui/SmallRun.svelte';
   import Page from '../Page.svelte';
-  import Supplies from './Supplies.svelte';
+  import Supplies from '../../closure/Supplies.svelte';
 
   let id = $derived(Number((route.params as { id: string }).id));
   const asked = createQuery(() => ({
@@ -93,7 +93,7 @@
         </li>
       {/each}
     </ul>
-    <Supplies id={garment.id} />
+    <Supplies whose="garments" id={garment.id} record />
   {:else}
     <p role="status">Fetching the garment…</p>
   {/if}

@@ -14,6 +14,7 @@
   import Costs from './Costs.svelte';
   import Forecast from './Forecast.svelte';
   import { movable, moved, wishOf } from './order';
+  import Supplies from '../../closure/Supplies.svelte';
   import Timeline from './Timeline.svelte';
 
   const params = route.params as { slug: string; id: string };
@@ -116,6 +117,7 @@
       <Forecast {doc} />
       <Costs {doc} {change} />
     {/if}
+    <Supplies whose="sittings" id={doc.id} />
     {#if !doc.ended_at}
       <p class="mt-8"><button class="btn" onclick={end}>End this sitting</button></p>
     {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { workroom } from '../../api/workroom.svelte';
   import { FileText, Image, Table } from '@lucide/svelte';
+  import Supplies from '../../closure/Supplies.svelte';
   import Figure from '../../ui/Figure.svelte';
   import type { StationProps } from '../../closure/station';
 
@@ -108,6 +109,7 @@
       />
     </div>
   </div>
+  <Supplies whose="closures" id={closure.id} />
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>
   <p class="mt-1">

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+# supplies: what a closure, a garment or a sitting takes, as JSON, as CSV and on paper; buttons laid by for a closure, and how
+# many are really left on the shelf.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../document/supplies_pdf"
+require_relative "../presenter"
+require_relative "../store/garments"
+require_relative "../store/reservations"
+require_relative "../store/sittings"
+require_relative "../view/supplies"
+
+module NimbleEyelet
+  module Route
+    module SuppliesRoutes
+      AT = %r{/api/workrooms/([a-z0-9-]+)/(closures|garments|sittings)/(\d+)/supplies}
+      PAPERS = /#{AT}\.(csv|pdf)/
+      PAPER_OF = { "csv" => ["attachment", ["text/csv", { charset: "utf-8" }]], "pdf" => ["inline", ["application/pdf"]] }.freeze
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get(PAPERS) do |slug, whose, id, format|
+          workroom_at(slug)
+          title, found = supplies_of(whose, number(id))
+          kept, type = PAPER_OF.fetch(format)
+          content_type(*type)
+          response["content-disposition"] = "#{kept}; filename=\"supplies-#{id}.#{format}\""
+          format == "csv" ? View::SuppliesView.csv(found, present) : Document::SuppliesPdf.new(title, found, present).render
+        end
+        app.get(AT) do |slug, whose, id|
+          workroom_at(slug)
+          json(View::SuppliesView.of(supplies_of(whose, number(id)).last, present))
+        end
+        shelf(app)
+      end
+
+      def self.shelf(app)
+        app.put("/api/workrooms/:slug/closures/:id/reservation") do
+          button_of(number(params["id"])) { |id, name| reservations.lay_by(id, name, Integer(body_hash.fetch("count"))) }
+        end
+        app.put("/api/workrooms/:slug/closures/:id/shelf-count") do
+          button_of(number(params["id"])) { |id, name| reservations.counted(id, name, Integer(body_hash.fetch("left"))) }
+        end
+      end
+
+      module Helpers
+        # @return [Array(String, Array<Supply>)] of closures whose holes fit; the others wait
+        def supplies_of(whose, id)
+          title, all = closures_of(whose, id)
+          ready = all.select { |one| one.sheet.layout }
+          parts = ready.map { |one| SittingPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
+          stash = reservations.of(ready.map { |one| one.plan.button.name }.uniq)
+          [title, Supplies.of(parts, stash: stash, card: params["card"] && number(params["card"]).clamp(1, 1000))]
+        end
+
+        def closures_of(whose, id)
+          case whose
+          when "closures" then closures.find(id).then { |one| ["#{one.garment_name}: #{one.plan.name}", [one]] }
+          when "garments" then Store::Garments.new(workroom).find(id).then { |garment| [garment.name, garment.closures] }
+          else Store::Sittings.new(workroom, now: settings.now).find(id).then { |one| ["At #{one.machine.name}", one.closures] }
+          end
+        end
+
+        def reservations = @reservations ||= Store::Reservations.new(workroom.scope)
+
+        # Answers with what the closure takes by then.
+        def button_of(id)
+          yield(id, closures.find(id).plan.button.name)
+          json(View::SuppliesView.of(supplies_of("closures", id).last, present))
+        end
+      end
+    end
+  end
+end
