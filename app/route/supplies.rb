@@ -58,7 +58,7 @@ module NimbleEyelet
           case whose
           when "closures" then closures.find(id).then { |one| ["#{one.garment_name}: #{one.plan.name}", [one]] }
           when "garments" then Store::Garments.new(workroom).find(id).then { |garment| [garment.name, garment.closures] }
-          else Store::Sittings.new(workroom, now: settings.now).find(id).then { |one| ["At #{one.machine.name}", one.closures] }
+          else Store::Sittings.new(workroom, now: settings.now).find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
           end
         end
 

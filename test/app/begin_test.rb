@@ -11,7 +11,8 @@ class BeginTest < AppTest
 
   def test_every_place_begins_as_it_is_usual_there_and_its_holes_fit
     Placket::PLACES.each_value do |place|
-      begun = begin_with({ "placket.place" => place.key, "button.diameter" => "11mm" })
+      begun = begin_with({ "placket.place" => place.key,
+**(place.tacked ? { "button.shape" => "bar_tack" } : { "button.diameter" => "11mm" }) })
       place.fills.each do |path, typed|
         kept = begun["plan"][path]
         kept = kept["mm"].to_s.delete_suffix(".0") if kept.is_a?(Hash)

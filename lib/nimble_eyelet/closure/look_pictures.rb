@@ -63,11 +63,14 @@ module NimbleEyelet
     def tack(place)
       wanted = @sheet.opening.to_f
       longest = wanted + SLITS.last + 2
-      long = [wanted + SLITS[place], 1.0].max
-      line = Stitches::Path.sew(@shape.with(opening: long), @sheet.plan.machine).parts.find { |part| part.kind == :tack }
-                           .points.map { |x, y| [y - (long / 2), x] }
-      marks = [-1, 1].map { |side| [[side * wanted / 2, -longest * FRAME / 3], [side * wanted / 2, longest * FRAME / 3]] }
-      picture(lines: [line, *marks], box: [-longest / 2, -longest * FRAME / 2, longest, longest * FRAME])
+      tall = longest * FRAME
+      marks = [-1, 1].map { |side| [[side * wanted / 2, -tall / 3], [side * wanted / 2, tall / 3]] }
+      picture(lines: [tack_of([wanted + SLITS[place], 1.0].max), *marks], box: [-longest / 2, -tall / 2, longest, tall])
+    end
+
+    def tack_of(long)
+      sewn = Stitches::Path.sew(@shape.with(opening: long), @sheet.plan.machine).parts.find { |part| part.kind == :tack }
+      sewn.points.map { |x, y| [y - (long / 2), x] }
     end
 
     def cover(_look, place)

@@ -127,8 +127,7 @@ module NimbleEyelet
         steps.reject { |step| part.sheet.facts.steps.key?(step.key) }.map do |step|
           state = state.changed(step.moves)
           SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: "rescue", step: step, ledger: state, seconds: 60.0,
-                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine,
-                                                       sewn: part.sheet.plan.button.sewn).map(&:key))
+                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine, sewn: part.sewn).map(&:key))
         end
       end
     end
@@ -239,8 +238,7 @@ module NimbleEyelet
     end
 
     def mishaps(part, step)
-      sewn = part ? part.sheet.plan.button.sewn : "hole"
-      Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), @sitting.machine, sewn: sewn).map(&:key)
+      Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), @sitting.machine, sewn: part ? part.sewn : "hole").map(&:key)
     end
 
     def seconds(part, step)

@@ -14,7 +14,10 @@ require_relative "hole_simulation"
 
 module NimbleEyelet
   # key - Integer, id of the closure; name, garment - String; sheet - Sheet whose holes fit
-  SittingPart = Value.of(:key, :name, :garment, :sheet)
+  class SittingPart < Value.of(:key, :name, :garment, :sheet)
+    # @return [String] what is sewn: a hole or a tack
+    def sewn = sheet.plan.button.sewn
+  end
 
   # What is left of one block. part - SittingPart; key - String, of Sewing::BLOCKS
   # setters - Array<Step> that set the machine for it; hands - Array<Step> still to be done

@@ -24,10 +24,8 @@ module NimbleEyelet
       # @return [Beginning]
       def self.of(machine, style)
         outer_away = (style.near == style.far && !style.corded) || machine.eye_end == "far"
-        if %i[box ring].include?(style.near)
-          return new(begins: :middle, tack_first: false, outer_away: outer_away, side: machine.first_side)
-        end
-        return new(begins: tack_begins(style), tack_first: true, outer_away: true, side: nil) unless style.opens
+        return new(begins: :middle, tack_first: false, outer_away: outer_away, side: machine.first_side) if MIDDLE.include?(style.near)
+        return of_a_tack(style) unless style.opens
         return new(begins: :near, tack_first: true, outer_away: outer_away, side: machine.first_side || "left") if style.by_hand
 
         tacks = style.near == style.far && style.near == :tack && !(machine.straight_first && machine.type.programmed)
@@ -35,8 +33,11 @@ module NimbleEyelet
       end
 
       # A programme mostly sews a tack away from the person first; by hand it is sewn forward, toward them.
-      def self.tack_begins(style) = style.by_hand ? :far : :near
-      private_class_method :tack_begins
+      def self.of_a_tack(style) = new(begins: style.by_hand ? :far : :near, tack_first: true, outer_away: true, side: nil)
+      # Ends of styles that are begun in the middle of a long side, or anywhere round.
+      MIDDLE = %i[box ring].freeze
+      private_constant :MIDDLE
+      private_class_method :of_a_tack
 
       # @return [Boolean]
       def known? = !begins.nil?

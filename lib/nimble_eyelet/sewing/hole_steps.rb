@@ -5,34 +5,12 @@
 
 require_relative "../answer/sentence"
 require_relative "../placket/sewn_hole"
+require_relative "sewing_words"
 require_relative "step"
 
 module NimbleEyelet
   module Sewing
     class HoleSteps
-      # How a hole is sewn, by machine kind; symbols stand for figures of the order.
-      SEW = {
-        "sensing" => ["Sew the hole.", [:in_order]],
-        "memory" => ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
-        "stepped" => ["Sew the hole in its four parts.",
-                      ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to seven " \
-                       "stitches at " \
-                       "both tacks.", :overall]],
-        "hand" => ["Sew the hole with zigzag.",
-                   ["Tack at width %s and length 0, bead at width %s, needle down at the inner edge of bead one and " \
-                    "pivot half a turn, tack, bead.",
-                    :stitch_width, :manual_width]],
-        "straight" => ["Sew the box, twice round.",
-                       ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
-                        "down. " \
-                        "Overlap four stitches; no reverse, tails through and knotted.", :rows]],
-        "tack" => ["Sew the tack.", [:tack_programme]],
-        "zigzag_tack" => ["Sew the tack with zigzag.",
-                          ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and " \
-                           "three stitches at length 0.", :stitch_width, :stitch_length]],
-        "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
-      }.freeze
-
       # @param order [SewingOrder]
       def initialize(order)
         @order = order
@@ -117,35 +95,10 @@ module NimbleEyelet
       end
 
       def sew(hole, part, first)
-        does, how = SEW.fetch(way)
-        how = Sentence[*how.map { |piece| figure(piece) }]
-        Step.new(key: key("sew", hole), part: part, does: does, how: Sentence.list([how, *added]), symptom: (interrupted if first),
+        words = SewingWords.new(@order)
+        Step.new(key: key("sew", hole), part: part, does: words.does, how: words.how, symptom: (interrupted if first),
                  figures: at(hole).merge(@order.lengths, @order.length_set, @order.dials),
                  hole: Placket::SewnHole.new(at: hole.at, opening: hole.sewn ? hole.opening : @order.opening))
-      end
-
-      def way
-        return "straight" if @order.straight?
-        return "round" if @order.style.round?
-        return @order.style.by_hand ? "zigzag_tack" : "tack" unless @order.opens?
-
-        if @order.style.by_hand
-          "hand"
-        else
-          @machine.kind == "plain" ? "hand" : @machine.kind
-        end
-      end
-
-      def added
-        found = []
-        found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        if @recipe.second_pass
-          found << Sentence[@order.opens? ? "Sew both beads a second time, without tacks." : "Sew over it a second time."]
-        end
-        if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
-          found << Sentence["Stop it yourself when the second bead meets the tack."]
-        end
-        found << Sentence["Even speed; guide, do not pull."]
       end
 
       def interrupted
@@ -153,31 +106,6 @@ module NimbleEyelet
 
         "Lifting the foot half way loses the place: then back to the first part, and the whole #{@order.noun} again from its " \
           "start mark."
-      end
-
-      def figure(piece)
-        case piece
-        when :set then @order.setting.set
-        when :overall then @order.overall
-        when :stitch_width then @machine.width_mark(@recipe.stitch_width.value)
-        when :manual_width then @machine.width_mark(@recipe.manual_width&.value || @recipe.stitch_width.value)
-        when :stitch_length then @machine.length_mark(@recipe.stitch_length.value)
-        when :tack_programme then @order.stores? ? "It repeats the length it has learned: press no key." : "It stops by itself."
-        when :rows then @recipe.stitch_width.value
-        when :in_order then in_order
-        else piece
-        end
-      end
-
-      # As it was watched; nobody is told what nobody has seen.
-      def in_order
-        here, there = { near: %w[near far], far: %w[far near] }[@order.beginning.begins]
-        return "Tack, bead, tack, bead, as it goes by itself." unless here
-        return "The straight run first, then both beads and their tacks." if @machine.straight_first
-
-        ways = { "near" => "toward you", "far" => "away" }
-        back = @machine.second_bead == "same" ? "the other bead #{ways.fetch(there)} again" : "the other bead back"
-        "#{here.capitalize} tack, one bead #{ways.fetch(there)}, #{there} tack, #{back}."
       end
 
       def look(hole, part)

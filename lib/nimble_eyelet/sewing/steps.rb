@@ -17,6 +17,7 @@ require_relative "garment"
 require_relative "hole_steps"
 require_relative "set_up"
 require_relative "step"
+require_relative "test_hole"
 
 module NimbleEyelet
   module Sewing
@@ -33,20 +34,21 @@ module NimbleEyelet
         (work + put_back(ledger, order)) << note(order)
       end
 
-      def self.in_order(order) = [SetUp, Garment, HoleSteps, Finishing, ButtonSteps].flat_map { |part| part.new(order).steps }
+      def self.in_order(order) = [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
 
       # What a finished edge gets first: needle, thread and stay, then its buttons, and what kept the cloth from feeding away again.
       def self.buttons_first(order)
-        row = [SetUp, Garment, HoleSteps, Finishing].flat_map { |part| part.new(order).steps }
+        row = ROW.flat_map { |part| part.new(order).steps }
         before, after = row.partition { |step| BEFORE_BUTTONS.include?(step.key) }
         first = before + ButtonSteps.new(order).steps
         ledger = first.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
         fed = ledger.entries.select { |entry| FEEDING.include?(entry.part.key) }
         first + fed.map { |entry| back(entry.part, order.machine).with(part: ButtonSteps::BUTTONED) } + after
       end
+      ROW = [SetUp, TestHole, Garment, HoleSteps, Finishing].freeze
       BEFORE_BUTTONS = %w[needle thread stabilise-buttons].freeze
       FEEDING = %w[feed_dogs cover_plate].freeze
-      private_constant :BEFORE_BUTTONS, :FEEDING
+      private_constant :ROW, :BEFORE_BUTTONS, :FEEDING
 
       # @param part [MachinePart]
       # @param machine [Machine]

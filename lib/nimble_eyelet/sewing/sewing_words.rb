@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+# SewingWords says how one hole or tack is sewn on its machine, with the figures to hit.
+#
+#   SewingWords.new(order).how.in(:mm)   # => "Side, tack, side, tack, 25 mm overall. …"
+
+require_relative "../answer/sentence"
+
+module NimbleEyelet
+  module Sewing
+    class SewingWords
+      # How a hole is sewn, by machine kind; symbols stand for figures of the order.
+      SEW = {
+        "sensing" => ["Sew the hole.", [:in_order]],
+        "memory" => ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
+        "stepped" => ["Sew the hole in its four parts.",
+                      ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to seven " \
+                       "stitches at " \
+                       "both tacks.", :overall]],
+        "hand" => ["Sew the hole with zigzag.",
+                   ["Tack at width %s and length 0, bead at width %s, needle down at the inner edge of bead one and " \
+                    "pivot half a turn, tack, bead.",
+                    :stitch_width, :manual_width]],
+        "straight" => ["Sew the box, twice round.",
+                       ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
+                        "down. " \
+                        "Overlap four stitches; no reverse, tails through and knotted.", :rows]],
+        "tack" => ["Sew the tack.", [:tack_programme]],
+        "zigzag_tack" => ["Sew the tack with zigzag.",
+                          ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and " \
+                           "three stitches at length 0.", :stitch_width, :stitch_length]],
+        "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
+      }.freeze
+
+      # @param order [SewingOrder]
+      def initialize(order)
+        @order = order
+        @machine = order.machine
+        @recipe = order.recipe
+      end
+
+      # @return [String]
+      def does = SEW.fetch(way).first
+
+      # @return [Sentence]
+      def how = Sentence.list([Sentence[*SEW.fetch(way).last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
+
+      private
+
+      def way
+        return "straight" if @order.straight?
+        return "round" if @order.style.round?
+        return @order.style.by_hand ? "zigzag_tack" : "tack" unless @order.opens?
+
+        if @order.style.by_hand
+          "hand"
+        else
+          @machine.kind == "plain" ? "hand" : @machine.kind
+        end
+      end
+
+      def added
+        found = []
+        found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
+        if @recipe.second_pass
+          found << Sentence[@order.opens? ? "Sew both beads a second time, without tacks." : "Sew over it a second time."]
+        end
+        if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
+          found << Sentence["Stop it yourself when the second bead meets the tack."]
+        end
+        found << Sentence["Even speed; guide, do not pull."]
+      end
+
+      def set = @order.setting.set
+      def overall = @order.overall
+      def stitch_width = @machine.width_mark(@recipe.stitch_width.value)
+      def manual_width = @machine.width_mark(@recipe.manual_width&.value || @recipe.stitch_width.value)
+      def stitch_length = @machine.length_mark(@recipe.stitch_length.value)
+      def tack_programme = @order.stores? ? "It repeats the length it has learned: press no key." : "It stops by itself."
+      def rows = @recipe.stitch_width.value
+
+      # As it was watched; nobody is told what nobody has seen.
+      def in_order
+        here, there = { near: %w[near far], far: %w[far near] }[@order.beginning.begins]
+        return "Tack, bead, tack, bead, as it goes by itself." unless here
+        return "The straight run first, then both beads and their tacks." if @machine.straight_first
+
+        ways = { "near" => "toward you", "far" => "away" }
+        back = @machine.second_bead == "same" ? "the other bead #{ways.fetch(there)} again" : "the other bead back"
+        "#{here.capitalize} tack, one bead #{ways.fetch(there)}, #{there} tack, #{back}."
+      end
+    end
+  end
+end
