@@ -6,6 +6,7 @@
 #   Document::CardPdf.new(sheet, present, title: "linen field smock: front placket").render   # => String
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "cut_drawing"
 require_relative "page_pdf"
 
 module NimbleEyelet
@@ -34,13 +35,22 @@ module NimbleEyelet
                 [@sheet.plan.machine.reset_words&.then do |words|
                   "Back to the first part: #{words}."
                 end || "Nothing to reset."])
+        opened(pdf) if @sheet.plan.button.opens? && !@sheet.recipe.style.value.round?
         section(pdf, "Put back", back)
+      end
+
+      # The hole at true size, with what stops the blade and where it goes.
+      def opened(pdf)
+        line = @sheet.cut_line
+        section(pdf, "Open", ["#{Opening::CUT_TOOLS.fetch(line.tool).capitalize}; at true size:"])
+        CutDrawing.new(pdf, line, @sheet.cut.ends, @sheet.recipe.width(@sheet.opening)).draw { |length| @present.words(length) }
       end
 
       def setting = @sheet.setting
 
       def settings
-        @sheet.recipe.lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
+        lines = @sheet.recipe.lines.reject { |line| line.key == :cord && !line.decision.value }
+        lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
           [length] + @held
       end
 

@@ -15,24 +15,34 @@ module NimbleEyelet
     class PagePdf
       MARGIN = 38
 
-      # @return [String] PDF of one page
+      # Type of the lines, points: as large as the page holds, and no smaller than can be read.
+      SIZES = [10, 9, 8.2, 7.5].freeze
+
+      # @return [String] PDF of one page, or of more where not even the smallest type fits on one
       def render
+        pages = SIZES.lazy.map { |size| laid_out(size) }
+        (pages.find { |pdf| pdf.page_count == 1 } || laid_out(SIZES.first)).render
+      end
+
+      private
+
+      def laid_out(size)
+        @size = size
         pdf = Prawn::Document.new(page_size: "A5", margin: MARGIN, info: { Title: @title, Creator: "Nimble Eyelet" })
         pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
         pdf.font("Strip")
         pdf.text @title, size: 15
         draw(pdf)
-        pdf.render
+        pdf
       end
-
-      private
 
       def section(pdf, title, lines)
         pdf.move_down 8
-        pdf.text title, size: 12
+        pdf.text title, size: @size + 2
+        pdf.line_width = 1
         pdf.stroke_horizontal_rule
         pdf.move_down 3
-        lines.each { |line| pdf.text line.to_s, size: 10, leading: 1.5 }
+        lines.each { |line| pdf.text line.to_s, size: @size, leading: 1.5 }
       end
     end
   end

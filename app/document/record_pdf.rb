@@ -47,7 +47,9 @@ module NimbleEyelet
         scale = pdf.bounds.width / sheet.plan.placket.run_length.to_f
         pdf.move_down 10
         pdf.stroke_line([0, pdf.cursor], [pdf.bounds.width, pdf.cursor])
-        pdf.line_width(4) { sheet.layout.holes.each { |hole| stroke(pdf, hole, scale) } }
+        pdf.line_width = 4
+        sheet.layout.holes.each { |hole| stroke(pdf, hole, scale) }
+        pdf.line_width = 1
         pdf.move_down 10
       end
 
@@ -56,14 +58,22 @@ module NimbleEyelet
         pdf.stroke_line([from.to_f * scale, pdf.cursor], [[to.to_f, from.to_f + 1].max * scale, pdf.cursor])
       end
 
+      # How the button went through each hole, as it was said when that was opened.
+      def went_through(sheet)
+        said = (sheet.layout&.holes || []).filter_map do |hole|
+          sheet.facts.through(hole.at)&.then { |key| "#{hole.number} #{Swatches::PASSES.fetch(key).name}" }
+        end
+        "Through the holes: #{said.join(', ')}." if said.any?
+      end
+
       def kept(pdf, sheet, present)
         swatch = sheet.frozen&.swatch
         settings = swatch ? Swatches::Told.new(swatch).settings.map { |name, value| "#{name} #{present.words(value)}" } : []
         notes = [swatch&.note, *sheet.facts.mishaps.map do |entry|
           "Went wrong: #{entry.mishap.says}"
         end].reject { |line| line.to_s.empty? }
-        lines = [settings.join("; "), *notes, *Care.of(sheet)].reject(&:empty?)
-        lines.each { |line| pdf.text line, size: 10, leading: 1.5 }
+        lines = [settings.join("; "), went_through(sheet), *notes, *Care.of(sheet)].compact.reject(&:empty?)
+        lines.each { |line| pdf.text line, size: @size, leading: 1.5 }
       end
     end
   end

@@ -37,8 +37,8 @@ module NimbleEyelet
         pdf.start_new_page if pdf.cursor < BOX * 4
         pdf.stroke_rectangle([0, pdf.cursor - 1], BOX, BOX)
         pdf.indent(BOX + 6) do
-          pdf.text "#{much(one)}  #{one.name}", size: 10
-          pdf.text [@present.words(one.says), *at_home(one)].join("; "), size: 8, leading: 1
+          pdf.text "#{much(one)}  #{one.name}", size: @size
+          pdf.text [@present.words(one.says), *at_home(one)].join("; "), size: @size - 2, leading: 1
         end
         pdf.move_down 3
       end

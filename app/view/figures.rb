@@ -28,7 +28,7 @@ module NimbleEyelet
         "thread.name" => "the thread", "thread.fibre" => "its fibre", "machine.id" => "the machine",
         "stay.width" => "the stay", "cord.length" => "the cord", "cord.strands" => "strands of the cord",
         "cord.strand" => "each strand", "cord.thickness" => "thickness of the cord",
-        "cut.tool" => "opened with", "cut.seal" => "sealed", "attach.marks" => "marked", "attach.secure" => "secured by",
+        "cut.tool" => "opened with", "cut.half" => "cut from each tack", "cut.seal" => "sealed", "attach.marks" => "marked", "attach.secure" => "secured by",
         "thread.tex" => "the thread",
         "placket.count" => "number of holes", "mark.edge" => "from the finished edge", "attach.width" => "the zigzag width",
         "attach.pattern" => "the pattern", "attach.stitches" => "stitches a pair", "attach.shank" => "the thread shank",

@@ -16,28 +16,23 @@ module NimbleEyelet
       def self.of(sheet, present)
         progress = sheet.progress or return
         { steps: progress.steps.map do |step|
-          step(step, progress, sheet.facts, present)
+          step(step, progress, sheet, present)
         end, next: progress.next_key, cutting: cutting(sheet, present),
           sewn: sheet.layout.holes.count(&:sewn), done: progress.done.size, passed_over: progress.passed_over.size,
           newest: progress.steps.map(&:key).reverse.find { |key| progress.done.include?(key) } }
       end
 
-      # A pin lies so far inside each tack.
-      PIN_INSIDE = 1.0
-
       def self.cutting(sheet, present)
         slit = sheet.opening
         ends = sheet.cut.ends
-        { **blade(sheet.plan, slit), slit: present.length(slit), from: -ends.near.to_f, to: (slit + ends.far).to_f, eye: ends.eye.to_f,
+        { **blade(sheet.cut_line), slit: present.length(slit), from: -ends.near.to_f, to: (slit + ends.far).to_f, eye: ends.eye.to_f,
           ends: sheet.recipe.width(slit).to_f }
       end
 
       # Where pins lie or a chisel bites.
-      def self.blade(plan, slit)
-        way = plan.cut.way
-        pins = way == "ripper" && !plan.cloth.type.perforates ? [PIN_INSIDE, slit.to_f - PIN_INSIDE] : []
-        bites = way == "chisel" ? plan.cut.bites(slit) : []
-        { tool: way, says: Opening::CUT_TOOLS.fetch(way), hangs: plan.cut.hangs?(slit), pins: pins,
+      def self.blade(line)
+        bites = line.tool == "chisel" ? line.cuts : []
+        { tool: line.tool, says: Opening::CUT_TOOLS.fetch(line.tool), hangs: line.hangs, pins: line.pins.map(&:to_f),
           bites: bites.map { |bite| { from: bite.from.to_f, to: bite.to.to_f } } }
       end
 
@@ -55,11 +50,17 @@ module NimbleEyelet
         end
       end
 
-      def self.step(step, progress, facts, present)
+      def self.step(step, progress, sheet, present)
         { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
           caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key),
-          entry: facts.entry_of(step)&.id, enter: enter(step),
+          entry: sheet.facts.entry_of(step)&.id, enter: enter(step), **through(step, sheet),
           outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }
+      end
+
+      # How the button went through the hole that is open then.
+      def self.through(step, sheet)
+        opens = Sewing::WorkStep.opens?(step.key, round: sheet.recipe.style.value.round?)
+        { opens: opens, through: (sheet.facts.through(step.figures["hole.at"]) if opens) }
       end
 
       # What is handed back when the step is done.
@@ -76,7 +77,7 @@ module NimbleEyelet
         was, now = [difference.was, difference.now].map { |value| Figures.shown(difference.figure, value, present) }
         "#{Figures.label(difference.figure)}: done with #{was}, the plan says #{now}"
       end
-      private_class_method :cutting, :blade, :step, :outdated
+      private_class_method :cutting, :blade, :step, :through, :outdated
     end
   end
 end

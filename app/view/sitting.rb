@@ -54,7 +54,7 @@ module NimbleEyelet
 
       def self.closure(closure, record)
         sheet = closure.sheet
-        { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, garment: closure.garment_name,
+        { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, passes: closure.plan.button.form.noun, garment: closure.garment_name,
           unit: closure.unit.to_s,
           run_length: sheet.plan.placket.run_length.to_f, holes: if sheet.layout
                                                                    sheet.layout.holes.map do |hole|

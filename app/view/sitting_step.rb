@@ -18,7 +18,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(one, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
-        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), seconds: one.seconds.round,
+        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), opens: opens?(one), seconds: one.seconds.round,
           asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
@@ -32,6 +32,10 @@ module NimbleEyelet
                    end, near: step.hazards.intersect?(%w[power wheel]),
           hole: step.figures["hole.at"]&.to_f,
           figure: figure(step, present), look: name == "look", dry_wait: name == "dry" }
+      end
+
+      def self.opens?(one)
+        one.part ? Sewing::WorkStep.opens?(one.step.key, round: one.part.sheet.recipe.style.value.round?) : false
       end
 
       # The one figure to hit, large: where the step itself says it so.
@@ -62,7 +66,7 @@ module NimbleEyelet
         at = asks(one) && one.step.figures["hole.at"]
         also + [{ **SewingView.enter(one.step), **whose, **(at ? { at: Field.decimal(at) } : {}) }]
       end
-      private_class_method :words, :figure, :asks, :entries
+      private_class_method :opens?, :words, :figure, :asks, :entries
     end
   end
 end

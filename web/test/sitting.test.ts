@@ -21,6 +21,7 @@ function step(id: string, more: Partial<SittingStep> = {}): SittingStep {
     figure: null,
     seconds: 30,
     asks: null,
+    opens: false,
     look: false,
     dry_wait: false,
     enter: [{ kind: 'step', step: key, closure: 1, with: {}, moves: {} }],

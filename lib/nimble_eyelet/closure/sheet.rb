@@ -15,6 +15,7 @@ require_relative "../attach/attaching"
 require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "../opening/cut"
+require_relative "../opening/cut_line"
 require_relative "../opening/setting"
 require_relative "../placket/displaced"
 require_relative "../placket/layout"
@@ -92,6 +93,11 @@ module NimbleEyelet
 
     # @return [Length] that and both its ends
     def overall = opening + cut.ends.both
+
+    # @return [Opening::CutLine] how a hole of the row is opened
+    def cut_line
+      Opening::CutLine.of(@plan.cut, opening, pinned: !@plan.cloth.type.perforates, eye: cut.ends.eye.positive?)
+    end
 
     # @return [Opening::Verdict] of the opening that comes of it
     def verdict = @verdict ||= cut.passing.verdict(opening)

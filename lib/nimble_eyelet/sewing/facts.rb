@@ -139,6 +139,10 @@ module NimbleEyelet
         end
       end
 
+      # @param at [Length] place of a hole
+      # @return [String, nil] key of PASSES: how the button went through it, as it was said last
+      def through(at) = looked_at.reverse.find { |swatch| swatch.passes && swatch.sewn_with["hole.at"] == at }&.passes
+
       # @return [Hash{Length => Length}] of holes cut where they should not be, from where they were planned to where they lie
       def displaced
         mishaps.select { |entry| entry.mishap.hole == "fixed" && entry.measured }.to_h { |entry| [entry.at, entry.measured] }

@@ -89,7 +89,7 @@ module NimbleEyelet
       end
 
       def punch(hole, part)
-        does = if @order.cut.ends.eye.positive?
+        does = if eye?
                  Sentence["Punch the eye of hole #{hole.number}, %s across.", @order.cut.ends.eye * 2]
                elsif @order.cloth.type.hide && @order.straight?
                  Sentence["Punch a hole of %s at each end of hole #{hole.number}, inside the stitching.", LEATHER_PUNCH]
@@ -116,10 +116,14 @@ module NimbleEyelet
                                   "#{through}",
                                   Opening::Cutting::SNIP, hole.opening]
         else
-          from = @order.cut.ends.eye.positive? ? "from the tack to the eye" : "from both ends to the middle"
-          Sentence["Open hole #{hole.number} #{from}, %s, #{through}", hole.opening]
+          return Sentence["Open hole #{hole.number} from the tack to the eye, %s, #{through}", hole.opening] if eye?
+
+          Sentence["Open hole #{hole.number} from both ends to the middle, %s from each tack, %s in all, #{through}", hole.opening / 2,
+                   hole.opening]
         end
       end
+
+      def eye? = @order.cut.ends.eye.positive?
 
       # Where the chisel is set, from the first tack on.
       def bitten(hole)
@@ -148,6 +152,7 @@ module NimbleEyelet
         set = @order.cutting.way == "chisel" ? bites.each_with_index : []
         { "cut.tool" => Opening::CUT_TOOLS.fetch(@order.cutting.way),
           **set.flat_map { |bite, index| [["cut.bite.#{index + 1}.from", bite.from], ["cut.bite.#{index + 1}.to", bite.to]] }.to_h,
+          **(@order.cutting.way == "ripper" && !eye? ? { "cut.half" => hole.opening / 2 } : {}),
           **(@order.cutting.way == "snip" ? { "cut.snip" => Opening::Cutting::SNIP } : {}) }
       end
     end

@@ -16,6 +16,11 @@ module NimbleEyelet
       # @return [String]
       def self.name(key) = key[/\A[a-z-]+?(?=-at-\d|\z)/]
 
+      # @param key [String] of a Step
+      # @param round [Boolean] an eyelet, which is punched and not cut
+      # @return [Boolean] whether the button can go through once it is done
+      def self.opens?(key, round:) = name(key) == (round ? "punch" : "open")
+
       # @param key [String] of a Step; what is done to a hole may be called as what is done once
       # @return [WorkStep]
       def self.of(key) = name(key).then { |name| (WORK_STEPS["#{name} of a hole"] if key != name) || WORK_STEPS.fetch(name) }

@@ -34,6 +34,7 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
       near: false,
       figure: null,
       look: false,
+      opens: false,
       dry_wait: false,
       asks: one.asks as SittingStep['asks'],
       mishaps: step.mishaps.filter((other) => other === 'power_gone' || other === 'something_else'),

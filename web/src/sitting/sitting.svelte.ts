@@ -114,7 +114,7 @@ export class SittingWork {
   /** A hole was looked at, and differs: it teaches as a test hole does. */
   async differs(
     step: SittingStep,
-    seen: { measured?: string; looks?: Record<string, string> },
+    seen: { measured?: string; looks?: Record<string, string>; passes?: string },
   ): Promise<void> {
     const closure = this.doc?.closures.find((one) => one.id === step.closure);
     if (!closure || step.hole === null) return;
@@ -125,7 +125,7 @@ export class SittingWork {
       symptoms: [],
       ...seen,
     } as Fact;
-    await this.happened(undefined, [fact], 'What the hole showed');
+    await this.happened(undefined, [fact], seen.passes ? 'How it went through' : 'What the hole showed');
   }
 
   /** Asks again: something happened elsewhere. */

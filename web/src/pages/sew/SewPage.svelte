@@ -7,6 +7,7 @@
   import { route } from '../../router';
   import { workroom } from '../../api/workroom.svelte';
   import { announce } from '../../ui/announce.svelte';
+  import Through from '../../closure/Through.svelte';
   import MishapDialog from '../../sitting/MishapDialog.svelte';
   import { SittingWork } from '../../sitting/sitting.svelte';
   import StepPicture from '../../sitting/StepPicture.svelte';
@@ -132,6 +133,16 @@
         <button class="btn min-h-11 border-warning text-warning" onclick={goneWrong}
           >Something went wrong</button
         >
+        {#if now.opens}
+          {#key now.id}
+            <Through
+              noun={closure?.passes ?? 'button'}
+              hole={now.part.split(': ').at(-1) ?? now.part}
+              large
+              say={(passes) => now && void work.differs(now, { passes })}
+            />
+          {/key}
+        {/if}
         {#if now.look}
           {#key now.id}
             <LookAtIt differs={(seen) => now && void work.differs(now, seen)} mishap={goneWrong} />

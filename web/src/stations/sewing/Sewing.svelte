@@ -2,6 +2,7 @@
   import type { Step } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import type { StationProps } from '../../closure/station';
+  import Through from '../../closure/Through.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import { announce } from '../../ui/announce.svelte';
   import AtTheMachine from './AtTheMachine.svelte';
@@ -33,6 +34,20 @@
     );
   }
 
+  function through(step: Step, passes: NonNullable<Step['through']>): void {
+    const at = String(
+      step.enter.with?.['hole.at'] instanceof Object ? (step.enter.with['hole.at'] as { mm: string }).mm : '',
+    );
+    if (!at) return;
+    const sewn = { ...sheet.swatch.with, 'hole.at': { mm: at } };
+    work.enter(
+      { kind: 'swatch', with: sewn, passes, symptoms: [], machine: closure.machine.id },
+      'how it went through',
+    );
+  }
+
+  /** The hole that was opened last, until somebody said how the button goes through it. */
+  let opened = $derived(state?.newest?.opens && !state.newest.through ? state.newest : undefined);
   let outdated = $derived(state?.steps.filter((step) => step.done && step.outdated.length > 0) ?? []);
   let holes = $derived(outdated.filter((step) => step.enter.kind === 'hole_sewn'));
 
@@ -60,6 +75,18 @@
         >
       {/if}
     </div>
+    {#if opened}
+      {@const step = opened}
+      {#key step.key}
+        <div class="mt-4 max-w-3xl border-l-4 border-primary pl-4">
+          <Through
+            noun={sheet.button.noun}
+            hole={step.part.split(': ').at(-1) ?? step.part}
+            say={(verdict) => through(step, verdict)}
+          />
+        </div>
+      {/key}
+    {/if}
   {:else}
     <p class="font-serif text-3xl font-semibold" data-answer>All done, and the machine is as it was.</p>
   {/if}
@@ -104,6 +131,8 @@
           {tick}
           {keep}
           measure={(measured) => measure(step, measured)}
+          through={(verdict) => through(step, verdict)}
+          noun={sheet.button.noun}
         />
       {/each}
     </ol>

@@ -1,6 +1,7 @@
 <script lang="ts">
   // One step in the list: ticked, withdrawn, and told when the plan says otherwise by now.
   import type { Step } from '../../api/client';
+  import Through from '../../closure/Through.svelte';
   import MeasuredHole from './MeasuredHole.svelte';
 
   let {
@@ -9,6 +10,8 @@
     tick,
     keep,
     measure,
+    through,
+    noun = '',
   }: {
     step: Step;
     current: boolean;
@@ -17,6 +20,9 @@
     keep: (step: Step) => void;
     /** A hole of the row that was measured teaches as a test hole does. */
     measure?: (measured: string) => void;
+    /** How the button went through a hole that is open. */
+    through?: (verdict: NonNullable<Step['through']>) => void;
+    noun?: string;
   } = $props();
 </script>
 
@@ -44,6 +50,11 @@
   </label>
   {#if step.done && step.enter.kind === 'hole_sewn' && measure}
     <MeasuredHole {measure} />
+  {/if}
+  {#if step.done && step.opens && through}
+    <div class="pb-2 pl-10">
+      <Through {noun} hole={step.part.split(': ').at(-1) ?? step.part} said={step.through} say={through} />
+    </div>
   {/if}
   {#if step.done && step.outdated.length > 0}
     <p class="flex flex-wrap gap-2 pb-2 pl-10">
