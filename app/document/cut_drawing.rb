@@ -31,12 +31,12 @@ module NimbleEyelet
       # @yieldparam length [Length]
       # @yieldreturn [String] as it is read
       # @return [void]
-      def draw(&words)
+      def draw(&)
         @middle = @pdf.cursor - points(ROOM + PIN_BEYOND + @half)
         outline
         @line.pins.each { |at| pin(at.to_f) }
         @line.cuts.each_with_index { |cut, index| blade(cut, index) }
-        figures(&words)
+        figures(&)
         @pdf.move_cursor_to(@middle - points(ROOM + PIN_BEYOND + @half))
       end
 

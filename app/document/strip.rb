@@ -35,8 +35,10 @@ module NimbleEyelet
       # @param garment [String]
       # @param date [String] of the plan, as a person writes it
       # @param side [Symbol] :overlap with the holes, or :underlap with the crosses for the buttons
-      def initialize(sheet, present, garment:, date: "", side: :overlap)
+      # @param crosses [String, nil] "sewn" through the holes as they lie, "plan" from the plan; nil: as buttons are marked here
+      def initialize(sheet, present, garment:, date: "", side: :overlap, crosses: nil)
         @side = side
+        @crosses = crosses || (sheet.plan.attach.from_plan? ? "plan" : "sewn")
         @date = date
         @sheet = sheet
         @layout = sheet.layout
@@ -95,7 +97,7 @@ module NimbleEyelet
 
       # The same strip for the other side.
       # @return [Strip]
-      def underlap = Strip.new(@sheet, @present, garment: @garment, date: @date, side: :underlap)
+      def underlap = Strip.new(@sheet, @present, garment: @garment, date: @date, side: :underlap, crosses: @crosses)
 
       # @return [void]
       def draw_check_line(pen, x, y)
@@ -136,12 +138,31 @@ module NimbleEyelet
       end
 
       def says
-        return "buttons: #{@layout.holes.size}, #{text(@button.across)} across" if @side == :underlap
+        return "buttons: #{@layout.holes.size}, #{text(@button.across)} across#{from}" if @side == :underlap
 
         return "#{Placket::LayoutWords.so_many(holes.size, @button.sewn)}, each #{text(@sheet.opening)} long" unless @button.opens?
 
         slit = "#{Placket::LayoutWords.so_many(holes.size)}, slit #{text(@sheet.opening)}"
         "#{slit}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
+      end
+
+      # Where it matters, from what the crosses come.
+      def from
+        return "" unless button_places&.differ?
+
+        @crosses == "plan" ? ", from the plan" : ", through the holes as they were sewn"
+      end
+
+      def button_places
+        return @button_places if defined?(@button_places)
+
+        @button_places = ButtonPlaces.of(@sheet)
+      end
+
+      # @return [Length] where a button goes
+      def button_at(hole)
+        row = @crosses == "plan" && button_places&.rows&.find { |one| one.number == hole.number }
+        row ? row.planned : hole.button
       end
 
       # Holes across the run are measured from the finished edge, too.
@@ -198,7 +219,8 @@ module NimbleEyelet
 
       # Where the button is sewn on, in each row.
       def draw_cross(pen, hole)
-        y = hole.button.to_f
+        at = button_at(hole)
+        y = at.to_f
         rows.each do |row|
           x = across(@extension - row)
           pen.line(x - CROSS, y, x + CROSS, y, :slit)
@@ -206,7 +228,7 @@ module NimbleEyelet
           pen.circle(x, y, @button.across.to_f / 2, :ghost)
         end
         beside(2, y + 1, hole.number.to_s, 4)
-        beside(9, y + 1, text(hole.button), 3)
+        beside(9, y + 1, text(at), 3)
       end
 
       def number(hole)

@@ -154,14 +154,27 @@ module NimbleEyelet
 
         def starting_point(name)
           like = body_hash["like"]
+          return eyelets_of(closures.find(like), name) if like && body_hash["eyelets"]
           return copied(closures.find(like).plan, name) if like
 
+          begun_anew(name)
+        end
+
+        def begun_anew(name)
           machine = workroom.machines.all.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
           asked = body_hash.fetch("plan", {})
           unit = Plan::UNITS.key?(asked["closure.unit"]) ? asked["closure.unit"].to_sym : workroom.unit
           begun = form(unit).blank(name: name, machine: machine, typed: { **Conventions.of(asked["placket.place"]), **asked })
           begun.in(workroom.house_for(unit)).validate
           begun
+        end
+
+        # What buttons on pins need on the underlap.
+        def eyelets_of(closure, name)
+          sheet = closure.sheet
+          raise Refusal, sheet.faults unless sheet.layout
+
+          Eyelets.plan(sheet).changed("closure.name" => name)
         end
 
         # The plan of another closure, or its mirror image: the other front lies on top. What was sewn stays there.

@@ -34,7 +34,8 @@ module NimbleEyelet
           raise Refusal, sheet.faults unless sheet.layout
 
           strip = Document::Strip.new(sheet, present, garment: closure.garment_name,
-                                                      date: closures.made_at(closure).utc.strftime("%Y-%m-%d"))
+                                                      date: closures.made_at(closure).utc.strftime("%Y-%m-%d"),
+                                                      crosses: params["crosses"])
           content_type type
           file = "#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{type[/pdf|svg/]}"
           response["content-disposition"] = "inline; filename=\"#{file}\""

@@ -54,7 +54,7 @@ module NimbleEyelet
 
       def self.closure(closure, record)
         sheet = closure.sheet
-        { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, passes: closure.plan.button.form.noun, garment: closure.garment_name,
+        { id: closure.id, name: closure.plan.name, **called(closure.plan.button), garment: closure.garment_name,
           unit: closure.unit.to_s,
           run_length: sheet.plan.placket.run_length.to_f, holes: if sheet.layout
                                                                    sheet.layout.holes.map do |hole|
@@ -67,6 +67,7 @@ module NimbleEyelet
           waits: (waits(closure) if record.waiting.include?(closure)) }
       end
 
+      def self.called(button) = { noun: button.sewn, passes: button.form.noun }
       def self.so_far(progress) = progress ? { done: progress.done.size, steps: progress.steps.size } : { done: 0, steps: 0 }
 
       # Why it cannot be sewn yet.
@@ -154,7 +155,7 @@ module NimbleEyelet
             usual: Sewing::Changeover::SECONDS.fetch(part) }
         end
       end
-      private_class_method :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
+      private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
                            :thread, :kit, :mishaps,
                            :caution, :costs
     end

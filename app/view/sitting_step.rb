@@ -18,7 +18,8 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(one, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
-        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), opens: opens?(one), seconds: one.seconds.round,
+        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), opens: opens?(one),
+          seconds: one.seconds.round,
           asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 

@@ -61,9 +61,9 @@ module NimbleEyelet
     # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between
     # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle that clears
-    # hand_thread - Length, for one button by hand; instead - String or nil, what to do when the machine cannot
+    # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand; instead - String or nil, what to do when the machine cannot
     class Attaching < Value.of(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank, :spacer,
-                               :needle_most, :hand_thread, :because, :cautions, :instead)
+                               :needle_most, :hand_thread, :because, :cautions, :instead, heavy: false)
       # @return [Attaching]
       def self.of(button, cloth, machine, needle, sewing) = AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
     end
@@ -99,7 +99,7 @@ module NimbleEyelet
       def build(**more)
         Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, clearance: clearance&.room, verdict: clearance&.verdict,
                       pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
-                      needle_most: clearance&.largest_needle, hand_thread: hand_thread, **more)
+                      needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, **more)
       end
 
       # Why the machine is not offered: rule, words, and what instead.

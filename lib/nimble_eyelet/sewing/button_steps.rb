@@ -6,16 +6,12 @@ require_relative "../answer/sentence"
 require_relative "../attach/attach_habits"
 require_relative "../length/length"
 require_relative "../machine/machine"
+require_relative "button_ends"
 require_relative "step"
 
 module NimbleEyelet
   module Sewing
     class ButtonSteps
-      BUTTONED = "Sew the buttons"
-      SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray liquid on them.",
-                  "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
-                  "knot_liquid" => "Tails to the back, knot, a drop of liquid on it, and trim." }.freeze
-
       # @param order [SewingOrder]
       def initialize(order)
         @order = order
@@ -27,10 +23,12 @@ module NimbleEyelet
       def steps
         return [] unless @order.button.fastens?
 
-        [marks, *sewn_on, rinse].compact
+        [marks, *sewn_on, *ButtonEnds.new(@order).last].compact
       end
 
       private
+
+      def part = ButtonEnds::BUTTONED
 
       def sewn_on
         return pinned if @order.button.shank? && @order.button_sewing.shank_by == "pin"
@@ -54,7 +52,7 @@ module NimbleEyelet
                else
                  "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner."
                end
-        Step.new(key: "mark-buttons", part: BUTTONED, does: does,
+        Step.new(key: "mark-buttons", part: part, does: does,
                  how: "Closure flat, hems level; #{compare(by_plan)} One button first, then look whether it lies flat; then the rest.",
                  figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] }.merge("attach.marks" => marked_by))
       end
@@ -70,12 +68,12 @@ module NimbleEyelet
       # A button that comes off for washing sits in an eyelet of the underlap, on a pin.
       def pinned
         holes = @order.layout.holes
-        eyelets = Step.new(key: "shank-eyelet", part: BUTTONED, hazards: %w[wheel blade],
+        eyelets = Step.new(key: "shank-eyelet", part: part, hazards: %w[wheel blade],
                            does: "Stitch an eyelet for each shank into the underlap, at the button's mark, and punch it open.",
                            how: "Tried on the scrap first: the shank passes, its loop stands behind.",
                            figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] })
         pins = holes.map do |hole|
-          Step.new(key: Step.key_at("button", hole.at), part: "#{BUTTONED}: #{hole.number} of #{@order.count}",
+          Step.new(key: Step.key_at("button", hole.at), part: "#{part}: #{hole.number} of #{@order.count}",
                    hazards: ["pins", *child],
                    does: "Put button #{hole.number} through its eyelet and the pin through its loop.",
                    figures: { "hole.at" => hole.at, "hole.button" => hole.button })
@@ -84,28 +82,34 @@ module NimbleEyelet
       end
 
       def by_hand
-        thread = Step.new(key: "hand-thread", part: BUTTONED, figures: { "attach.hand_thread" => @attaching.hand_thread },
+        thread = Step.new(key: "hand-thread", part: part, figures: { "attach.hand_thread" => @attaching.hand_thread },
                           does: Sentence["Cut %s of thread for each button; double it and wax it.",
                                          @attaching.hand_thread.round_up_to(Length.mm(10))],
                           how: @attaching.instead)
         shank = spacing? ? "over a pin; take it out and wind the thread 4 to 5 times round, for a shank of %s" : "and knot behind"
-        sewn = each("Sew button %d on by hand.", Sentence["Four to six passes #{shank}.", *(@attaching.shank if spacing?)], child)
-        [thread, *sewn]
+        how = Sentence["Two small stitches on the mark. Four to six passes#{pairs_by_hand} #{shank}. To the back, two stitches over " \
+                       "each other, knot and trim.#{backing}", *(@attaching.shank if spacing?)]
+        [thread, *each("Sew button %d on by hand.", how, child)]
       end
 
+      def pairs_by_hand = @order.button.holes == 4 ? " through one pair, as many through the other," : ""
+
+      # In heavy cloth the thread would cut through.
+      def backing = @attaching.heavy ? " Catch a small flat button behind with every pass." : ""
+
       def by_machine
-        [foot, feed, width, spacer, *sewn, *finish].compact
+        [foot, feed, width, spacer, tried, *sewn, *ButtonEnds.new(@order).secured].compact
       end
 
       def foot
         owned = @machine.foot("button_foot")
         if owned
-          return Step.new(key: "button-foot", part: BUTTONED, does: "Fit the #{owned.full_name}.", moves: { "foot" => "button foot" },
+          return Step.new(key: "button-foot", part: part, does: "Fit the #{owned.full_name}.", moves: { "foot" => "button foot" },
                           hazards: %w[power])
         end
 
-        Step.new(key: "button-foot", part: BUTTONED, does: "Fit the general zigzag foot; hold the button with tape or " \
-                                                           "a dot of glue stick outside its holes.",
+        Step.new(key: "button-foot", part: part, does: "Fit the general zigzag foot; hold the button with tape or " \
+                                                       "a dot of glue stick outside its holes.",
                  moves: { "foot" => nil }, how: "Never fingers under a bare needle. Tape and glue come off again " \
                                                 "after.", hazards: %w[power])
       end
@@ -114,7 +118,7 @@ module NimbleEyelet
         moves, hazards = { "drop_feed" => [{ "feed_dogs" => "dropped" }, []], "cover_plate" => [{ "cover_plate" => "on" }, %w[power]],
                            "length_zero" => [{ "length" => "0" }, []] }.fetch(@machine.feed_stop)
         nudge = @machine.feed_stop == "length_zero" ? "Length 0 still nudges a little: look before each button." : nil
-        Step.new(key: "feed-off", part: BUTTONED, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", moves: moves,
+        Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", moves: moves,
                  how: nudge, hazards: hazards,
                  symptom: "Forgotten, the cloth creeps and the needle hits the button.")
       end
@@ -127,8 +131,8 @@ module NimbleEyelet
                    "Line it up by " \
                      "the middle of the button."
                  end
-        mind = @attaching.verdict == "mind" ? " Hardly any room: a test button on a scrap first." : ""
-        Step.new(key: "button-width", part: BUTTONED, figures: { "attach.width" => @attaching.width }, how: "#{anchor}#{mind}",
+        mind = @attaching.verdict == "mind" ? " Hardly any room." : ""
+        Step.new(key: "button-width", part: part, figures: { "attach.width" => @attaching.width }, how: "#{anchor}#{mind}",
                  does: "Select zigzag, width #{mark}; top tension back to your usual.",
                  moves: { "selector" => "zigzag", "width" => mark, "tension" => nil })
       end
@@ -136,9 +140,19 @@ module NimbleEyelet
       def spacer
         return unless spacing?
 
-        Step.new(key: "spacer", part: BUTTONED, figures: { "attach.spacer" => @attaching.spacer },
+        Step.new(key: "spacer", part: part, figures: { "attach.spacer" => @attaching.spacer },
                  does: Sentence["Lay a thin upright spacer over the button, %s high, between the holes: it leaves a shank of %s.",
                                 @attaching.spacer.round_to(Length.mm(1r / 10)), @attaching.shank.round_to(Length.mm(1r / 10))])
+      end
+
+      # Where there is hardly any room.
+      def tried
+        return unless @attaching.verdict == "mind"
+
+        Step.new(key: "test-button", part: part, hazards: %w[wheel eyes], figures: { "attach.clearance" => @attaching.clearance },
+                 does: Sentence["Sew a test button on a scrap of the same layers: the needle has %s to the rim.",
+                                @attaching.clearance.round_to(Length.mm(1r / 100))],
+                 how: "By hand through both holes first. If it touches, a finer needle or another width; never more speed.")
       end
 
       def sewn
@@ -156,38 +170,12 @@ module NimbleEyelet
 
       def each(does, how, hazards)
         @order.layout.holes.map do |hole|
-          Step.new(key: Step.key_at("button", hole.at), part: "#{BUTTONED}: #{hole.number} of " \
+          Step.new(key: Step.key_at("button", hole.at), part: "#{part}: #{hole.number} of " \
                                                               "#{@order.count}", does: format(does, hole.number), how: how,
                    hazards: hazards,
                    figures: { "hole.at" => hole.at, "hole.button" => hole.button, "attach.pattern" => @attaching.pattern.name,
                               "attach.stitches" => @attaching.stitches.to_s, "attach.shank" => @attaching.shank })
         end
-      end
-
-      def finish
-        wind = spacing? && Step.new(key: "wind", part: BUTTONED, does: "Take the spacer out, wind the tails round the " \
-                                                                       "shank and knot them.",
-                                    how: Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)],
-                                    figures: { "attach.shank" => @attaching.shank })
-        secure = Step.new(key: "secure", part: BUTTONED, does: SECURED.fetch(secured),
-                          hazards: child + (secured.include?("liquid") ? %w[liquid] : []),
-                          how: secure_how, figures: { "attach.secure" => Attach::SECURINGS.fetch(secured) })
-        [wind || nil, secure]
-      end
-
-      # On children's wear a drop alone holds nothing.
-      def secured = @order.for_child && @order.button_sewing.secured == "liquid" ? "knot_liquid" : @order.button_sewing.secured
-
-      def secure_how
-        return "Anchored in the centre, width 0 strikes the bridge between the holes." if secured == "tie_off"
-
-        @order.for_child ? "For a child: knotted, liquid only on top." : nil
-      end
-
-      def rinse
-        return unless @order.recipe.stay&.film
-
-        Step.new(key: "rinse", part: BUTTONED, does: "Rinse film and marks out.")
       end
     end
   end

@@ -11,6 +11,7 @@
 # ledger, so none can be forgotten.
 
 require_relative "../machine/ledger"
+require_relative "button_ends"
 require_relative "button_steps"
 require_relative "finishing"
 require_relative "garment"
@@ -43,7 +44,7 @@ module NimbleEyelet
         first = before + ButtonSteps.new(order).steps
         ledger = first.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
         fed = ledger.entries.select { |entry| FEEDING.include?(entry.part.key) }
-        first + fed.map { |entry| back(entry.part, order.machine).with(part: ButtonSteps::BUTTONED) } + after
+        first + fed.map { |entry| back(entry.part, order.machine).with(part: ButtonEnds::BUTTONED) } + after
       end
       ROW = [SetUp, TestHole, Garment, HoleSteps, Finishing].freeze
       BEFORE_BUTTONS = %w[needle thread stabilise-buttons].freeze

@@ -45,7 +45,8 @@ module NimbleEyelet
       "buttons" => { "dry-after" => [10], "shank-eyelet" => [240, :each], "hand-thread" => [60], "button-foot" => [60, :sets],
                      "feed-off" => [30, :sets], "button-width" => [20, :sets],
                      "spacer" => [20],
-                     "button" => [180], "wind" => [60, :each], "secure" => [60, :each], "rinse" => [120] },
+                     "button" => [180], "test-button" => [180], "spare-button" => [90],
+                     "wind" => [60, :each], "secure" => [60, :each], "rinse" => [120] },
       "end" => { "note" => [60] }
     }.flat_map do |block, rows|
       rows.map do |name, (seconds, *said)|

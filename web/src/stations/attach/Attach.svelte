@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { ask, faultsOf, words } from '../../api/ask';
+  import { client } from '../../api/client';
+  import { go } from '../../router';
   import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
@@ -12,6 +15,29 @@
   let { work, closure, sheet }: StationProps = $props();
 
   let attach = $derived(sheet.attach);
+  let pinned = $derived(
+    (closure.plan['attach.shank_by'] ?? work.closure?.house['attach.shank_by']?.value) === 'pin',
+  );
+  let failed = $state('');
+
+  /** The eyelets are a small closure of their own, on the underlap. */
+  async function planEyelets(): Promise<void> {
+    const body = {
+      garment: closure.garment.name,
+      name: `${closure.name}: eyelets`,
+      like: closure.id,
+      eyelets: true,
+    };
+    const answer = await ask(
+      client.POST('/api/workrooms/{slug}/closures', { params: { path: { slug: workroom.slug } }, body }),
+    );
+    failed = answer.kind === 'data' ? '' : (Object.values(faultsOf(answer))[0] ?? words(answer));
+    if (answer.kind !== 'data') return;
+    void workroom.refresh();
+    await go(workroom.at(`/closures/${answer.data.id}/placket`));
+    document.getElementById('main')?.focus({ preventScroll: true });
+  }
+
   let pattern = $derived(workroom.catalogue?.patterns.find((item) => item.key === attach.pattern));
 </script>
 
@@ -109,6 +135,13 @@
       choices={workroom.catalogue?.shanks ?? []}
       habit
     />
+    {#if pinned}
+      <p class="mt-2 max-w-prose">
+        Each button sits in an eyelet of the underlap, on a pin behind it, and comes off for washing.
+        <button class="btn btn-sm" onclick={planEyelets}>Plan the eyelets as a closure of their own</button>
+      </p>
+      {#if failed}<p role="alert" class="font-semibold text-error">{failed}</p>{/if}
+    {/if}
   </div>
 {/if}
 {#if attach.places}

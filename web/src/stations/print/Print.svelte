@@ -19,6 +19,7 @@
   ] as const;
 
   let paper = $state<(typeof PAPERS)[number][0]>('a4');
+  let crosses = $state<'sewn' | 'plan' | ''>('');
   let side = $state<(typeof SIDES)[number][0]>('both');
   let buttoned = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
@@ -52,10 +53,20 @@
               {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
             </select>
           </label>
+          {#if sheet.attach?.places}
+            <label class="flex flex-col gap-0.5">
+              <span class="text-sm text-secondary">Buttons</span>
+              <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={crosses}>
+                <option value="">as they are marked here</option>
+                <option value="sewn">through the holes as sewn</option>
+                <option value="plan">from the plan</option>
+              </select>
+            </label>
+          {/if}
         {/if}
         <a
           class="btn btn-primary"
-          href="{address}.pdf{version}&paper={paper}&side={side}"
+          href="{address}.pdf{version}&paper={paper}&side={side}{crosses ? `&crosses=${crosses}` : ''}"
           target="_blank"
           rel="noopener"><FileText size={18} aria-hidden="true" />Strip as PDF, {paperName}</a
         >

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+# ButtonEnds is what is done when a button is sewn on: its shank wound, its threads secured; and last of all film and marks rinsed
+# out, and a spare one sewn inside.
+
+require_relative "../answer/sentence"
+require_relative "../attach/attach_habits"
+require_relative "../length/length"
+require_relative "step"
+
+module NimbleEyelet
+  module Sewing
+    class ButtonEnds
+      BUTTONED = "Sew the buttons"
+      SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray liquid on them.",
+                  "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
+                  "knot_liquid" => "Tails to the back, knot, a drop of liquid on it, and trim." }.freeze
+
+      # @param order [SewingOrder]
+      def initialize(order)
+        @order = order
+        @attaching = order.attaching
+      end
+
+      # @return [Array<Step>]
+      def last = [rinse, spare].compact
+
+      # @return [Array<Step>] of buttons sewn on by machine
+      def secured
+        secure = Step.new(key: "secure", part: BUTTONED, does: SECURED.fetch(way),
+                          hazards: child + (way.include?("liquid") ? %w[liquid] : []),
+                          how: secure_how, figures: { "attach.secure" => Attach::SECURINGS.fetch(way) })
+        [wind, secure].compact
+      end
+
+      private
+
+      def wind
+        return unless @attaching.shank.positive?
+
+        Step.new(key: "wind", part: BUTTONED, does: "Take the spacer out, wind the tails round the shank and knot them.",
+                 how: Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)],
+                 figures: { "attach.shank" => @attaching.shank })
+      end
+
+      def child = @order.for_child ? %w[children] : []
+
+      # On children's wear a drop alone holds nothing.
+      def way = @order.for_child && @order.button_sewing.secured == "liquid" ? "knot_liquid" : @order.button_sewing.secured
+
+      def secure_how
+        return "Anchored in the centre, width 0 strikes the bridge between the holes." if way == "tie_off"
+
+        @order.for_child ? "For a child: knotted, liquid only on top." : nil
+      end
+
+      # It washes along, and fades with the others.
+      def spare
+        return unless @order.layout.run.usage.thing == "garment"
+
+        Step.new(key: "spare-button", part: BUTTONED, hazards: child,
+                 does: "Sew a spare button inside, at the side seam or under the hem.",
+                 how: "It is washed with the others, and is there when one is lost.")
+      end
+
+      def rinse
+        return unless @order.recipe.stay&.film
+
+        Step.new(key: "rinse", part: BUTTONED, does: "Rinse film and marks out.")
+      end
+    end
+  end
+end
