@@ -39,6 +39,9 @@ module Printed
     found.pages
   end
 
+  # @return [String] all that can be read on it, in one line
+  def printed_text(pdf) = PDF::Reader.new(StringIO.new(pdf)).pages.map(&:text).join(" ").gsub(/\s+/, " ")
+
   # A cross wherever a button is sewn on.
   def assert_crosses_true(pages, step)
     closure["sheet"]["placket"]["holes"].each do |hole|
