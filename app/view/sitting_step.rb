@@ -42,14 +42,16 @@ module NimbleEyelet
       # The one figure to hit, large: where the step itself says it so.
       SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length", "test-open" => "opening.length",
                 "button-width" => "attach.width", "look" => "opening.length", "stabilise" => "stay.width", "cord" => "cord.length",
-                "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length", "test-sew" => "opening.length",
+                "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length", "test-sew" => %w[opening.length setting.figure],
                 "button" => "attach.shank", "spacer" => "attach.spacer" }.freeze
 
       def self.figure(step, present)
-        wanted = SHOWN[Sewing::WorkStep.name(step.key)]
-        path = wanted && step.figures.keys.find { |key| key == wanted || key.start_with?("#{wanted}.") }
-        text = path && Figures.shown(path, step.figures[path], present)
-        { label: Figures.label(path), text: text } if text && present.words(step.does).include?(text)
+        does = present.words(step.does)
+        shown = Array(SHOWN[Sewing::WorkStep.name(step.key)]).filter_map do |wanted|
+          path = step.figures.keys.find { |key| key == wanted || key.start_with?("#{wanted}.") } or next
+          { label: Figures.label(path), text: Figures.shown(path, step.figures[path], present) }
+        end
+        shown.find { |figure| does.include?(figure[:text]) }
       end
 
       # What is measured with this step, where a mishap asks for it.

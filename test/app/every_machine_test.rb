@@ -33,7 +33,7 @@ class EveryMachineTest < AppTest
                    opened.map { |step| step.figures.values_at("hole.at", "opening.length") }.sort, name
       assert(opened.all? { |step| step.hazards.include?("blade") }, name)
       assert(found.progress.steps.select { |step| step.key.start_with?("seal") }.all? { |step| step.hazards.include?("liquid") })
-      whole = [line.cuts.flat_map { |cut| [cut.from, cut.to] }.min, line.cuts.flat_map { |cut| [cut.from, cut.to] }.max]
+      whole = line.cuts.flat_map { |cut| [cut.from, cut.to] }.minmax
 
       assert_equal [Length.zero, line.slit], whole, "#{name}: the whole slit, and no more"
       assert(line.pins.all? { |pin| pin.positive? && pin < line.slit }, name)
@@ -53,6 +53,7 @@ class EveryMachineTest < AppTest
       assert_equal 1, named(found, "mark-buttons").size
       found.attaching.by_machine ? by_machine(found, sewn, name) : by_hand(found, sewn, name)
       assert(sewn.all? { |step| step.hazards.include?("children") }, name) if found.plan.placket.usage.child
+
       assert_equal found.layout.run.usage.thing == "garment" ? 1 : 0, named(found, "spare-button").size, name
     end
   end
@@ -77,6 +78,7 @@ class EveryMachineTest < AppTest
   def by_hand(found, sewn, name)
     assert_equal found.attaching.hand_thread, named(found, "hand-thread").first.figures.fetch("attach.hand_thread"), name
     sewn.each { |step| %w[mark passes back knot].each { |part| assert_includes words(step), part, name } }
+
     assert_equal found.attaching.heavy, words(sewn.first).include?("flat button behind"), name
   end
 end

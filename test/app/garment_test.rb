@@ -187,7 +187,7 @@ class GarmentTest < AppTest
     eyelets = call(:post, "/api/closures", { garment: "linen field smock", name: "eyelets", like: SMOCK, eyelets: true })
     buttons = closure["sheet"]["placket"]["holes"].map { |hole| hole["button"]["mm"] }
 
-    assert_equal buttons, eyelets["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] }
+    assert_equal(buttons, eyelets["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] })
     assert_equal "eyelet", eyelets["plan"]["recipe.style"]
     assert_empty eyelets["sheet"]["faults"]
   end

@@ -33,9 +33,15 @@ module NimbleEyelet
       def test_sew
         lever = @order.clamped? ? { "lever" => "down" } : {}
         Step.new(key: "test-sew", part: TEST_HOLE,
-                 does: "Sew a test #{@order.noun} on a scrap of the same layers, grain and stabiliser.",
+                 does: scrap,
                  how: Sentence["%s %s", *test_words], figures: @order.lengths.merge(@order.length_set, @order.dials),
                  moves: @order.stores? ? { "memory" => @order.setting.figure } : lever, hazards: %w[wheel])
+      end
+
+      # The figure to hit stands in the step itself where a tack gets its length from it.
+      def scrap
+        says = "Sew a test #{@order.noun} on a scrap of the same layers, grain and stabiliser"
+        @order.opens? ? "#{says}." : Sentence["#{says}: %s.", @order.setting.short]
       end
 
       def test_words

@@ -63,7 +63,9 @@
 {#if asked.data && asked.data.length > 0}
   <section class="mt-8" aria-labelledby="{uid}-supplies">
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-base-300">
-      <h2 id="{uid}-supplies" class="text-2xl font-semibold">What it takes</h2>
+      <h2 id="{uid}-supplies" class="text-2xl font-semibold">
+        {whose === 'sittings' ? 'Counted, and to buy' : 'What it takes'}
+      </h2>
       <p class="flex flex-wrap items-center gap-4 pb-1">
         <label class="text-sm text-secondary"
           >Buttons on cards of <input

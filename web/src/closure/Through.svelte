@@ -31,7 +31,9 @@
 </script>
 
 <fieldset class={large ? 'text-lg' : 'text-sm'} data-through>
-  <legend class="font-semibold">{hole}: how does the {noun} go through?</legend>
+  <legend class="font-semibold"
+    >{hole[0]?.toUpperCase()}{hole.slice(1)}: how does the {noun} go through?</legend
+  >
   {#if asked}
     {@const short = asked}
     <p class="mt-1 max-w-prose border-l-4 border-warning pl-3" role="status">

@@ -1,4 +1,5 @@
 // How long something takes, and when: as one says it.
+import type { Sitting } from '../api/client';
 
 /** "1 h 20 min", "4 min", "under a minute". */
 export function lasting(seconds: number): string {
@@ -13,4 +14,12 @@ export function lasting(seconds: number): string {
 export function timeOf(asOf: string, seconds: number): string {
   const at = new Date(Date.parse(asOf) + seconds * 1000);
   return at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false });
+}
+
+/** A closure of a sitting by its garment, and by its own name too where the garment has more than one there. */
+export function calledIn(doc: Sitting, id: number | null | undefined): string {
+  const closure = doc.closures.find((one) => one.id === id);
+  if (!closure) return '';
+  const alone = doc.closures.filter((one) => one.garment === closure.garment).length === 1;
+  return alone ? closure.garment : `${closure.garment}: ${closure.name}`;
 }

@@ -1,11 +1,11 @@
 <script lang="ts">
   // What to lay ready, and how thread and bobbins last.
   import type { Sitting } from '../../api/client';
-  import { lasting } from '../../sitting/words';
+  import { calledIn, lasting } from '../../sitting/words';
 
   let { doc }: { doc: Sitting } = $props();
 
-  const called = (id: number): string => doc.closures.find((one) => one.id === id)?.garment ?? '';
+  const called = (id: number): string => calledIn(doc, id);
 </script>
 
 <div class="mt-7 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-7 md:grid-cols-[repeat(2,minmax(0,1fr))]">

@@ -2,7 +2,7 @@
   // The sitting drawn along the clock: a lane for each closure, one for the machine. Solid is work, hatched dries, dotted
   // is waited. A block can be moved before the one in front of it, or after the one behind.
   import type { Sitting, SittingMoment } from '../../api/client';
-  import { lasting, timeOf } from '../../sitting/words';
+  import { calledIn, lasting, timeOf } from '../../sitting/words';
 
   type Props = {
     doc: Sitting;
@@ -27,8 +27,7 @@
     Array.from({ length: Math.floor(length / 60 / every) + 1 }, (_, index) => index * every * 60),
   );
   let picked = $derived(chosen === undefined ? undefined : blocks[chosen]);
-  const called = (moment: SittingMoment): string =>
-    doc.closures.find((one) => one.id === moment.closure)?.garment ?? '';
+  const called = (moment: SittingMoment): string => calledIn(doc, moment.closure);
 
   function go(by: -1 | 1): void {
     if (chosen === undefined || !canMove(chosen, by)) return;
