@@ -124,6 +124,7 @@ module NimbleEyelet
       habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
       habit("attach.order", "hole or button first", Attach::ATTACH_ORDERS),
       habit("attach.marks", "buttons marked", Attach::BUTTON_MARKS),
+      habit("attach.feed", "feed under a button", Attach::BUTTON_FEEDS),
       habit("attach.between", "between the pairs", Attach::BETWEEN_PAIRS),
       habit("attach.secure", "secured by", Attach::SECURINGS),
       habit("attach.shank_by", "on a shank", Attach::SHANKS),

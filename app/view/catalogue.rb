@@ -14,7 +14,7 @@ module NimbleEyelet
         { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS),
           rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, present) },
           orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
-          edges: plain(Placket::EDGE_SCHOOLS.transform_values { |length| present.words(length) }),
+          edges: plain(Placket::EDGE_NAMES.transform_values { |name| present.words(name) }),
           cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present),
           places: Placket::PLACES.values.map do |place|
             item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked)
@@ -41,7 +41,7 @@ module NimbleEyelet
             second_beads: plain(SECOND_BEADS),
           tension_moves: noted(Recipes::TENSION_MOVES), thread_tails: plain(Recipes::THREAD_TAILS),
           stay_schools: plain(Recipes::STAY_SCHOOLS), first_holes: plain(Recipes::FIRST_HOLES), thin_covers: plain(Recipes::THIN_COVERS),
-          tack_lengths: plain(Opening::TACK_LENGTHS), attach_orders: plain(Attach::ATTACH_ORDERS),
+          tack_lengths: plain(Opening::TACK_LENGTHS), attach_orders: plain(Attach::ATTACH_ORDERS), button_feeds: plain(Attach::BUTTON_FEEDS),
           cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
           between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS), shanks: plain(Attach::SHANKS),
           forgets: plain(FORGETS), paces: plain(Swatches::PACES), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }),

@@ -42,8 +42,8 @@ module NimbleEyelet
       # The one figure to hit, large: where the step itself says it so.
       SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length", "test-open" => "opening.length",
                 "button-width" => "attach.width", "look" => "opening.length", "stabilise" => "stay.width", "cord" => "cord.length",
-                "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length", "test-sew" => %w[opening.length setting.figure],
-                "button" => "attach.shank", "spacer" => "attach.spacer" }.freeze
+                "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length",
+                "test-sew" => %w[opening.length setting.figure], "button" => "attach.shank", "spacer" => "attach.spacer" }.freeze
 
       def self.figure(step, present)
         does = present.words(step.does)

@@ -7,7 +7,8 @@ Sequel.migration do
   places = %w[front pulled_front stand cuff sleeve_slit collar_point waistband fly double_breasted knit_band tab edge]
   tacked = %w[belt_loops pocket_corners fly_end strap_ends]
   choices = { opening_tack_by: %w[own pressed], recipe_stay_by: %w[fusible tear_away both], recipe_first_hole: %w[test stored],
-              recipe_thin_cover: %w[shorten second_pass], recipe_second_pass: %w[yes no], attach_order: %w[holes buttons] }
+              recipe_thin_cover: %w[shorten second_pass], recipe_second_pass: %w[yes no], attach_order: %w[holes buttons],
+              attach_feed: %w[machine length_zero] }
 
   up do
     alter_table(:closures) do
@@ -19,6 +20,8 @@ Sequel.migration do
       add_constraint(:button_shape_known, button_shape: holes + %w[bar_tack])
       drop_constraint :placket_place_known
       add_constraint(:placket_place_known, placket_place: places + tacked)
+      drop_constraint :placket_edge_known
+      add_constraint(:placket_edge_known, placket_edge: %w[ten six thirteen pattern])
     end
     alter_table(:machines) do
       add_column :tack_length_mm, "numeric(12, 6)"
@@ -44,12 +47,15 @@ Sequel.migration do
     alter_table(:buttons) { drop_constraint :buttons_workroom_id_id_key }
     alter_table(:machines) { drop_column :tack_length_mm }
     from(:closures).where(button_shape: "bar_tack").update(button_shape: "rounded")
+    from(:closures).where(placket_edge: "pattern").update(placket_edge: "ten")
     from(:closures).where(placket_place: tacked).update(placket_place: "front")
     alter_table(:closures) do
       drop_constraint :button_shape_known
       add_constraint(:button_shape_known, button_shape: holes)
       drop_constraint :placket_place_known
       add_constraint(:placket_place_known, placket_place: places)
+      drop_constraint :placket_edge_known
+      add_constraint(:placket_edge_known, placket_edge: %w[ten six thirteen])
       choices.each_key { |column| drop_column column }
     end
   end

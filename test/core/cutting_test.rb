@@ -151,6 +151,22 @@ class CuttingTest < CoreTest
     assert_equal %w[test-sew], keys[sheet(facts: clean[30].facts, **own["stored", cloth: cloth(layers: 5)])], "another stack"
   end
 
+  def test_every_school_of_the_edge_and_the_feed_changes_what_is_warned_of_and_set
+    edge = lambda do |school, extension|
+      sheet(placket: run_of(edge: school, extension: mm(extension), orientation: "horizontal"),
+            button: button(diameter: mm(11))).layout.edge
+    end
+
+    assert_equal([mm(10), mm(6), mm(13), Length.zero], Placket::EDGE_SCHOOLS.keys.map { |school| edge[school, 30].to_edge_needed })
+    assert_equal([[], []], %w[pattern six].map { |school| edge[school, 16].cautions.map(&:rule) })
+    assert_operator edge["pattern", 16].extension_needed, :<, edge["thirteen", 16].extension_needed
+    assert_match(/6 mm is wanted: it tears out there/, said(edge["pattern", 9].cautions.last.says, :mm))
+    feeds = %w[machine length_zero].map { |feed| words(sheet(**sewn(feed: feed), machine: machine("memory")))["feed-off"] }
+
+    assert_match(/Drop the feed dogs/, feeds.first)
+    assert_match(/Set stitch length 0.*still nudges/, feeds.last)
+  end
+
   def test_buttons_come_first_on_a_finished_edge
     found = sheet(**sewn(order: "buttons"), machine: machine("memory"))
     keys = found.progress.steps.map(&:key)

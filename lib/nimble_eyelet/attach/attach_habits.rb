@@ -6,6 +6,7 @@
 module NimbleEyelet
   module Attach
     BUTTON_MARKS = { "through" => "through the finished hole", "plan" => "from the plan" }.freeze
+    BUTTON_FEEDS = { "machine" => "dogs dropped or covered, as the machine has it", "length_zero" => "stitch length 0" }.freeze
     BETWEEN_PAIRS = { "cut" => "cut between the pairs", "carry" => "carry the thread over" }.freeze
     SECURINGS = { "knot" => "knot at the back", "liquid" => "a drop of fray liquid", "tie_off" => "tie off by machine",
                   "knot_liquid" => "knot and liquid" }.freeze

@@ -36,15 +36,19 @@ module NimbleEyelet
     HAND_EXTRA = Length.mm(300)
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
-    # marks, between, secure, shank_by, order - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS, ATTACH_ORDERS, or nil for
+    # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS, ATTACH_ORDERS, BUTTON_FEEDS, or nil for
     # the first of each
     class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil, shank_by: nil,
-                                              order: nil)
+                                              order: nil, feed: nil)
       LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12) }.freeze
 
       # Where no hole is there yet, only the plan says where a button goes.
       def from_plan? = marks == "plan" || first?
       def first? = order == "buttons"
+      # @param machine [Machine]
+      # @return [String] key of FEED_STOPS
+      def feed_stop(machine) = feed == "length_zero" ? feed : machine.feed_stop
+
       def carried? = between == "carry"
       def secured = secure || "knot"
 

@@ -7,7 +7,7 @@
 
 require_relative "../cloth/stabiliser"
 require_relative "../value"
-require_relative "habit"
+require_relative "habits"
 
 module NimbleEyelet
   # habits - Hash of path to value; stabilisers - Array<String>, keys of STABILISER_KINDS

@@ -44,14 +44,15 @@ module NimbleEyelet
       end
 
       def self.edge_caution(run, to_edge)
-        return if to_edge >= run.edge_distance
+        wanted = [run.edge_distance, EDGE_REFUSED].max
+        return if to_edge >= wanted
 
         turn = run.vertical? ? "" : ", or turn the holes to run vertically"
         tears = to_edge < EDGE_REFUSED ? ": it tears out there, do not sew it" : ""
         Caution.new(rule: "edge distance",
                     says: Sentence["The outer end comes %s from the finished edge; at least %s is wanted#{tears}.",
-                                   to_edge, run.edge_distance],
-                    instead: Sentence["Widen the extension by %s#{turn}.", run.edge_distance - to_edge])
+                                   to_edge, wanted],
+                    instead: Sentence["Widen the extension by %s#{turn}.", wanted - to_edge])
       end
       private_class_method :extension_caution, :edge_caution
     end

@@ -43,7 +43,9 @@ module NimbleEyelet
     ORIENTATIONS = { "vertical" => "along the run", "horizontal" => "across the run" }.freeze
 
     # How far the outer end of a hole stays from the finished edge; people were taught differently.
-    EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13) }.freeze
+    # Whoever goes by the pattern's centre line keeps to that, and only off the edge where a hole would tear out.
+    EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13), "pattern" => Length.zero }.freeze
+    EDGE_NAMES = EDGE_SCHOOLS.to_h { |key, length| [key, key == "pattern" ? "the pattern's centre line" : Sentence["%s", length]] }.freeze
 
     # A button sits this far below the upper end of a vertical hole.
     SEAT_BELOW = Length.mm(3)

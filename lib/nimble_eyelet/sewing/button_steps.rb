@@ -116,12 +116,14 @@ module NimbleEyelet
 
       def feed
         moves, hazards = { "drop_feed" => [{ "feed_dogs" => "dropped" }, []], "cover_plate" => [{ "cover_plate" => "on" }, %w[power]],
-                           "length_zero" => [{ "length" => "0" }, []] }.fetch(@machine.feed_stop)
-        nudge = @machine.feed_stop == "length_zero" ? "Length 0 still nudges a little: look before each button." : nil
-        Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(@machine.feed_stop).capitalize}.", moves: moves,
+                           "length_zero" => [{ "length" => "0" }, []] }.fetch(feed_stop)
+        nudge = feed_stop == "length_zero" ? "Length 0 still nudges a little: look before each button." : nil
+        Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(feed_stop).capitalize}.", moves: moves,
                  how: nudge, hazards: hazards,
                  symptom: "Forgotten, the cloth creeps and the needle hits the button.")
       end
+
+      def feed_stop = @order.button_sewing.feed_stop(@machine)
 
       def width
         mark = @machine.width_mark(@attaching.width)

@@ -171,6 +171,15 @@
 {/if}
 <div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
   <Pick {work} path="attach.marks" label="Marked" choices={workroom.catalogue?.button_marks ?? []} habit />
+  {#if attach.by_machine}
+    <Pick
+      {work}
+      path="attach.feed"
+      label="Under a button"
+      choices={workroom.catalogue?.button_feeds ?? []}
+      habit
+    />
+  {/if}
   <Pick
     {work}
     path="attach.secure"

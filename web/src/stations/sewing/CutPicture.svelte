@@ -2,7 +2,11 @@
   // A sewn hole with what opens it, to scale: pins inside the tacks, the way of the blade, or every bite of the chisel.
   import type { Sheet } from '../../api/client';
 
-  let { cutting }: { cutting: NonNullable<Sheet['sewing']>['cutting'] } = $props();
+  type Props = {
+    cutting: NonNullable<Sheet['sewing']>['cutting'];
+    /** As large as the hole is, on a screen whose millimetres are true. */ trueSize?: boolean;
+  };
+  let { cutting, trueSize = false }: Props = $props();
 
   const PAD = 3;
   let slit = $derived(cutting.slit.mm);
@@ -20,7 +24,8 @@
 
 <svg
   viewBox="{cutting.from - PAD} {-wide - PAD} {long + PAD * 2} {wide * 2 + PAD * 2}"
-  class="mt-2 w-full max-w-xl"
+  class={['mt-2', !trueSize && 'w-full max-w-xl']}
+  style:width={trueSize ? `${long + PAD * 2}mm` : undefined}
   role="img"
   aria-label="A hole with a slit of {cutting.slit.text}: {says}"
 >

@@ -8,13 +8,18 @@
   import CutPicture from './CutPicture.svelte';
 
   let { work, cutting }: { work: ClosureWork; cutting: NonNullable<Sheet['sewing']>['cutting'] } = $props();
+  let trueSize = $state(false);
 </script>
 
 <details class="mt-6" data-opened>
   <summary class="cursor-pointer font-serif text-lg font-semibold"
     >How the holes are opened: {cutting.says}</summary
   >
-  <CutPicture {cutting} />
+  <CutPicture {cutting} {trueSize} />
+  <label class="mt-1 flex min-h-8 cursor-pointer items-center gap-2 text-sm">
+    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={trueSize} />at true size: hold a ruler
+    against it, screens differ; the card for the machine prints it 1 : 1
+  </label>
   <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">
     <Pick {work} path="cut.tool" label="Opened with" choices={workroom.catalogue?.cut_tools ?? []} habit />
     {#if cutting.tool === 'chisel'}
