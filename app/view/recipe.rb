@@ -65,6 +65,8 @@ module NimbleEyelet
 
       # @return [String] for the knot
       def self.short(sheet, present)
+        return "straight stitch" if sheet.recipe.stitch_width.value.zero?
+
         "#{present.dial(sheet.recipe.stitch_width.value)[:text]} wide"
       end
 

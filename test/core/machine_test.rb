@@ -63,8 +63,9 @@ class MachineTest < CoreTest
   # No row of the tables is out of reach, and none is missing.
   def test_every_style_can_be_chosen_somewhere
     things = [button, button(attachment: "shank"), button(shape: "bar_tack")]
-    chosen = CLOTH_KINDS.keys.product(CoreValues::MACHINES.keys, things).map do |kind, name, thing|
-      owned = machine(name).then { |one| one.with(styles: one.styles + ["bar_tack"]) }
+    machines = CoreValues::MACHINES.keys.map { |name| machine(name).then { |one| one.with(styles: one.styles + ["bar_tack"]) } }
+    machines << machine("plain", max_width: mm(0))
+    chosen = CLOTH_KINDS.keys.product(machines, things).map do |kind, owned, thing|
       situation = Recipes::Situation.new(button: thing, cloth: cloth(kind: kind), thread: thread, machine: owned)
       Recipes::Recipe.of(situation, Recipes::Overrides.none).style.value.key
     end

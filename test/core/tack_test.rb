@@ -62,6 +62,18 @@ class TackTest < CoreTest
     lines.each { |one| assert_match(/Draw both ends of every tack, 9 mm apart/, words(one)["chalk"]) }
   end
 
+  # A needle that does not swing sews rows, and a stitch longer than the tack presses no key before it begins.
+  def test_without_a_swing_a_tack_is_rows_of_straight_stitch
+    found = tacks(on: machine("plain", max_width: mm(0)).validate)
+    path = HoleSimulation.of(found).path
+
+    assert_equal ["straight_tack", [0.0, 9.0], 6], [found.recipe.style.value.key, path.footprint, path.parts.size]
+    assert_equal [%i[fit], 5], [found.diagnosis.axes.map(&:key), LookPictures.of(found).size]
+    assert_empty ledger_after(found.progress.steps).entries
+    assert_match(/six rows/, words(found).find { |key, _| key.start_with?("sew-at") }.last)
+    assert_equal mm(2), tacks(long: 4, recipe: Recipes::Overrides.new(stitch_length: mm(5))).setting.figure
+  end
+
   # Whatever it is sewn on, by whatever: as long and as wide as planned, and never a word of what it is not.
   def test_any_tack_is_sewn_as_planned_and_nothing_is_opened_or_buttoned
     kinds = CLOTH_KINDS.keys.product(CoreValues::MACHINES.keys)

@@ -69,8 +69,8 @@ module NimbleEyelet
     end
 
     def tack_of(long)
-      sewn = Stitches::Path.sew(@shape.with(opening: long), @sheet.plan.machine).parts.find { |part| part.kind == :tack }
-      sewn.points.map { |x, y| [y - (long / 2), x] }
+      parts = Stitches::Path.sew(@shape.with(opening: long), @sheet.plan.machine).parts
+      (parts.find { |part| part.kind == :tack } || parts.first).points.map { |x, y| [y - (long / 2), x] }
     end
 
     def cover(_look, place)

@@ -112,7 +112,7 @@ module NimbleEyelet
 
       # A bar tack whose length the machine learns: it sews on after the key.
       def self.press(request)
-        early = TackLength.early(request.stitch)
+        early = [TackLength.early(request.stitch), request.set / 2].min
         place = request.set - early
         first = request.own ? Sentence["Clear the %s it has of its own, then sew the test tack: ", request.own] : Sentence["At the test tack, "]
         made(request, "press", reads: "overall", figure: place, short: Sentence["key at %s", place],

@@ -106,6 +106,7 @@ module NimbleEyelet
       def lines
         LINES.filter_map do |line|
           next if line.key == :cord && !style.value.opens
+          next if line.key == :stitch_width && stitch_width.value.zero?
 
           self[line.key] && line.with(decision: self[line.key], label: label(line), scores: scores.fetch(line.key, []))
         end

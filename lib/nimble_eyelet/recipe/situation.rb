@@ -15,10 +15,12 @@ module NimbleEyelet
   module Recipes
     # Styles any machine that swings its needle can do; a straight-stitch box needs not even that.
     HAND_MADE = %w[manual_zigzag eyelet zigzag_tack].freeze
+    # Styles that need no swing at all.
+    STRAIGHT = %w[straight_box straight_tack].freeze
     # Styles that are another programme with something laid under it.
     NEEDS = { "corded" => "two_tacks" }.freeze
     # What a machine may have a programme for.
-    PROGRAMMES = (STYLES.keys - HAND_MADE - NEEDS.keys - %w[straight_box]).freeze
+    PROGRAMMES = (STYLES.keys - HAND_MADE - NEEDS.keys - STRAIGHT).freeze
     # Percent from which a cloth counts as stretchy; g/m² from which as heavy, and below which as fine.
     STRETCHY = 15
     HEAVY = 280
@@ -38,7 +40,7 @@ module NimbleEyelet
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it
       def programme?(style)
-        return true if style == "straight_box"
+        return true if STRAIGHT.include?(style)
         return machine.zigzag? && round_fits? if style == "eyelet"
         return Opening::TackLength.programme?(machine, button.across) if style == "bar_tack"
         return machine.zigzag? if HAND_MADE.include?(style)

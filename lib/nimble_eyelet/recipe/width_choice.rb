@@ -45,7 +45,7 @@ module NimbleEyelet
       end
 
       # @return [Decision] of a Length
-      def decision = @decision ||= @stitched == :straight ? box : set
+      def decision = @decision ||= { straight: @style.opens ? :box : :rows }.fetch(@stitched, :set).then { |way| send(way) }
 
       # @return [Length] by the rules, whatever a person sets
       def wanted = @stitched == :straight || one_bead? ? decision.value : @machine.width_from((wanted_bead * 2) + wanted_space)
@@ -90,6 +90,9 @@ module NimbleEyelet
 
         Decision.of(BOX_WIDTH, "box", "Two rows, far enough apart to cut between.", source: "custom of the craft")
       end
+
+      # A tack without a swing: its rows lie on each other.
+      def rows = Decision.of(Length.zero, "straight stitch", "The needle does not swing: the rows lie on each other.")
 
       def set
         return round if @style.round?

@@ -29,6 +29,8 @@ module NimbleEyelet
         "zigzag_tack" => ["Sew the tack with zigzag.",
                           ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and " \
                            "three stitches at length 0.", :stitch_width, :stitch_length]],
+        "straight_tack" => ["Sew the tack with straight stitch.",
+                            ["From line to line and back, six rows close beside each other; no reverse at the ends, tails through and knotted."]],
         "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
       }.freeze
 
@@ -48,15 +50,21 @@ module NimbleEyelet
       private
 
       def way
+        return tack unless @order.opens?
         return "straight" if @order.straight?
         return "round" if @order.style.round?
-        return @order.style.by_hand ? "zigzag_tack" : "tack" unless @order.opens?
 
         if @order.style.by_hand
           "hand"
         else
           @machine.kind == "plain" ? "hand" : @machine.kind
         end
+      end
+
+      def tack
+        return "straight_tack" if @order.straight?
+
+        @order.style.by_hand ? "zigzag_tack" : "tack"
       end
 
       def added

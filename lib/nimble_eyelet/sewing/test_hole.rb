@@ -58,6 +58,8 @@ module NimbleEyelet
       def tack_words
         return Sentence["Sewn so that it is %s long.", @order.overall] unless @order.by_hand?
 
+        return Sentence["Straight stitch from line to line and back, six rows: %s long.", @order.overall] if @order.straight?
+
         Sentence["Straight stitch from line to line and back, then zigzag over it, three stitches at length 0 to lock: %s long.",
                  @order.overall]
       end

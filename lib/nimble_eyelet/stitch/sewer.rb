@@ -148,6 +148,8 @@ module NimbleEyelet
 
       # A bar tack alone: straight stitches the long way, then zigzag over them.
       def bar
+        return rows if @shape.width.zero?
+
         long = @shape.overall
         under = [0, 1, 0.2, 0.8].map { |share| [0.0, long * share] }
         count = [(long / @shape.length).round, 2].max
@@ -155,6 +157,17 @@ module NimbleEyelet
         [HolePart.new(name: "under the bar", kind: :straight, points: under), HolePart.new(name: "bar", kind: :tack, points: over),
          HolePart.new(name: "lock", kind: :lock, points: lock(over.last))]
       end
+
+      # Without a swing: straight rows to and fro.
+      def rows
+        (1..BAR_ROWS).map do |number|
+          ends = [[0.0, 0.0], [0.0, @shape.overall]]
+          from, to = number.odd? ? ends : ends.reverse
+          HolePart.new(name: "row #{number}", kind: :straight, points: straight(from, to) << to)
+        end
+      end
+      BAR_ROWS = 6
+      private_constant :BAR_ROWS
 
       # A rectangle of straight stitches, the second time round in the same holes.
       def box

@@ -66,6 +66,8 @@ module NimbleEyelet
     Style.new(key: "bar_tack", name: "bar tack, by its programme", for_what: "belt loops, pocket corners, flies",
               near: :bar, far: :bar, stitched: :satin, corded: false, opens: false),
     Style.new(key: "zigzag_tack", name: "bar tack, by zigzag", for_what: "machines without a programme for it",
-              near: :bar, far: :bar, stitched: :satin, corded: false, by_hand: true, opens: false)
+              near: :bar, far: :bar, stitched: :satin, corded: false, by_hand: true, opens: false),
+    Style.new(key: "straight_tack", name: "bar tack, by straight stitch", for_what: "machines whose needle does not swing",
+              near: :bar, far: :bar, stitched: :straight, corded: false, by_hand: true, opens: false)
   ].to_h { |style| [style.key, style] }.freeze
 end

@@ -35,9 +35,9 @@ module NimbleEyelet
 
       # @return [Array<Symbol>] axes that are seen on such a hole, of which something can be said
       def axes
-        return %i[fit cover tension] unless @current.style.opens
+        return %i[fit] if @current.stitched == :straight
 
-        @current.stitched == :straight ? %i[fit] : %i[fit cover tension space]
+        @current.style.opens ? %i[fit cover tension space] : %i[fit cover tension]
       end
 
       # @return [Float] what is usually added to what the hands set
