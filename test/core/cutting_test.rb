@@ -124,9 +124,30 @@ class CuttingTest < CoreTest
 
     assert_equal ["recipe.stitch_length"], sets[gappy["shorten"]].keys
     assert_equal({ "recipe.second_pass" => "yes" }, sets[gappy["second_pass"]])
+    again = gappy["second_pass", "recipe.second_pass": "yes"]
+
+    assert_equal %i[fit cover tension space], gappy["shorten"].axes.map(&:key)
+    refute_includes again.changes.flat_map { |change| change.sets.keys }, "recipe.second_pass", "once is enough"
     middles = [gappy["shorten"], gappy["shorten", "recipe.second_pass": "yes"]].map { |one| one.beliefs.cover.centre.first.round(6) }
 
     assert_operator middles.first, :>, middles.last
+  end
+
+  # A row that is sewn twice is accepted by what else was seen, and put right by its row where cloth shows still.
+  def test_a_row_that_is_sewn_twice_is_told_by_the_rest
+    own = { machine: machine("stepped") }
+    first = sheet(**own)
+    seen = lambda do |grade|
+      Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: first.cut.length, symptoms: [], opening: first.cut.length,
+                           stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
+                           tension: first.recipe.tension.value, stabiliser: "", sewn_with: first.sewn_with,
+                           looks: { "bead_away" => grade, "bead_back" => grade, "tension" => "even", "space" => "room" })
+    end
+    after = ->(*grades) { sheet(facts: facts(swatches: grades.map(&seen)), **own).diagnosis }
+
+    assert first.recipe.second_pass, "no mark of its dial is right"
+    assert_equal([%i[fit tension space], :sew_row], after["full", "full"].then { |one| [one.axes.map(&:key), one.kind] })
+    assert_equal([:by_hand, "cover"], after["thin"].then { |one| [one.kind, one.changes.first.axis] })
   end
 
   def test_a_recent_swatch_stands_for_the_test_where_the_house_works_so

@@ -37,7 +37,7 @@ module NimbleEyelet
                 options: [
                   Habit.says("holes", Attach::ATTACH_ORDERS.fetch("holes"), "The button goes where the hole really is.",
                              "The buttons wait for the slowest part of the work."),
-                  Habit.says("buttons", Attach::ATTACH_ORDERS.fetch("buttons"), "On an edge that is finished already the holes follow the buttons.",
+                  Habit.says("buttons", Attach::ATTACH_ORDERS.fetch("buttons"), "On a finished edge the holes follow the buttons.",
                              "Nothing corrects a button that sits wrong.")
                 ]),
       Habit.new(path: "attach.marks", question: "Where are the buttons marked?", begins: "through",

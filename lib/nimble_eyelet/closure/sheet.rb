@@ -225,7 +225,7 @@ module NimbleEyelet
       Swatches::CurrentSettings.new(
         button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, set: @lessons.set(sewn_with),
         holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover,
-        second_pass: @plan.recipe.second_pass, **of_length, **of_recipe
+        second_pass: @plan.recipe.second_pass, twice: recipe.second_pass, **of_length, **of_recipe
       )
     end
 

@@ -8,9 +8,8 @@ require_relative "ballot"
 module NimbleEyelet
   module Recipes
     STYLE_RULES = [
-      Rule.new(name: "tack", asks: "a bar tack", applies: lambda { |s|
-        !s.button.opens?
-      }, votes: { "bar_tack" => 4, "zigzag_tack" => 1, "straight_tack" => -1 },
+      Rule.new(name: "tack", asks: "a bar tack", applies: ->(s) { !s.button.opens? },
+               votes: { "bar_tack" => 4, "zigzag_tack" => 1, "straight_tack" => -1 },
                says: "Straight stitches the long way, and zigzag over them: a programme sews every one alike."),
       Rule.new(name: "most wovens", asks: "always", applies: ->(_) { true }, votes: { "two_tacks" => 2, "round_end" => 1 },
                says: "Two bar tacks hold best; the usual hole for most cloth."),

@@ -174,7 +174,7 @@ module NimbleEyelet
       # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside the dials
       # comes before what would only be likelier.
       def changes
-        by_rows = @newest ? @troubles.changes : []
+        by_rows = @newest ? @troubles.changes + sewn_twice : []
         first, second = tried.kind == :by_hand ? [by_rows, by_dial] : [by_dial, by_rows]
         set = first.flat_map { |change| change.sets.keys }
         (first + second.reject { |change| change.sets.keys.intersect?(set) }).reject { |change| !change.by_hand? && done?(change) }
@@ -186,6 +186,13 @@ module NimbleEyelet
 
           @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
         end
+      end
+
+      # Beads that were sewn twice are put right by their row.
+      def sewn_twice
+        return [] unless @newest.twice? && @current.twice
+
+        [symptom_of(:cover)].compact.map { |word| @troubles.change_for(word) }
       end
 
       # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.
@@ -210,8 +217,10 @@ module NimbleEyelet
 
       # Somebody set it otherwise since: the next hole is to be sewn.
       def otherwise_set?
-        @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) } && changes.none? { |change| !change.by_hand? }
+        (@newest.twice? != @current.twice || turned?) && changes.none? { |change| !change.by_hand? }
       end
+
+      def turned? = @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) }
 
       # No mark is worth another hole: the likeliest is named, and what is left to do by hand.
       def stuck_changes

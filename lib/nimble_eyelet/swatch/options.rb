@@ -37,7 +37,8 @@ module NimbleEyelet
       def axes
         return %i[fit] if @current.stitched == :straight
 
-        @current.style.opens ? %i[fit cover tension space] : %i[fit cover tension]
+        # Sewn twice, what the beads show says nothing about the stitch length.
+        [:fit, (:cover unless @current.twice), :tension, (:space if @current.style.opens)].compact
       end
 
       # @return [Float] what is usually added to what the hands set
