@@ -30,7 +30,8 @@ module NimbleEyelet
                           ["Straight stitches from line to line and back, then zigzag of width %s and length %s over them, and " \
                            "three stitches at length 0.", :stitch_width, :stitch_length]],
         "straight_tack" => ["Sew the tack with straight stitch.",
-                            ["From line to line and back, six rows close beside each other; no reverse at the ends, tails through and knotted."]],
+                            ["From line to line and back, six rows close beside each other; no reverse at the ends, tails through " \
+                             "and knotted."]],
         "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
       }.freeze
 

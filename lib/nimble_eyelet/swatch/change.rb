@@ -16,10 +16,12 @@ module NimbleEyelet
     # adds - Length or nil, what a foot that holds the button adds by itself, as far as that was learned
     # by - String, key of SETTING_METHODS; hands - Array<Array(Length, Length)> of a
     # correction and what the hands then set; ends - Length, of both; holes - Integer of the row; pace - String, key of PACES
-    # thin_cover - String, key of THIN_COVERS, or nil; second_pass - String or nil, as it is set; twice - Boolean, both beads are sewn twice
+    # thin_cover - String, key of THIN_COVERS, or nil; second_pass - String or nil, as it is set; twice - Boolean, it is
+    # sewn twice
     CurrentSettings = Value.of(:button, :cloth, :thread, :machine, :foot, :ruler, :wanted, :ease, :eased, :correction, :passing,
                                :stitched, :style, :stay, :stitch_width, :stitch_length, :width_wanted, :tension, :balance, :stabiliser,
-                               :by, :hands, :holes, :pace, thin_cover: nil, second_pass: nil, twice: false, adds: nil, cover: nil, set: {})
+                               :by, :hands, :holes, :pace, thin_cover: nil, second_pass: nil, twice: false, adds: nil, cover: nil,
+                               set: {})
 
     # axis - String; says - String or Sentence; because - Array<Reason>
     # sets - Hash of path to value, or empty for something done by hand

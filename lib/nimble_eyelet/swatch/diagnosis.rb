@@ -190,9 +190,7 @@ module NimbleEyelet
 
       # Beads that were sewn twice are put right by their row.
       def sewn_twice
-        return [] unless @newest.twice? && @current.twice
-
-        [symptom_of(:cover)].compact.map { |word| @troubles.change_for(word) }
+        @newest.twice? && @current.twice ? [symptom_of(:cover)].compact.map { |word| @troubles.change_for(word) } : []
       end
 
       # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.

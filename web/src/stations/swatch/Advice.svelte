@@ -72,7 +72,7 @@
   </div>
 {/if}
 <details class="mt-3 max-w-prose text-sm">
-  <summary class="cursor-pointer text-secondary">Changed between two test holes</summary>
+  <summary class="cursor-pointer text-secondary">Changed between two tests</summary>
   <Pick {work} path="recipe.pace" label="" choices={workroom.catalogue?.paces ?? []} habit />
 </details>
 {#if newest}<p class="mt-3 max-w-prose" data-row>{advice.row.says}</p>{/if}

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+require_relative "../support/printed"
+
+# What is counted, laid by and looked at when holes are opened and buttons sewn on, told alike in every way out.
+class SuppliesAnswersTest < AppTest
+  include Printed
+
+  def garments = call(:get, "/api/workroom")["garments"].to_h { |garment| [garment["name"], garment["id"]] }
+
+  # One figure in all four: on the page, in the table, on paper and in the sitting that sews it.
+  def test_buttons_are_laid_by_counted_and_told_for_a_closure_a_garment_and_a_sitting
+    db[:buttons].where(name: closure["plan"]["button.name"]).update(owned: 9)
+    of = ->(whose, id, card = "") { call(:get, "/api/#{whose}/#{id}/supplies#{card}").find { |one| one["kind"] == "button" } }
+
+    assert_equal [9, 0, 0, 0], of["closures", SMOCK].values_at("owned", "reserved", "elsewhere", "lacks")
+    other = call(:post, "/api/closures", { garment: "linen field smock", name: "second front", like: SMOCK })["id"]
+    call(:put, "/api/closures/#{other}/reservation", { count: 6 })
+
+    assert_status 200
+    assert_equal [6, 5], of["closures", SMOCK].values_at("elsewhere", "lacks")
+    assert_includes of["closures", SMOCK, "?card=2"]["says"], "3 cards of 2 to buy"
+    call(:put, "/api/closures/#{SMOCK}/reservation", { count: 4 })
+
+    assert_status 422
+    assert_equal "3 of 9 are free: lay by so many at most.", JSON.parse(last_response.body)["faults"].first["allowed"]
+    call(:put, "/api/closures/#{SMOCK}/reservation", { count: 3 })
+
+    assert_equal [3, 6], of["closures", SMOCK].values_at("reserved", "elsewhere")
+    assert_equal [9, 0, 7], of["garments", garments["linen field smock"]].values_at("reserved", "elsewhere", "lacks")
+    sitting = call(:post, "/api/sittings", { closures: [SMOCK] })["id"]
+
+    assert_equal of["closures", SMOCK], of["sittings", sitting]
+    call(:put, "/api/closures/#{SMOCK}/shelf-count", { left: 1 })
+
+    assert_equal [1, 0], of["closures", SMOCK].values_at("owned", "reserved")
+    %w[closures garments].each do |whose|
+      row = CSV.parse(call(:get, "/api/#{whose}/1/supplies.csv"), headers: true).first
+
+      assert_equal of[whose, 1].values_at("owned", "reserved", "lacks").map(&:to_s), row.values_at("owned", "laid_by", "to_buy")
+    end
+    assert_includes printed_text(call(:get, "/api/closures/#{SMOCK}/supplies.pdf")), "1 in the stash"
+    save({ button: { name: "never seen" } })
+    call(:put, "/api/closures/#{SMOCK}/reservation", { count: 1 })
+
+    assert_includes JSON.parse(last_response.body)["detail"], "not in the stash"
+  end
+
+  # How the button went through is a fact of its hole: in the step, in the log, in the record, and learned from.
+  def test_how_the_button_went_through_each_hole_is_kept
+    tick("sew-7")
+    opened = step("open-at-540000")
+
+    assert_equal [true, nil], opened.values_at("opens", "through")
+    with = closure["sheet"]["swatch"]["with"].merge("hole.at" => { "mm" => "540" })
+    enter({ kind: "swatch", machine: 4, with: with, passes: "tight", symptoms: [] })
+
+    assert_equal "tight", step("open-at-540000")["through"]
+    assert_nil step("open-at-460000")["through"]
+    assert_includes printed_text(call(:get, "/api/garments/1/record.pdf")), "Through the holes: 7 tight."
+    assert_includes step("open-at-540000")["does"], "11.25 mm from each tack, 22.5 mm in all"
+  end
+
+  # The strip of the underlap says where its crosses come from, as soon as that matters; and eyelets are planned where buttons sit.
+  def test_crosses_as_sewn_or_as_planned_and_eyelets_where_the_buttons_are
+    tick("sew-7")
+    enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528", with: { "mishap.what" => "place_cut" } })
+    strip = ->(from) { printed_text(call(:get, "/api/closures/#{SMOCK}/strip.pdf?side=underlap&crosses=#{from}")) }
+
+    assert_includes strip["plan"], "from the plan"
+    assert_includes strip["sewn"], "through the holes as they were sewn"
+    refute_equal strip["plan"].scan(/\d+(?:\.\d+)? mm/), strip["sewn"].scan(/\d+(?:\.\d+)? mm/)
+    eyelets = call(:post, "/api/closures", { garment: "linen field smock", name: "eyelets", like: SMOCK, eyelets: true })
+    buttons = closure["sheet"]["placket"]["holes"].map { |hole| hole["button"]["mm"] }
+
+    assert_equal(buttons, eyelets["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] })
+    assert_equal "eyelet", eyelets["plan"]["recipe.style"]
+    assert_empty eyelets["sheet"]["faults"]
+  end
+end
