@@ -62,6 +62,29 @@ class SuppliesAnswersTest < AppTest
     assert_includes step("open-at-540000")["does"], "11.25 mm from each tack, 22.5 mm in all"
   end
 
+  # What worked last time stands for the test where the house works so, and nowhere else.
+  def test_a_recent_test_hole_of_another_closure_stands_for_the_test
+    # By the real clock: what is recent is told by today.
+    @app = world.app
+    now = Time.now.utc.iso8601
+    pyjamas = db[:closures].where(name: "jacket front").get(:id)
+    found = closure(pyjamas)
+    enter({ kind: "swatch", closure: pyjamas, machine: found["machine"]["id"], with: found["sheet"]["swatch"]["with"], passes: "passes",
+            symptoms: [], looks: { "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" },
+            happened_at: now, sent_at: now })
+    other = call(:post, "/api/closures", { garment: "flannel camp pyjamas", name: "second", like: pyjamas })["id"]
+    keys = -> { closure(other)["sheet"]["sewing"]["steps"].map { |one| one["key"] } & %w[stored test-sew] }
+
+    assert_equal %w[test-sew], keys.call
+    save({ recipe: { first_hole: "stored" } }, id: other)
+
+    assert_equal %w[stored], keys.call
+    assert_equal now, closure(other)["sheet"]["swatch"]["stored"]["sewn_at"]
+    save({ cloth: { layers: "4" } }, id: other)
+
+    assert_equal %w[test-sew], keys.call, "another stack"
+  end
+
   # The strip of the underlap says where its crosses come from, as soon as that matters; and eyelets are planned where buttons sit.
   def test_crosses_as_sewn_or_as_planned_and_eyelets_where_the_buttons_are
     tick("sew-7")

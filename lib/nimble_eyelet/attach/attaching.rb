@@ -36,8 +36,8 @@ module NimbleEyelet
     HAND_EXTRA = Length.mm(300)
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
-    # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS, ATTACH_ORDERS, BUTTON_FEEDS, or nil for
-    # the first of each
+    # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS, ATTACH_ORDERS,
+    # BUTTON_FEEDS, or nil for the first of each
     class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil, shank_by: nil,
                                               order: nil, feed: nil)
       LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12) }.freeze
@@ -65,7 +65,8 @@ module NimbleEyelet
     # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between
     # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle that clears
-    # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand; instead - String or nil, what to do when the machine cannot
+    # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand
+    # instead - String or nil, what to do when the machine cannot
     class Attaching < Value.of(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank, :spacer,
                                :needle_most, :hand_thread, :because, :cautions, :instead, heavy: false)
       # @return [Attaching]

@@ -5,6 +5,7 @@
 #
 #   sheet.before.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.45 mm)]
 
+require "date"
 require_relative "../value"
 require_relative "plan"
 
@@ -35,7 +36,7 @@ module NimbleEyelet
 
     # @param today [Date, nil]
     # @return [Boolean]
-    def recent?(today) = !today.nil? && swatch.sewn_at.respond_to?(:to_date) && (today - swatch.sewn_at.to_date) <= RECENT_DAYS
+    def recent?(today) = !(today.nil? || swatch.sewn_at.nil?) && (today - Date.iso8601(swatch.sewn_at[0, 10])) <= RECENT_DAYS
 
     # @return [Boolean] whether all that makes the hole is as it was then, whatever cloth and thread are called
     def as_sewn? = changes.all? { |change| change.path.end_with?(".name") }

@@ -20,7 +20,7 @@ module NimbleEyelet
     #
     # passes - String, key of PASSES, or nil where nobody tried; measured - Length of the slit, or nil
     # looks - Hash of the key of a look to that of a grade; symptoms - Array<String>, keys of SYMPTOMS
-    # note - String, something else in words; sewn_at - Object, as given; machine - Integer or nil
+    # note - String, something else in words; sewn_at - String, ISO 8601, or nil; machine - Integer or nil
     # sewn_with - Hash of path to Length or String, everything it was sewn with
     # again - String or nil, id of the one that was looked at again; second - Swatch or nil, what was seen then
     # simulated - Boolean, sewn on the machine that stands in
