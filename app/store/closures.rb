@@ -6,6 +6,7 @@
 #
 #   closures.change(4, version: "k3f9.7") { |closure| closure.plan.changed("button.thickness" => Length.mm(4)) }
 
+require "date"
 require "json"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
@@ -32,7 +33,7 @@ module NimbleEyelet
       def unit = plan.unit.to_sym
 
       # @return [Sewing::Facts]
-      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in, today: Date.today)
+      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in, today: Date.today.iso8601)
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)

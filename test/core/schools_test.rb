@@ -84,7 +84,7 @@ class SchoolsTest < CoreTest
                                     tension: first.recipe.tension.value, stabiliser: "", sewn_at: "#{today - days}T09:30:00Z",
                                     sewn_with: with)
       earlier = [Swatches::EarlierSwatch.new(swatch: swatch, closure: 9)]
-      sheet(facts: Sewing::Facts.none.with(earlier: earlier, today: today), **own[by, **more])
+      sheet(facts: Sewing::Facts.none.with(earlier: earlier, today: today.iso8601), **own[by, **more])
     end
     keys = ->(found) { words(found).keys & %w[stored test-sew] }
 

@@ -5,7 +5,6 @@
 #
 #   sheet.before.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.45 mm)]
 
-require "date"
 require_relative "../value"
 require_relative "plan"
 
@@ -34,9 +33,14 @@ module NimbleEyelet
     # Test holes of so many days are recent.
     RECENT_DAYS = 90
 
-    # @param today [Date, nil]
+    # @param today [String, nil] ISO 8601
     # @return [Boolean]
-    def recent?(today) = !(today.nil? || swatch.sewn_at.nil?) && (today - Date.iso8601(swatch.sewn_at[0, 10])) <= RECENT_DAYS
+    def recent?(today)
+      return false unless today && swatch.sewn_at
+
+      now, sewn = [today, swatch.sewn_at].map { |day| Time.utc(*day[0, 10].split("-").map(&:to_i)) }
+      now - sewn <= RECENT_DAYS * 86_400
+    end
 
     # @return [Boolean] whether all that makes the hole is as it was then, whatever cloth and thread are called
     def as_sewn? = changes.all? { |change| change.path.end_with?(".name") }

@@ -53,10 +53,6 @@ module NimbleEyelet
     # @return [Array<Sewing::Step>]
     def self.steps(part, name) = part.sheet.progress.steps.select { |step| Sewing::WorkStep.name(step.key) == name }
 
-    # @param part [SittingPart]
-    # @return [Array(Integer, Integer)] buttons that are sewn on, and spare ones
-    def self.wanted(part) = steps(part, "button").size.then { |count| [count, spare(count)] }
-
     def self.spare(count) = count >= MANY ? 2 : 1
 
     def self.buttons(parts, stash, card)

@@ -67,14 +67,14 @@ module NimbleEyelet
 
       def pins_binding
         @run.musts.map { |pin| Sentence["the pin at %s", pin.at] } + @spacings.sewn.map do |hole|
-          Sentence["the #{@button.sewn} sewn at %s", hole.at]
+          Sentence["the #{noun} sewn at %s", hole.at]
         end
       end
 
       def blocked_binding(row)
         @spacings.blocked.filter_map do |item|
           next_to = row.places.index { |place| place == item.from || place == item.to } or next
-          Sentence["#{item.label.empty? ? 'a keep-out' : item.label}, which #{@button.sewn} #{next_to + 1} stands next to"]
+          Sentence["#{item.label.empty? ? 'a keep-out' : item.label}, which #{noun} #{next_to + 1} stands next to"]
         end
       end
 
@@ -94,7 +94,7 @@ module NimbleEyelet
 
       def count_reason(row)
         count = row.places.size
-        asked = "#{LayoutWords.so_many(count, @button.sewn)}, as you asked."
+        asked = "#{LayoutWords.so_many(count, noun)}, as you asked."
         return Reason.new(rule: "count", says: asked, source: "your choice") if @run.count == count
 
         Reason.new(rule: "count",
@@ -108,7 +108,7 @@ module NimbleEyelet
         says = "A pin holds the button, since that stops the gaping; its hole goes with it, to the nearest mark. " \
                "The rest is as even as that allows."
         if @run.pins.all?(&:hole?) || !@button.fastens?
-          says = "Pinned points get a #{@button.sewn} exactly; the rest is as even as that allows."
+          says = "Pinned points get a #{noun} exactly; the rest is as even as that allows."
         end
         Reason.new(rule: "pins", says: says, source: "least squares")
       end

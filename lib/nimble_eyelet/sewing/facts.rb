@@ -47,7 +47,7 @@ module NimbleEyelet
     # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
     # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that asked for it
     # mishaps - Array<Entry> of what went wrong, oldest first
-    # today - Date or nil, to tell what is recent
+    # today - String, ISO 8601, or nil: to tell what is recent
     # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
     class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false, looked_at: [],
                            stand_in_asked: nil, mishaps: [], today: nil)
