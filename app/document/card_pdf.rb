@@ -31,10 +31,7 @@ module NimbleEyelet
         section(pdf, "Set", settings)
         section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
         section(pdf, "Where it begins", begins)
-        section(pdf, @sheet.plan.button.of_sewn("After the test hole and between two holes"),
-                [@sheet.plan.machine.reset_words&.then do |words|
-                  "Back to the first part: #{words}."
-                end || "Nothing to reset."])
+        section(pdf, @sheet.plan.button.of_sewn("After the test hole and between two holes"), [reset])
         opened(pdf) if @sheet.plan.button.opens? && !@sheet.recipe.style.value.round?
         section(pdf, "Put back", back)
       end
@@ -44,6 +41,12 @@ module NimbleEyelet
         line = @sheet.cut_line
         section(pdf, "Open", ["#{Opening::CUT_TOOLS.fetch(line.tool).capitalize}; at true size:"])
         CutDrawing.new(pdf, line, @sheet.cut.ends, @sheet.recipe.width(@sheet.opening)).draw { |length| @present.words(length) }
+      end
+
+      # As the steps have it: nothing where a hole or a tack has no parts to go back to.
+      def reset
+        resets = (@sheet.progress&.steps || []).any? { |step| step.key.start_with?("reset") }
+        resets ? "Back to the first part: #{@sheet.plan.machine.reset_words}." : "Nothing to reset."
       end
 
       def setting = @sheet.setting

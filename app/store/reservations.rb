@@ -8,6 +8,7 @@
 require "sequel"
 require_relative "../../lib/nimble_eyelet"
 require_relative "errors"
+require_relative "stash"
 
 module NimbleEyelet
   module Store
@@ -22,7 +23,8 @@ module NimbleEyelet
       def of(names)
         lies = @scope.standing(:buttons).where(name: names).select(:id, :name, :owned).all
         laid_by = by_button(lies.map { |row| row[:id] })
-        lies.to_h { |row| [row[:name], StashCount.new(owned: row[:owned], reserved: laid_by.fetch(row[:id], {}))] }
+        used = Stash.new(@scope).planned_for(names)
+        lies.to_h { |row| [row[:name], count(row, laid_by.fetch(row[:id], {}), used.fetch(row[:name], []))] }
       end
 
       # @param count [Integer] none for no longer
@@ -57,6 +59,11 @@ module NimbleEyelet
       end
 
       private
+
+      def count(row, reserved, used)
+        planned = used.to_h { |closure| [closure[:id], "#{closure[:garment]}: #{closure[:name]}"] }
+        StashCount.new(owned: row[:owned], reserved: reserved, planned: planned)
+      end
 
       def locked(name, field, given)
         @scope.standing(:buttons).where(name: name).for_update.first ||

@@ -96,6 +96,15 @@ module NimbleEyelet
       # @return [Hash{String => StashButton}] those that are in the box
       def named(names) = owned.where(name: names).all.to_h { |row| [row[:name], Stash.item(row)] }
 
+      # @param names [Array<String>] of buttons
+      # @return [Hash{String => Array<Hash>}] closures with such a button: id, name and garment, by its name
+      def planned_for(names)
+        @scope.standing(:closures).join(:garments, id: :garment_id).where(button_name: names)
+              .order(Sequel[:garments][:name], Sequel[:closures][:name])
+              .select(:button_name, Sequel[:closures][:id], Sequel[:closures][:name], Sequel[:garments][:name].as(:garment))
+              .all.group_by { |row| row.delete(:button_name) }
+      end
+
       # @yieldparam item [StashButton] by name, without holding all of them
       def each
         owned.order(:name).select(*columns).paged_each(rows_per_fetch: 500) { |row| yield Stash.item(row) }
@@ -120,17 +129,10 @@ module NimbleEyelet
       def columns = %i[id name owned colour note revision] + BUTTON.values.map { |field| Stash.column(field) }
 
       def kept(rows)
-        used = users(rows.map { |row| row[:name] })
+        used = planned_for(rows.map { |row| row[:name] })
         rows.map do |row|
           StashRecord.new(id: row[:id], revision: row[:revision], item: Stash.item(row), used: used.fetch(row[:name], []))
         end
-      end
-
-      def users(names)
-        @scope.standing(:closures).join(:garments, id: :garment_id).where(button_name: names)
-              .order(Sequel[:garments][:name], Sequel[:closures][:name])
-              .select(:button_name, Sequel[:closures][:id], Sequel[:closures][:name], Sequel[:garments][:name].as(:garment))
-              .all.group_by { |row| row.delete(:button_name) }
       end
 
       def put(rows)

@@ -19,6 +19,7 @@ class SuppliesAnswersTest < AppTest
     call(:put, "/api/closures/#{other}/reservation", { count: 6 })
 
     assert_status 200
+    assert_includes of["closures", SMOCK]["says"], "also planned for linen field smock: second front"
     assert_equal [6, 5], of["closures", SMOCK].values_at("elsewhere", "lacks")
     assert_includes of["closures", SMOCK, "?card=2"]["says"], "3 cards of 2 to buy"
     call(:put, "/api/closures/#{SMOCK}/reservation", { count: 4 })
@@ -70,7 +71,8 @@ class SuppliesAnswersTest < AppTest
     pyjamas = db[:closures].where(name: "jacket front").get(:id)
     found = closure(pyjamas)
     enter({ kind: "swatch", closure: pyjamas, machine: found["machine"]["id"], with: found["sheet"]["swatch"]["with"],
-            passes: "passes", symptoms: [], looks: { "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" },
+            passes: "passes", symptoms: [],
+            looks: { "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" },
             happened_at: now, sent_at: now })
     other = call(:post, "/api/closures", { garment: "flannel camp pyjamas", name: "second", like: pyjamas })["id"]
     keys = -> { closure(other)["sheet"]["sewing"]["steps"].map { |one| one["key"] } & %w[stored test-sew] }

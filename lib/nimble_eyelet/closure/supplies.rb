@@ -23,7 +23,12 @@ module NimbleEyelet
   Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0, reserved: 0, elsewhere: 0)
 
   # One button of the stash. owned - Integer; reserved - Hash of closure key to how many are laid by for it
-  class StashCount < Value.of(:owned, reserved: {})
+  # planned - Hash of the key of every closure it is planned for to what that is called
+  class StashCount < Value.of(:owned, reserved: {}, planned: {})
+    # @param keys [Array] of closures
+    # @return [Array<String>] other closures it is planned for
+    def others(keys) = planned.except(*keys).values
+
     # @param keys [Array] of closures
     # @return [Array(Integer, Integer)] laid by for these, and for others
     def split(keys) = reserved.partition { |key, _| keys.include?(key) }.map { |some| some.sum(&:last) }
@@ -63,8 +68,15 @@ module NimbleEyelet
         lies = stash[name]
         lacks = [all - (lies ? lies.free_for(sharing.map(&:key)) : 0), 0].max
         Supply.new(kind: "button", name: name, count: all, lacks: lacks, **laid_by(lies, sharing),
-                   says: ["#{count} and #{spare(count)} spare", *shared(sharing), *cards(lacks, card)].join("; "))
+                   says: ["#{count} and #{spare(count)} spare", *shared(sharing), *also(lies, sharing),
+                          *cards(lacks, card)].join("; "))
       end
+    end
+
+    # Other closures that would take the same buttons out of the box.
+    def self.also(lies, sharing)
+      others = lies ? lies.others(sharing.map(&:key)) : []
+      others.empty? ? [] : ["also planned for #{others.join(', ')}"]
     end
 
     def self.laid_by(lies, sharing)
@@ -153,7 +165,7 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :spare, :buttons, :laid_by, :cards, :shared, :button_name, :threads, :thread_name, :reels,
+    private_class_method :steps, :spare, :buttons, :also, :laid_by, :cards, :shared, :button_name, :threads, :thread_name, :reels,
                          :thread_of, :of_a_button, :stays,
                          :cords, :liquid, :needles
   end
