@@ -122,4 +122,45 @@ class FinishTest < BrowserTest
 
     assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, 390
   end
+
+  # Laid by out of the stash for this closure, and counted when they are sewn on; what is no number says so beside its field.
+  def test_buttons_are_laid_by_and_counted
+    name = closure["plan"]["button.name"]
+    db[:buttons].where(name: name).update(owned: 9)
+    open_station "print"
+    click_button "Lay 8 by for this"
+
+    assert_selector "[data-supplies]", text: "9 in the stash, 8 laid by for this"
+    fill_in "Buttons on cards of", with: "a few"
+
+    assert_selector "[role=alert]", text: "A whole number, from 1 to 999."
+    fill_in "Buttons on cards of", with: "3"
+    fill_in "Left in the box, as counted", with: "two"
+    click_button "Note it"
+
+    assert_selector "[role=alert]", text: "Write how many there are, as a whole number."
+    assert_violates_nothing
+    fill_in "Left in the box, as counted", with: "2"
+    click_button "Note it"
+
+    assert_selector "[data-supplies]", text: "2 in the stash"
+    assert_selector "[data-supplies]", text: "2 cards of 3 to buy"
+    assert_button "Lay 2 by for this"
+    assert_equal 2, db[:buttons].where(name: name).get(:owned)
+  end
+
+  def test_after_a_hole_is_opened_it_is_asked_how_the_button_goes_through
+    enter(step("sew-7").fetch("enter").merge("machine" => 4))
+    enter(step("open-at-540000").fetch("enter").merge("machine" => 4))
+    open_station "sewing"
+    within("main [data-through]", match: :first) { click_button "will not pass" }
+
+    assert_text "Is it cut right up to both tacks?"
+    click_button "No: I cut the last threads and try again"
+    within("main [data-through]", match: :first) { click_button "passes as it should" }
+
+    assert_text "Noted: it counts as a test hole does."
+    assert_saved
+    assert_equal "passes", step("open-at-540000")["through"]
+  end
 end

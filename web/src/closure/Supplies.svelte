@@ -24,6 +24,7 @@
   const uid = $props.id();
   let card = $state(recall<string>(CARD) ?? '');
   let query = $derived(/^[1-9]\d{0,2}$/.test(card.trim()) ? { card: card.trim() } : {});
+  let cardFault = $derived(card.trim() && !query.card ? 'A whole number, from 1 to 999.' : '');
   let asking = $derived(query.card ? `?card=${query.card}` : '');
   $effect(() => keep(CARD, card.trim() || undefined));
 
@@ -67,13 +68,19 @@
         {whose === 'sittings' ? 'Counted, and to buy' : 'What it takes'}
       </h2>
       <p class="flex flex-wrap items-center gap-4 pb-1">
-        <label class="text-sm text-secondary"
-          >Buttons on cards of <input
-            class="input input-sm w-14 bg-base-100 px-2 text-base-content"
-            inputmode="numeric"
-            bind:value={card}
-          /></label
-        >
+        <span class="text-sm">
+          <label class="text-secondary"
+            >Buttons on cards of <input
+              class={['input input-sm w-14 bg-base-100 px-2 text-base-content', cardFault && 'input-error']}
+              inputmode="numeric"
+              aria-invalid={cardFault ? 'true' : undefined}
+              aria-describedby={cardFault ? `${uid}-card` : undefined}
+              bind:value={card}
+            /></label
+          >
+          {#if cardFault}<span id="{uid}-card" role="alert" class="font-semibold text-error">{cardFault}</span
+            >{/if}
+        </span>
         <a class="link" href={workroom.file(`/${whose}/${id}/supplies.pdf${asking}`)} target="_blank"
           >On paper (PDF)</a
         >
