@@ -1,8 +1,11 @@
 <script lang="ts">
-  // A hole as it lies under the foot: which end is away, where the needle goes in, which bead comes first.
+  // A hole or a tack as it lies under the foot: which end is away, where the needle goes in, which bead comes first.
   import type { SittingClosure } from '../api/client';
 
-  let { hole }: { hole: SittingClosure['holes'][number] } = $props();
+  let { hole, tack = false }: { hole: SittingClosure['holes'][number]; tack?: boolean } = $props();
+
+  /** The way of a tack's zigzag, from end to end. */
+  const ZIGZAG = `M${Array.from({ length: 23 }, (_, index) => `${index % 2 ? 130 : 110} ${30 + index * 5}`).join('L')}`;
 
   let left = $derived(hole.side?.startsWith('left'));
   let right = $derived(hole.side?.startsWith('right'));
@@ -14,17 +17,27 @@
     <text x="120" y="14">{hole.away}</text>
     <text x="120" y="168">you</text>
   </g>
-  <path d="M104 30V140" stroke="currentColor" stroke-width={left ? 13 : 7} stroke-opacity={left ? 1 : 0.45} />
-  <path
-    d="M136 30V140"
-    stroke="currentColor"
-    stroke-width={right ? 13 : 7}
-    stroke-opacity={right ? 1 : 0.45}
-  />
-  <path d="M97 32H143M97 138H143" stroke="currentColor" stroke-width="8" stroke-opacity="0.6" />
+  {#if tack}
+    <path d="M120 30V140" stroke="currentColor" stroke-width="3" stroke-opacity="0.5" />
+    <path d={ZIGZAG} fill="none" stroke="currentColor" stroke-width="4" stroke-linejoin="round" />
+  {:else}
+    <path
+      d="M104 30V140"
+      stroke="currentColor"
+      stroke-width={left ? 13 : 7}
+      stroke-opacity={left ? 1 : 0.45}
+    />
+    <path
+      d="M136 30V140"
+      stroke="currentColor"
+      stroke-width={right ? 13 : 7}
+      stroke-opacity={right ? 1 : 0.45}
+    />
+    <path d="M97 32H143M97 138H143" stroke="currentColor" stroke-width="8" stroke-opacity="0.6" />
+  {/if}
   {#if start !== undefined}
     <path d="M{left ? 66 : 174} {start}l{left ? 26 : -26} 0" stroke="var(--color-warning)" stroke-width="4" />
-    <circle cx={left ? 98 : 142} cy={start} r="7" class="fill-warning" />
+    <circle cx={tack ? 120 : left ? 98 : 142} cy={start} r="7" class="fill-warning" />
     <text x={left ? 30 : 210} y={start + 5} font-size="15" text-anchor="middle" class="fill-warning"
       >needle</text
     >

@@ -48,7 +48,8 @@
     viewBox="0 0 {WIDE} 92"
     class="w-full max-w-2xl"
     role="img"
-    aria-label="Hole {hole.number} of {closure.holes.length} on the run"
+    aria-label="{closure.noun === 'tack' ? 'Tack' : 'Hole'} {hole.number} of {closure.holes
+      .length} on the run"
   >
     <path d="M20 46H{WIDE - 20}" stroke="currentColor" stroke-opacity="0.35" stroke-width="2" />
     {#each closure.holes as one (one.at)}
@@ -78,7 +79,7 @@
       {/if}
     {/each}
   </svg>
-  {#if underTheFoot}<HoleTurn {hole} />{/if}
+  {#if underTheFoot}<HoleTurn {hole} tack={closure.noun === 'tack'} />{/if}
 {:else}
   <Sign size={72} strokeWidth={1.5} aria-hidden="true" />
 {/if}
