@@ -66,11 +66,15 @@ module NimbleEyelet
         { set: setting.hands.to_f + Offset::USUALLY_ADDED.fetch(setting.by.key), ends: sheet.cut.ends.both.to_f }
       end
 
+      def covered(thread, recipe)
+        Math.log(thread.coverage(recipe.stitch_length.value)) + (recipe.second_pass ? CoverBand::SECOND_PASS : 0.0)
+      end
+
       def cover(plan, recipe)
         style = recipe.style.value
         aim = Recipes.cover_aim(recipe.stitched, style.corded) || Recipes::SATIN_COVER
         least, most = [aim.least, aim.most].map { |index| Math.log(index) }
-        { cover: Math.log(plan.thread.coverage(recipe.stitch_length.value)), scale: (most - least) / 2 / CoverBand::USUAL_HALF,
+        { cover: covered(plan.thread, recipe), scale: (most - least) / 2 / CoverBand::USUAL_HALF,
           balance: recipe.notches * CoverBand::NOTCH, opposite: plan.machine.second_bead == "back" && !style.by_hand,
           middles: { cover: (least + most) / 2, tension: Swatches::Beliefs::TENSION_BELOW, space: recipe.width_wanted.to_f } }
       end

@@ -2,7 +2,7 @@
 
 # Sittings makes up sittings by chance, and knows the best end of small ones by trying everything.
 
-require "nimble_eyelet"
+require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Support

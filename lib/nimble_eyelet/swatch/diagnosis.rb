@@ -142,7 +142,7 @@ module NimbleEyelet
       LOOKS_OF_AXIS = { fit: %w[fit], cover: %w[bead_away bead_back], tension: %w[tension], space: %w[space] }.freeze
       private_constant :LOOKS_OF_AXIS
 
-      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) unless key == :cover && swatch.twice? }
+      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) }
 
       def chance(key, option)
         case key
@@ -174,7 +174,7 @@ module NimbleEyelet
       # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside the dials
       # comes before what would only be likelier.
       def changes
-        by_rows = @newest ? @troubles.changes + sewn_twice : []
+        by_rows = @newest ? @troubles.changes : []
         first, second = tried.kind == :by_hand ? [by_rows, by_dial] : [by_dial, by_rows]
         set = first.flat_map { |change| change.sets.keys }
         (first + second.reject { |change| change.sets.keys.intersect?(set) }).reject { |change| !change.by_hand? && done?(change) }
@@ -186,11 +186,6 @@ module NimbleEyelet
 
           @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
         end
-      end
-
-      # Beads that were sewn twice are put right by their row.
-      def sewn_twice
-        @newest.twice? && @current.twice ? [symptom_of(:cover)].compact.map { |word| @troubles.change_for(word) } : []
       end
 
       # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.
@@ -215,10 +210,8 @@ module NimbleEyelet
 
       # Somebody set it otherwise since: the next hole is to be sewn.
       def otherwise_set?
-        (@newest.twice? != @current.twice || turned?) && changes.none? { |change| !change.by_hand? }
+        @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) } && changes.none? { |change| !change.by_hand? }
       end
-
-      def turned? = @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) }
 
       # No mark is worth another hole: the likeliest is named, and what is left to do by hand.
       def stuck_changes

@@ -72,12 +72,9 @@ module NimbleEyelet
         cover, balance = Options.new(current).set_on(swatch, :cover).at.then { |away, back| [(away + back) / 2, (back - away) / 2] }
         HoleSeen.new(fit: tried(swatch, current), cover: cover, balance: balance,
                      tension: TensionDial.new(current.machine).units(swatch.tension), width: swatch.stitch_width.to_f,
-                     away: once(swatch, "bead_away"), back: once(swatch, "bead_back"), edge: swatch.place("tension"),
+                     away: swatch.place("bead_away"), back: swatch.place("bead_back"), edge: swatch.place("tension"),
                      space: swatch.place("space"))
       end
-
-      # Beads sewn twice say nothing about one pass.
-      def self.once(swatch, look) = swatch.twice? ? nil : swatch.place(look)
 
       def self.tried(swatch, current)
         return unless swatch.measured || swatch.passes
@@ -86,7 +83,7 @@ module NimbleEyelet
                               reading: swatch.measured&.to_f, reading_spread: Learned.spread(swatch), seen: swatch.place("fit"))
       end
 
-      private_class_method :alike, :fit, :known, :seen, :once, :tried
+      private_class_method :alike, :fit, :known, :seen, :tried
     end
   end
 end

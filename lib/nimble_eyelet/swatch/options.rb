@@ -37,8 +37,7 @@ module NimbleEyelet
       def axes
         return %i[fit] if @current.stitched == :straight
 
-        # Sewn twice, what the beads show says nothing about the stitch length.
-        [:fit, (:cover unless @current.twice), :tension, (:space if @current.style.opens)].compact
+        [:fit, :cover, :tension, (:space if @current.style.opens)].compact
       end
 
       # @return [Float] what is usually added to what the hands set
@@ -48,8 +47,11 @@ module NimbleEyelet
       def opposite? = @machine.second_bead == "back" && !@current.style.by_hand && @current.style.opens
 
       # @param length [Length] of a stitch
-      # @return [Float] ln k
-      def cover(length, diameter: @current.thread.diameter) = Math.log((diameter / length).to_f)
+      # @param twice [Boolean] both beads are sewn over a second time
+      # @return [Float] ln k, of as many passes
+      def cover(length, twice: @current.twice)
+        Math.log((@current.thread.diameter / length).to_f) + (twice ? CoverBand::SECOND_PASS : 0.0)
+      end
 
       # @param axis [Symbol]
       # @param beliefs [Beliefs]
@@ -71,7 +73,7 @@ module NimbleEyelet
       def set_on(swatch, axis)
         case axis
         when :fit then fit_at(swatch.hands, nil)
-        when :cover then cover_at(swatch.stitch_length, swatch.balance)
+        when :cover then cover_at(swatch.stitch_length, swatch.balance, twice: swatch.twice?)
         when :tension then tension_at(swatch.tension)
         else width_at(swatch.stitch_width)
         end
@@ -103,8 +105,8 @@ module NimbleEyelet
         lengths.product(balances(belief.skew.first)).map { |length, notches| cover_at(length, notches) }
       end
 
-      def cover_at(length, notches)
-        at = cover(length)
+      def cover_at(length, notches, twice: @current.twice)
+        at = cover(length, twice: twice)
         by = notches * CoverBand::NOTCH
         Option.new(at: [at - by, at + (opposite? ? by : -by)].map { |place| place.round(4) }, value: [length, notches])
       end

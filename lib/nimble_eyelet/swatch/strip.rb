@@ -96,14 +96,18 @@ module NimbleEyelet
               @beliefs.cover.chance(@options.cover(@current.stitch_length), balance: balance))
       end
 
-      def stitch(log) = @current.thread.diameter.to_f / Math.exp(log)
+      # Of as many passes as are sewn now.
+      def stitch(log) = @current.thread.diameter.to_f / Math.exp(log - (@current.twice ? CoverBand::SECOND_PASS : 0.0))
 
       def bead_dots
         { "bead_away" => "away", "bead_back" => "back" }.flat_map do |look, bead|
           # A bead that is open lies on the long side of what is right.
-          @swatches.flat_map { |swatch| dot(look, swatch, swatch.stitch_length.to_f, bead: bead, low: :high, high: :low) }
+          @swatches.flat_map { |swatch| dot(look, swatch, stitch_of(swatch), bead: bead, low: :high, high: :low) }
         end
       end
+
+      # Where it would lie with as many passes as now.
+      def stitch_of(swatch) = stitch(@options.cover(swatch.stitch_length, twice: swatch.twice?))
 
       def tension = band(:tension, @beliefs.tension, @current.tension) { |at| @dial.number(at) }
       def space = band(:space, @beliefs.space, @current.stitch_width) { |at| at }

@@ -38,10 +38,6 @@ module NimbleEyelet
         rows.sort_by { |symptom| AXES.index(symptom.axis) }.group_by(&:axis).map { |_, found| change(found.first) }
       end
 
-      # @param symptom [String] key
-      # @return [Change]
-      def change_for(symptom) = change(SYMPTOMS.fetch(symptom))
-
       # What is to be done by hand where no dial helps any more.
       #
       # @param symptom [String] key
