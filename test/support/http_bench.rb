@@ -178,9 +178,7 @@ module NimbleEyelet
       end
 
       def looked_at(page, least)
-        figures = page["figures"]
-        return format("%-34s %-8s could not be measured", page["path"], page["device"]) unless figures[BUSY]
-
+        figures = Hash.new(Float::NAN).merge(page["figures"].compact)
         format("%-34s %-8s %s; layout shift %.3f (aim 0.02), busy %.0f ms, %.1f times an empty page, blocked %.0f ms%s", page["path"],
                page["device"], page["scores"].map { |name, score| "#{name} #{score}" }.join(", "), figures["cumulative-layout-shift"],
                figures[BUSY], figures[BUSY] / least[BUSY], figures[BLOCKED],
