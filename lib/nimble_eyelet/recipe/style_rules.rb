@@ -9,13 +9,14 @@ module NimbleEyelet
   module Recipes
     STYLE_RULES = [
       Rule.new(name: "tack", asks: "a bar tack", applies: ->(s) { !s.button.opens? },
-               votes: { "bar_tack" => 4, "zigzag_tack" => 1, "straight_tack" => -1 },
+               votes: { "bar_tack" => 4, "zigzag_tack" => 1 },
                says: "Straight stitches the long way, and zigzag over them: a programme sews every one alike."),
       Rule.new(name: "most wovens", asks: "always", applies: ->(_) { true }, votes: { "two_tacks" => 2, "round_end" => 1 },
                says: "Two bar tacks hold best; the usual hole for most cloth."),
       Rule.new(name: "perforation", asks: "the cloth keeps needle holes", applies: ->(s) { s.cloth.type.perforates },
                votes: { "straight_box" => 9, "two_tacks" => -6, "round_end" => -6, "two_round" => -6, "keyhole" => -6,
-                        "stretch" => -6, "corded" => -6, "manual_zigzag" => -6 },
+                        "stretch" => -6, "corded" => -6, "manual_zigzag" => -6, "straight_tack" => 9, "bar_tack" => -6,
+                        "zigzag_tack" => -6 },
                says: "Satin would perforate this cloth and it does not fray: two rounds of straight stitch hold."),
       Rule.new(name: "fraying", asks: "the cloth frays", applies: ->(s) { s.cloth.frays? }, votes: { "straight_box" => -6 },
                says: "Cloth that frays wants its cut edge covered: straight stitch alone does not."),

@@ -67,7 +67,7 @@ module NimbleEyelet
               near: :bar, far: :bar, stitched: :satin, corded: false, opens: false),
     Style.new(key: "zigzag_tack", name: "bar tack, by zigzag", for_what: "machines without a programme for it",
               near: :bar, far: :bar, stitched: :satin, corded: false, by_hand: true, opens: false),
-    Style.new(key: "straight_tack", name: "bar tack, by straight stitch", for_what: "machines whose needle does not swing",
+    Style.new(key: "straight_tack", name: "bar tack, by straight stitch", for_what: "leather, coated cloth; needles that do not swing",
               near: :bar, far: :bar, stitched: :straight, corded: false, by_hand: true, opens: false)
   ].to_h { |style| [style.key, style] }.freeze
 end

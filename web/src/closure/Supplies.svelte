@@ -14,10 +14,12 @@
     whose,
     id,
     record = false,
+    version = '',
   }: {
     whose: 'closures' | 'garments' | 'sittings';
     id: number;
     /** Whether its record can be printed too. */ record?: boolean;
+    /** Of the plan it is counted off. */ version?: string;
   } = $props();
 
   const CARD = 'card-of-buttons';
@@ -36,7 +38,7 @@
   }
 
   const asked = createQuery(() => ({
-    queryKey: ['supplies', workroom.slug, whose, id, query.card ?? ''],
+    queryKey: ['supplies', workroom.slug, whose, id, query.card ?? '', version],
     queryFn: () => read(find()),
     enabled: workroom.slug !== '',
   }));
@@ -61,6 +63,11 @@
   }
 </script>
 
+{#if asked.isError && !asked.data}
+  <p role="status" class="mt-8 text-secondary">
+    What it takes cannot be told while the server does not answer.
+  </p>
+{/if}
 {#if asked.data && asked.data.length > 0}
   <section class="mt-8" aria-labelledby="{uid}-supplies">
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-base-300">

@@ -120,7 +120,7 @@
       />
     </div>
   </div>
-  <Supplies whose="closures" id={closure.id} />
+  <Supplies whose="closures" id={closure.id} version={closure.version} />
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>
   <p class="mt-1">

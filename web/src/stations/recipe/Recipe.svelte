@@ -32,14 +32,20 @@
 </script>
 
 <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
+  {#if setting['stitch_width']}
+    <div>
+      <p class="answer" data-answer>{setting['stitch_width'].text}</p>
+      <p class="text-secondary">{setting['stitch_width'].label.toLowerCase()}</p>
+    </div>
+  {/if}
   <div>
-    <p class="answer" data-answer>{setting['stitch_width']?.text}</p>
-    <p class="text-secondary">
-      {setting['stitch_width']?.label.toLowerCase()}
+    <!-- Where the needle does not swing, its length is the answer. -->
+    <p
+      class={setting['stitch_width'] ? 'text-2xl font-semibold' : 'answer'}
+      data-answer={setting['stitch_width'] ? undefined : ''}
+    >
+      {setting['stitch_length']?.text}
     </p>
-  </div>
-  <div>
-    <p class="text-2xl font-semibold">{setting['stitch_length']?.text}</p>
     <p class="text-secondary"><Term of="stitch_length" /></p>
   </div>
   <div>
@@ -51,7 +57,11 @@
 
 {#if recipe.second_pass}
   <p class="mt-2 max-w-prose font-semibold">
-    Both beads are sewn twice: no mark of this dial is right for one pass.
+    {sheet.button.opens ? 'Both beads are' : 'The tack is'} sewn twice: {closure.plan[
+      'recipe.second_pass'
+    ] === 'yes'
+      ? 'you chose it.'
+      : 'no mark of this dial is right for one pass.'}
   </p>
 {/if}
 {#if recipe.coverage_least !== null && recipe.coverage_most !== null}
