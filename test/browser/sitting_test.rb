@@ -64,6 +64,8 @@ class SittingBrowserTest < BrowserTest
     hurry
     page.refresh
     press_until("row:test-sew")
+
+    assert_told
     click_link "Leave"
 
     assert_selector "[data-away]"

@@ -20,6 +20,8 @@ module NimbleEyelet
       def self.driver(app, width: 1280, height: 800)
         options = Selenium::WebDriver::Chrome::Options.new(binary: CHROMIUM, args: FLAGS + ["--window-size=#{width},#{height}"])
         options.logging_prefs = { browser: "ALL" }
+        # On a busy machine the look for everybody takes its time.
+        options.timeouts = { script: 90_000 }
         service = Selenium::WebDriver::Chrome::Service.new(path: DRIVER)
         Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service)
       end

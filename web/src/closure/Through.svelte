@@ -55,6 +55,6 @@
         >
       {/each}
     </div>
-    {#if noted}<p class="mt-1" role="status">Noted: it counts as a test hole does.</p>{/if}
+    {#if kept}<p class="mt-1" role="status">Noted: it counts as a test hole does.</p>{/if}
   {/if}
 </fieldset>
