@@ -17,7 +17,7 @@ module NimbleEyelet
           { kind: one.kind, title: Supplies::SUPPLY_KINDS.fetch(one.kind), name: one.name, count: one.count,
             length: length(one, present),
             says: present.words(one.says), owned: one.owned, lacks: one.lacks,
-            reserved: one.reserved, elsewhere: one.elsewhere }
+            reserved: one.reserved, elsewhere: one.elsewhere, to_lay: one.to_lay }
         end
       end
 

@@ -36,6 +36,10 @@ class SuppliesAnswersTest < AppTest
     call(:put, "/api/closures/#{SMOCK}/shelf-count", { left: 1 })
 
     assert_equal [1, 0], of["closures", SMOCK].values_at("owned", "reserved")
+    enter(step("button-at-540000").fetch("enter").merge("machine" => 4))
+
+    assert_includes of["closures", SMOCK]["says"], "1 sewn on already"
+    assert_equal [7, 0], of["closures", SMOCK].values_at("lacks", "to_lay"), "one needs no buying, the one there lies by for others"
     %w[closures garments].each do |whose|
       row = CSV.parse(call(:get, "/api/#{whose}/1/supplies.csv"), headers: true).first
 

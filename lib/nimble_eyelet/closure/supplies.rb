@@ -20,9 +20,11 @@ module NimbleEyelet
   # kind - String, key of Supplies::SUPPLY_KINDS; name - String; count - Integer or nil; length - Length or nil
   # says - String or Sentence, how it comes to that; owned - Integer or nil, in the stash; lacks - Integer, still to buy
   # reserved - Integer, of those in the stash laid by for this; elsewhere - Integer, laid by for other closures
-  Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0, reserved: 0, elsewhere: 0)
+  # to_lay - Integer, of those in the stash that can be laid by for what is still to sew on
+  Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0, reserved: 0, elsewhere: 0, to_lay: 0)
 
-  # One button of the stash. owned - Integer; reserved - Hash of closure key to how many are laid by for it
+  # One button of the stash. owned - Integer or nil, none of them is in it
+  # reserved - Hash of closure key to how many are laid by for it
   # planned - Hash of the key of every closure it is planned for to what that is called
   class StashCount < Value.of(:owned, reserved: {}, planned: {})
     # @param keys [Array] of closures
@@ -34,7 +36,7 @@ module NimbleEyelet
     def split(keys) = reserved.partition { |key, _| keys.include?(key) }.map { |some| some.sum(&:last) }
 
     # @return [Integer] that these closures can have
-    def free_for(keys) = [owned - split(keys).last, 0].max
+    def free_for(keys) = [owned.to_i - split(keys).last, 0].max
   end
 
   module Supplies
@@ -42,6 +44,8 @@ module NimbleEyelet
                      "needle" => "Needles" }.freeze
     # From so many buttons on two spare ones.
     MANY = 8
+    # Of buttons that are not in the stash.
+    NONE = StashCount.new(owned: nil)
     # Thread on a usual reel.
     REEL = Length.mm(100_000)
 
@@ -64,23 +68,34 @@ module NimbleEyelet
       wanted = parts.select { |part| part.sheet.plan.button.fastens? }.group_by { |part| button_name(part) }
       wanted.map do |name, sharing|
         count = sharing.sum { |part| steps(part, "button").size }
-        all = count + spare(count)
-        lies = stash[name]
-        lacks = [all - (lies ? lies.free_for(sharing.map(&:key)) : 0), 0].max
-        Supply.new(kind: "button", name: name, count: all, lacks: lacks, **laid_by(lies, sharing),
-                   says: ["#{count} and #{spare(count)} spare", *shared(sharing), *also(lies, sharing),
+        lies = stash.fetch(name, NONE)
+        open = open_buttons(sharing, count)
+        to_lay = [open, lies.free_for(sharing.map(&:key))].min
+        lacks = open - to_lay
+        Supply.new(kind: "button", name: name, count: count + spare(count), lacks: lacks, to_lay: to_lay, **laid_by(lies, sharing),
+                   says: ["#{count} and #{spare(count)} spare", *sewn_on(sharing), *shared(sharing), *also(lies, sharing),
                           *cards(lacks, card)].join("; "))
       end
     end
 
+    # What is sewn on is out of the box; spare ones are wanted for as long as a button is still to be sewn on.
+    def self.open_buttons(parts, count)
+      open = count - sewn(parts, "button")
+      open.zero? ? 0 : open + spare(count) - sewn(parts, "spare-button")
+    end
+
+    def self.sewn(parts, name) = parts.sum { |part| (steps(part, name).map(&:key) & part.sheet.progress.done).size }
+
+    def self.sewn_on(parts) = sewn(parts, "button").then { |some| some.zero? ? [] : ["#{some} sewn on already"] }
+
     # Other closures that would take the same buttons out of the box.
     def self.also(lies, sharing)
-      others = lies ? lies.others(sharing.map(&:key)) : []
+      others = lies.others(sharing.map(&:key))
       others.empty? ? [] : ["also planned for #{others.join(', ')}"]
     end
 
     def self.laid_by(lies, sharing)
-      return {} unless lies
+      return {} unless lies.owned
 
       here, elsewhere = lies.split(sharing.map(&:key))
       { owned: lies.owned, reserved: here, elsewhere: elsewhere }
@@ -165,8 +180,7 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :spare, :buttons, :also, :laid_by, :cards, :shared, :button_name, :threads, :thread_name, :reels,
-                         :thread_of, :of_a_button, :stays,
-                         :cords, :liquid, :needles
+    private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared, :button_name,
+                         :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords, :liquid, :needles
   end
 end

@@ -15,7 +15,6 @@
   const id = $props.id();
   let left = $state('');
   let wrong = $state('');
-  let free = $derived(Math.max(0, (item.owned ?? 0) - item.elsewhere));
 
   async function count(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -27,9 +26,9 @@
 <div class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
   {#if item.reserved}
     <button class="btn btn-sm" onclick={() => tell('reservation', 0)}>Put the {item.reserved} back</button>
-  {:else if free > 0}
-    <button class="btn btn-sm" onclick={() => tell('reservation', Math.min(free, item.count ?? free))}
-      >Lay {Math.min(free, item.count ?? free)} by for this</button
+  {:else if item.to_lay > 0}
+    <button class="btn btn-sm" onclick={() => tell('reservation', item.to_lay)}
+      >Lay {item.to_lay} by for this</button
     >
   {/if}
   <form class="flex items-end gap-2" onsubmit={count}>
