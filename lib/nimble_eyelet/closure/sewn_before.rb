@@ -14,9 +14,9 @@ module NimbleEyelet
     # What has to be alike, and what may be otherwise and is said.
     ALIKE = %w[machine.id cloth.kind].freeze
     SAID = %w[cloth.name cloth.thickness cloth.layers thread.name thread.fibre thread.tex recipe.style recipe.foot recipe.stitch_width
-              recipe.stitch_length recipe.tension recipe.balance recipe.stabiliser recipe.needle].freeze
+              recipe.stitch_length recipe.tension recipe.balance recipe.second_pass recipe.stabiliser recipe.needle].freeze
     # What of it can be set as it was then.
-    SET = %w[recipe.stitch_width recipe.stitch_length recipe.tension recipe.balance].freeze
+    SET = %w[recipe.stitch_width recipe.stitch_length recipe.tension recipe.balance recipe.second_pass].freeze
 
     # @param earlier [Array<Swatches::EarlierSwatch>] newest first
     # @param set [Hash{String => Object}] what a test hole sewn now is sewn with, told by the machine that teaches

@@ -148,7 +148,7 @@ module NimbleEyelet
         "recipe.tension_move" => recipe.tension_move.name, "recipe.balance" => recipe.notches,
         "recipe.stabiliser" => recipe.stabiliser.value,
         "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
-        "recipe.second_pass" => recipe.second_pass ? "yes" : "no" }
+        "recipe.second_pass" => recipe.passes }
     end
 
     def self.swatch(sheet)

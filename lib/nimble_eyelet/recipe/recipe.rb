@@ -81,8 +81,11 @@ module NimbleEyelet
           "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
           "recipe.tension_move" => tension_move.key, "recipe.balance" => balance && balance.value.to_s,
           "recipe.width_wanted" => width_wanted, "recipe.space" => space,
-          "recipe.second_pass" => ("yes" if second_pass) }.compact
+          "recipe.second_pass" => passes }.compact
       end
+
+      # @return [String] "yes" or "no", as it is asked for and kept
+      def passes = second_pass ? "yes" : "no"
 
       # @return [String, nil] nothing in its middle, or where there is none
       def balance_words

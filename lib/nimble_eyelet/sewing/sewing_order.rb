@@ -65,7 +65,7 @@ module NimbleEyelet
         { "recipe.style" => style.name, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
           "recipe.stitch_length" => recipe.stitch_length.value,
           "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2),
-          "recipe.balance" => recipe.balance && recipe.notches.to_s }.compact
+          "recipe.balance" => recipe.balance && recipe.notches.to_s, "recipe.second_pass" => recipe.passes }.compact
       end
     end
   end
