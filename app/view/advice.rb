@@ -24,7 +24,7 @@ module NimbleEyelet
       def self.of(sheet, present)
         diagnosis = sheet.diagnosis
         said = sheet.plan.button.method(:of_sewn)
-        { kind: diagnosis.kind, headline: said[headline(diagnosis, sheet, present)], because: because(diagnosis, present)&.then(&said),
+        { kind: diagnosis.kind, headline: headline(diagnosis, sheet, present), because: because(diagnosis, present)&.then(&said),
           row: row(diagnosis, sheet), changes: diagnosis.changes.map { |one| change(one, present) },
           remarks: diagnosis.remarks.map { |remark| said[present.words(remark)] },
           strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
@@ -37,7 +37,7 @@ module NimbleEyelet
         end
         return "Accepted: sew the row like this." if diagnosis.accept? && sheet.plan.accepted == diagnosis.newest.id
 
-        HEADLINES.fetch(diagnosis.kind, "Look at it again: nothing that can be set is left to change.")
+        sheet.plan.button.of_sewn(HEADLINES.fetch(diagnosis.kind, "Look at it again: nothing that can be set is left to change."))
       end
 
       ONCE = "One test hole that looks right may be luck: a second one with the same settings tells whether the row comes out."

@@ -17,7 +17,7 @@ module NimbleEyelet
         { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
           stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), stored: stored(sheet.stored), pace: sheet.plan.recipe.pace,
           looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map { |look| look(look, sheet) },
-          symptoms: Swatches.further_symptoms.map { |symptom| { key: symptom.key, axis: symptom.axis } } }
+          symptoms: Swatches.further_symptoms(opens: sheet.plan.button.opens?).map { |symptom| { key: symptom.key, axis: symptom.axis } } }
       end
 
       # @return [String] for the knot

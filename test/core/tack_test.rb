@@ -115,6 +115,8 @@ class TackTest < CoreTest
     after = ->(*lengths) { Sheet.of(found.plan, facts(swatches: lengths.map { |long| seen(found, long) })) }
 
     assert_equal %w[fit bead_away tension], Swatches.looks_of(:satin, opens: false).map(&:key)
+    assert_equal %w[frays stay_shows cut_stitches], %w[frays stay_shows cut_stitches] & Swatches.further_symptoms.map(&:key)
+    assert_empty %w[frays stay_shows cut_stitches ends_apart] & Swatches.further_symptoms(opens: false).map(&:key)
     long = Sheet.of(found.plan, facts(swatches: [seen(found, 10.6).with(passes: "slips_out")]))
 
     assert_equal :change, long.diagnosis.kind

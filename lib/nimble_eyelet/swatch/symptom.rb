@@ -27,8 +27,9 @@ module NimbleEyelet
     SymptomRemedy = Value.of(:says, dial: nil, by: 0, needs: nil, minutes: 1)
 
     # axis - String; causes - Array<String>, likely ones in order; remedies - Array<SymptomRemedy>, in order
-    # satin - Boolean, only where there are beads of satin; opposite - String or nil, what cannot be seen on the same hole
-    Symptom = Value.of(:key, :axis, :name, :causes, :remedies, satin: false, opposite: nil)
+    # satin - Boolean, only where there are beads of satin; hole - Boolean, not on a bar tack
+    # opposite - String or nil, what cannot be seen on the same hole
+    Symptom = Value.of(:key, :axis, :name, :causes, :remedies, satin: false, hole: false, opposite: nil)
 
     # Axes in the order in which they are looked at.
     AXES = %w[fit cover balance tension space stay guide ends thread cloth cut].freeze
@@ -92,11 +93,13 @@ module NimbleEyelet
             ["a gap at the carriage's front stop", "foot not level", "garment hanging"],
             [hand("Push the carriage against its front stop before every hole.") { |current| current.foot.type.clamps },
              hand("Level the foot and support the cloth so that it does not hang."),
-             hand("A few more stitches of the first part close a small gap.") { |current| current.machine.kind == "stepped" }]),
+             hand("A few more stitches of the first part close a small gap.") do |current|
+               current.machine.kind == "stepped"
+             end], hole: true),
         row("off_mark", "guide", "off the mark, or crooked", ["start not under the needle", "mark hidden by the foot"],
             [hand(Sentence["Put the needle onto the start mark by hand first, and draw the line %s past both ends.", Length.mm(15)])]),
         row("tacks_unequal", "ends", "tacks unequal, thin or clumped", ["stitches counted by feel"],
-            [hand("Count 4 to 7 stitches at both tacks; fewer on a second pass.")]),
+            [hand("Count 4 to 7 stitches at both tacks; fewer on a second pass.")], hole: true),
         row("nest", "ends", "a nest of thread at the start", ["tails not held", "threaded with the foot down"],
             [hand("Hold both tails for the first stitches."), hand("Thread anew with the foot up.")]),
         row("swallowed", "ends", "cloth swallowed at the start", ["cloth too soft at the plate's hole"],
@@ -113,25 +116,30 @@ module NimbleEyelet
         row("gummed", "thread", "glue or wax on the needle", ["coated, fused or taped cloth"],
             [hand("Clean the needle, or fit a new one.")]),
         row("frays", "cloth", "frays at the cut", ["beads too narrow or too open", "cut before sealing"],
-            [hand("Sew a second pass before cutting."), hand("Seal the cut line first, and let it dry."), hand("A closer stay.")]),
+            [hand("Sew a second pass before cutting."), hand("Seal the cut line first, and let it dry."), hand("A closer stay.")],
+            hole: true),
         row("perforated", "cloth", "tears along the needle line", ["needle large or blunt", "too many holes"],
             [hand("Fit a new, smaller needle."), turn(:stitch_length, 1, "Fewer holes weaken it less."),
              hand("Sew the straight-stitch box instead.")]),
         row("foot_marks", "cloth", "the foot sticks or leaves marks", ["coated cloth, pile"],
             [hand("Paper or film on top, or a sole that slides."), hand("One step less foot pressure.", &PRESSURE)]),
         row("stay_shows", "cloth", "the stay shows in the slit", ["stay of another colour"],
-            [hand("Match its colour, colour it, or trim it back.")]),
+            [hand("Match its colour, colour it, or trim it back.")], hole: true),
         row("marks_stay", "cloth", "the marks do not come out", ["wrong marker", "ironed"],
             [hand("Another marker, tried on the scrap; no iron before it is out.")]),
         row("cut_stitches", "cut", "stitches were cut", ["pins left out", "blade too long"],
-            [hand("A pin across inside each tack, and cut from both ends to the middle.")])
+            [hand("A pin across inside each tack, and cut from both ends to the middle.")], hole: true)
       ].freeze
     end
 
     SYMPTOMS = SymptomTable::SYMPTOM_ROWS.to_h { |symptom| [symptom.key, symptom] }.freeze
 
     # What is asked beside {LOOKS}.
+    #
+    # @param opens [Boolean] a hole; a bar tack has no slit and no two beads
     # @return [Array<Symptom>]
-    def self.further_symptoms = SYMPTOMS.values.reject { |symptom| DIALLED.include?(symptom.axis) }
+    def self.further_symptoms(opens: true)
+      SYMPTOMS.values.reject { |symptom| DIALLED.include?(symptom.axis) || (symptom.hole && !opens) }
+    end
   end
 end
