@@ -33,6 +33,29 @@ class SchoolsTest < CoreTest
   end
 
   # What was sewn twice counts as half as dense again.
+  # On the same ground, swinging the other way; it takes its thread and its time, and cover is told of one pass.
+  def test_a_second_pass_takes_thread_and_time
+    once, twice = %w[no yes].map { |passes| HoleSimulation.of(sheet(recipe: Recipes::Overrides.new(second_pass: passes))) }
+    bar = Stitches::Path.sew(twice.path.shape.with(near_end: :bar, far_end: :bar), machine)
+
+    { twice.path => 2, bar => 1 }.each do |path, count|
+      again = path.parts.select(&:again?)
+
+      assert_equal count, again.size
+      again.each do |part|
+        first = path.parts.find { |one| "#{one.name}#{Stitches::HolePart::AGAIN}" == part.name }.points.sort_by(&:last)
+        second = part.points.sort_by(&:last)
+
+        assert_equal(*[first, second].map { |points| points.map { |_, y| y.round(6) } })
+        assert(first.zip(second).all? { |(here, _), (there, _)| (here - there).abs > 0.5 }, part.name)
+      end
+    end
+
+    assert_equal once.reckoning.cover, twice.reckoning.cover
+    assert_operator twice.reckoning.bobbin, :>, once.reckoning.bobbin * 1.3
+    assert_operator twice.reckoning.seconds, :>, once.reckoning.seconds * 1.3
+  end
+
   def test_whoever_sews_a_second_pass_is_told_so_where_the_cloth_shows
     gappy = lambda do |by, **with|
       own = { machine: machine("memory"), recipe: Recipes::Overrides.new(thin_cover: by) }

@@ -63,7 +63,7 @@ module NimbleEyelet
                               far: ends.far.to_f,
                               eye: ends.eye.to_f, width: width.to_f, space: HoleSimulation.space(recipe, width), length: length.to_f,
                               balance: trial.balance / 100.0, own_bead: style.round? ? width.to_f : recipe.manual_width&.value&.to_f,
-                              cord: corded)
+                              cord: corded, twice: recipe.second_pass)
     end
 
     # @return [Array(Length, Length)] width and length

@@ -34,7 +34,8 @@ module NimbleEyelet
 
     def initialize(sheet)
       @sheet = sheet
-      @shape = HoleSimulation.shape(sheet, Trial.new)
+      # Its aim is one pass that is full; a second one hides what is asked about.
+      @shape = HoleSimulation.shape(sheet, Trial.new).with(twice: false)
     end
 
     # @return [Array<LookPicture>]

@@ -19,8 +19,9 @@ module NimbleEyelet
     # balance - Float, how much farther forward feed goes than it should, as a share: 0.1 is a tenth
     # own_bead - Float or nil, where it is not half of what the cutting space leaves
     # eye - Float, open radius of a keyhole's eye; cord - Float, thickness of the cord under the beads, 0 for none
+    # twice - Boolean, the beads, or the zigzag of a bar tack, are sewn over a second time
     class HoleShape < Value.of(:near_end, :far_end, :opening, :near, :far, :width, :space, :length,
-                               cord: 0.0, balance: 0.0, own_bead: nil, eye: 0.0)
+                               cord: 0.0, balance: 0.0, own_bead: nil, eye: 0.0, twice: false)
       def corded? = cord.positive?
       def overall = near + opening + far
       def bead = own_bead || [(width - space) / 2, 0].max

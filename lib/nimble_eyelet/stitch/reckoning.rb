@@ -26,7 +26,7 @@ module NimbleEyelet
     HITS_BORNE = 1.0
 
     # top, bobbin - Length of thread a hole, with waste and tails; seconds - Float
-    # cover - Array<Array(String, Float)>, coverage index of each bead
+    # cover - Array<Array(String, Float)>, coverage index of each bead in one pass
     # hits - Float, needle holes a mm of the densest line; bulk - Length under the foot
     class Reckoning < Value.of(:top, :bobbin, :sewn_in, :seconds, :cover, :hits, :bulk, :cautions)
       # @param path [Path]
@@ -44,9 +44,9 @@ module NimbleEyelet
 
       def self.with_waste(sewn) = Length.mm(sewn * (1 + WASTE).to_f) + (TAIL * 2)
 
-      # Coverage index of each bead as it came out: thread diameter over the feed it really had.
+      # Coverage index of each bead as it came out in one pass: thread diameter over the feed it really had.
       def self.cover(path, thread)
-        path.parts.select { |part| part.kind == :bead }.map do |part|
+        path.parts.select { |part| part.kind == :bead && !part.again? }.map do |part|
           ys = part.points.map(&:last)
           [part.name, thread.diameter.to_f * (part.points.size - 1) / [ys.max - ys.min, 0.001].max]
         end

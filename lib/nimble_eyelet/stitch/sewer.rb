@@ -34,7 +34,7 @@ module NimbleEyelet
       # @return [Array<HolePart>]
       def parts
         whole = WHOLE[@shape.near_end]
-        whole ? send(whole) : locked(order.map { |part, *how| send(part, *how) })
+        whole ? send(whole) : locked(again(order.map { |part, *how| send(part, *how) }))
       end
 
       # A cord lies under both beads, with its loop at the near end, away from the strain.
@@ -68,6 +68,16 @@ module NimbleEyelet
       def finish(at)
         { tack: :tack, round: :round, eyelet: :eye }.fetch(at == :near ? @shape.near_end : @shape.far_end).then do |name|
           send(name, at)
+        end
+      end
+
+      # The second pass: the beads once more, without tacks, its stitches swinging the other way.
+      def again(sewn)
+        return sewn unless @shape.twice
+
+        sewn + sewn.select { |part| part.kind == :bead }.map do |part|
+          middle = part.points.first(2).sum(&:first) / 2
+          part.with(name: "#{part.name}#{HolePart::AGAIN}", points: part.points.map { |x, y| [(2 * middle) - x, y] })
         end
       end
 
@@ -150,12 +160,19 @@ module NimbleEyelet
       def bar
         return rows if @shape.width.zero?
 
-        long = @shape.overall
-        under = [0, 1, 0.2, 0.8].map { |share| [0.0, long * share] }
-        count = [(long / @shape.length).round, 2].max
-        over = (0..count).map { |number| [number.even? ? -@shape.outer : @shape.outer, long * number / count] }
-        [HolePart.new(name: "under the bar", kind: :straight, points: under), HolePart.new(name: "bar", kind: :tack, points: over),
-         HolePart.new(name: "lock", kind: :lock, points: lock(over.last))]
+        under = [0, 1, 0.2, 0.8].map { |share| [0.0, @shape.overall * share] }
+        [HolePart.new(name: "under the bar", kind: :straight, points: under), *(over = bars),
+         HolePart.new(name: "lock", kind: :lock, points: lock(over.last.points.last))]
+      end
+
+      # The zigzag of a bar tack, and back over it where it is sewn twice.
+      def bars
+        count = [(@shape.overall / @shape.length).round, 2].max
+        over = (0..count).map { |number| [number.even? ? -@shape.outer : @shape.outer, @shape.overall * number / count] }
+        bar = HolePart.new(name: "bar", kind: :tack, points: over)
+        return [bar] unless @shape.twice
+
+        [bar, bar.with(name: "bar#{HolePart::AGAIN}", points: over.reverse.map { |x, y| [-x, y] })]
       end
 
       # Without a swing: straight rows to and fro.
