@@ -18,6 +18,7 @@ module NimbleEyelet
           bead: present.length(recipe.bead), space: present.length(recipe.space), coverage: recipe.coverage.round(2),
           coverage_least: recipe.cover&.least, coverage_most: recipe.cover&.most,
           satin: recipe.stitched == :satin, second_pass: recipe.second_pass,
+          feed: present.length(recipe.stitch_length.value),
           thread_thickness: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
           corded: recipe.cord.value, cord: cord(sheet, present), stay: recipe.stay&.key,
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },

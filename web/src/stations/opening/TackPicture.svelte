@@ -11,8 +11,7 @@
   let text = $derived(long * 0.055);
   /** Stitches as thick as the thread, as far apart as the dial is set. */
   let thread = $derived(closure.sheet.recipe.thread_thickness.mm);
-  let feed = $derived(Math.max(thread / Math.max(closure.sheet.recipe.coverage, 0.1), 0.1));
-  let count = $derived(Math.max(2, Math.round(long / feed)));
+  let count = $derived(Math.max(2, Math.round(long / closure.sheet.recipe.feed.mm)));
   let zigzag = $derived(
     Array.from(
       { length: count + 1 },

@@ -61,7 +61,9 @@
       {work}
       path="placket.place"
       label="Place on it"
-      choices={(workroom.catalogue?.places ?? []).filter((item) => item.tacked !== sheet.button.opens)}
+      choices={(workroom.catalogue?.places ?? []).filter(
+        (item) => item.tacked !== sheet.button.opens || item.key === closure.plan['placket.place'],
+      )}
       listed
     />
     {#if Object.keys(closure.usual).length > 0}

@@ -27,6 +27,7 @@
   let address = $derived(workroom.file(`/closures/${closure.id}/strip`));
   // A new picture for every saved change.
   let version = $derived(`?v=${closure.version}-${closure.unit}`);
+  let crossing = $derived(crosses ? `&crosses=${crosses}` : '');
 </script>
 
 {#if sheet.placket}
@@ -66,7 +67,7 @@
         {/if}
         <a
           class="btn btn-primary"
-          href="{address}.pdf{version}&paper={paper}&side={side}{crosses ? `&crosses=${crosses}` : ''}"
+          href="{address}.pdf{version}&paper={paper}&side={side}{crossing}"
           target="_blank"
           rel="noopener"><FileText size={18} aria-hidden="true" />Strip as PDF, {paperName}</a
         >
@@ -87,7 +88,7 @@
           rel="noopener"
           ><FileText size={18} aria-hidden="true" />{sheet.button.opens ? 'Hole' : 'Tack'} card and marks</a
         >
-        <a class="btn" href="{address}.svg{version}" target="_blank" rel="noopener"
+        <a class="btn" href="{address}.svg{version}{crossing}" target="_blank" rel="noopener"
           ><Image size={18} aria-hidden="true" />Strip as SVG</a
         >
         <a class="btn" href={workroom.file(`/closures/${closure.id}/marks.csv`)}
@@ -112,7 +113,7 @@
       tabindex="0"
     >
       <img
-        src="{address}.svg{version}"
+        src="{address}.svg{version}{crossing}"
         alt="Marking strip, {sheet.placket.holes.length === 1
           ? `1 ${sheet.button.sewn}`
           : `${sheet.placket.holes.length} ${sheet.button.sewn}s`}"

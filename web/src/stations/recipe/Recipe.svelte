@@ -20,6 +20,12 @@
   );
   const byChoice: Record<string, 'styles' | 'feet'> = { 'recipe.style': 'styles', 'recipe.foot': 'feet' };
   let open = $state('');
+  let habits = $derived([
+    ['recipe.tension_by', 'Top thread rolled to the back', workroom.catalogue?.tension_moves],
+    ['recipe.tails', 'Thread ends at the start', workroom.catalogue?.thread_tails],
+    ['recipe.stay_by', 'Stay laid', workroom.catalogue?.stay_schools],
+    ['recipe.thin_cover', 'Where the cover is thin', workroom.catalogue?.thin_covers],
+  ] as const);
 
   /** The coverage index on a scale with the band in its middle. */
   const place = (index: number) => `${Math.min(100, Math.max(0, ((index - 0.2) / 0.7) * 100))}%`;
@@ -61,13 +67,14 @@
       'recipe.second_pass'
     ] === 'yes'
       ? 'you chose it.'
-      : 'no mark of this dial is right for one pass.'}
+      : 'one pass covers too little.'}
   </p>
 {/if}
 {#if recipe.coverage_least !== null && recipe.coverage_most !== null}
   <div class="mt-4 max-w-md">
     <p class="text-sm">
-      <Term of="coverage" as="Coverage index" /> <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least}
+      <Term of="coverage" as="Coverage index" />{recipe.second_pass ? ' of one pass' : ''}
+      <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least}
       to {recipe.coverage_most}
     </p>
     <div class="relative mt-1 h-3 bg-base-200" aria-hidden="true">
@@ -151,34 +158,9 @@
 {/if}
 <p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
 <div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
-  <Pick
-    {work}
-    path="recipe.tension_by"
-    label="Top thread rolled to the back"
-    choices={workroom.catalogue?.tension_moves ?? []}
-    habit
-  />
-  <Pick
-    {work}
-    path="recipe.tails"
-    label="Thread ends at the start"
-    choices={workroom.catalogue?.thread_tails ?? []}
-    habit
-  />
-  <Pick
-    {work}
-    path="recipe.stay_by"
-    label="Stay laid"
-    choices={workroom.catalogue?.stay_schools ?? []}
-    habit
-  />
-  <Pick
-    {work}
-    path="recipe.thin_cover"
-    label="Where the cover is thin"
-    choices={workroom.catalogue?.thin_covers ?? []}
-    habit
-  />
+  {#each habits as [path, label, choices] (path)}
+    <Pick {work} {path} {label} choices={choices ?? []} habit />
+  {/each}
   <Pick
     {work}
     path="recipe.second_pass"
