@@ -54,7 +54,7 @@ module NimbleEyelet
       def settings
         lines = @sheet.recipe.lines.reject { |line| line.key == :cord && !line.decision.value }
         lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
-          [length] + @held
+          [*@sheet.recipe.again_words, length] + @held
       end
 
       def length

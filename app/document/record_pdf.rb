@@ -39,7 +39,8 @@ module NimbleEyelet
       end
 
       def fitted(recipe)
-        [recipe.style.value.name, recipe.foot.value.full_name, recipe.needle.value, recipe.stabiliser.value].join("; ")
+        [recipe.style.value.name, recipe.foot.value.full_name, recipe.needle.value, recipe.stabiliser.value,
+         *("sewn twice" if recipe.second_pass)].join("; ")
       end
 
       # The run with every hole at its place, as long as the page is wide.

@@ -2,9 +2,12 @@
 
 require "pdf-reader"
 require_relative "../app_helper"
+require_relative "../support/printed"
 
 # The simulator over HTTP, its files, the card, and the tests by feel.
 class StitchTest < AppTest
+  include Printed
+
   def stitches(trial = {}, id: SMOCK) = act(:post, "stitches", trial, id: id)
 
   def test_dials_turned_for_a_try_change_the_hole_and_nothing_that_is_kept
@@ -76,6 +79,16 @@ class StitchTest < AppTest
      "Put back", "Push the sensing lever up", "Presser foot"].each do |words|
       assert_includes text, words
     end
+    tick("settings")
+    tick("sew-7")
+    save({ recipe: { second_pass: "yes" } })
+    card, record = %w[closures/1/card garments/1/record].map { |path| printed_text(call(:get, "/api/#{path}.pdf")) }
+
+    assert_empty step("settings")["outdated"]
+    assert_includes step("sew-7")["outdated"].join(" "), "the second pass"
+    assert_includes step("sew-7")["how"], "Sew both beads a second time, without tacks."
+    assert_includes card, "Sew both beads a second time, without tacks."
+    assert_includes record, "sewn twice"
   end
 
   def test_the_bobbin_against_the_row

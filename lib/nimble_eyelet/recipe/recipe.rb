@@ -87,6 +87,13 @@ module NimbleEyelet
       # @return [String] "yes" or "no", as it is asked for and kept
       def passes = second_pass ? "yes" : "no"
 
+      # @return [String, nil] nothing where one pass is enough
+      def again_words
+        return unless second_pass
+
+        style.value.opens ? "Sew both beads a second time, without tacks." : "Sew over it a second time."
+      end
+
       # @return [String, nil] nothing in its middle, or where there is none
       def balance_words
         return if notches.zero?

@@ -97,7 +97,7 @@ module NimbleEyelet
       def sew(hole, part, first)
         words = SewingWords.new(@order)
         Step.new(key: key("sew", hole), part: part, does: words.does, how: words.how, symptom: (interrupted if first),
-                 figures: at(hole).merge(@order.lengths, @order.length_set, @order.dials),
+                 figures: at(hole).merge(@order.lengths, @order.length_set, @order.sewn_by),
                  hole: Placket::SewnHole.new(at: hole.at, opening: hole.sewn ? hole.opening : @order.opening))
       end
 

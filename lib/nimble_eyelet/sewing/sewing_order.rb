@@ -65,8 +65,11 @@ module NimbleEyelet
         { "recipe.style" => style.name, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
           "recipe.stitch_length" => recipe.stitch_length.value,
           "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2),
-          "recipe.balance" => recipe.balance && recipe.notches.to_s, "recipe.second_pass" => recipe.passes }.compact
+          "recipe.balance" => recipe.balance && recipe.notches.to_s }.compact
       end
+
+      # How a hole is sewn: by what the dials are set to, and how often over the beads.
+      def sewn_by = dials.merge("recipe.second_pass" => recipe.passes)
     end
   end
 end

@@ -71,9 +71,7 @@ module NimbleEyelet
       def added
         found = []
         found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        if @recipe.second_pass
-          found << Sentence[@order.opens? ? "Sew both beads a second time, without tacks." : "Sew over it a second time."]
-        end
+        found << Sentence[@recipe.again_words] if @recipe.second_pass
         if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
           found << Sentence["Stop it yourself when the second bead meets the tack."]
         end

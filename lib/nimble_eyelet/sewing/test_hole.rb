@@ -27,14 +27,14 @@ module NimbleEyelet
         Step.new(key: "stored", part: TEST_HOLE, does: "Lay the recent swatch beside you: this #{@order.noun} is set as that one was.",
                  how: Sentence["It came out well with this machine, cloth and foot. Sew the lowest #{@order.noun} first: it should " \
                                "be %s overall; if it is not, sew a test after all.", @order.overall],
-                 figures: @order.lengths.merge(@order.dials))
+                 figures: @order.lengths.merge(@order.sewn_by))
       end
 
       def test_sew
         lever = @order.clamped? ? { "lever" => "down" } : {}
         Step.new(key: "test-sew", part: TEST_HOLE,
                  does: scrap,
-                 how: Sentence["%s %s", *test_words], figures: @order.lengths.merge(@order.length_set, @order.dials),
+                 how: Sentence["%s %s", *test_words], figures: @order.lengths.merge(@order.length_set, @order.sewn_by),
                  moves: @order.stores? ? { "memory" => @order.setting.figure } : lever, hazards: %w[wheel])
       end
 
@@ -99,7 +99,7 @@ module NimbleEyelet
         Step.new(key: "accept", part: TEST_HOLE, does: "When it looks right on every axis, accept the swatch: its " \
                                                        "settings hold for the row.",
                  how: "Otherwise make the change it asks for,#{' go back to the first part,' if @order.opens?} and sew " \
-                      "another.", figures: @order.lengths.merge(@order.dials))
+                      "another.", figures: @order.lengths.merge(@order.sewn_by))
       end
 
       # The test used up a cycle, like any hole.
