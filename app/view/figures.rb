@@ -14,6 +14,7 @@ module NimbleEyelet
         "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark at",
         "hole.start_edge" => "the start from the edge",
         "opening.length" => "slit", "opening.overall" => "overall length", "opening.wanted" => "the opening wanted",
+        "opening.correction" => "added to the length",
         "opening.verdict" => "the verdict",
         "setting.figure" => "the setting", "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
         "setting.stops" => "between the stops", "recipe.style" => "the style", "recipe.foot" => "the foot",

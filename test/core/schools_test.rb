@@ -118,6 +118,10 @@ class SchoolsTest < CoreTest
     assert_equal [%w[test-sew], %w[test-sew], %w[test-sew]],
                  [keys[clean[200]], keys[clean[30, "test"]], keys[clean[30, machine: machine("memory", first_side: "left")]]]
     assert_equal %w[test-sew], keys[sheet(facts: clean[30].facts, **own["stored", cloth: cloth(layers: 5)])], "another stack"
+    longer = sheet(facts: clean[30].facts, **own["stored", opening: wish(correction: mm(2))])
+
+    assert_equal %w[test-sew], keys[longer], "set otherwise for the same opening"
+    assert_equal({ "opening.correction" => mm(0) }, longer.before.as_then)
   end
 
   def test_every_school_of_the_edge_and_the_feed_changes_what_is_warned_of_and_set

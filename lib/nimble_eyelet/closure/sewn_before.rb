@@ -5,6 +5,7 @@
 #
 #   sheet.before.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.45 mm)]
 
+require_relative "../length/length"
 require_relative "../value"
 require_relative "plan"
 
@@ -16,7 +17,8 @@ module NimbleEyelet
     SAID = %w[cloth.name cloth.thickness cloth.layers thread.name thread.fibre thread.tex recipe.style recipe.foot recipe.stitch_width
               recipe.stitch_length recipe.tension recipe.balance recipe.second_pass recipe.stabiliser recipe.needle].freeze
     # What of it can be set as it was then.
-    SET = %w[recipe.stitch_width recipe.stitch_length recipe.tension recipe.balance recipe.second_pass].freeze
+    SET = %w[recipe.stitch_width recipe.stitch_length recipe.tension recipe.balance recipe.second_pass
+             opening.correction].freeze
 
     # @param earlier [Array<Swatches::EarlierSwatch>] newest first
     # @param set [Hash{String => Object}] what a test hole sewn now is sewn with, told by the machine that teaches
@@ -27,8 +29,20 @@ module NimbleEyelet
       changes = SAID.filter_map do |path|
         PlanChange.new(path: path, from: held[path], to: set[path]) if held.key?(path) && held[path] != set[path]
       end
-      new(swatch: found.swatch, closure: found.closure, changes: changes)
+      new(swatch: found.swatch, closure: found.closure, changes: changes + correction(found.swatch, set))
     end
+
+    # The lengths may be others, what is added to them may not.
+    def self.correction(swatch, set)
+      return [] unless swatch.sewn_with["setting.set"] && set["setting.set"]
+
+      was = swatch.sewn_with["setting.set"] - swatch.opening
+      now = set["setting.set"] - set["opening.length"]
+      (was - now).abs > ROUNDED ? [PlanChange.new(path: "opening.correction", from: was, to: now)] : []
+    end
+    # Marks of a scale round so much away.
+    ROUNDED = Length.mm(1r / 2)
+    private_class_method :correction
 
     # Test holes of so many days are recent.
     RECENT_DAYS = 90
