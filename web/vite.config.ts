@@ -9,6 +9,7 @@ import { VitePWA } from 'vite-plugin-pwa';
 function apiDocs(): Plugin {
   return {
     name: 'api-docs',
+    apply: 'build',
     closeBundle() {
       mkdirSync('dist/api-docs', { recursive: true });
       for (const file of ['swagger-ui.css', 'swagger-ui-bundle.js'])
@@ -21,6 +22,7 @@ function apiDocs(): Plugin {
 function packed(): Plugin {
   return {
     name: 'packed',
+    apply: 'build',
     closeBundle() {
       const files = readdirSync('dist', { recursive: true, encoding: 'utf8' });
       for (const file of files.filter((name) => /\.(js|css|svg|html)$/.test(name))) {
