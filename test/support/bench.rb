@@ -6,6 +6,7 @@ require "zlib"
 require_relative "world"
 require_relative "browser"
 require_relative "http_bench"
+require_relative "pages_bench"
 require_relative "random_runs"
 require_relative "session_bench"
 require_relative "swatch_book_bench"
@@ -43,6 +44,7 @@ module NimbleEyelet
       JS
 
       include HttpBench
+      include PagesBench
       include SwatchBookBench
 
       def run

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What bin/bench measures of the application as it is asked: processor time against a bare route that reads the same rows,
-# where it goes, the first visit, files brought in, and Lighthouse.
+# where it goes, the first visit, and files brought in.
 
 require "json"
 require "open3"
@@ -20,12 +20,6 @@ module NimbleEyelet
                "X-Device" => "11111111-1111-4111-8111-111111111111" }.freeze
       PATH = "/api/workrooms/marsh-walk"
       CLOSURE = "#{PATH}/closures/1".freeze
-      PAGES = %w[/ /w/marsh-walk /w/marsh-walk/stash /w/marsh-walk/habits /w/marsh-walk/garments/1 /w/marsh-walk/machines/4
-                 /w/marsh-walk/closures/1/opening /w/marsh-walk/closures/1/placket /w/marsh-walk/closures/1/sewing].freeze
-
-      BUSY = "mainthread-work-breakdown"
-      BLOCKED = "total-blocking-time"
-
       # Against the bare route, by processor time of the server and by the clock of whoever asks.
       def over_http(world)
         url = world.cluster.url("nimble_eyelet_test")
@@ -158,38 +152,6 @@ module NimbleEyelet
         puts format("first visit of the table: %.0f kB over the wire (aim 200), scripts %.1f kB gzipped (aim 60), %d fetched twice",
                     found.sum { |_, size, _| size } / 1024.0, packed / 1024.0, twice)
         session.quit
-      end
-
-      # Every main view, on a desktop and on a phone; how long it blocks, beside the emptiest page of the same framework.
-      def lighthouse(world)
-        Dir.mktmpdir do |folder|
-          web = File.expand_path("../../web", __dir__)
-          system("npx", "vite", "build", "test/empty", "--config", "test/empty/vite.config.ts", "--outDir", folder,
-                 chdir: web, out: File::NULL, err: File::NULL) || raise("the empty page was not built")
-          empty = serve(Rack::Files.new(folder))
-          out, status = Open3.capture2("node", File.join(__dir__, "lighthouse.mjs"), world.serve, "#{empty}/index.html", *PAGES)
-          raise "Lighthouse did not run" unless status.success?
-
-          pages = out.lines.map { |line| JSON.parse(line) }
-          least = pages.shift(2).to_h { |page| [page["device"], page["figures"]] }
-          least.each { |device, figures| puts format("an empty page keeps a %s busy %.0f ms", device, figures.fetch(BUSY)) }
-          pages.each { |page| puts looked_at(page, least.fetch(page["device"])) }
-        end
-      end
-
-      def looked_at(page, least)
-        figures = Hash.new(Float::NAN).merge(page["figures"].compact)
-        format("%-34s %-8s %s; layout shift %.3f (aim 0.02), busy %.0f ms, %.1f times an empty page, blocked %.0f ms%s", page["path"],
-               page["device"], page["scores"].map { |name, score| "#{name} #{score}" }.join(", "), figures["cumulative-layout-shift"],
-               figures[BUSY], figures[BUSY] / least[BUSY], figures[BLOCKED],
-               page["failing"].empty? ? "" : "; fails: #{page['failing'].join(', ')}")
-      end
-
-      def serve(app)
-        server = Puma::Server.new(app, nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
-        port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
-        server.run
-        "http://127.0.0.1:#{port}"
       end
     end
   end

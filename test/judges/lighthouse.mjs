@@ -1,10 +1,7 @@
 // Looks at pages of a running application as Lighthouse does, on a desktop and on a phone, and writes one line of JSON for
 // each; a page elsewhere is written out in full: node lighthouse.mjs http://127.0.0.1:4567 /w/marsh-walk /w/marsh-walk/closures/1/opening …
-import { createRequire } from 'node:module';
-
-const require = createRequire(new URL('../../web/package.json', import.meta.url));
-const { launch } = await import(require.resolve('chrome-launcher'));
-const { default: lighthouse, desktopConfig } = await import(require.resolve('lighthouse'));
+import { launch } from 'chrome-launcher';
+import lighthouse, { desktopConfig } from 'lighthouse';
 
 const [origin, ...paths] = process.argv.slice(2);
 const FLAGS =
