@@ -24,7 +24,8 @@ module NimbleEyelet
     def self.of(sheet)
       return unless sheet.layout && sheet.plan.button.fastens?
 
-      planned = Sheet.of(sheet.plan, sheet.facts.with(holes: [], mishaps: [])).layout&.holes.to_a
+      unsewn = sheet.facts.with(holes: [], mishaps: [])
+      planned = (unsewn == sheet.facts ? sheet : Sheet.of(sheet.plan, unsewn)).layout&.holes.to_a
       holes = sheet.layout.holes
       return if planned.size != holes.size
 
