@@ -139,7 +139,12 @@ describe('a sitting as it is sewn', () => {
 
   it('goes on without a server, tells each fact once and in order, and takes one press for one', async () => {
     const { SittingWork } = await import('../src/sitting/sitting.svelte');
-    const work = new SittingWork('marsh', 7, () => now);
+    const work = new SittingWork(
+      'marsh',
+      7,
+      () => now,
+      () => now,
+    );
     await work.open();
     expect(work.now?.id).toBe(PLACE.id);
     server.online = false;

@@ -33,7 +33,7 @@ export class SittingWork {
   );
 
   private readonly store = new SittingStore();
-  private pressed = 0;
+  private pressed = -Infinity;
   private sending: Promise<void> | undefined;
   private again = false;
   /** Deeds, the last ones, whose facts are on their way into the store. */
@@ -46,6 +46,8 @@ export class SittingWork {
     readonly slug: string,
     readonly id: number,
     private readonly clock: () => number = Date.now,
+    /** Runs on evenly whatever becomes of the clock. */
+    private readonly elapsed: () => number = () => performance.now(),
   ) {}
 
   private get key(): string {
@@ -147,7 +149,7 @@ export class SittingWork {
   }
 
   private pressedAnew(): boolean {
-    const now = this.clock();
+    const now = this.elapsed();
     if (now - this.pressed < ONE_PRESS) return false;
     this.pressed = now;
     return true;
