@@ -94,6 +94,17 @@ module NimbleEyelet
         url(name)
       end
 
+      # Connects as the administrator of the server, for what the application's own role must not.
+      #
+      # @param database [String]
+      # @yieldparam connection [PG::Connection] closed afterwards; without a block it is returned, open
+      # @raise [Failed]
+      def as_admin(database, &)
+        PG.connect(host: "127.0.0.1", port: port, user: ADMIN, password: password, dbname: database, connect_timeout: 5, &)
+      rescue PG::Error => e
+        raise Failed, e.message.lines.first.to_s.strip
+      end
+
       OWN = <<~SQL.freeze
         DO $$ DECLARE thing text; BEGIN
           FOR thing IN SELECT format('ALTER TABLE %s OWNER TO #{USER}', c.oid::regclass) FROM pg_class c
@@ -147,12 +158,6 @@ module NimbleEyelet
           there = connection.exec_params("SELECT 1 FROM pg_roles WHERE rolname = $1", [USER]).any?
           connection.exec("CREATE ROLE #{USER} LOGIN PASSWORD #{connection.escape_literal(password)}") unless there
         end
-      end
-
-      def as_admin(database, &)
-        PG.connect(host: "127.0.0.1", port: port, user: ADMIN, password: password, dbname: database, connect_timeout: 5, &)
-      rescue PG::Error => e
-        raise Failed, e.message.lines.first.to_s.strip
       end
 
       # The port of last time where it is free, so that whoever waits for the server finds it again.

@@ -13,6 +13,7 @@ require_relative "../../app/server/cluster"
 require_relative "../../app/http/web"
 require_relative "../../app/store/sample"
 require_relative "../../app/device/stand_in_caliper"
+require_relative "first_day"
 
 module NimbleEyelet
   module Support
@@ -31,20 +32,20 @@ module NimbleEyelet
         world&.close
       end
 
+      NAME = "nimble_eyelet_test"
+
       def initialize
         @folder = Dir.mktmpdir("nimble-eyelet-")
         File.chmod(0o755, @folder)
         @cluster = Server::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
-        @db = Store::Database.connect(@cluster.database("nimble_eyelet_test"))
+        @db = Store::Database.connect(@cluster.database(NAME))
         Store::Database.migrate(@db)
         Store::Sample.new(@db).first
+        @first = FirstDay.new(@cluster, NAME)
       end
 
       # Back to the sample workroom, with the ids it began with.
-      def reset
-        @db.run("TRUNCATE workrooms RESTART IDENTITY CASCADE")
-        Store::Sample.new(@db).first
-      end
+      def reset = @first.again
 
       def app(**options)
         Http::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr,
@@ -79,6 +80,7 @@ module NimbleEyelet
       def close
         stop_serving
         @caliper&.close
+        @first&.close
         @db&.disconnect
         @cluster&.stop
         FileUtils.rm_rf(@folder)
