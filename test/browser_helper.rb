@@ -8,7 +8,7 @@ require_relative "support/browser"
 
 Capybara.register_driver(:chromium) { |app| NimbleEyelet::Support::Browser.driver(app) }
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 8
+Capybara.default_max_wait_time = NimbleEyelet::Support::Browser::PATIENCE
 Capybara.run_server = false
 Capybara.enable_aria_label = true
 
@@ -20,20 +20,61 @@ class BrowserTest < AppTest
 
   def self.port = @@port ||= URI(AppWorld.world.serve).port # rubocop:disable Style/ClassVars
 
+  # Whether pages are kept by a service worker, as a browser does on an address it trusts. Elsewhere they are not, which is what
+  # the tests begin with unless they say so: installing it anew for every one of them takes longer than most.
+  def self.keeps_pages? = false
+
   def setup
     super
     BrowserTest.port
     Capybara.app_host = "http://127.0.0.1:#{BrowserTest.port}"
+    return if self.class.keeps_pages?
+
+    @plain = on_every_page("delete Navigator.prototype.serviceWorker")
+  end
+
+  # What stands on the page that failed, beside its picture.
+  def before_teardown
+    super
+    keep_page if failures.any? && !skipped?
   end
 
   def teardown
     offline(false)
     strange = page.driver.browser.logs.get(:browser).reject { |entry| entry.message.match?(/status of (4\d\d|503)|net::ERR_/) }
-    forget if page.current_url.start_with?("http")
-    page.reset!
+    leave
     wide
+    on_no_page(@plain)
 
     assert_empty strange.map(&:message), "the console stays silent"
+  end
+
+  # To an address of the same server that is no page: what was on its way is sent, and nothing holds on to what the browser kept.
+  def leave
+    world.serve(port: BrowserTest.port) unless world.serving?
+    visit "/api/health"
+    forget
+  rescue Selenium::WebDriver::Error::WebDriverError
+    page.reset!
+  end
+
+  # Has a script run at the beginning of every page of this window.
+  def on_every_page(script)
+    page.driver.browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: script)["identifier"]
+  end
+
+  def on_no_page(identifier)
+    page.driver.browser.execute_cdp("Page.removeScriptToEvaluateOnNewDocument", identifier: identifier) if identifier
+  end
+
+  def keep_page
+    file = File.join(FileUtils.mkdir_p(File.expand_path("../var/test", __dir__)), "#{self.class}-#{name}")
+    page.save_screenshot("#{file}.png") # rubocop:disable Lint/Debugger
+    text = page.text
+    File.write("#{file}.txt", "#{page.current_url}\n\n#{text}\n")
+    metadata[:page] = "the page, #{file}.png and .txt: #{page.current_url}\n#{text[0, 2000]}"
+  rescue StandardError => e
+    metadata[:page] = "the page could not be kept: #{e.message}"
   end
 
   # Everything the browser kept.
@@ -42,8 +83,9 @@ class BrowserTest < AppTest
       localStorage.clear();
       const done = arguments[0];
       const gone = indexedDB.deleteDatabase('nimble-eyelet');
+      const workers = () => navigator.serviceWorker?.getRegistrations() ?? Promise.resolve([]);
       gone.onsuccess = gone.onerror = gone.onblocked = () =>
-        navigator.serviceWorker.getRegistrations().then((all) => Promise.all(all.map((one) => one.unregister()))).then(done, done);
+        workers().then((all) => Promise.all(all.map((one) => one.unregister()))).then(() => done(true), () => done(false));
     JS
   end
 
@@ -116,14 +158,20 @@ class BrowserTest < AppTest
 
   def assert_saved = assert_selector("header [role=status]", text: "All saved")
 
-  def assert_violates_nothing
-    # The rules ask for AA; moderate findings are matters of taste.
-    page.execute_script(AXE)
-    found = page.evaluate_async_script("axe.run(document).then((result) => arguments[0](result.violations))")
-    serious = found.select { |violation| %w[serious critical].include?(violation["impact"]) }
+  # Rules whose outcome hangs on colours alone.
+  COLOURS = %w[color-contrast link-in-text-block].freeze
 
-    assert_empty(serious.map { |violation| [violation["id"], violation["nodes"].map { |node| node["html"][0, 160] }.first(3)] })
+  # @param only [Array<String>, nil] rules
+  # @return [Array<Array>] id, impact and places of what is found, on the page as it is
+  def violations(only: nil)
+    page.execute_script(AXE) unless page.evaluate_script("'axe' in window")
+    how = { resultTypes: ["violations"], **(only ? { runOnly: { type: "rule", values: only } } : {}) }
+    found = page.evaluate_async_script("axe.run(document, arguments[0]).then((result) => arguments[1](result.violations))", how)
+    found.map { |one| [one["id"], one["impact"], one["nodes"].map { |node| node["html"][0, 160] }.first(3)] }
   end
+
+  # The rules ask for AA; moderate findings are matters of taste.
+  def assert_violates_nothing(**only) = assert_empty(violations(**only).select { |_, impact,| %w[serious critical].include?(impact) })
 
   def size(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1,

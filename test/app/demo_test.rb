@@ -81,21 +81,6 @@ class DemoTest < AppTest
     end
   end
 
-  def test_a_whole_machine_change_keeps_every_value_settable
-    machines = call(:get, "/api/workroom")["machines"]
-    machines.each do |machine|
-      db[:closures].select_map(:id).each do |id|
-        found = save({ machine: { id: machine["id"] } }, id: id)
-
-        assert_status 200
-        width = found["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stitch_width" }["text"].to_f
-
-        assert_operator width, :<=, machine["max_width"]["mm"]
-        assert_empty found["sheet"]["faults"]
-      end
-    end
-  end
-
   def test_shelves_fill_fields_that_can_be_saved_as_they_are
     %w[button cloth thread].each do |room|
       items = call(:get, "/api/picks/#{room}")["items"]
@@ -115,18 +100,28 @@ class DemoTest < AppTest
     pairs = db[:closures].select_map(:id).product(db[:machines].select_map(:id))
 
     assert_equal 36, pairs.size
-    pairs.each do |id, machine_id|
+    pairs.each_with_index do |(id, machine_id), turn|
       found = save({ machine: { id: machine_id } }, id: id)
+
+      assert_status 200
+      assert_empty found["sheet"]["faults"]
       machine = workroom.machines.one(machine_id)
       settings = found["sheet"]["recipe"]["settings"].to_h { |setting| [setting["key"], setting] }
 
       settings.each_value { |setting| refute_empty setting["because"], setting["key"] }
-      hole = act(:post, "stitches", {}, id: id)
 
-      assert_operator hole["points"].size, :>, 40
-      assert_settable machine, found, hole
-      assert_one_truth found["sheet"], id
+      assert_operator settings["stitch_width"]["text"].to_f, :<=, machine.max_width.to_f
+      # What is drawn and printed, of each closure on one machine and on each machine of two closures or three.
+      assert_printed(machine, found, id) if ((turn + (turn / 4)) % 4).zero?
     end
+  end
+
+  def assert_printed(machine, found, id)
+    hole = act(:post, "stitches", {}, id: id)
+
+    assert_operator hole["points"].size, :>, 40
+    assert_settable machine, found, hole
+    assert_one_truth found["sheet"], id
   end
 
   # What a station says, the steps, the strip, the card and the start marks say too.

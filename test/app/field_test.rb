@@ -61,14 +61,13 @@ class FieldTest < AppTest
     end.join
     # Each setting of the recipe is overruled where it is shown.
     overruled = closure["sheet"]["recipe"]["settings"].map { |setting| "\"#{setting['field']}\"" }.join
-    ClosureFields::ALL.each do |one|
-      name = one.path.split(".").last
-
-      assert_match(/["'`]#{Regexp.escape(one.path)}["'`]/, screens + overruled, "a control for #{one.path}")
-      next if %w[closure.name closure.unit].include?(one.path)
-
-      assert_match(/\b#{name}\b/, rules, "a rule that reads #{one.path}")
+    missing = ClosureFields::ALL.flat_map do |one|
+      control = (screens + overruled).match?(/["'`]#{Regexp.escape(one.path)}["'`]/)
+      rule = %w[closure.name closure.unit].include?(one.path) || rules.match?(/\b#{one.path.split('.').last}\b/)
+      [("#{one.path} has no control on any screen" unless control), ("no rule reads #{one.path}" unless rule)].compact
     end
+
+    assert_empty missing
   end
 
   def test_what_changed_is_told_from_what_to_what

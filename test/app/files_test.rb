@@ -84,7 +84,7 @@ class FilesTest < AppTest
   # Any closure anybody can save comes back from a garment file as it went.
   def test_any_closure_comes_back_from_its_garment_file
     garments = Store::Garments.new(workroom)
-    60.times do |turn|
+    28.times do |turn|
       change((turn % 7) + 1)
       garment = garments.find(db[:closures].where(id: (turn % 7) + 1).get(:garment_id))
       content = Document::GarmentFile.read(Document::GarmentFile.write(garment))

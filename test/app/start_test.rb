@@ -2,12 +2,14 @@
 
 require "socket"
 require_relative "../app_helper"
+require_relative "../../app/server/start"
+require_relative "../support/torture"
 
 # bin/start as a person runs it, and the database going away under a running server.
 class StartTest < AppTest
   BIN = File.expand_path("../../bin/start", __dir__)
-  # Long enough for a slow machine; a good start takes a few seconds.
-  PATIENCE = 60
+  # Seconds before something is taken for hung; a good start takes a few.
+  PATIENCE = 600
 
   def setup
     @folder = Dir.mktmpdir("nimble-eyelet-start-")
@@ -62,71 +64,67 @@ class StartTest < AppTest
 
   def gone?(id) = !File.exist?("/proc/#{id}") || File.read("/proc/#{id}/stat").include?(") Z ")
 
-  def test_the_stand_in_caliper_comes_and_goes_with_it
-    io = start
-    until_it_answers(io)
-    ids = calipers(io)
+  # One life of a server: its caliper, its port, its folder; killed, started again as two processes without a caliper, stopped.
+  def test_it_starts_recovers_from_a_kill_and_stops_cleanly
+    first = start
+
+    assert_includes until_it_answers(first), "http://127.0.0.1:#{@port}"
+    assert_equal "200", ask("/api/health").code
+    ids = calipers(first)
 
     assert_equal 1, ids.size
-    reading = JSON.parse(ask("/api/workrooms/marsh-walk/caliper/reading", Net::HTTP::Post).body)
+    assert_in_delta 18, JSON.parse(ask("#{HOME}/caliper/reading", Net::HTTP::Post).body)["length"]["mm"], 0.04
+    saved(seen, 21)
 
-    assert_in_delta 18, reading["length"]["mm"], 0.04
-    assert_predicate finish(io, "TERM"), :success?
+    assert_match(/Port #{@port} is taken/, start.read)
+    assert_match(%r{another bin/start}, start(PORT: (@port + 1).to_s).read)
+    wrong = torture.interrupted { [database, first.pid].each { |id| Process.kill("KILL", id) } }
+    finish(first, "KILL")
     Timeout.timeout(PATIENCE) { Thread.pass until ids.all? { |id| gone?(id) } }
+    again = start(WEB_CONCURRENCY: "2", NIMBLE_EYELET_CALIPER: "none")
+    until_it_answers(again)
+
+    assert_empty wrong.call, "it has what was confirmed"
+    refute JSON.parse(ask("#{HOME}/caliper").body)["there"]
+    assert_equal "413", refused_early(50 * 1024 * 1024)
+    assert_two_processes_answer_alike(again)
+    assert_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
+    assert_predicate finish(again, "TERM"), :success?
+    refute_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
   end
 
-  def test_a_caliper_can_be_left_out_or_be_another_and_a_large_file_is_refused_unread
-    io = start(NIMBLE_EYELET_CALIPER: "none")
-    until_it_answers(io)
+  def test_a_caliper_that_is_not_connected_says_so
+    @app = world.app(caliper: Device::Gauge.at("/dev/no-such-gauge"))
 
-    refute JSON.parse(ask("/api/workrooms/marsh-walk/caliper").body)["there"]
-    assert_equal "413", refused_early(50 * 1024 * 1024)
-    finish(io, "TERM")
-    another = start(NIMBLE_EYELET_CALIPER: "/dev/no-such-gauge")
-    until_it_answers(another)
+    assert call(:get, "/api/workroom/caliper")["there"]
+    assert_equal "The caliper is not connected.", call(:post, "/api/workroom/caliper/reading")["detail"]
+    assert_status 503
+  end
 
-    assert JSON.parse(ask("/api/workrooms/marsh-walk/caliper").body)["there"]
-    silent = ask("/api/workrooms/marsh-walk/caliper/reading", Net::HTTP::Post)
+  # The long one is bin/torture.
+  def torture = NimbleEyelet::Support::Torture.new(@folder, Random.new(20_261_127), port: @port)
+  def database = File.foreach("#{@folder}/postgres/postmaster.pid").first.to_i
 
-    assert_equal ["503", "The caliper is not connected."], [silent.code, JSON.parse(silent.body)["detail"]]
+  def seen = shown.first
+  def shown = JSON.parse(ask("#{HOME}/closures/1").body).then { |found| [found["version"], found["plan"]["button.diameter"]["text"]] }
+
+  # @return [String] the version it has then
+  def saved(seen, width)
+    answer = ask("#{HOME}/closures/1/plan", Net::HTTP::Patch, body: { "button.diameter" => width.to_s }, seen: seen)
+
+    assert_equal "200", answer.code, answer.body
+    JSON.parse(answer.body)["version"]
   end
 
   # Announces a body and sends none of it: the answer must not wait for it.
   def refused_early(bytes)
-    Timeout.timeout(10) do
+    Timeout.timeout(PATIENCE) do
       Socket.tcp("127.0.0.1", @port) do |line|
         line.write("POST /api/workrooms/marsh-walk/stash/import HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Nimble-Eyelet: 1\r\nContent-Type: text/csv\r\n" \
                    "Content-Length: #{bytes}\r\n\r\n")
         line.gets[/ (\d{3}) /, 1]
       end
     end
-  end
-
-  def test_it_starts_stops_cleanly_and_recovers_from_a_kill
-    first = start
-
-    assert_includes until_it_answers(first), "http://127.0.0.1:#{@port}"
-    assert_equal "200", ask("/api/health").code
-    seen = JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body)["version"]
-
-    assert_equal "200",
-                 ask("/api/workrooms/marsh-walk/closures/1/plan", Net::HTTP::Patch, body: { "button.diameter" => "21" },
-                                                                                    seen: seen).code
-    second = start
-
-    assert_match(/Port #{@port} is taken/, second.read)
-    third = start(PORT: (@port + 1).to_s)
-
-    assert_match(%r{another bin/start}, third.read)
-    finish(first, "KILL")
-    again = start
-    until_it_answers(again)
-
-    assert_equal "21 mm", JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body)["plan"]["button.diameter"]["text"]
-    assert_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
-    finish(again, "TERM")
-
-    refute_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
   end
 
   # Others come and go meanwhile.
@@ -137,38 +135,31 @@ class StartTest < AppTest
   end
 
   # Each connection may be answered by either process; what one has saved the other says, whatever it remembers.
-  def test_two_processes_on_one_database_answer_alike
-    io = start(WEB_CONCURRENCY: "2")
-    until_it_answers(io)
-    workers = Dir["/proc/[0-9]*/cmdline"].count { |file| worker_of?(io.pid, file) }
+  def assert_two_processes_answer_alike(server)
+    assert_equal(2, Dir["/proc/[0-9]*/cmdline"].count { |file| worker_of?(server.pid, file) })
+    version = seen
+    (19..22).each do |width|
+      version = saved(version, width)
 
-    assert_equal 2, workers
-    seen = JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body)["version"]
-    (19..24).each do |width|
-      saved = ask("/api/workrooms/marsh-walk/closures/1/plan", Net::HTTP::Patch, body: { "button.diameter" => width.to_s }, seen: seen)
-      seen = JSON.parse(saved.body)["version"]
-      shown = Array.new(6) { JSON.parse(ask("/api/workrooms/marsh-walk/closures/1").body) }
-
-      assert_equal([[seen, "#{width} mm"]], shown.map { |found| [found["version"], found["plan"]["button.diameter"]["text"]] }.uniq)
+      assert_equal [[version, "#{width} mm"]], Array.new(6) { shown }.uniq
     end
   end
 
   def parent(file) = File.read(file.sub("cmdline", "stat")).sub(/\(.*\)/, "").split[2].to_i
 
   def test_nonsense_in_the_environment_is_said_in_one_line
-    io = start(PORT: "lots")
+    assert_equal ["PORT is a number from 1 to 65535.\n"], start(PORT: "lots").readlines
+    { { "DATABASE_URL" => "postgres://nobody@127.0.0.1:1/nothing" } => /\AThe database does not start: /,
+      { "DATABASE_URL" => "rubbish" } => /no address of a PostgreSQL/, { "NIMBLE_EYELET_VAR" => "/proc/none" } => /cannot be used/,
+      { "WEB_CONCURRENCY" => "many" } => /number of server processes/ }.each do |around, why|
+      status = nil
+      _, said = capture_io { status = Server::Start.new({ "PORT" => @port.to_s, "NIMBLE_EYELET_VAR" => @folder, **around }).run }
 
-    assert_equal ["PORT is a number from 1 to 65535.\n"], io.readlines
-    io = start(DATABASE_URL: "postgres://nobody@127.0.0.1:1/nothing")
-
-    assert_match(/\AThe database does not start: .+\n\z/, io.read)
-    { { DATABASE_URL: "rubbish" } => "no address of a PostgreSQL", { NIMBLE_EYELET_VAR: "/proc/none" } => "cannot be used",
-      { WEB_CONCURRENCY: "many" } => "number of server processes" }.each do |around, why|
-      said = start(**around).readlines
-
-      assert_equal 1, said.size, said.join
-      assert_includes said.first, why
+      assert_equal [1, 1], [status, said.lines.size], said
+      assert_match why, said
     end
+  ensure
+    %w[INT TERM].each { |signal| trap(signal, "DEFAULT") }
   end
 
   def test_the_database_goes_away_and_comes_back

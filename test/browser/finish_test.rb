@@ -74,7 +74,7 @@ class FinishTest < BrowserTest
     within("[data-path='attach.pattern']") { find("label", text: "an arrow").click }
 
     assert_text "to the left, then along the middle, then to the right"
-    assert_selector "[data-strikes]", text: "clears", wait: 6
+    assert_selector "[data-strikes]", text: "clears"
   end
 
   def test_where_buttons_go_when_a_hole_lies_otherwise_than_planned

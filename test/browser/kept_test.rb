@@ -131,16 +131,16 @@ class KeptTest < BrowserTest
     with_file("many.csv", "name,shape,attachment,diameter_mm,thickness_mm,owned\n#{rows.join("\n")}\n") do |path|
       attach_file(path) { find("input[type=file]").click }
 
-      assert_selector "[data-import]", text: "1500 would be new", wait: 20
+      assert_selector "[data-import]", text: "1500 would be new"
       click_button "Bring in 1500 buttons"
 
-      assert_selector "[data-import]", text: "1500 are new", wait: 20
+      assert_selector "[data-import]", text: "1500 are new"
     end
     assert_text "1510 kinds of button"
     assert_selector "main li", count: 60
     click_button "More"
 
-    assert_selector "main li", count: 120, wait: 20
+    assert_selector "main li", count: 120
     fill_in "Search by name, shape, colour or note", with: "pebble 0777"
 
     assert_selector "main li", count: 1, text: "pebble 0777"

@@ -20,24 +20,20 @@ class LookTest < BrowserTest
   end
 
   def test_no_serious_finding_on_any_view
-    [false, true].each do |dark|
-      visit ROOM
-      page.execute_script("localStorage.setItem('nimble-eyelet:theme', arguments[0])", dark ? '"lamplight"' : '"daylight"')
-      visit ROOM
+    visit ROOM
 
-      assert_selector "h1", text: "Marsh Walk"
-      assert_violates_nothing
-      STATIONS.each do |word|
-        open_station word
+    assert_selector "h1", text: "Marsh Walk"
+    assert_violates_nothing_in_either_light
+    STATIONS.each do |word|
+      open_station word
 
-        assert_violates_nothing
-      end
-      PAGES.each do |path, known|
-        visit "#{ROOM}#{path}"
+      assert_violates_nothing_in_either_light
+    end
+    PAGES.each do |path, known|
+      visit "#{ROOM}#{path}"
 
-        assert_selector known
-        assert_violates_nothing
-      end
+      assert_selector known
+      assert_violates_nothing_in_either_light
     end
     narrow
     open_station "placket"
@@ -111,6 +107,19 @@ class LookTest < BrowserTest
   end
 
   private
+
+  # What is no matter of colour is the same by lamplight.
+  def assert_violates_nothing_in_either_light
+    assert_violates_nothing
+    page.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      document.documentElement.dataset.theme = 'lamplight';
+      requestAnimationFrame(() => Promise.allSettled(document.getAnimations().filter((one) =>
+        one.effect.getComputedTiming().iterations < Infinity).map((one) => one.finished)).then(() => done()));
+    JS
+
+    assert_violates_nothing(only: COLOURS)
+  end
 
   def assert_no_overflow
     width = page.evaluate_script("document.documentElement.scrollWidth")

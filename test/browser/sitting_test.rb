@@ -10,22 +10,19 @@ class SittingBrowserTest < BrowserTest
   def test_one_press_is_one_step_and_back_takes_it_back
     sew(begin_sitting([5]))
     was = here
-    find("body").send_keys(:space, :space, :enter)
+    time_stands_still { find("body").send_keys(:space, :space, :enter) }
 
     assert_no_selector "[data-step='#{was}']"
     assert_told
     assert_equal 1, facts("step").count
-    page.document.synchronize(5) do
-      find("body").send_keys(:page_up)
-      raise Capybara::ElementNotFound unless here == was
-    end
+    find("body").send_keys(:page_up)
 
+    assert_selector "[data-step='#{was}']"
     assert_told
     assert_equal 0, facts("step").count
-    page.document.synchronize(5) do
-      find("[data-done]").click
-      raise Capybara::ElementNotFound if here == was
-    end
+    find("[data-done]").click
+
+    assert_no_selector "[data-step='#{was}']"
   end
 
   def test_the_order_is_moved_by_hand_and_says_what_that_costs
@@ -35,7 +32,9 @@ class SittingBrowserTest < BrowserTest
       blocks = all("li > button[aria-pressed]")
       blocks.drop(1).find do |block|
         block.click
-        page.has_button?("Earlier", disabled: false, wait: 0.2)
+
+        assert_equal "true", block["aria-pressed"]
+        page.has_button?("Earlier", disabled: false, wait: 0)
       end
       click_button "Earlier"
     end

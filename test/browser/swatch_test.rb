@@ -11,6 +11,8 @@ class SwatchStationTest < BrowserTest
     put_machine("Heron", "memory one-step", "Widest stitch, mm" => "7", "Length: between marks" => "0.05")
     db[:machines].update(stand_in: 4711)
     begin_closure("marsh coat", "front")
+    go "6"
+    click_on "No machine at hand"
     sewn = accepted_after
 
     assert_selector "[data-frozen]", text: "which was simulated"
@@ -26,6 +28,8 @@ class SwatchStationTest < BrowserTest
     go "5"
 
     assert_selector "[data-sewn-before]", text: "Sewn before on the stand-in"
+    go "6"
+
     assert_operator accepted_after, :<=, sewn + 3
   end
 
@@ -70,18 +74,15 @@ class SwatchStationTest < BrowserTest
 
   # @return [Integer] test holes until the row may be sewn, and accepted
   def accepted_after
-    go "6"
-    click_on "No machine at hand" if page.has_button?("No machine at hand", wait: 2)
     1.upto(14) do |number|
       assert_selector "[data-advice=fresh]"
-      count = all("ol > li span.badge", text: "simulated").size
+      count = all("ol > li span.badge", text: "simulated", minimum: 0).size
       again = page.has_button?("Look again on the stand-in", wait: 0)
       click_on again ? "Look again on the stand-in" : "Sew it on the stand-in"
       if again
         assert_no_button("Look again on the stand-in")
       else
-        assert_selector("ol > li span.badge", text: "simulated",
-      count: count + 1)
+        assert_selector("ol > li span.badge", text: "simulated", count: count + 1)
       end
 
       assert_saved

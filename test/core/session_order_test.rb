@@ -11,7 +11,7 @@ class SessionOrderTest < CoreTest
   def chain(key, *blocks, **more) = Sewing::WorkChain.new(key: key, blocks: blocks, **more)
 
   def test_no_order_of_a_small_sitting_ends_earlier
-    300.times do |number|
+    150.times do |number|
       chains, from = Sittings.small(random)
       found = Sewing::SessionOrder.of(chains, from: from)
 
@@ -66,7 +66,7 @@ class SessionOrderTest < CoreTest
 
   # A bound that is too late once would prove a wrong order: at every point of the best way it is no later than the end.
   def test_no_bound_is_later_than_what_can_be_reached_from_there
-    60.times do
+    40.times do
       chains, from = Sittings.small(random)
       table = Sewing::SessionTable.new(chains, from, Sewing::Changeover::SECONDS)
       search = Sewing::SessionSearch.new(table)
@@ -86,7 +86,7 @@ class SessionOrderTest < CoreTest
 
   # What was begun comes first, whatever would be quicker; and it says how much quicker nothing is.
   def test_what_was_begun_is_gone_on_with
-    40.times do
+    25.times do
       chains = Sittings.chains(random, random.rand(2..4))
       first = chains.sample(random: random).key
       found = Sewing::SessionOrder.of(chains, first: first)

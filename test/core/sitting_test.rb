@@ -70,12 +70,11 @@ class SittingTest < CoreTest
   # A row that was begun is gone on with, and what was sealed a while ago is dry the sooner.
   def test_a_sitting_goes_on_where_it_was_left
     at = table(three)
-    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("lever")
-    part = at.sitting.steps.first.part
+    lever = at.work { |one| one.step.key.start_with?("lever") }
 
-    assert_equal(["lever", part], at.sitting.steps.first.then { |one| [Sewing::WorkStep.name(one.step.key), one.part] })
+    assert_equal([lever.step.key, lever.part.key], at.sitting.steps.first.then { |one| [one.step.key, one.part.key] })
     one = table({ smock: SMOCK })
-    one.work(most: 1) until one.sitting.steps.first.step.key == "dry"
+    one.work { |step| step.step.key == "dry" }
 
     assert_operator one.sitting.order.moments.find { |moment| moment.kind == "wait" }.to, :<=, Sitting::DRYING
     assert_nil(one.sitting(drying: 0).order.moments.find { |moment| moment.kind == "wait" })
@@ -125,8 +124,7 @@ class SittingTest < CoreTest
 
   def test_a_hole_in_the_wrong_place_that_is_cut_stays_and_the_rest_is_spaced_around_it
     at = table({ smock: SMOCK })
-    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("open")
-    one = at.sitting.steps.first
+    one = at.work { |step| step.step.key.start_with?("open") }
     place = one.step.figures["hole.at"]
     at.went_wrong(one, "place_cut", measured: place - mm(12))
     found = sheet(facts: at.facts(:smock))
@@ -148,8 +146,7 @@ class SittingTest < CoreTest
 
   def test_a_grown_hole_says_what_it_does_with_this_button_and_which_it_would_need
     at = table({ smock: SMOCK })
-    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("open")
-    one = at.sitting.steps.first
+    one = at.work { |step| step.step.key.start_with?("open") }
     at.went_wrong(one, "too_thick", measured: mm(27))
     said = at.sitting.steps.first.step.how.to_s
 

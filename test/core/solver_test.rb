@@ -14,10 +14,10 @@ class SolverTest < CoreTest
                       blocked: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
                                .map { |from, to| Blocked.new(from: Length.mm(from), to: Length.mm(to)) })
 
-  # Thousands of small cases of every kind, against trying all rows there are: the same cost, or both impossible.
+  # Many small cases of every kind, against trying all rows there are: the same cost, or both impossible.
   def test_the_solver_equals_brute_force
     impossible = 0
-    3000.times do
+    1500.times do
       demands = small
       least = brute(demands)
       found = Solver.solve(demands)
@@ -30,7 +30,7 @@ class SolverTest < CoreTest
       assert_meets(demands, found) if found
     end
 
-    assert_includes 500..2500, impossible, "both kinds are met"
+    assert_includes 300..1200, impossible, "both kinds are met"
   end
 
   # Runs as people might type them: each has a row, proven, or a set of demands that collide; with little work allowed
@@ -122,33 +122,22 @@ class SolverTest < CoreTest
     end
   end
 
-  # The best row, by all places, all predecessors, layer by layer: fixed ends, holes alone.
+  # The best row, by all places, all predecessors, layer by layer: fixed ends, holes alone. In steps of the grid.
   def self.plain(demands)
-    open = places(demands)
-    costs = { demands.first.at.millimetres => 0r }
+    step = demands.grid
+    whole = ->(length) { (length / step).then { |steps| steps.denominator == 1 ? steps.numerator : raise("off the grid") } }
+    open = ((demands.from / step).ceil..(demands.to / step).floor).reject do |at|
+      demands.blocked.any? { |blocked| at > blocked.from / step && at < blocked.to / step }
+    end
+    first, last, least, pins = [demands.first.at, demands.last.at, demands.least_gap].map(&whole).push(demands.pins.map(&whole))
+    costs = { first => 0 }
     (demands.count - 1).times do
-      costs = open.each_with_object({}) do |to, next_costs|
-        costs.each do |from, cost|
-          gap = to - from
-          next if gap < demands.least_gap.millimetres || demands.pins.any? { |pin| pin.millimetres > from && pin.millimetres < to }
-
-          total = cost + (gap * gap)
-          next_costs[to] = total if next_costs[to].nil? || total < next_costs[to]
-        end
-      end
+      costs = open.to_h do |to|
+        nearest = pins.reject { |pin| pin >= to }.max || 0
+        [to, costs.filter_map { |from, cost| cost + ((to - from)**2) if cost && to - from >= least && from >= nearest }.min]
+      end.compact
     end
-    span = (demands.last.at - demands.first.at).millimetres
-    costs[demands.last.at.millimetres]&.then { |cost| cost - ((span**2) / (demands.count - 1)) }
-  end
-
-  def self.places(demands)
-    grid = (0..(demands.to / demands.grid).floor).map { |step| (demands.grid * step).millimetres }
-    (grid + (demands.pins + [demands.first.at, demands.last.at]).map(&:millimetres)).uniq.sort
-      .reject do |at|
-      demands.blocked.any? do |blocked|
-        inside?(blocked, at)
-      end
-    end
+    (costs.fetch(last) - (((last - first)**2) / (demands.count - 1r))) * (step.millimetres**2)
   end
 
   def self.inside?(blocked, at) = at > blocked.from.millimetres && at < blocked.to.millimetres

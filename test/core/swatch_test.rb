@@ -46,7 +46,8 @@ class SwatchTest < CoreTest
   def test_every_symptom_leads_through_its_remedies
     Swatches.further_symptoms.each do |symptom|
       rows = []
-      said = (1..((symptom.remedies.size * 2) + 1)).map do |number|
+      said = []
+      (1..((symptom.remedies.size * 2) + 1)).each do |number|
         rows << swatch(number, symptoms: [symptom.key]).with(looks: {}, **(rows.last ? turned(rows.last) : { stitch_width: mm(2) }))
         made = diagnosis(*rows).changes.find { |one| one.axis == symptom.axis }
         unless made.by_hand?
@@ -54,7 +55,8 @@ class SwatchTest < CoreTest
             [path.delete_prefix("recipe.").to_sym, value]
           end)
         end
-        says(made)
+        said << says(made)
+        break if said.last.include?("Everything in reach")
       end
       by_hand = said.grep_v(/ from | second layer|Everything in reach/)
 

@@ -42,12 +42,22 @@ module NimbleEyelet
         add(one.part.key, kind: "mishap", step: one.step.key, at: one.step.figures["hole.at"], done_with: with, moves: row.moves)
       end
 
-      # @param most [Integer] steps, each taken from what is left then
+      # So many steps are done as they were given out before it is looked again: a phone without a connection does all of them.
+      AT_ONCE = 10
+
+      # @param most [Integer] steps
+      # @yieldparam [SittingStep] the next one; ends before it when the block says so
+      # @return [SittingStep, nil] where it ended
       def work(most: 1000)
+        given = []
         most.times do
-          one = sitting.steps.first or break
+          given = sitting.steps.first(AT_ONCE) if given.empty?
+          one = given.shift or break
+          return one if block_given? && yield(one)
+
           done(one)
         end
+        nil
       end
 
       private

@@ -13,6 +13,8 @@ module NimbleEyelet
       FLAGS = %w[--headless=new --no-sandbox --disable-gpu --no-first-run --disable-background-networking
                  --disable-component-update --disable-sync --disable-dev-shm-usage --force-color-profile=srgb
                  --hide-scrollbars].freeze
+      # Seconds before something is taken for hung; whatever passes is not slowed by it.
+      PATIENCE = 120
 
       # @param width [Integer] px
       # @param height [Integer] px
@@ -20,10 +22,10 @@ module NimbleEyelet
       def self.driver(app, width: 1280, height: 800)
         options = Selenium::WebDriver::Chrome::Options.new(binary: CHROMIUM, args: FLAGS + ["--window-size=#{width},#{height}"])
         options.logging_prefs = { browser: "ALL" }
-        # On a busy machine the look for everybody takes its time.
-        options.timeouts = { script: 90_000 }
+        options.timeouts = { script: PATIENCE * 1000, page_load: PATIENCE * 1000 }
         service = Selenium::WebDriver::Chrome::Service.new(path: DRIVER)
-        Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service)
+        client = Selenium::WebDriver::Remote::Http::Default.new(open_timeout: PATIENCE, read_timeout: 2 * PATIENCE)
+        Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service, http_client: client)
       end
     end
   end

@@ -14,14 +14,16 @@ module NimbleEyelet
     class Torture
       BIN = File.expand_path("../../bin/start", __dir__)
       PATH = "/api/workrooms/marsh-walk/closures/1"
-      PATIENCE = 60
+      # Seconds before something is taken for hung.
+      PATIENCE = 600
 
       # @param folder [String] for the data
       # @param random [Random]
-      def initialize(folder, random)
+      # @param port [Integer] of the server, which may be somebody else's
+      def initialize(folder, random, port: TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] })
         @folder = folder
         @random = random
-        @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+        @port = port
       end
 
       # @return [Array<String>] what was wrong
@@ -31,17 +33,33 @@ module NimbleEyelet
         stop("TERM")
       end
 
+      # Saves without a pause until the block has killed the server, at some moment.
+      #
+      # @yield kills it
+      # @return [Proc] tells what is wrong once it has been started again, an array
+      def interrupted
+        confirmed = ask(Net::HTTP::Get, PATH).then { |closure| [closure["version"], closure.dig("plan", "button.diameter", "text")] }
+        told = Queue.new
+        saving = Thread.new do
+          save_on(confirmed) { |saved| told << (confirmed = saved) }
+        ensure
+          told.close
+        end
+        # At some moment: so many saves are confirmed, and the next one is somewhere on its way.
+        @random.rand(1..12).times { told.pop }
+        @random.rand(1..20_000).times { Thread.pass }
+        yield
+        saving.join
+        -> { differences(confirmed, ask(Net::HTTP::Get, PATH)) }
+      end
+
       private
 
       def round
         start
-        confirmed = ask(Net::HTTP::Get, PATH).then { |closure| [closure["version"], closure.dig("plan", "button.diameter", "text")] }
-        saving = Thread.new { save_on(confirmed) { |saved| confirmed = saved } }
-        sleep(@random.rand(0.2..1.2))
-        kill_something
-        saving.join
+        wrong = interrupted { kill_something }
         start
-        differences(confirmed, ask(Net::HTTP::Get, PATH))
+        wrong.call
       end
 
       # What was confirmed last is there, or what was sent after it and not confirmed any more: one step on.
@@ -100,7 +118,7 @@ module NimbleEyelet
         request = verb.new(path, { "X-Nimble-Eyelet" => "1", "Content-Type" => "application/json",
                                    "If-Match" => version && "\"#{version}\"" }.compact)
         request.body = JSON.generate(body) if body
-        answer = Net::HTTP.start("127.0.0.1", @port, read_timeout: 20) { |http| http.request(request) }
+        answer = Net::HTTP.start("127.0.0.1", @port, read_timeout: PATIENCE) { |http| http.request(request) }
         raise "#{answer.code}: #{answer.body}" unless answer.code.to_i < 300
 
         JSON.parse(answer.body)
