@@ -4,7 +4,7 @@ require_relative "../browser_helper"
 require "tempfile"
 
 # The pages beside the table: the stash, the machines, the habits of the house; and the caliper.
-class WorkroomTest < BrowserTest
+class WorkroomPageTest < BrowserTest
   def file(text)
     Tempfile.create(["stash", ".csv"]) do |csv|
       csv.write(text)

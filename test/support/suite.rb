@@ -94,7 +94,7 @@ module NimbleEyelet
       end
 
       def work(number, waiting)
-        out = $stdout.dup
+        out = $stdout.dup.tap { |stream| stream.sync = true }
         [$stdout, $stderr].each { |stream| stream.reopen("#{LOGS}/worker-#{number}.log", "a").sync = true }
         passed = true
         while (record = waiting.read_nonblock(4, exception: false))
@@ -132,7 +132,10 @@ module NimbleEyelet
         files.each do |file|
           before = Minitest::Runnable.runnables.dup
           require file
-          (Minitest::Runnable.runnables - before).each { |suite| suite.run(report, { filter: @name }) }
+          added = Minitest::Runnable.runnables - before
+          raise "#{file} adds to the tests of another file: a class of its own name is there already" if added.empty?
+
+          added.each { |suite| suite.run(report, { filter: @name }) }
         end
         [report.to_s, report.passed?]
       end
