@@ -13,7 +13,7 @@ module NimbleEyelet
       def self.of(sheet, present)
         attaching = sheet.attaching
         { by_machine: attaching.by_machine, width: present.dial(attaching.width), spacing: present.length(attaching.spacing),
-          clearance: present.length(attaching.clearance), verdict: attaching.verdict,
+          diagonal: present.dial(attaching.diagonal), clearance: present.length(attaching.clearance), verdict: attaching.verdict,
           verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
           needle: sheet.recipe.needle.value.to_s, needle_width: present.length(sheet.recipe.needle.value.diameter),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,

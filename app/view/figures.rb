@@ -33,6 +33,7 @@ module NimbleEyelet
         "cut.seal" => "sealed", "attach.marks" => "marked", "attach.secure" => "secured by",
         "thread.tex" => "the thread",
         "placket.count" => "number of holes", "mark.edge" => "from the finished edge", "attach.width" => "the zigzag width",
+        "attach.diagonal" => "the width for the diagonal",
         "attach.pattern" => "the pattern", "attach.stitches" => "stitches a pair", "attach.shank" => "the thread shank",
         "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button", "attach.by" => "sewn on by",
         "attach.clearance" => "the needle's room", "button.half_perimeter" => "half the way round", "machine.name" => "the machine",

@@ -4,18 +4,20 @@ require_relative "../core_helper"
 
 # A button sewn on, penetration by penetration.
 class ButtonPathTest < CoreTest
-  def sewn(**changes)
-    Stitches::ButtonSewn.new(spacing: 3.0, hole: 1.8, needle: 0.8, width: 3.0, anchor: "centre", stitches: 8, holes: 4,
-                             pattern: "two_bars",
-                             **changes)
+  def sewn(pattern: "two_bars", width: 3.0, diagonal: 3 * Math.sqrt(2), **changes)
+    widths = { straight: width, diagonal: diagonal }.slice(*Stitches::BUTTON_PATTERNS.fetch(pattern).swings)
+    Stitches::ButtonSewn.new(spacing: 3.0, hole: 1.8, needle: 0.8, widths: widths, anchor: "centre", stitches: 8, holes: 4,
+                             pattern: pattern, **changes)
   end
 
   def path(**changes) = Stitches::ButtonPath.sew(sewn(**changes))
 
+  def patterns = Stitches::BUTTON_PATTERNS.keys.map { |key| { pattern: key } }
+
   def any
     sewn(spacing: random.rand(2.0..5.0), hole: random.rand(1.2..2.5), needle: [0.7, 0.8, 0.9, 1.1].sample(random: random),
-         width: random.rand(1.5..6.0), anchor: %w[centre left].sample(random: random), stitches: random.rand(4..12),
-         holes: [2, 4].sample(random: random), pattern: %w[two_bars cross square arrow].sample(random: random))
+         width: random.rand(1.5..6.0), diagonal: random.rand(2.5..7.0), anchor: %w[centre left].sample(random: random),
+         stitches: random.rand(4..12), **[{ holes: 2 }, *patterns].sample(random: random))
   end
 
   def test_every_penetration_keeps_the_room_that_is_told_or_is_flagged
@@ -37,7 +39,7 @@ class ButtonPathTest < CoreTest
     corners = [[-1.5, -1.5], [1.5, -1.5], [-1.5, 1.5], [1.5, 1.5]]
 
     assert_equal [corners.first(2), corners.last(2)], holes[path]
-    crossed = holes[path(pattern: "cross", width: 3 * Math.sqrt(2))]
+    crossed = holes[path(pattern: "cross")]
 
     assert_equal corners.sort, crossed.flatten(1).sort
     crossed.each { |from, to| assert_equal [0.0, 0.0], from.zip(to).map(&:sum), "once over the middle" }
@@ -66,7 +68,7 @@ class ButtonPathTest < CoreTest
   # What is forgiven is what a fine grid of misplacements finds.
   def test_the_largest_forgiven_misplacement_is_that_of_trying_all
     60.times do
-      one = any.with(pattern: %w[two_bars cross].sample(random: random))
+      one = any
       told = Stitches::ButtonPath.forgives(one)
       least = (0...72).map do |turn|
         way = [Math.cos(turn * Math::PI / 36), Math.sin(turn * Math::PI / 36)]

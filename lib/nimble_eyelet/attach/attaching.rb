@@ -16,6 +16,7 @@ require_relative "../stitch/button_pattern"
 require_relative "../typing/limit"
 require_relative "../value"
 require_relative "clearance"
+require_relative "swings"
 
 module NimbleEyelet
   module Attach
@@ -62,12 +63,14 @@ module NimbleEyelet
       end
     end
 
-    # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between
+    # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between: the width and the
+    # span of the first swing, the least room at any penetration; diagonal - Length or nil, the width for the diagonal where the
+    # dial is turned for it; swings - Swings, what is simulated
     # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle that clears
     # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand
     # instead - String or nil, what to do when the machine cannot
-    class Attaching < Value.of(:by_machine, :width, :spacing, :clearance, :verdict, :pattern, :stitches, :shank, :spacer,
+    class Attaching < Value.of(:by_machine, :width, :spacing, :diagonal, :swings, :clearance, :verdict, :pattern, :stitches, :shank, :spacer,
                                :needle_most, :hand_thread, :because, :cautions, :instead, heavy: false)
       # @return [Attaching]
       def self.of(button, cloth, machine, needle, sewing) = AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
@@ -102,8 +105,8 @@ module NimbleEyelet
       private_constant :HAND
 
       def build(**more)
-        Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, clearance: clearance&.room, verdict: clearance&.verdict,
-                      pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
+        Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, diagonal: holes? ? diagonal : nil,
+                      swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict, pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
                       needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, **more)
       end
 
@@ -120,21 +123,22 @@ module NimbleEyelet
       end
 
       def wide
-        return if spacing <= @machine.max_width
+        return if swings.longest <= @machine.max_width
 
-        ["too wide", Sentence["The holes are %s apart; #{@machine.name} swings #{@machine.width_mark(@machine.max_width)} at most.", spacing],
+        ["too wide", Sentence["The holes are %s apart; #{@machine.name} swings #{@machine.width_mark(@machine.max_width)} at most.",
+                              swings.longest],
          "Sew it on by hand, or choose a pattern with a shorter swing."]
       end
 
       def struck
         return unless clearance.verdict == "strikes"
 
-        ["strikes", Sentence["At width #{@machine.width_mark(width)} the needle #{@needle} strikes the rim: %s too little room.", clearance.room.abs],
+        ["strikes", Sentence["At width #{dialled} the needle #{@needle} strikes the rim: %s too little room.", clearance.room.abs],
          "#{way_round} Or sew it on by hand."]
       end
 
       def way_round
-        best = Clearance.best_width(@button, @machine, @needle, spacing: spacing)
+        best = swings.roomiest
         return "Set the width to #{@machine.width_mark(best)}: there it clears most." if best && best != width
         return "A needle of #{clearance.largest_needle} or finer clears." if clearance.largest_needle
 
@@ -159,17 +163,19 @@ module NimbleEyelet
       # Two holes have only one pair: the pattern is a single bar.
       def pattern = Stitches::BUTTON_PATTERNS.fetch(@button.holes == 4 ? @sewing.pattern : "two_bars")
 
-      def spacing
-        @spacing ||= pattern.diagonal ? Length.mm(@button.hole_spacing.to_f * Math.sqrt(2)) : @button.hole_spacing
+      def swings
+        @swings ||= Swings.new(pattern: pattern, button: @button, machine: @machine, needle: @needle, stitches: stitches,
+                               carried: @sewing.carried?)
       end
 
-      def width = @machine.width_settable(@sewing.width || spacing)
+      def widths = @widths ||= swings.widths(@sewing.width)
+      def spacing = swings.span(pattern.swings.first)
+      def width = widths.values.first
+      def diagonal = widths.size > 1 ? widths.fetch(:diagonal) : nil
+      def clearance = holes? ? @clearance ||= Clearance.of(swings.sewn(widths)) : nil
 
-      def clearance
-        return unless holes?
-
-        @clearance ||= Clearance.of(@button, @machine, @needle, spacing: spacing, width: width)
-      end
+      # As it stands on the dial, for each swing.
+      def dialled = widths.values.uniq.map { |one| @machine.width_mark(one) }.join(" and ")
 
       def stitches = @sewing.stitches || (heavy? ? STITCHES_HEAVY : STITCHES)
       def heavy? = @cloth.type.heavy_wear
@@ -181,26 +187,32 @@ module NimbleEyelet
       # The thread runs slanted over the spacer: it is higher than the shank that is left. Source: √(q² + q·s).
       def spacer
         q = shank.to_f
-        Length.mm(Math.sqrt((q**2) + (q * spacing.to_f)))
+        Length.mm(Math.sqrt((q**2) + (q * swings.longest.to_f)))
       end
 
-      def room_for_spacer = spacing - @needle.diameter - SPACER_ROOM
+      def room_for_spacer = swings.shortest - @needle.diameter - SPACER_ROOM
 
       # Source: 4 × passes × (spacing + shank + stack + thickness), a pair of four holes as two, and what is wound.
       def hand_thread
-        across = (holes? ? spacing : Length.zero) + shank + @cloth.stack + @button.height
+        across = (holes? ? swings.longest : Length.zero) + shank + @cloth.stack + @button.height
         (across * (4 * PASSES_BY_HAND * (@button.holes == 4 ? 2 : 1))) + HAND_EXTRA
       end
 
       def because
         off = @machine.anchor == "left" ? "|width − spacing|" : "|width − spacing|/2"
         most = clearance.largest_needle
-        [Reason.new(rule: "width", source: "zigzag width = hole spacing",
-                    says: Sentence["The needle swings %s from hole to hole; #{@machine.name} is set to #{@machine.width_mark(width)}.", spacing]),
+        [Reason.new(rule: "width", source: "zigzag width = hole spacing, × √2 for a diagonal", says: swing_words),
          Reason.new(rule: "clearance", source: "hole/2 − needle/2 − #{off}",
                     says: Sentence["In a hole of %s the #{@needle} needle keeps %s from the rim#{"; the largest that clears well is #{most}" if most}.",
                                    @button.hole_diameter, clearance.room]),
          shank_reason]
+      end
+
+      def swing_words
+        says = "The needle swings %s from hole to hole; #{@machine.name} is set to #{@machine.width_mark(width)}."
+        return Sentence[says, spacing] unless diagonal
+
+        Sentence["#{says} For the diagonal it swings %s: set #{@machine.width_mark(diagonal)}.", spacing, swings.span(:diagonal)]
       end
 
       def shank_reason

@@ -38,28 +38,14 @@ module NimbleEyelet
     def self.of(sheet, off: Length.zero, across: Length.zero, width: nil)
       return if sheet.plan.button.holes.zero?
 
-      sewn = sewn(sheet, sheet.recipe.needle.value.size, set(sheet, width)).with(off: [off.to_f, across.to_f])
-      path = Stitches::ButtonPath.sew(sewn)
+      swings = sheet.attaching.swings
+      widths = swings.widths(width || sheet.plan.attach.width)
+      path = Stitches::ButtonPath.sew(swings.sewn(widths).with(off: [off.to_f, across.to_f]))
       top, bobbin = thread(sheet, path)
-      new(path: path, top: top, bobbin: bobbin, map: map(sheet),
-          seconds: (path.points.size * 60.0 / (sheet.plan.machine.top_speed * SLOW)) + (PLACING * path.parts.size))
+      new(path: path, top: top, bobbin: bobbin, map: map(swings), seconds: seconds(path, swings.machine))
     end
 
-    def self.set(sheet, width) = sheet.plan.machine.width_settable(width || sheet.plan.attach.width || span(sheet))
-
-    def self.span(sheet)
-      spacing = sheet.plan.button.hole_spacing
-      diagonal = sheet.plan.button.holes == 4 && sheet.attaching.pattern.diagonal
-      diagonal ? Length.mm(spacing.to_f * Math.sqrt(2)) : spacing
-    end
-
-    def self.sewn(sheet, size, width)
-      plan = sheet.plan
-      Stitches::ButtonSewn.new(spacing: plan.button.hole_spacing.to_f, hole: plan.button.hole_diameter.to_f, needle: size / 100.0,
-                               width: width.to_f, anchor: plan.machine.anchor, stitches: sheet.attaching.stitches,
-                               holes: plan.button.holes,
-                               pattern: sheet.attaching.pattern.key, carried: plan.attach.carried?)
-    end
+    def self.seconds(path, machine) = (path.points.size * 60.0 / (machine.top_speed * SLOW)) + (PLACING * path.parts.size)
 
     # Down through the button, its shank and half of the cloth, and up again, for each stitch; below, half of the cloth.
     # Source: sum of the parts of the way, 15 % waste and 100 mm for each tail.
@@ -74,23 +60,24 @@ module NimbleEyelet
       Length.mm(sewn * (1 + Stitches::WASTE.to_f)) + (Stitches::TAIL * path.tails)
     end
 
-    def self.map(sheet)
-      cells = SIZES.flat_map { |size| widths(sheet).map { |width| cell(sheet, size, width) } }
-      needle = sheet.recipe.needle.value.size
+    def self.map(swings)
+      cells = SIZES.flat_map { |size| widths(swings).map { |width| cell(swings, size, width) } }
+      needle = swings.needle.size
       ForgivenMap.new(cells: cells, best: cells.max_by { |one| [one.forgives.round(6), one.size == needle ? 1 : 0, one.size] })
     end
 
     # Steps of the dial around the spacing, as far as the machine goes.
-    def self.widths(sheet)
-      machine = sheet.plan.machine
-      step = machine.width_step
-      middle = machine.width_settable(span(sheet))
-      (-AROUND..AROUND).map { |number| machine.width_settable([middle + (step * number), Length.zero].max) }.uniq
+    def self.widths(swings)
+      middle = swings.widths(nil).values.first
+      (-AROUND..AROUND).map do |number|
+        swings.widths([middle + (swings.machine.width_step * number), Length.zero].max).values.first
+      end.uniq
     end
 
-    def self.cell(sheet, size, width)
-      ForgivenCell.new(size: size, width: width, forgives: Stitches::ButtonPath.forgives(sewn(sheet, size, width)))
+    def self.cell(swings, size, width)
+      forgives = Stitches::ButtonPath.forgives(swings.sewn(swings.widths(width), size: size))
+      ForgivenCell.new(size: size, width: width, forgives: forgives)
     end
-    private_class_method :set, :span, :sewn, :thread, :with_tails, :map, :widths, :cell
+    private_class_method :seconds, :thread, :with_tails, :map, :widths, :cell
   end
 end

@@ -164,7 +164,7 @@ module NimbleEyelet
     def self.attach(sheet)
       attaching = sheet.attaching
       { "attach.by" => attaching.by_machine ? "machine" : "hand", "attach.width" => attaching.width,
-        "attach.clearance" => attaching.clearance,
+        **{ "attach.diagonal" => attaching.diagonal }.compact, "attach.clearance" => attaching.clearance,
         "attach.pattern" => attaching.pattern.name, "attach.stitches" => attaching.stitches, "attach.shank" => attaching.shank,
         "recipe.needle" => sheet.recipe.needle.value.to_s }
     end

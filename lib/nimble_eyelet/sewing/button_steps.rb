@@ -134,9 +134,18 @@ module NimbleEyelet
                      "the middle of the button."
                  end
         mind = @attaching.verdict == "mind" ? " Hardly any room." : ""
-        Step.new(key: "button-width", part: part, figures: { "attach.width" => @attaching.width }, how: "#{anchor}#{mind}",
+        Step.new(key: "button-width", part: part, figures: widths, how: "#{anchor}#{mind}",
                  does: "Select zigzag, width #{mark}; top tension back to your usual.",
                  moves: { "selector" => "zigzag", "width" => mark, "tension" => nil })
+      end
+
+      def widths = { "attach.width" => @attaching.width, "attach.diagonal" => @attaching.diagonal }.compact
+
+      # The dial goes back at once: the next button begins with a side again.
+      def turned_for_the_diagonal
+        return unless @attaching.diagonal
+
+        " Set width #{@machine.width_mark(@attaching.diagonal)} for the diagonal, then #{@machine.width_mark(@attaching.width)} again."
       end
 
       def spacer
@@ -159,7 +168,8 @@ module NimbleEyelet
 
       def sewn
         pairs = if @order.button.holes == 4
-                  " #{@attaching.pattern.how} #{between} By hand through both holes before any power, for each pair."
+                  " #{@attaching.pattern.how}#{turned_for_the_diagonal} #{between} " \
+                    "By hand through both holes before any power, for each pair."
                 else
                   ""
                 end

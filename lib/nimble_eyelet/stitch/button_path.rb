@@ -15,13 +15,24 @@ require_relative "../value"
 module NimbleEyelet
   module Stitches
     # spacing, hole, needle - Float mm: of two neighbouring holes, of a hole across, of the needle
-    # width - Float mm that the dial is set to; anchor - "centre" or "left"; stitches - Integer into each pair
+    # widths - Hash of :straight, :diagonal to Float mm that the dial is set to for such a swing, in the order they are sewn
+    # anchor - "centre" or "left"; stitches - Integer into each pair
     # holes - 2 or 4; pattern - String, key of BUTTON_PATTERNS; carried - Boolean, the thread is not cut between pairs
     # off - Array(Float, Float) mm, how far the button lies off its place, along the swing and across it
-    class ButtonSewn < Value.of(:spacing, :hole, :needle, :width, :anchor, :stitches, :holes, :pattern, carried: false,
+    class ButtonSewn < Value.of(:spacing, :hole, :needle, :widths, :anchor, :stitches, :holes, :pattern, carried: false,
                            off: [0.0, 0.0])
       # @return [Float] how far from the middle of a hole the needle may go in
       def room = (hole - needle) / 2
+
+      # @return [Float] mm the dial is set to for the first swing
+      def width = widths.values.first
+
+      # @param swing [Symbol] :straight or :diagonal
+      # @return [Float] mm from the middle of one hole to that of the other
+      def span(swing) = swing == :diagonal ? spacing * Math.sqrt(2) : spacing
+
+      # @return [Float] mm that the widths lose of the room in a hole, at the swing that fits worst
+      def lost = widths.map { |swing, width| (width - span(swing)).abs }.max * (anchor == "left" ? 1 : 0.5)
     end
 
     # name - String; points - Array of [x, y]; aims - Array of [x, y], middle of the hole each is meant for
@@ -36,11 +47,13 @@ module NimbleEyelet
       # @param from [Array(Float, Float)]
       # @param to [Array(Float, Float)]
       def initialize(sewn, from, to)
-        @span = Math.hypot(to[0] - from[0], to[1] - from[1])
-        @along = [(to[0] - from[0]) / @span, (to[1] - from[1]) / @span]
+        swing = from.zip(to).all? { |one, other| one != other } ? :diagonal : :straight
+        span = sewn.span(swing)
+        width = sewn.widths.fetch(swing)
+        @along = [(to[0] - from[0]) / span, (to[1] - from[1]) / span]
         @from = from.zip(shift(*sewn.off)).map { |place, off| place - off }
-        @first = sewn.anchor == "left" ? 0.0 : (@span - sewn.width) / 2
-        @last = @first + sewn.width
+        @first = sewn.anchor == "left" ? 0.0 : (span - width) / 2
+        @last = @first + width
       end
 
       # @param first [Boolean] at the first hole, else at the other
@@ -70,7 +83,7 @@ module NimbleEyelet
         case sewn.pattern
         when "cross" then [["one diagonal", near[0], far[1]], ["the other", near[1], far[0]]]
         when "square" then [["near pair", *near], ["far pair", *far], ["left side", near[0], far[0]], ["right side", near[1], far[1]]]
-        when "arrow" then [["to the left", near[0], far[0]], ["along the middle", near[0], far[1]], ["to the right", near[0], near[1]]]
+        when "arrow" then [["to the left", near[0], far[0]], ["to the right", *near], ["along the middle", near[0], far[1]]]
         else [["near pair", *near], ["far pair", *far]]
         end
       end
@@ -107,13 +120,7 @@ module NimbleEyelet
       # How far the button may lie off its place in the worst direction before the needle strikes: what one hole has left.
       #
       # @return [Float] mm, never below zero
-      def self.forgives(sewn)
-        lost = (sewn.width - span_of(sewn)).abs * (sewn.anchor == "left" ? 1 : 0.5)
-        [sewn.room - lost, 0.0].max
-      end
-
-      # Longest swing of the pattern, which the width is meant for.
-      def self.span_of(sewn) = sewn.holes == 4 && %w[cross arrow].include?(sewn.pattern) ? sewn.spacing * Math.sqrt(2) : sewn.spacing
+      def self.forgives(sewn) = [sewn.room - sewn.lost, 0.0].max
 
       private
 

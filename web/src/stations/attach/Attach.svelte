@@ -46,6 +46,7 @@
     <div>
       <p class="answer" data-answer>{attach.width?.text}</p>
       <p class="text-secondary">zigzag width, for holes {attach.spacing?.text} apart</p>
+      {#if attach.diagonal}<p data-diagonal>{attach.diagonal.text} for the diagonal</p>{/if}
     </div>
     <div>
       <p class={['text-2xl font-semibold', attach.verdict !== 'good' && 'text-warning']} data-verdict>
