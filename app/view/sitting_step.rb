@@ -25,7 +25,8 @@ module NimbleEyelet
 
       def self.words(step, present, bobbin)
         name = Sewing::WorkStep.name(step.key)
-        { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
+        { key: step.key, turn: Sewing::WorkStep.turn(name), part: step.part, does: present.words(step.does),
+          how: present.words(step.how), symptom: step.symptom,
           caution: if bobbin
                      [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ")
                    else

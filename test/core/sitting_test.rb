@@ -161,6 +161,8 @@ class SittingTest < CoreTest
 
   private
 
+  def done(at) = at.facts(:smock).steps.keys
+
   def hole_at(one, number) = one.part.sheet.layout.holes.find { |hole| hole.number == number }.at
 
   def walked(kind)
@@ -183,7 +185,12 @@ class SittingTest < CoreTest
     after = at.dup
     row = Sewing::MISHAPS.fetch(mishap)
     measured = { "slit" => mm(25), "place" => (one.step.figures["hole.at"] || mm(100)) - mm(4) }[row.asks]
+    before = done(at)
     after.went_wrong(one, mishap, measured: measured)
+    turn = Sewing::WorkStep.turn(Sewing::WorkStep.name(one.step.key)) || "hole"
+    undone = (before - done(after)).map { |key| Sewing::WorkStep.turn(Sewing::WorkStep.name(key)) }
+
+    assert_empty undone.uniq - [turn, nil], "#{where}: what is undone is what it happened at"
     left = after.sitting.steps
     steps = left.take_while { |step| step.block == "rescue" }
 

@@ -17,6 +17,7 @@ function step(id: string, more: Partial<SittingStep> = {}): SittingStep {
     symptom: null,
     caution: null,
     near: false,
+    turn: key.includes('-at-') ? 'hole' : null,
     hole: key.includes('-at-') ? Number(key.split('-at-')[1]) / 1000 : null,
     figure: null,
     seconds: 30,
@@ -75,6 +76,10 @@ describe('what was done here, over what was given out', () => {
     expect(found[1]?.how).toBe('Same mark. Look at the lever last.');
     expect(found[0]?.mishaps).toEqual(['power_gone']);
     expect(IDS(overlay([SEW], [wrong, { kind: 'unwrong', id: 'abcdef12-0000' }], []))).toEqual([SEW.id]);
+    const button = step('1:buttons:button-at-24000', { turn: 'button' });
+    const jammed = { ...LOST, key: 'jammed', again: ['place', 'sew', 'button'] } as SittingMishap;
+    const atButton: Deed = { ...wrong, row: jammed, step: button };
+    expect(IDS(overlay([], [atButton], [PLACE, SEW, button])).slice(2)).toEqual([button.id]);
     const asks = { ...LOST, steps: [{ ...LOST.steps[0]!, asks: 'slit' }] } as SittingMishap;
     expect(wayOut({ ...wrong, row: asks })[0]?.enter[0]?.at).toBe('24');
   });

@@ -14,6 +14,7 @@ require_relative "../swatch/swatch"
 require_relative "../value"
 require_relative "mishap"
 require_relative "step"
+require_relative "work_step"
 
 module NimbleEyelet
   module Sewing
@@ -73,7 +74,8 @@ module NimbleEyelet
           steps[placed(entry)] = entry if entry.step? && entry.step
           next unless entry.mishap
 
-          entry.mishap.again.each { |name| steps.delete(entry.at ? Step.key_at(name, entry.at) : name) }
+          happened = entry.step && WorkStep.name(entry.step)
+          entry.mishap.again_at(happened).each { |name| steps.delete(entry.at ? Step.key_at(name, entry.at) : name) }
           elsewhere(entry, steps) if entry.mishap.hole == "fixed" && entry.measured
         end
       end

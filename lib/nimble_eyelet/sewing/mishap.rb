@@ -6,6 +6,7 @@
 #   Sewing::MISHAPS.fetch("thread_out").at?("sew", machine)   # => true
 
 require_relative "../value"
+require_relative "work_step"
 
 module NimbleEyelet
   module Sewing
@@ -29,6 +30,15 @@ module NimbleEyelet
       # @return [Boolean] whether it can happen there
       def at?(step, machine, sewn: "hole")
         (during.nil? || during.include?(step)) && (kinds.nil? || kinds.include?(machine.kind)) && [nil, sewn].include?(self.sewn)
+      end
+
+      # What it undoes is what it happened at: a button that is sewn anew leaves its hole alone.
+      #
+      # @param step [String, nil] name of the step it happened at, without its hole
+      # @return [Array<String>] names of the steps that are done again
+      def again_at(step)
+        turn = WorkStep.turn(step) || "hole"
+        again.select { |name| [nil, turn].include?(WorkStep.turn(name)) }
       end
 
       # @return [Boolean] whether it happens to one hole: which, has to be known where the step is about all of them

@@ -16,6 +16,10 @@ module NimbleEyelet
       # @return [String]
       def self.name(key) = key[/\A[a-z-]+?(?=-at-\d|\z)/]
 
+      # @param name [String, nil] of a step, without its hole
+      # @return [String, nil] "test", "hole" or "button": what is done again together when it goes wrong
+      def self.turn(name) = TURNS.find { |_, names| names.include?(name) }&.first
+
       # @param key [String] of a Step
       # @param round [Boolean] an eyelet, which is punched and not cut
       # @return [Boolean] whether the button can go through once it is done
@@ -25,6 +29,10 @@ module NimbleEyelet
       # @return [WorkStep]
       def self.of(key) = name(key).then { |name| (WORK_STEPS["#{name} of a hole"] if key != name) || WORK_STEPS.fetch(name) }
     end
+
+    # What is done in one go, and again from its beginning.
+    TURNS = { "test" => %w[test-sew watch test-open accept reset-test stored], "button" => %w[test-button button],
+              "hole" => %w[reset place lever sew look cord punch open] }.freeze
 
     # Blocks of the work on one closure, in their order; the last one is the machine's.
     BLOCKS = { "stay" => "Stays and cord", "row" => "Test and row", "seal" => "Tails and seal", "open" => "Open and mark",

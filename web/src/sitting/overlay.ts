@@ -43,12 +43,14 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
   });
 }
 
-/** Steps of this hole, or of the test, that a mishap makes to be done anew: as they were given out. */
+/** Steps of this hole, this button or the test that a mishap makes to be done anew: as they were given out. */
 function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SittingStep[]): SittingStep[] {
+  const turn = deed.step.turn ?? 'hole';
   const found = past.filter(
     (step) =>
       step.closure === deed.closure &&
       step.hole === deed.step.hole &&
+      (step.turn ?? turn) === turn &&
       deed.row.again.includes(nameOf(step.key)),
   );
   return found.filter((step, index) => found.findIndex((other) => other.id === step.id) === index);
