@@ -34,7 +34,7 @@ module NimbleEyelet
 
       # Parts of the machine that are changed together.
       GROUPS = { "needle" => %w[needle], "top_thread" => %w[top_thread bobbin_finger], "bobbin" => %w[bobbin_thread],
-                 "foot" => %w[foot button_in_foot],
+                 "foot" => %w[foot button_in_foot foot_opened],
                  "settings" => %w[selector width length tension balance foot_pressure speed],
                  "feed" => %w[feed_dogs cover_plate] }.freeze
       # What nobody takes off at the end.

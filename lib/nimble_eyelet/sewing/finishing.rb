@@ -5,6 +5,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../machine/ledger"
 require_relative "../opening/cutting"
 require_relative "step"
 
@@ -36,7 +37,7 @@ module NimbleEyelet
       def part = @order.opens? ? OPENED : FINISHED
 
       def tails
-        away = @order.clamped? ? { "lever" => nil, "button_in_foot" => nil } : {}
+        away = @order.clamped? ? { "lever" => nil, **Ledger.put_back(MACHINE_PARTS.fetch("button_in_foot")) } : {}
         Step.new(key: "tails", part: part, does: "Take the thread tails to the back, knot and trim " \
                                                  "them.", moves: away, hazards: %w[pins],
                  how: @order.clamped? ? "Lever up and what is clamped out of the foot: the holes are sewn." : nil)

@@ -35,8 +35,8 @@ module NimbleEyelet
 
       def thread
         name = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
-        Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name }, does: "Thread #{name} on top and on a full bobbin " \
-                                                                                       "of the same colour.",
+        Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name },
+                 does: "Thread #{threaded(name)} on top and on a full bobbin of the same colour.",
                  how: "Foot up while you thread, so that it lies between the discs.", hazards: %w[power],
                  moves: { "top_thread" => threaded(name), "bobbin_thread" => threaded(name) })
       end
@@ -62,7 +62,7 @@ module NimbleEyelet
         width = @order.straight? ? nil : "stitch width #{@machine.width_mark(@recipe.stitch_width.value)}"
         dials = [width, "stitch length #{@machine.length_mark(@recipe.stitch_length.value)}",
                  "top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}",
-                 @recipe.balance_words && "the balance #{@recipe.balance_words}"].compact
+                 @machine.balance && "the balance #{@recipe.balance_words || 'in the middle'}"].compact
         Step.new(key: "settings", part: SET_UP, figures: @order.dials, moves: moved, hazards: %w[manual],
                  does: "Set #{dials[0...-1].join(', ')} and #{dials.last}.", how: "#{selected}, needle up and out of the cloth.")
       end
@@ -77,9 +77,9 @@ module NimbleEyelet
 
       def moved
         width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
+        balance = @machine.balance ? { "balance" => @recipe.balance_words } : {}
         { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "),
-          "length" => @machine.length_mark(@recipe.stitch_length.value),
-          "tension" => away, "balance" => @recipe.balance_words }.merge(width)
+          "length" => @machine.length_mark(@recipe.stitch_length.value), "tension" => away, **balance, **width }
       end
 
       def away
@@ -132,8 +132,14 @@ module NimbleEyelet
 
         setting = @order.setting
         Step.new(key: "clamp", part: SET_UP, does: setting.says, figures: @order.length_set.merge(stops),
-                 symptom: "A carriage not against its front stop sews a gap.", moves: { "button_in_foot" => setting.clamps },
+                 symptom: "A carriage not against its front stop sews a gap.", moves: clamped,
                  how: "#{setting.clamps.capitalize} lies flat; nothing of it rises above the foot.")
+      end
+
+      # By what is in the foot and how far it is open, not by what it is called: the next button is another.
+      def clamped
+        opened = @order.setting.opened
+        { "button_in_foot" => @order.setting.figure, "foot_opened" => (opened unless opened.zero?) }
       end
 
       def stops = { "setting.wanted" => @order.setting.set, "setting.stops" => @order.setting.stops }.compact

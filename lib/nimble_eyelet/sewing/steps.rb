@@ -56,7 +56,7 @@ module NimbleEyelet
       # @return [Step] that puts it back to neutral
       def self.back(part, machine)
         forget = part.key == "memory" ? " #{machine.forget_words.capitalize}: that is another thing than going back to the first part." : ""
-        Step.new(key: "back-#{part.key}", part: BACK, does: "#{part.back}#{forget}", moves: { part.key => nil },
+        Step.new(key: "back-#{part.key}", part: BACK, does: "#{part.back}#{forget}", moves: Ledger.put_back(part),
                  symptom: "Left as it is, next week's seam is ruined.", hazards: part.hands_near ? %w[power] : [])
       end
 
