@@ -63,7 +63,7 @@ module CoreValues
   end
 
   def wish(**changes)
-    Opening::Sizing.new(school: "passing_geometry", allowance: mm(3), correction: nil, ruler: "half_millimetre", **changes)
+    Opening::OpeningChoice.new(school: "passing_geometry", allowance: mm(3), correction: nil, ruler: "half_millimetre", **changes)
   end
 
   def run_of(**changes)

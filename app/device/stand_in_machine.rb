@@ -55,8 +55,8 @@ module NimbleEyelet
       def order(sheet)
         recipe = sheet.recipe
         Simulation::MachineOrder.new(
-          demand: Swatches::Evidence.demand(sheet.cut.passing), width: recipe.stitch_width.value.to_f,
-          tension: Swatches::TensionDial.new(sheet.plan.machine).units(recipe.tension.value),
+          demand: Inference::Evidence.demand(sheet.cut.passing), width: recipe.stitch_width.value.to_f,
+          tension: Inference::TensionDial.new(sheet.plan.machine).units(recipe.tension.value),
           operator: sheet.plan.machine.stops == "operator", **length(sheet), **cover(sheet.plan, recipe)
         )
       end
@@ -76,7 +76,7 @@ module NimbleEyelet
         least, most = [aim.least, aim.most].map { |index| Math.log(index) }
         { cover: covered(plan.thread, recipe), scale: (most - least) / 2 / CoverBand::USUAL_HALF,
           balance: recipe.notches * CoverBand::NOTCH, opposite: plan.machine.second_bead == "back" && !style.by_hand,
-          middles: { cover: (least + most) / 2, tension: Swatches::Beliefs::TENSION_BELOW, space: recipe.width_wanted.to_f } }
+          middles: { cover: (least + most) / 2, tension: Inference::Beliefs::TENSION_BELOW, space: recipe.width_wanted.to_f } }
       end
     end
   end

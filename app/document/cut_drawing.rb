@@ -17,7 +17,7 @@ module NimbleEyelet
       SMALL = 6
 
       # @param pdf [Prawn::Document]
-      # @param line [Opening::CutLine]
+      # @param line [Opening::CutMarks]
       # @param ends [Ends]
       # @param width [Length] of the hole across its slit
       def initialize(pdf, line, ends, width)

@@ -69,7 +69,8 @@ module NimbleEyelet
 
       def kept(pdf, sheet, present)
         swatch = sheet.frozen&.swatch
-        settings = swatch ? Swatches::Told.new(swatch).settings.map { |name, value| "#{name} #{present.words(value)}" } : []
+        settings = swatch ? Swatches::SwatchDescription.new(swatch).settings : {}
+        settings = settings.map { |name, value| "#{name} #{present.words(value)}" }
         notes = [swatch&.note, *sheet.facts.mishaps.map do |entry|
           "Went wrong: #{entry.mishap.says}"
         end].reject { |line| line.to_s.empty? }

@@ -21,7 +21,7 @@ module NimbleEyelet
         super()
         @swatch = leaf.swatch
         @machine = leaf.machine
-        @told = Swatches::Told.new(leaf.swatch)
+        @told = Swatches::SwatchDescription.new(leaf.swatch)
         @present = present
         @title = title
       end

@@ -186,7 +186,7 @@ module NimbleEyelet
         def accepted(closure, entry)
           swatch = closure.facts.swatches.find { |one| one.id == entry } or raise Store::Missing
 
-          settled(closure.with(plan: Frozen.accepting(swatch, closure.sheet)), ACCEPTING)
+          settled(closure.with(plan: AcceptedSettings.accepting(swatch, closure.sheet)), ACCEPTING)
         end
 
         def settled(closure, stages)

@@ -40,7 +40,7 @@ module NimbleEyelet
         # With what is set now; a second look is at the same hole, sewn as it was, whatever is set by now.
         def simulated(closure, hole, again)
           first = again && closure.facts.swatches.find { |swatch| swatch.id == again }
-          sheet = first ? Sheet.of(Frozen.accepting(first, closure.sheet), closure.facts) : closure.sheet
+          sheet = first ? Sheet.of(AcceptedSettings.accepting(first, closure.sheet), closure.facts) : closure.sheet
           report = stand_in_for(closure).sew(sheet, closure: closure.id, hole: again || hole, look: hole)
           with = first ? first.sewn_with : sheet.sewn_with.merge("machine.id" => Swatches::StandIn.id(closure.plan.machine.id))
           Form::JournalForm.new(closure.unit, now: settings.now).simulated(hole, with, report, again: again)

@@ -187,7 +187,7 @@ module NimbleEyelet
 
       def pace
         rows = @scope.ask(:step_durations, DURATIONS)
-        Sewing::Pace.of(rows.group_by { |row| row[:name] }.transform_values { |all| all.first(40).map { |row| row[:seconds] } })
+        Schedule::Pace.of(rows.group_by { |row| row[:name] }.transform_values { |all| all.first(40).map { |row| row[:seconds] } })
       end
 
       def last(id)

@@ -7,7 +7,7 @@ require_relative "../../lib/nimble_eyelet"
 module NimbleEyelet
   module View
     module StripView
-      # @param strips [Array<Swatches::Strip>]
+      # @param strips [Array<Inference::Strip>]
       # @param present [Presenter]
       # @return [Array<Hash>]
       def self.of(strips, present)

@@ -24,7 +24,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.leaf(leaf, present, photo = nil)
         swatch = leaf.swatch
-        told = Swatches::Told.new(swatch)
+        told = Swatches::SwatchDescription.new(swatch)
         { id: swatch.id, **%i[closure garment machine accepted imported].to_h do |name|
           [name, leaf[name]]
         end, simulated: swatch.simulated,

@@ -7,7 +7,7 @@ require_relative "../support/in_words"
 class CuttingTest < CoreTest
   include InWords
 
-  def cut(**changes) = Opening::Cutting.new(**changes)
+  def cut(**changes) = Opening::CutMethod.new(**changes)
 
   # They cover the slit without a gap, and never reach a tack.
   def test_bites_cover_the_slit_and_never_touch_a_tack
@@ -45,7 +45,7 @@ class CuttingTest < CoreTest
 
       assert_equal(keys.count do |key|
         key.start_with?("seal")
-      end, SittingWork.new(part, pace: Sewing::Pace.usual, drying: 600).chain.blocks.count do |block|
+      end, SittingWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.count do |block|
              block.dries.positive?
            end)
     end

@@ -66,7 +66,7 @@ class HandsAndMarksTest < CoreTest
 
   def test_a_test_hole_in_words
     found = sheet(machine: clicking)
-    told = Swatches::Told.new(hole(found, measured: 22.5, looks: { "tension" => "dots" }, symptoms: %w[skipped]))
+    told = Swatches::SwatchDescription.new(hole(found, measured: 22.5, looks: { "tension" => "dots" }, symptoms: %w[skipped]))
 
     assert_equal "passes as it should", told.verdict
     assert_equal ["edge: dots of bobbin thread on top", "between the beads: room to cut"], told.seen.grep(/between|edge/)
@@ -77,20 +77,22 @@ class HandsAndMarksTest < CoreTest
     assert_equal "tex 27 polyester", told.sewn[:thread_tex]
     lined = sheet(machine: machine("stepped", id: 5))
 
-    assert_equal lined.setting.hands, Swatches::Told.new(hole(lined)).settings.fetch("set to"), "no foot, no opening of it"
-    assert_nil Swatches::Told.new(hole(lined, passes: nil)).verdict
+    described = Swatches::SwatchDescription.new(hole(lined)).settings
+
+    assert_equal lined.setting.hands, described.fetch("set to"), "no foot, no opening of it"
+    assert_nil Swatches::SwatchDescription.new(hole(lined, passes: nil)).verdict
   end
 
   def test_a_dial_that_ends_early_counts_more_a_number
-    nine = Swatches::TensionDial.new(machine)
-    four = Swatches::TensionDial.new(machine(neutral_tension: 2r, tension_step: 1r / 4))
+    nine = Inference::TensionDial.new(machine)
+    four = Inference::TensionDial.new(machine(neutral_tension: 2r, tension_step: 1r / 4))
 
     assert_in_delta(-1.0, nine.units(3))
     assert_in_delta(-1.0 / (2 / 4.5), four.units(1))
     [nine, four].each do |dial|
       dial.marks.each { |mark| assert_in_delta mark.to_f, dial.number(dial.units(mark)), 1e-9 }
 
-      assert_in_delta Swatches::TensionDial::MOST_RAISED, dial.units(dial.marks.last), 0.6
+      assert_in_delta Inference::TensionDial::MOST_RAISED, dial.units(dial.marks.last), 0.6
       assert_equal 0, dial.marks.first
     end
   end
@@ -127,29 +129,29 @@ class HandsAndMarksTest < CoreTest
     demand = Opening::SlitDemand.new(need: 21.45, give: 1.0, slips: 3.6)
     seen = lambda do |reading, edge = (2..2), fit = (2..2)|
       tried = Opening::FitTried.new(set: 22.5, demand: demand, reading: reading, reading_spread: 0.3, seen: fit)
-      Swatches::HoleSeen.new(fit: tried, cover: -0.7, balance: 0.0, tension: -1.0, width: 4.5, away: 2..2, back: 2..2, edge: edge,
-                             space: 2..2)
+      Inference::HoleSeen.new(fit: tried, cover: -0.7, balance: 0.0, tension: -1.0, width: 4.5, away: 2..2, back: 2..2, edge: edge,
+                              space: 2..2)
     end
-    fit = ->(*pair) { Swatches::Again.fit(*pair.map { |reading| seen.call(reading) }).fit }
+    fit = ->(*pair) { Inference::SecondLook.fit(*pair.map { |reading| seen.call(reading) }).fit }
 
     assert_in_delta 22.4, fit.call(22.5, 22.3).reading, 1e-9
     assert_in_delta 0.3 / Math.sqrt(2), fit.call(22.5, 22.3).reading_spread, 1e-9, "two are surer than one"
     assert_equal [22.5, 0.3], fit.call(26.5, 22.5).then { |found| [found.reading, found.reading_spread] }, "they do not agree"
     assert_in_delta 22.5, fit.call(22.5, nil).reading, 1e-9, "not measured again"
-    changed = Swatches::Again.fit(seen.call(22.5), seen.call(22.5, 2..2, 1..1)).fit
+    changed = Inference::SecondLook.fit(seen.call(22.5), seen.call(22.5, 2..2, 1..1)).fit
 
     assert_equal [1..1, Belief::CARELESS], [changed.seen, changed.careless]
     told = ->(hole) { [hole.edge, hole.careless[:tension]] }
-    looks = ->(*edges) { Swatches::Again.looks(*edges.map { |edge| seen.call(22.5, edge) }, :tension) }
+    looks = ->(*edges) { Inference::SecondLook.looks(*edges.map { |edge| seen.call(22.5, edge) }, :tension) }
 
-    assert_equal [2..2, Swatches::Again::TWICE], told.call(looks.call(2..2, 2..2))
+    assert_equal [2..2, Inference::SecondLook::TWICE], told.call(looks.call(2..2, 2..2))
     assert_equal [4..4, Belief::CARELESS], told.call(looks.call(2..2, 4..4))
     assert_equal [4..4, nil], told.call(looks.call(4..4, nil)), "not looked at again, it is no surer"
     alone, tried = [nil, 22.5].map { |reading| seen.call(22.5).with(fit: reading && seen.call(reading).fit) }
 
     pairs = [[alone, alone], [alone, tried], [tried, alone]]
 
-    assert_equal([nil, tried.fit, tried.fit], pairs.map { |pair| Swatches::Again.fit(*pair).fit })
+    assert_equal([nil, tried.fit, tried.fit], pairs.map { |pair| Inference::SecondLook.fit(*pair).fit })
   end
 
   # A slip of the finger is asked about, moves nothing, and once it was measured again it is forgotten everywhere.

@@ -75,7 +75,7 @@ class LessonsTest < CoreTest
   def test_an_accepted_hole_holds_what_it_was_sewn_with
     first = sheet(machine: stepped, recipe: Recipes::Overrides.new(stitch_length: mm(0.35)))
     swatch = hole(first)
-    plan = Frozen.accepting(swatch, first)
+    plan = AcceptedSettings.accepting(swatch, first)
     held = Sheet.of(plan, facts(swatches: [swatch])).frozen
 
     assert_equal [1, []], [held.swatch.number, held.changes]
@@ -90,7 +90,7 @@ class LessonsTest < CoreTest
     # Accepted later, when something else is wanted by then: it is sewn as it was all the same.
     other = sheet(machine: stepped, facts: facts(swatches: [swatch]), opening: wish(ease: first.cut.ease + mm(1)),
                   recipe: Recipes::Overrides.new(stitch_length: mm(0.5), stabiliser: "tear-away"))
-    back = Sheet.of(Frozen.accepting(swatch, other), other.facts)
+    back = Sheet.of(AcceptedSettings.accepting(swatch, other), other.facts)
 
     refute_equal first.opening, other.opening
     assert_equal [first.opening, []], [back.opening, back.frozen.changes]
@@ -102,7 +102,7 @@ class LessonsTest < CoreTest
     one = hole(first, 1, measured: 20)
     second = sheet(machine: machine(id: 3), facts: facts(swatches: [one]))
     two = hole(second, 2, measured: 22.5)
-    accepted = Frozen.accepting(two, second)
+    accepted = AcceptedSettings.accepting(two, second)
     later = hole(second, 3, measured: 26)
 
     [[one, two], [one, two, later, later.with(number: 4)]].each do |swatches|

@@ -6,7 +6,7 @@ class OpeningTest < CoreTest
   ENDS = NimbleEyelet::Style.fetch("two_tacks").ends(width: NimbleEyelet::Length.mm(4.5))
 
   def cut(button: self.button, cloth: self.cloth, held: 1r, round: false, **wished)
-    Opening::Cut.of(button, cloth, wish(**wished), ENDS, held: held, round: round)
+    Opening::SlitLength.of(button, cloth, wish(**wished), ENDS, held: held, round: round)
   end
 
   def passing(**changes)
@@ -38,7 +38,7 @@ class OpeningTest < CoreTest
 
   def test_what_the_carriage_foot_makes_of_it
     foot = Foot.new(kind: "carriage_foot", allowance: mm(3.5), click: mm(0.8))
-    by = ->(school, thing, **wished) { Opening::Cut.of(thing, cloth, wish(school: school, **wished), ENDS, foot: foot) }
+    by = ->(school, thing, **wished) { Opening::SlitLength.of(thing, cloth, wish(school: school, **wished), ENDS, foot: foot) }
 
     assert_equal mm(21.5), by.call("clamp", button).chosen.exact
     assert_equal mm(23.1), by.call("clamp_clicks", button, clicks: 2).chosen.exact
@@ -128,7 +128,7 @@ class OpeningTest < CoreTest
   # An eye of radius r opens to (π − 2)·r more than the 2r of slit it stands for.
   def test_the_eye_of_a_keyhole_counts_in_what_passes
     ends = Style.fetch("keyhole").ends(width: mm(6))
-    with = Opening::Cut.of(button, cloth, wish, ends)
+    with = Opening::SlitLength.of(button, cloth, wish, ends)
 
     assert_equal mm(1.5), ends.eye
     assert_in_delta (Math::PI - 2) * 1.5, with.passing.eye.to_f, 0.001

@@ -155,7 +155,7 @@ class SchoolsTest < CoreTest
                     sheet(**sewn(order: "holes")).progress.steps.index { |step| step.key.start_with?("sew-at") })
     part = SittingPart.new(key: 1, name: "a", garment: "b", sheet: found)
 
-    assert_equal "buttons", SittingWork.new(part, pace: Sewing::Pace.usual, drying: 600).chain.blocks.first.key
+    assert_equal "buttons", SittingWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.first.key
     table = Support::AtTheTable.new({ front: { **sewn(order: "buttons"), machine: machine("memory") } }) do |changes, facts|
       sheet(facts: facts, **changes)
     end

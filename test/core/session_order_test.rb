@@ -6,14 +6,18 @@ require_relative "../support/sittings"
 # The order of a sitting: one person, one machine, several closures.
 class SessionOrderTest < CoreTest
   Sittings = Support::Sittings
+  USUAL = Sewing::Changeover::USUAL
 
-  def block(key, seconds, **more) = Sewing::WorkBlock.new(key: key, seconds: seconds, **more)
-  def chain(key, *blocks, **more) = Sewing::WorkChain.new(key: key, blocks: blocks, **more)
+  def block(key, seconds, **more) = Schedule::WorkBlock.new(key: key, seconds: seconds, **more)
+  def chain(key, *blocks, **more) = Schedule::WorkChain.new(key: key, blocks: blocks, **more)
+
+  def order(chains, **more) = Schedule::SessionOrder.of(chains, costs: USUAL, **more)
+  def wished(chains, wish) = Schedule::SessionOrder.wished(chains, wish, costs: USUAL)
 
   def test_no_order_of_a_small_sitting_ends_earlier
     150.times do |number|
       chains, from = Sittings.small(random)
-      found = Sewing::SessionOrder.of(chains, from: from)
+      found = order(chains, from: from)
 
       assert_equal Sittings::Everything.new(chains, from).best, found.seconds, "sitting #{number}"
       assert_predicate found, :proven?
@@ -24,16 +28,16 @@ class SessionOrderTest < CoreTest
   def test_what_is_told_can_be_done_and_is_no_worse_than_plain_orders
     25.times do
       chains = Sittings.chains(random, random.rand(1..6))
-      found = Sewing::SessionOrder.of(chains, from: {}, most: 400)
+      found = order(chains, from: {}, most: 400)
 
       assert_operator found.seconds, :<=, [found.one_by_one, found.by_stages].min
       assert_operator found.bound, :<=, found.seconds
       followed(chains, found)
       wish = found.moments.filter_map(&:chain)
-      own = Sewing::SessionOrder.wished(chains, wish)
+      own = wished(chains, wish)
 
       assert_equal found.seconds, own.seconds
-      assert_operator Sewing::SessionOrder.wished(chains, chains.flat_map { |one|
+      assert_operator wished(chains, chains.flat_map { |one|
         [one.key] * one.blocks.size
       }).seconds, :>=, found.bound
     end
@@ -43,44 +47,44 @@ class SessionOrderTest < CoreTest
     row = { "foot" => "carriage" }
     one = chain("cape", block("row", 600, needs: row), block("seal", 60, dries: 1200), block("open", 100))
     other = chain("smock", block("row", 900, needs: { "foot" => "scale" }), block("open", 120))
-    found = Sewing::SessionOrder.of([one, other])
+    found = order([one, other])
 
     assert_equal "set cape cape set smock smock set wait cape", found.moments.map { |moment| moment.chain || moment.kind }.join(" ")
     assert_equal [60 + 600 + 60 + 1200 + 100, 180, 60], [found.seconds, found.changing, found.waiting]
     assert_equal 60 + 600 + 60 + 1200 + 100 + 60 + 900 + 120 + 60, found.one_by_one
-    dry = Sewing::SessionOrder.of([chain("cape", block("open", 100), dry_in: 300)], from: row)
+    dry = order([chain("cape", block("open", 100), dry_in: 300)], from: row)
 
     assert_equal([["set", 0, 60], ["wait", 60, 300], ["work", 300, 400]], dry.moments.map do |moment|
       [moment.kind, moment.from, moment.to]
     end)
-    assert_equal([0, true], Sewing::SessionOrder.of([]).then { |none| [none.seconds, none.proven?] })
+    assert_equal([0, true], order([]).then { |none| [none.seconds, none.proven?] })
   end
 
   def test_what_a_changeover_takes_can_be_said
     assert_equal 180, Sewing::Changeover.costs("needle" => 180).fetch("needle")
     assert_equal ["sitting.costs.needle"], refused { Sewing::Changeover.costs("needle" => -1) }.keys
     assert_equal ["sitting.costs.lamp"], refused { Sewing::Changeover.costs("lamp" => 5) }.keys
-    assert_equal 60, Sewing::Changeover.between({ "foot" => "a", "top_thread" => "x" }, { "foot" => "b" }), "the thread stays on"
-    assert_equal 150, Sewing::Changeover.between({}, { "foot" => "b", "top_thread" => "x" })
+    assert_equal 60, USUAL.between({ "foot" => "a", "top_thread" => "x" }, { "foot" => "b" }), "the thread stays on"
+    assert_equal 150, USUAL.between({}, { "foot" => "b", "top_thread" => "x" })
   end
 
   # A bound that is too late once would prove a wrong order: at every point of the best way it is no later than the end.
   def test_no_bound_is_later_than_what_can_be_reached_from_there
     40.times do
       chains, from = Sittings.small(random)
-      table = Sewing::SessionTable.new(chains, from, Sewing::Changeover::SECONDS)
-      search = Sewing::SessionSearch.new(table)
+      table = Schedule::SessionTable.new(chains, from, USUAL)
+      search = Schedule::SessionSearch.new(table)
       found = search.run
       point = found.last
       while point
-        bound = Sewing::SessionBounds.new(table).earliest(point.clock, point.done, point.at, point.ready)
+        bound = Schedule::SessionBounds.new(table).earliest(point.clock, point.done, point.at, point.ready)
 
         assert_operator bound, :<=, found.ends
         point = point.before
       end
       everything = Sittings::Everything.new(chains, from).best
 
-      assert_operator Sewing::SessionBounds.new(table).earliest(0, [0] * chains.size, table.now, table.dry), :<=, everything
+      assert_operator Schedule::SessionBounds.new(table).earliest(0, [0] * chains.size, table.now, table.dry), :<=, everything
     end
   end
 
@@ -89,10 +93,10 @@ class SessionOrderTest < CoreTest
     25.times do
       chains = Sittings.chains(random, random.rand(2..4))
       first = chains.sample(random: random).key
-      found = Sewing::SessionOrder.of(chains, first: first)
+      found = order(chains, first: first)
 
       assert_equal first, found.moments.find(&:chain).chain
-      assert_operator found.seconds, :>=, Sewing::SessionOrder.of(chains).seconds
+      assert_operator found.seconds, :>=, order(chains).seconds
       assert_operator found.seconds, :<=, [found.one_by_one, found.by_stages].min
       followed(chains, found)
     end
@@ -108,13 +112,13 @@ class SessionOrderTest < CoreTest
     assert_empty Sewing::Changeover.needs({ "lever" => "down", "memory" => "22" }), "they are no changeover"
     other = Sewing::Changeover.needs(state.merge("button_in_foot" => "a stand-in"))
 
-    assert_equal 60, Sewing::Changeover.between(needs, other)
-    assert_equal 0, Sewing::Changeover.between(needs, Sewing::Changeover.needs(state))
+    assert_equal 60, USUAL.between(needs, other)
+    assert_equal 0, USUAL.between(needs, Sewing::Changeover.needs(state))
     three = [{}, needs, other]
 
     three.product(three, three).each do |one, two, last|
-      assert_operator Sewing::Changeover.between(one, last), :<=,
-                      Sewing::Changeover.between(one, two) + Sewing::Changeover.between(two, last)
+      assert_operator USUAL.between(one, last), :<=,
+                      USUAL.between(one, two) + USUAL.between(two, last)
     end
   end
 
@@ -128,7 +132,7 @@ class SessionOrderTest < CoreTest
       assert_equal clock, moment.from
       clock = moment.to
       if moment.kind == "set"
-        assert_equal Sewing::Changeover.between(at, moment.needs), moment.to - moment.from
+        assert_equal USUAL.between(at, moment.needs), moment.to - moment.from
         at = moment.needs
       elsif moment.kind == "work"
         work(chains, moment, at, dry)

@@ -100,11 +100,11 @@ class SittingTest < CoreTest
   end
 
   def test_pace_is_the_middle_of_what_was_seen_drawn_to_what_is_usual
-    pace = Sewing::Pace.of("place" => [60, 62, 64, 4000], "open" => [5000])
+    pace = Schedule::Pace.of("place" => [60, 62, 64, 4000], "open" => [5000])
 
     assert_in_delta ((3 * 62) + (3 * 35)) / 6.0, pace.seconds("place", 35)
     assert_in_delta 90.0, pace.seconds("open", 90), 0.001, "a telephone that rang is none"
-    narrow, wide = [Sewing::Pace.of("place" => [50] * 40), Sewing::Pace.usual].map do |one|
+    narrow, wide = [Schedule::Pace.of("place" => [50] * 40), Schedule::Pace.usual].map do |one|
       one.range([["place",
                   50]] * 10).then do |least, most|
         most - least

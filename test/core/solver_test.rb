@@ -26,7 +26,7 @@ class SolverTest < CoreTest
       assert_operator least, :==, found&.cost, "#{demands.to_h}: #{least.inspect}, found #{found.inspect}" # rubocop:disable Minitest/AssertEqual
       lattice = Lattice.new(demands)
 
-      assert_equal !least.nil?, Reach.new(lattice.track).possible?(lattice.gaps)
+      assert_equal !least.nil?, Feasibility.new(lattice.track).possible?(lattice.gaps)
       assert_meets(demands, found) if found
     end
 

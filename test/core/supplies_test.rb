@@ -41,7 +41,7 @@ class SuppliesTest < CoreTest
     assert_equal cord * corded.layout.holes.size, kind(found, "cord").first.length
     assert_equal ["for 18 cut edges"], kind(found, "liquid").map(&:says)
     assert_equal 3, kind(found, "stay").size
-    assert_empty kind(Supplies.of([part(1, cut: Opening::Cutting.new(seal: "none"))]), "liquid")
+    assert_empty kind(Supplies.of([part(1, cut: Opening::CutMethod.new(seal: "none"))]), "liquid")
     assert_empty kind(Supplies.of([part(1, button: button(shape: "cord", diameter: mm(3)))]), "button")
   end
 
@@ -73,6 +73,6 @@ class SuppliesTest < CoreTest
                  said.call(button: button(shape: "ball", attachment: "shank"),
                            attach: Attach::ButtonSewing.new(pattern: "two_bars", shank_by: "pin")))
     assert_match(/Pull every button/, said.call(placket: run_of(use: "children")))
-    refute_match(/Sealed/, said.call(cut: Opening::Cutting.new(seal: "none")))
+    refute_match(/Sealed/, said.call(cut: Opening::CutMethod.new(seal: "none")))
   end
 end

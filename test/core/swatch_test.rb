@@ -130,7 +130,7 @@ class SwatchTest < CoreTest
     found = diagnosis(*good, strange)
 
     assert_equal [:look_again, [], :fit], [found.kind, found.changes, found.surprise.axis]
-    assert_operator found.surprise.chance, :>=, Swatches::Beliefs::SURPRISING
+    assert_operator found.surprise.chance, :>=, Inference::Beliefs::SURPRISING
     second = swatch(5, measured: mm(23)).with(again: "swatch-3")
 
     assert_predicate diagnosis(*good, strange, second), :accept?

@@ -78,7 +78,7 @@ module NimbleEyelet
         plan = closure.sheet.plan
         said = JSON.generate(View::ClosureView.of(closure, Presenter.new(:mm))[:plan])
         ends = closure.sheet.recipe.ends
-        ours, parse = each_of({ ours: -> { Opening::Cut.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
+        ours, parse = each_of({ ours: -> { Opening::SlitLength.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
           JSON.parse(said)
         } })
         puts format("all schools for one button: %.3f ms, %.2f times parsing the %d bytes said about it as JSON",

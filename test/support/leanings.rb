@@ -4,7 +4,7 @@
 # constant, which constants a file uses or names in its comments, and which files it requires.
 #
 #   leanings = Support::Leanings.new(Dir["lib/**/*.rb"], inside: "NimbleEyelet")
-#   leanings.uses("lib/nimble_eyelet/opening/cut.rb")   # => ["lib/nimble_eyelet/style/ends.rb", …]
+#   leanings.uses("lib/nimble_eyelet/opening/slit_length.rb")   # => ["lib/nimble_eyelet/style/ends.rb", …]
 
 require "prism"
 

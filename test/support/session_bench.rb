@@ -23,7 +23,7 @@ module NimbleEyelet
         told = Array.new(SITTINGS) do
           chains = Sittings.chains(random, random.rand(2..6))
           start = cpu
-          found = Sewing::SessionOrder.of(chains)
+          found = Schedule::SessionOrder.of(chains, costs: Sewing::Changeover::USUAL)
           { spent: cpu - start, found: found, work: chains.sum(&:seconds) }
         end
         proven = told.count { |one| one[:found].proven? && one[:spent] < 0.5 }
@@ -47,7 +47,8 @@ module NimbleEyelet
       def self.everything(random = Random.new(20_261_128))
         wrong = SMALL.times.count do
           chains, from = Sittings.small(random)
-          Sewing::SessionOrder.of(chains, from: from).seconds != Sittings::Everything.new(chains, from).best
+          found = Schedule::SessionOrder.of(chains, costs: Sewing::Changeover::USUAL, from: from)
+          found.seconds != Sittings::Everything.new(chains, from).best
         end
         puts "small sittings in which trying everything finds another end: #{wrong} of #{SMALL}"
       end

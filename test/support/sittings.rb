@@ -14,13 +14,13 @@ module NimbleEyelet
       # @param closures [Integer]
       # @param dries [Range] seconds
       # @param blocks [Integer, nil] so many of each only, from anywhere in its work
-      # @return [Array<Sewing::WorkChain>]
+      # @return [Array<Schedule::WorkChain>]
       def self.chains(random, closures, dries: 600..1800, blocks: nil)
         Array.new(closures) do |number|
           all = whole(random, number, dries)
           from = blocks ? random.rand(0..(BLOCKS.size - blocks)) : 0
           dry = blocks && random.rand(3).zero? ? random.rand(dries) : 0
-          Sewing::WorkChain.new(key: number, blocks: all[from, blocks || BLOCKS.size], dry_in: dry)
+          Schedule::WorkChain.new(key: number, blocks: all[from, blocks || BLOCKS.size], dry_in: dry)
         end
       end
 
@@ -29,7 +29,7 @@ module NimbleEyelet
         BLOCKS.map do |key|
           lag = key == "seal" && random.rand(4).positive? ? random.rand(dries) : 0
           needs.delete("buttons") if random.rand(25).zero?
-          Sewing::WorkBlock.new(key: key, seconds: random.rand(ROWS.fetch(key)), needs: needs[key], dries: lag)
+          Schedule::WorkBlock.new(key: key, seconds: random.rand(ROWS.fetch(key)), needs: needs[key], dries: lag)
         end
       end
 
@@ -44,9 +44,9 @@ module NimbleEyelet
 
       # The machine may be set to anything at any moment, every block may come next: all of it is tried.
       class Everything
-        def initialize(chains, from, costs = Sewing::Changeover::SECONDS)
+        def initialize(chains, from, costs = Sewing::Changeover::USUAL)
           @chains = chains
-          @from = from.slice(*costs.keys).compact
+          @from = from.slice(*costs.parts).compact
           @costs = costs
         end
 
@@ -84,7 +84,7 @@ module NimbleEyelet
           end, set: false)
         end
 
-        def change(one, other) = Sewing::Changeover.between(one, other, @costs)
+        def change(one, other) = @costs.between(one, other)
       end
 
       # A small sitting: chains, and what the machine is set to.

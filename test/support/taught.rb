@@ -51,11 +51,11 @@ module NimbleEyelet
         end
       end
 
-      def plain(value) = Swatches::Option.new(at: [value], value: value)
+      def plain(value) = Inference::Option.new(at: [value], value: value)
 
       def cover(length, balance)
         log = Math.log(THREAD / length)
-        Swatches::Option.new(at: [log - balance, log + balance], value: [log, balance])
+        Inference::Option.new(at: [log - balance, log + balance], value: [log, balance])
       end
 
       def near(axis, value) = options[axis].min_by { |one| (one.value - value).abs }
@@ -108,7 +108,7 @@ module NimbleEyelet
 
       # @param random [Random]
       # @param each [Boolean] one change an axis, or one a swatch
-      def initialize(random, ground, each: true, gate: Swatches::ROW_GATE, careless: Belief::CARELESS)
+      def initialize(random, ground, each: true, gate: Inference::ROW_GATE, careless: Belief::CARELESS)
         @random = random
         @ground = ground
         @each = each
@@ -117,10 +117,10 @@ module NimbleEyelet
       end
 
       def prior(offset: Offset.prior(set: @ground.wanted), like: nil)
-        Swatches::Beliefs.new(
+        Inference::Beliefs.new(
           fit: Opening::FitBelief.prior(offset: offset, fold: @ground.fold, length: @ground.wanted, like: like),
-          cover: CoverBand.prior(Ground::LEAST, Ground::MOST), tension: band(Ground::TENSION, Swatches::Beliefs::TENSION_BY),
-          space: band(Ground::WIDTH, Swatches::Beliefs::SPACE_BY)
+          cover: CoverBand.prior(Ground::LEAST, Ground::MOST), tension: band(Ground::TENSION, Inference::Beliefs::TENSION_BY),
+          space: band(Ground::WIDTH, Inference::Beliefs::SPACE_BY)
         )
       end
 
@@ -153,7 +153,7 @@ module NimbleEyelet
 
       private
 
-      def band(middle, by) = Belief::Band.prior(middle: middle, deviation: Swatches::Beliefs.deviation(by))
+      def band(middle, by) = Belief::Band.prior(middle: middle, deviation: Inference::Beliefs.deviation(by))
 
       # Never "change nothing" with something wrong, never from the same to the same.
       def moved(setting, tried)
@@ -177,7 +177,7 @@ module NimbleEyelet
         surprise = beliefs.surprise(first) or return first
 
         second = seen(truth, hole, setting)
-        surprise.axis == :fit ? Swatches::Again.fit(first, second) : Swatches::Again.looks(first, second, surprise.axis)
+        surprise.axis == :fit ? Inference::SecondLook.fit(first, second) : Inference::SecondLook.looks(first, second, surprise.axis)
       end
 
       def seen(truth, hole, setting)
@@ -186,24 +186,24 @@ module NimbleEyelet
         cover, balance = setting[:cover].value
         tried = Opening::FitTried.new(set: setting[:fit].value + @ground.usual, demand: @ground.demand, reading: looked.reading,
                                       seen: places["fit"])
-        Swatches::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f,
-                               width: setting[:space].value, away: places["bead_away"], back: places["bead_back"],
-                               edge: places["tension"], space: places["space"])
+        Inference::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f,
+                                width: setting[:space].value, away: places["bead_away"], back: places["bead_back"],
+                                edge: places["tension"], space: places["space"])
       end
 
       def showing(setting, seen)
         { fit: [seen.fit.seen], cover: [seen.away, seen.back], tension: [seen.edge], space: [seen.space] }.to_h do |key, ranges|
-          [key, Swatches::Showing.new(option: setting[key], seen: ranges)]
+          [key, Inference::Showing.new(option: setting[key], seen: ranges)]
         end
       end
 
       def next_try(beliefs, setting, showings)
-        Swatches::NextTry.of(axes(beliefs, setting, showings), gate: @gate, sewn: showings.size, at_once: @each ? nil : 1)
+        Inference::NextTry.of(axes(beliefs, setting, showings), gate: @gate, sewn: showings.size, at_once: @each ? nil : 1)
       end
 
       def axes(beliefs, setting, showings)
         Ground::AXES.map do |key|
-          Swatches::Axis.new(key, options: options(key, beliefs), current: setting[key], showings: showings.map { |one| one[key] },
+          Inference::Axis.new(key, options: options(key, beliefs), current: setting[key], showings: showings.map { |one| one[key] },
                                   right: key == :fit ? 2..3 : 2..2, score: key == :fit ? worth(beliefs) : nil) do |one|
             chance(key,
                    beliefs, one)
@@ -240,8 +240,8 @@ module NimbleEyelet
         prior(offset: Offset.of([evidence], structure: @ground.cloth, set: @ground.wanted),
               like: before.fit.carried(fold: @ground.fold, length: @ground.wanted, same_cloth: true))
           .with(cover: before.cover.carried(%i[machine thread cloth], Ground::LEAST, Ground::MOST),
-                tension: before.tension.carried(shared: Swatches::Beliefs.share(Swatches::Beliefs::TENSION_BY, %i[machine thread])),
-                space: before.space.carried(shared: Swatches::Beliefs.share(Swatches::Beliefs::SPACE_BY, %i[machine cloth])))
+                tension: before.tension.carried(shared: Inference::Beliefs.share(Inference::Beliefs::TENSION_BY, %i[machine thread])),
+                space: before.space.carried(shared: Inference::Beliefs.share(Inference::Beliefs::SPACE_BY, %i[machine cloth])))
       end
 
       def outcome(truth, setting, holes, beliefs, how)
@@ -336,7 +336,7 @@ module NimbleEyelet
       # @param count [Integer]
       # @param far [Symbol, nil] what of the truth lies outside what is believed
       # @return [Array<Run>]
-      def self.sewn(count, seed:, each: true, slips: 4.0, gate: Swatches::ROW_GATE, far: nil, second: true, noisier: false)
+      def self.sewn(count, seed:, each: true, slips: 4.0, gate: Inference::ROW_GATE, far: nil, second: true, noisier: false)
         random = Random.new(seed)
         Array.new(count) do |number|
           kind = Ground::KINDS.keys[number % Ground::KINDS.size]

@@ -19,7 +19,7 @@ module NimbleEyelet
 
       def self.run
         { "one change an axis" => true, "one change a swatch" => false }.each { |name, each| paced(name, each) }
-        [Swatches::ROW_GATE, Swatches::HOLE_STAYS_GATE].product(SLIPS).each { |gate, slips| gated(gate, slips) }
+        [Inference::ROW_GATE, Inference::HOLE_STAYS_GATE].product(SLIPS).each { |gate, slips| gated(gate, slips) }
         noisy
         [*ManyMachines::FAR.keys, :all].each { |far| outside(far) }
         speed

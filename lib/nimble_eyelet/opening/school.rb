@@ -27,7 +27,7 @@ module NimbleEyelet
     # Nap and fluff hold the button back.
     NAP_EASE = Length.mm(1r / 2)
 
-    # What a school is question: sizing - Sizing; foot - Foot that clamps buttons, or nil
+    # What a school is question: sizing - OpeningChoice; foot - Foot that clamps buttons, or nil
     # passing - Passing, what the cloth gives and takes; round - Boolean, an eyelet instead of a slit
     class Question < Value.of(:button, :cloth, :sizing, :foot, :passing, round: false)
       # @return [Length] the person's own ease, else that of what is no button, else that for this cloth: less where it is thin

@@ -4,10 +4,10 @@
 # made otherwise. Feed, settings and threads are what the sitting reckons by; a person may say how long each
 # takes them.
 #
-#   costs = Sewing::Changeover.costs("needle" => 180)
-#   Sewing::Changeover.between({ "foot" => "carriage" }, { "foot" => "button foot" }, costs)   # => 60
+#   Sewing::Changeover.costs("needle" => 180)["needle"]   # => 180
 
 require_relative "../answer/refusal"
+require_relative "../schedule/changeover_costs"
 
 module NimbleEyelet
   module Sewing
@@ -48,13 +48,11 @@ module NimbleEyelet
         end.reject { |_, text| text.delete("|").empty? }
       end
 
-      # @param from [Hash{String => Object}] what each part is; absent is as its owner has it
-      # @param to [Hash{String => Object}]
-      # @param costs [Hash{String => Integer}]
-      # @return [Integer] seconds
-      def self.between(from, to, costs = SECONDS)
-        costs.sum { |part, seconds| from[part] == to[part] || (to[part].nil? && STAYS.include?(part)) ? 0 : seconds }
-      end
+      # @param seconds [Hash{String => Integer}] as #costs gives them
+      # @return [Schedule::ChangeoverCosts]
+      def self.costed(seconds) = Schedule::ChangeoverCosts.new(seconds: seconds, stays: STAYS)
+
+      USUAL = costed(SECONDS)
     end
   end
 end

@@ -6,7 +6,7 @@
 require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../machine/ledger"
-require_relative "../opening/cutting"
+require_relative "../opening/cut_method"
 require_relative "step"
 
 module NimbleEyelet
@@ -115,7 +115,7 @@ module NimbleEyelet
                                     *at(hole)]
         when "snip" then Sentence["Fold hole #{hole.number} across its middle, snip %s on the fold, then scissors both ways: %s, " \
                                   "#{through}",
-                                  Opening::Cutting::SNIP, hole.opening]
+                                  Opening::CutMethod::SNIP, hole.opening]
         else
           return Sentence["Open hole #{hole.number} from the tack to the eye, %s, #{through}", hole.opening] if eye?
 
@@ -154,7 +154,7 @@ module NimbleEyelet
         { "cut.tool" => Opening::CUT_TOOLS.fetch(@order.cutting.way),
           **set.flat_map { |bite, index| [["cut.bite.#{index + 1}.from", bite.from], ["cut.bite.#{index + 1}.to", bite.to]] }.to_h,
           **(@order.cutting.way == "ripper" && !eye? ? { "cut.half" => hole.opening / 2 } : {}),
-          **(@order.cutting.way == "snip" ? { "cut.snip" => Opening::Cutting::SNIP } : {}) }
+          **(@order.cutting.way == "snip" ? { "cut.snip" => Opening::CutMethod::SNIP } : {}) }
       end
     end
   end

@@ -4,16 +4,16 @@
 
 require_relative "../attach/attaching"
 require_relative "../length/wording"
-require_relative "../opening/cutting"
+require_relative "../opening/cut_method"
 require_relative "../value"
 
 module NimbleEyelet
   module Sewing
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
-    # cutting - Opening::Cutting; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
+    # cutting - Opening::CutMethod; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
     # stored - Swatches::Swatch or nil, a recent one that stands for the test hole
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching, :beginning,
-                                 cutting: Opening::Cutting.new, button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"),
+                                 cutting: Opening::CutMethod.new, button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"),
                                  tails: nil, stored: nil, for_child: false)
       # @return [Length] the opening as it will come out
       def opening = setting.planned

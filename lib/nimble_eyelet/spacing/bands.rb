@@ -19,7 +19,7 @@ module NimbleEyelet
       SLACK = 1.000001
 
       # @param lattice [Lattice]
-      # @param reach [Reach]
+      # @param reach [Feasibility]
       # @param starts [Range<Integer>] where the first head may be
       # @param ends [Range<Integer>] where the last head may be
       def initialize(lattice, reach, starts:, ends:)

@@ -10,8 +10,8 @@
 require_relative "../value"
 require_relative "demands"
 require_relative "lattice"
-require_relative "reach"
-require_relative "work"
+require_relative "feasibility"
+require_relative "search_budget"
 
 module NimbleEyelet
   module Spacing
@@ -56,7 +56,7 @@ module NimbleEyelet
         @track = @lattice.track
         @pins = demands.pins.map { |pin| @lattice.count(pin) }
         @gaps = @lattice.gaps
-        @work = Work.new(patience)
+        @work = SearchBudget.new(patience)
         @kept = {}
       end
 
@@ -83,7 +83,7 @@ module NimbleEyelet
 
       private
 
-      def reach(**changes) = Reach.new(@track.with(**changes), work: @work, kept: @kept)
+      def reach(**changes) = Feasibility.new(@track.with(**changes), work: @work, kept: @kept)
       def pinned(indices) = { pins: (@pins.values_at(*indices) + @track.sewn).uniq.sort }
 
       def blocked(indices)

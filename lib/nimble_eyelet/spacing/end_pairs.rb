@@ -13,7 +13,7 @@
 
 require_relative "../value"
 require_relative "demands"
-require_relative "reach"
+require_relative "feasibility"
 
 module NimbleEyelet
   module Spacing
@@ -22,8 +22,8 @@ module NimbleEyelet
 
     class EndPairs
       # @param lattice [Lattice]
-      # @param reach [Reach] of its track
-      # @param work [Work]
+      # @param reach [Feasibility] of its track
+      # @param work [SearchBudget]
       def initialize(lattice, reach, work)
         @lattice = lattice
         @track = lattice.track
@@ -148,7 +148,7 @@ module NimbleEyelet
       def fixed_end(start) = (@track.last if @track.fits_last?(@track.last) && begins?(start))
 
       def free_end(start, most)
-        Reach.new(@track.with(first: start, most: most), work: @work, kept: @kept).nearest_end(@gaps, @lattice.last)
+        Feasibility.new(@track.with(first: start, most: most), work: @work, kept: @kept).nearest_end(@gaps, @lattice.last)
       end
     end
   end

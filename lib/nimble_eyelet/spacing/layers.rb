@@ -14,7 +14,7 @@ module NimbleEyelet
     class Layers
       # @param track [Track]
       # @param from [Integer, nil] a head; nil for all that a row may begin at
-      # @param work [Work]
+      # @param work [SearchBudget]
       def initialize(track, from, work)
         @track = track
         @work = work

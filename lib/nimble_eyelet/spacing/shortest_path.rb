@@ -17,7 +17,7 @@ module NimbleEyelet
     class ShortestPath
       # @param lattice [Lattice]
       # @param mean [Rational] μ, the gap aimed at, in the lattice's unit
-      # @param work [Work]
+      # @param work [SearchBudget]
       def initialize(lattice, mean, work)
         @lattice = lattice
         @track = lattice.track

@@ -13,16 +13,16 @@
 # other ends, and narrow bands of places for each hole (Bands). Over those μ is swept: each row is a line over μ, and
 # the lines on the lower envelope are visited from both ends inward, leaving out what cannot beat the best row so far.
 #
-# Work is counted. When a budget is spent the best row found is returned, with how much better another could be.
+# SearchBudget is counted. When a budget is spent the best row found is returned, with how much better another could be.
 
 require_relative "../value"
 require_relative "bands"
 require_relative "demands"
 require_relative "end_pairs"
 require_relative "lattice"
-require_relative "reach"
+require_relative "feasibility"
 require_relative "shortest_path"
-require_relative "work"
+require_relative "search_budget"
 
 module NimbleEyelet
   module Spacing
@@ -54,17 +54,17 @@ module NimbleEyelet
       def self.solve(demands, budget: BUDGET)
         return if (demands.count % demands.together).positive?
 
-        new(Lattice.new(demands), Work.new(budget)).row
+        new(Lattice.new(demands), SearchBudget.new(budget)).row
       end
 
       # @param lattice [Lattice]
-      # @param work [Work]
+      # @param work [SearchBudget]
       def initialize(lattice, work)
         @lattice = lattice
         @track = lattice.track
         @gaps = lattice.gaps
         @work = work
-        @reach = Reach.new(@track, work: work)
+        @reach = Feasibility.new(@track, work: work)
       end
 
       # @return [Row, nil]

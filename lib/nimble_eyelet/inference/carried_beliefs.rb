@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+# CarriedBeliefs is what the most alike earlier closure teaches of cover, tension, width and what the button
+# wants: what is believed there, as far as both have it in common.
+#
+#   carried = CarriedBeliefs.of(learned.alike(…), machine)
+#   carried.cover(0.40, 0.66).centre.first   # => -0.08, in logarithms of the coverage index
+
+require_relative "../belief/band"
+require_relative "../machine/offset"
+require_relative "../opening/fit_belief"
+require_relative "../recipe/density_choice"
+require_relative "../style/style"
+require_relative "../thread/cover_band"
+require_relative "../thread/sewing_thread"
+require_relative "beliefs"
+require_relative "../swatch/learned"
+require_relative "tension_dial"
+
+module NimbleEyelet
+  module Inference
+    class CarriedBeliefs
+      # @param alike [Swatches::Alike, nil]
+      # @param machine [Machine] of the closure to come
+      # @return [CarriedBeliefs]
+      def self.of(alike, machine) = new(alike, machine)
+
+      def initialize(alike, machine)
+        @swatches = alike ? alike.swatches : []
+        @shared = alike ? alike.shared : []
+        @dial = TensionDial.new(machine)
+        @opposite = machine.second_bead == "back"
+      end
+
+      # @return [Boolean]
+      def any? = @swatches.any?
+
+      # @param least [Float] coverage index
+      # @param most [Float]
+      # @return [CoverBand]
+      def cover(least, most, opposite: @opposite)
+        return CoverBand.prior(least, most, opposite: opposite) if beads.empty?
+
+        style = STYLES[@swatches.first.sewn_with["recipe.style"]]
+        aim = Recipes.cover_aim(style.stitched, style.corded)
+        beads.reduce(CoverBand.prior(aim.least, aim.most, opposite: @opposite)) { |belief, swatch| covered(belief, swatch) }
+             .carried(@shared, least, most, opposite: opposite)
+      end
+
+      # @return [Belief::Band]
+      def tension
+        plain = Belief::Band.prior(middle: Beliefs::TENSION_BELOW, deviation: Beliefs.deviation(Beliefs::TENSION_BY))
+        return plain unless @shared.include?(:machine)
+
+        learn(plain, "tension") { |swatch| @dial.units(swatch.tension) }.carried(shared: Beliefs.share(Beliefs::TENSION_BY, @shared))
+      end
+
+      # @param wanted [Float] mm, by the rules
+      # @return [Belief::Band]
+      def space(wanted)
+        deviation = Beliefs.deviation(Beliefs::SPACE_BY)
+        before = @swatches.first&.sewn_with&.fetch("recipe.width_wanted", nil)
+        return Belief::Band.prior(middle: wanted, deviation: deviation) unless before && @shared.include?(:machine)
+
+        learn(Belief::Band.prior(middle: before.to_f, deviation: deviation), "space") { |swatch| swatch.stitch_width.to_f }
+          .carried(shared: Beliefs.share(Beliefs::SPACE_BY, @shared), middle: wanted)
+      end
+
+      # What the button wants beyond what is reckoned.
+      #
+      # @param fold [Float] mm; length [Float] mm, about
+      # @return [Array(Float, Float), nil] mean and variance
+      def want(fold, length)
+        tried = @swatches.filter_map { |swatch| tried(swatch) }
+        return if tried.empty?
+
+        first = Opening::FitBelief.prior(offset: Offset.prior(set: length), fold: fold, length: length)
+        tried.reduce(first, :after).carried(fold: fold, length: length, same_cloth: @shared.include?(:cloth))
+      end
+
+      # What was asked of a hole when it was sewn.
+      #
+      # @param swatch [Swatches::Swatch]
+      # @return [Opening::SlitDemand, nil] where that was not kept
+      def self.demand(swatch)
+        need, give, slips = swatch.sewn_with.values_at("slit.need", "slit.give", "slit.slips")
+        Opening::SlitDemand.new(need: need.to_f, give: give.to_f, slips: slips.to_f) if need && give && slips
+      end
+
+      private
+
+      def beads = @swatches.select { |swatch| swatch.place("bead_away") || swatch.place("bead_back") }
+
+      def covered(belief, swatch)
+        fibre, tex = swatch.sewn_with.values_at("thread.fibre", "thread.tex")
+        thickness = SewingThread.new(fibre: fibre, tex: tex.to_r).diameter
+        second = swatch.twice? ? CoverBand::SECOND_PASS : 0.0
+        belief.after(cover: Math.log((thickness / swatch.stitch_length).to_f) + second, balance: swatch.balance * CoverBand::NOTCH,
+                     away: swatch.place("bead_away"), back: swatch.place("bead_back"))
+      end
+
+      def tried(swatch)
+        demand = CarriedBeliefs.demand(swatch)
+        return unless demand && swatch.measured && swatch.passes
+
+        Opening::FitTried.new(set: Swatches::Learned.set(swatch), reading: swatch.measured.to_f, reading_spread: Swatches::Learned.spread(swatch),
+                              seen: swatch.place("fit"), demand: demand)
+      end
+
+      def learn(belief, look)
+        @swatches.reduce(belief) do |so_far, swatch|
+          seen = swatch.place(look)
+          seen ? so_far.after(at: yield(swatch), seen: seen) : so_far
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,273 @@
+# frozen_string_literal: true
+
+# Diagnosis reads the test holes sewn so far: what is believed by now, how likely every hole of the row is
+# right, and what to do next, in words that need no statistics.
+#
+#   diagnosis = Inference::Diagnosis.of(swatches, current, learned)
+#   diagnosis.kind      # => :change
+#   diagnosis.changes   # => [Swatches::Change, …], the first to be made first
+
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../value"
+require_relative "axis"
+require_relative "../swatch/change"
+require_relative "evidence"
+require_relative "../swatch/learned"
+require_relative "../swatch/look"
+require_relative "move_words"
+require_relative "next_try"
+require_relative "options"
+require_relative "../swatch/symptom"
+require_relative "troubleshooter"
+
+module NimbleEyelet
+  module Inference
+    # kind - Symbol: :first (sew one), :others (all were sewn otherwise), :look_again, :look_on (not all was looked at),
+    #   :contradiction, :change, :by_hand, :again (the same once more), :pending (what was asked for is set), :between or :sew_row
+    # changes - Array<Swatches::Change>; row - Float, chance that every hole is right as the newest was set, or as it is set now
+    # axes - Array<Axis>; beliefs - Beliefs or nil; surprise - Surprise or nil; remarks - Array<Sentence or String>
+    # gate - Float, of the row; newest - Swatch or nil, the last that counts
+    # stuck - Array<Symbol>, axes on which no mark is worth another hole
+    class Diagnosis < Value.of(:kind, :changes, :row, :remarks, gate: ROW_GATE, axes: [], beliefs: nil, surprise: nil, newest: nil,
+                               stuck: [])
+      # @return [Swatches::Change, nil] the one to make when one thing is changed a swatch
+      def change = changes.first
+
+      # Two are equal when they say the same; what they rest on follows.
+      def ==(other)
+        other.is_a?(Diagnosis) && %i[kind changes row remarks newest].all? { |part| self[part] == other[part] }
+      end
+
+      def accept? = kind == :sew_row
+      def pending? = kind == :pending
+
+      # @param swatches [Array<Swatches::Swatch>] oldest first
+      # @param current [Swatches::CurrentSettings]
+      # @param learned [Swatches::Learned] from earlier closures
+      # @param row [Array<Swatches::Swatch>] holes of the garment that were measured
+      # @return [Diagnosis]
+      def self.of(swatches, current, learned = Swatches::Learned.nothing, row: [])
+        Diagnosing.new(swatches, current, learned, row).diagnosis
+      end
+    end
+
+    # Puts a diagnosis together.
+    class Diagnosing
+      OTHERS = "The test holes so far were sewn with another machine, foot, thread, cloth or style: sew one with this."
+      # Millimetres away from what was wanted that are worth a word.
+      OFF = Length.mm(1r / 2)
+
+      # @param swatches [Array<Swatches::Swatch>]
+      # @param current [Swatches::CurrentSettings]
+      # @param learned [Swatches::Learned]
+      # @param row [Array<Swatches::Swatch>]
+      def initialize(swatches, current, learned, row)
+        @row = row.select { |swatch| swatch.like?(current.set) }
+        @current = current
+        @learned = learned
+        @like = swatches.select { |swatch| swatch.like?(current.set) }
+        @looked = @like.map(&:looked)
+        @others = swatches.any? && @like.empty?
+        @newest = @looked.last
+        @options = Options.new(current)
+        @words = MoveWords.new(current, @options)
+        @troubles = Troubleshooter.new(@looked, current) if @newest
+      end
+
+      # @return [Diagnosis]
+      def diagnosis
+        return made(@others ? :others : :first, changes: changes, remarks: @others ? [OTHERS] : []) unless @newest
+        return made(:contradiction, remarks: contradictions) if contradictions.any?
+        return made(:look_again, remarks: remarks) if surprise
+
+        settled
+      end
+
+      private
+
+      def settled
+        return made(:between, changes: stuck_changes + changes, remarks: remarks) if tried.stuck.any?
+        return made(:pending, remarks: remarks) if otherwise_set?
+        return made(tried.kind, changes: changes, remarks: remarks) unless tried.kind == :by_hand
+
+        made(unlooked.any? && @newest.clean? ? :look_on : :by_hand, changes: changes, remarks: remarks)
+      end
+
+      def made(kind, changes: [], remarks: [])
+        Diagnosis.new(kind: kind, changes: changes, row: tried.row, remarks: remarks, gate: gate, axes: axes, beliefs: beliefs,
+                      surprise: surprise, newest: @newest, stuck: tried.stuck)
+      end
+
+      def gate = @current.cloth.type.perforates ? HOLE_STAYS_GATE : ROW_GATE
+
+      def holes = @holes ||= @like.map { |swatch| Evidence.hole(swatch, @current) }
+
+      # Before the newest, so that it can be surprising.
+      def before = @before ||= [*of_row, *holes[0...-1]].reduce(Evidence.prior(@current, @learned), &:after)
+
+      # What came out in the garment counts as much as on a scrap.
+      def of_row = @row.map { |swatch| Evidence.hole(swatch, @current) }
+
+      def beliefs = @beliefs ||= holes.empty? ? before : before.after(holes.last)
+
+      def surprise
+        return @surprise if defined?(@surprise)
+
+        @surprise = @newest && @newest.second.nil? ? before.surprise(holes.last) : nil
+      end
+
+      # As the newest was set; before the first, as it is set now.
+      def axes = @axes ||= @options.axes.map { |key| axis(key, at(key)) }
+      def at(key) = @newest ? known(key, @options.set_on(@newest, key)) : @options.now(key)
+
+      # As it can be set now, so that it can be told how.
+      def known(key, option) = @options.of(key, beliefs).find { |one| one == option } || option
+
+      def axis(key, current)
+        showings = @looked.map { |swatch| Showing.new(option: @options.set_on(swatch, key), seen: seen(key, swatch)) }
+        Axis.new(key, options: @options.of(key, beliefs), current: current, showings: showings, right: key == :fit ? 2..3 : 2..2,
+                      score: key == :fit ? method(:worth) : nil) { |option| chance(key, option) }
+      end
+
+      # Among near equals the opening wanted wins.
+      def worth(option, chance)
+        away = @words.away(option, beliefs)
+        chance - (AWAY * away) - (away < @current.ruler.step.to_f ? 0 : WANTED_OTHERWISE)
+      end
+      # Off for every millimetre away from it, and for wanting another at all.
+      AWAY = 0.02
+      WANTED_OTHERWISE = 0.05
+      private_constant :AWAY, :WANTED_OTHERWISE
+
+      LOOKS_OF_AXIS = { fit: %w[fit], cover: %w[bead_away bead_back], tension: %w[tension], space: %w[space] }.freeze
+      private_constant :LOOKS_OF_AXIS
+
+      def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) }
+
+      def chance(key, option)
+        case key
+        when :fit then beliefs.fit.chance(option.at.first + @options.usual, Evidence.demand(@current.passing), holes: @current.holes)
+        when :cover then cover_chance(*option.at)
+        when :tension then beliefs.tension.chance(option.at.first, holes: @current.holes)
+        else beliefs.space.chance(option.at.first, holes: @current.holes)
+        end
+      end
+
+      def cover_chance(away, back)
+        balance = @options.opposite? ? (back - away) / 2 : 0.0
+        beliefs.cover.chance((away + back) / 2, balance: balance, holes: @current.holes)
+      end
+
+      def tried
+        @tried ||= NextTry.of(axes, gate: gate, sewn: @like.size, faults: @newest ? !@newest.clean? || unlooked.any? : false,
+                                    at_once: @current.pace == "one" ? 1 : nil, taught: @learned.earlier.any?)
+      end
+
+      # What was not looked at on the newest.
+      def unlooked
+        @unlooked ||= begin
+          asked = Swatches.looks_of(@current.stitched, opens: @current.style.opens).map(&:key)
+          (@options.axes.flat_map { |key| LOOKS_OF_AXIS.fetch(key) } & asked).select { |look| @newest.place(look).nil? }
+        end
+      end
+
+      # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside the dials
+      # comes before what would only be likelier.
+      def changes
+        by_rows = @newest ? @troubles.changes : []
+        first, second = tried.kind == :by_hand ? [by_rows, by_dial] : [by_dial, by_rows]
+        set = first.flat_map { |change| change.sets.keys }
+        (first + second.reject { |change| change.sets.keys.intersect?(set) }).reject { |change| !change.by_hand? && done?(change) }
+      end
+
+      def by_dial
+        tried.moves.map do |move|
+          next second_pass if move.axis == :cover && second_pass?
+
+          @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
+        end
+      end
+
+      # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.
+      def second_pass? = @current.thin_cover == "second_pass" && @newest&.shows?("gappy") && !@newest.twice?
+
+      def second_pass
+        reason = Reason.new(rule: "thin cover", says: "Where the cover is thin you sew a second pass: the stitch stays.")
+        Swatches::Change.new(axis: "cover", says: "Keep the stitch, and sew over both beads a second time, without tacks.",
+                             because: [reason], sets: { "recipe.second_pass" => "yes" })
+      end
+
+      def first_look(axis) = @troubles&.first_look(symptom_of(axis))
+
+      def symptom_of(axis)
+        SYMPTOMS_OF_AXIS.fetch(axis, []).find { |word| @newest.shows?(word) }
+      end
+      SYMPTOMS_OF_AXIS = { cover: %w[gappy piled_up uneven_beads], tension: %w[bobbin_on_top loops_below],
+                           space: %w[beads_touch gapes] }.freeze
+      private_constant :SYMPTOMS_OF_AXIS
+
+      def done?(change) = change.sets.all? { |path, value| @words.now(path) == value }
+
+      # Somebody set it otherwise since: the next hole is to be sewn.
+      def otherwise_set?
+        @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) } && changes.none? { |change| !change.by_hand? }
+      end
+
+      # No mark is worth another hole: the likeliest is named, and what is left to do by hand.
+      def stuck_changes
+        tried.stuck.map do |key|
+          axis = axes.find { |one| one.key == key }
+          row = symptom_of(key)
+          @words.between(axis, row && @troubles.by_hand(row))
+        end
+      end
+
+      def contradictions
+        return [] unless @newest
+
+        @newest.contradictions.map do |one, other|
+          "#{Swatches::SYMPTOMS[one].name.capitalize} and #{Swatches::SYMPTOMS[other].name} are not seen on one hole: " \
+            "look again, one bead after the " \
+            "other."
+        end
+      end
+
+      def remarks = [measured, allowance, words, unsaid].compact
+
+      # Measured against wanted is always remarked on.
+      def measured
+        return if @newest.measured.nil? || @newest.opening.nil?
+
+        off = @newest.measured - @newest.opening
+        return Sentence["The #{thing} measures %s, as it was wanted.", @newest.measured] if off.abs < OFF
+
+        Sentence["The #{thing} measures %s where %s was wanted: %s too #{off.negative? ? 'short' : 'long'}.", @newest.measured,
+                 @newest.opening, off.abs]
+      end
+
+      def thing = @current.style.opens ? "slit" : "tack"
+
+      # What a carriage foot adds is known from the first hole that was measured on it.
+      def allowance
+        return unless @newest.measured && @current.adds
+
+        Sentence["Opened to %s the foot made %s: it adds about %s by itself, and is reckoned with so from now on.", @newest.hands,
+                 @newest.measured, @current.adds]
+      end
+
+      def words = ("Something else was written down: that is for you to judge." unless @newest.note.empty?)
+
+      def unsaid
+        return if unlooked.empty? || @newest.symptoms.any?
+        return "How it went through was not said: try it before you trust this hole." if @newest.passes.nil?
+
+        "Not everything was looked at: log how #{UNLOOKED.values_at(*unlooked).join(', ')} came out before you trust this hole."
+      end
+      UNLOOKED = { "fit" => "it", "bead_away" => "the bead sewn away", "bead_back" => "the bead sewn back",
+                   "tension" => "the edge of the beads", "space" => "the room to cut" }.freeze
+      private_constant :UNLOOKED
+    end
+  end
+end

@@ -1,0 +1,196 @@
+# frozen_string_literal: true
+
+# MoveWords say what to set otherwise, in the machine's own marks, and what of the plan that changes. That
+# a machine sews shorter than it is set changes the setting; that the button wants more changes the
+# opening wanted.
+#
+#   MoveWords.new(current, options).change(move, axis, beliefs).says   # => "Shorten the stitch from 0.45 to 0.4."
+
+require_relative "../answer/reason"
+require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../opening/school"
+require_relative "../opening/setting"
+require_relative "../swatch/change"
+require_relative "troubleshooter"
+
+module NimbleEyelet
+  module Inference
+    class MoveWords
+      SOURCE = "your test holes"
+      # In so many: nobody is surer than that.
+      TWENTY = 20
+
+      # @param current [Swatches::CurrentSettings]
+      # @param options [Options]
+      def initialize(current, options)
+        @current = current
+        @options = options
+      end
+
+      # @param move [Move]
+      # @param axis [Axis] it is on
+      # @param beliefs [Beliefs]
+      # @param look [String, Sentence, nil] what to look at before
+      # @return [Swatches::Change]
+      def change(move, axis, beliefs, look: nil)
+        sets = sets(move.axis, move.to, beliefs)
+        says = says(move, axis, beliefs, sets)
+        Swatches::Change.new(axis: axis.key.to_s, sets: sets, says: look ? Sentence["%s But first: %s", says, look] : says,
+                             because: [Reason.new(rule: axis.key.to_s, says: likelier(move), source: SOURCE)])
+      end
+
+      # Where no mark is worth another hole.
+      #
+      # @param by_hand [Swatches::Change, nil] what is left of the row
+      # @return [Swatches::Change]
+      def between(axis, by_hand)
+        best = axis.likeliest
+        says = "It lies between two that were tried, or the measuring is off: #{BETWEEN_MARKS.fetch(axis.key)}"
+        says += " The likeliest mark is #{mark(axis.key, best)}." if best && axis.key != :fit
+        Swatches::Change.new(axis: axis.key.to_s, says: by_hand ? Sentence["%s %s", says, by_hand.says] : says, because: [NO_MARK])
+      end
+      NO_MARK = Reason.new(rule: "between", says: "No mark of this machine is worth another test hole here.", source: SOURCE)
+      BETWEEN_MARKS = { fit: "measure both again, and keep the better one.", cover: "stop turning the dials.",
+                        tension: "stop turning the dial.", space: "stop turning the dial." }.freeze
+      private_constant :BETWEEN_MARKS, :NO_MARK
+
+      # @param path [String]
+      # @return [Length, Rational, Integer, nil] what is set there now
+      def now(path)
+        { "opening.correction" => @current.correction, "opening.ease" => @current.ease,
+          "recipe.stitch_length" => @current.stitch_length,
+          "recipe.stitch_width" => @current.stitch_width, "recipe.tension" => @current.tension, "recipe.balance" => @current.balance,
+          "recipe.stabiliser" => @current.stabiliser, "recipe.second_pass" => @current.second_pass }[path]
+      end
+
+      # @return [Float] mm, how far the slit will be from the opening wanted
+      def away(option, beliefs) = (length(option, beliefs) - @current.wanted.to_f).abs
+
+      # @return [Float] mm, that is to be expected of a setting
+      def length(option, beliefs) = option.at.first + @options.usual + beliefs.fit.added.first
+
+      private
+
+      def sets(axis, option, beliefs)
+        case axis
+        when :fit then fit_sets(option, beliefs)
+        when :cover then cover_sets(*option.value)
+        when :tension then { "recipe.tension" => option.value }
+        else { "recipe.stitch_width" => option.value }
+        end
+      end
+
+      # What is more than a mark beside the opening wanted is wanted otherwise.
+      def fit_sets(option, beliefs)
+        by = wished(option, beliefs)
+        return { "opening.correction" => option.value } if by.zero?
+
+        { "opening.ease" => [@current.ease + by, Length.zero].max, "opening.correction" => option.value - by }
+      end
+
+      # How much longer than now the opening is wanted: what comes of the setting is what is wanted.
+      def wished(option, beliefs)
+        return Length.zero unless @current.eased
+
+        step = @current.ruler.step
+        by = (Length.mm(length(option, beliefs).rationalize(1r / 1000)) - @current.wanted).round_to(step)
+        by.abs < step ? Length.zero : by
+      end
+
+      def cover_sets(length, notches)
+        { "recipe.stitch_length" => length, "recipe.balance" => notches }.reject { |path, value| now(path) == value }
+      end
+
+      def says(move, axis, beliefs, sets)
+        return fit_says(move.to, axis, beliefs, sets) if axis.key == :fit
+        return TurnWords.of(:tension, axis.current.value, move.to.value) if axis.key == :tension
+        return TurnWords.of(:stitch_width, axis.current.value, move.to.value) if axis.key == :space
+
+        cover_says(axis.current, move.to)
+      end
+
+      def cover_says(from, to)
+        (length, notches), (new_length, new_notches) = [from, to].map(&:value)
+        said = []
+        said << TurnWords.of(:stitch_length, length, new_length) if length != new_length
+        said << balance_says(new_notches - notches, new_notches) if notches != new_notches
+        said.join(" ")
+      end
+
+      def balance_says(by, now)
+        bead = by.positive? ? "sewn toward you" : "sewn away from you"
+        count = by.abs == 1 ? "one notch" : "#{by.abs} notches"
+        "Turn the balance #{count} so that the bead #{bead} gets denser and the other opens#{': that is the middle' if now.zero?}."
+      end
+
+      def fit_says(option, axis, beliefs, sets)
+        by = sets["opening.ease"] && wished(option, beliefs)
+        hands = hands_say(hands_of(option), hands_of(axis.current))
+        return Sentence["%s: about %s will come of it.", hands, about(length(option, beliefs))] unless by
+
+        Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening to %s: %s. #{why(by, beliefs)}", @current.wanted + by, hands]
+      end
+
+      # Whether the button wants it, or only a whole row.
+      def why(by, beliefs)
+        wants = beliefs.fit.wanted.first
+        if wants.abs < WANTS || wants.negative? != by.negative?
+          return "A little #{by.negative? ? 'shorter' : 'longer'} is surer for a whole row."
+        end
+
+        "The #{@current.button.form.noun} wants #{by.negative? ? 'less' : 'more'} than was reckoned."
+      end
+      # From so much on it is the button, mm.
+      WANTS = 0.25
+      private_constant :WANTS
+
+      # A foot that holds the button is opened further than it is; what it holds else is as long as it is to be.
+      def hands_say(to, from)
+        return Sentence["#{HANDS.fetch(@current.by)} %s instead of %s", to, from] unless @current.by == "clamp"
+
+        beyond = [to, from].map { |one| beyond(one) }
+        return Sentence["Clamp a flat stand-in of %s instead of %s", to, beyond.last ? held : from] unless beyond.first
+        return Sentence["Clamp #{held} and open the foot %s further", beyond.first] unless beyond.last
+
+        click = @current.foot.click
+        return Sentence["Open the foot %s beyond #{held} instead of %s", *beyond] unless click
+
+        Sentence["Open the foot by %s instead of %s clicks", *beyond.map { |one| (one / click).round.to_s }]
+      end
+
+      def held = "the #{@current.button.form.noun}"
+
+      # How far the foot is opened, or nil where it is not the button that is clamped.
+      def beyond(hands)
+        opened = hands - Opening.clamp_gap(@current.button)
+        opened if @current.button.form.clampable && opened.between?(Length.zero, Opening::MOST_OPENED)
+      end
+
+      # What is done to set a length.
+      HANDS = { "scale" => "Aim at a slit of", "key" => "Press the key at",
+                "lines" => "Draw the lines for", "round" => "Draw a circle of", "press" => "Press the key for a tack of",
+                "own" => "Let it sew" }.freeze
+      private_constant :HANDS
+
+      def hands_of(option) = Length.mm(option.at.first.rationalize(1r / 1000))
+      def about(length) = Length.mm((length * 4).round/4r)
+
+      def likelier(move)
+        before, after = [move.before, move.after].map { |chance| (chance * TWENTY).round.clamp(0, TWENTY - 1) }
+        return "The whole row is right on this in #{after} of #{TWENTY} then, as far as can be told by now." if before == after
+
+        "The whole row is right on this in #{after} of #{TWENTY} then; as it was sewn, in #{before}."
+      end
+
+      def mark(axis, option)
+        case axis
+        when :cover then @current.machine.length_mark(option.value.first)
+        when :space then @current.machine.width_mark(option.value)
+        else Wording.decimal(option.value.to_r, 2)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+# SittingWork is what is left to do on one closure of a sitting, in its blocks: what the hands do, what the machine is set
+# to for it, and how long it takes.
+#
+#   work = SittingWork.new(part, pace: Schedule::Pace.usual, drying: 1200)
+#   work.blocks.map(&:key)   # => ["stay", "row", "seal", "open", "buttons"]
+
+require_relative "../sewing/changeover"
+require_relative "../schedule/work_chain"
+require_relative "../sewing/work_step"
+require_relative "../value"
+require_relative "../sheet/hole_simulation"
+
+module NimbleEyelet
+  # key - Integer, id of the closure; name, garment - String; sheet - Sheet whose holes fit
+  class SittingPart < Value.of(:key, :name, :garment, :sheet)
+    # @return [String] what is sewn: a hole or a tack
+    def sewn = sheet.plan.button.sewn
+  end
+
+  # What is left of one block. part - SittingPart; key - String, of Sewing::BLOCKS
+  # setters - Array<Step> that set the machine for it; hands - Array<Step> still to be done
+  # needs - Hash of machine part to state, nil where the machine is not used; begun - Boolean
+  class SittingBlock < Value.of(:part, :key, :setters, :hands, :needs, :begun)
+    def machine? = !needs.nil?
+  end
+
+  class SittingWork
+    # What else a hole needs from the needle than its stitches: getting going, and stopping.
+    LEVER = "lever"
+    # What of the row's setting holds for the buttons too.
+    THREADED = %w[needle thread].freeze
+
+    # What is sealed in a block dries after it: sealed, and the block that waits for it.
+    DRIES_BEFORE = { "seal" => %w[open dry], "open" => %w[buttons dry-after] }.freeze
+    SEALED = { "open" => "seal", "buttons" => "seal-after" }.freeze
+
+    # @return [SittingPart]
+    attr_reader :part
+
+    # @param part [SittingPart]
+    # @param pace [Schedule::Pace]
+    # @param drying [Integer] seconds that what is sealed dries
+    # @param now [Time, nil] to know how long something has been drying
+    def initialize(part, pace:, drying:, now: nil)
+      @part = part
+      @pace = pace
+      @drying = drying
+      @now = now
+      @progress = part.sheet.progress
+    end
+
+    # @return [Array<SittingBlock>] with something left to do, in order
+    def blocks = @blocks ||= order.filter_map { |key| block(key) }
+
+    # @return [Schedule::WorkChain]
+    def chain
+      Schedule::WorkChain.new(key: part.key, dry_in: dry_in, blocks: blocks.map { |block| work_block(block) })
+    end
+
+    # @return [Step, nil] the last one, while it is open
+    def note = steps("end").find { |step| step.key == "note" && !done?(step) }
+
+    # @return [Array<Step>] that put the machine back, and were not done for this closure
+    def put_backs = @progress.steps.select { |step| step.key.start_with?("back-") && !done?(step) }
+
+    # @param step [Step]
+    # @return [Boolean]
+    def done?(step) = @progress.done.include?(step.key)
+
+    # @param step [Step]
+    # @return [Array(String, Float)] its name, and seconds it mostly takes
+    def usual(step)
+      row = Sewing::WorkStep.of(step.key)
+      seconds = row.seconds * (row.each ? part.sheet.layout.holes.size : 1)
+      seconds += reckoning.seconds if %w[sew test-sew].include?(row.name)
+      [row.name, seconds]
+    end
+
+    # @return [Float] seconds
+    def seconds(step) = @pace.seconds(*usual(step))
+
+    # @return [Stitches::Reckoning] of one hole
+    def reckoning = @reckoning ||= HoleSimulation.of(part.sheet).reckoning
+
+    private
+
+    # On a finished edge the buttons come first.
+    def order
+      keys = Sewing::BLOCKS.keys.grep_v("end")
+      part.sheet.plan.attach.first? ? ["buttons", *(keys - ["buttons"])] : keys
+    end
+
+    def steps(key) = by_block.fetch(key, [])
+
+    def by_block
+      @by_block ||= @progress.steps.reject { |step| step.key.start_with?("back-") }.group_by { |step| Sewing::WorkStep.of(step.key).block }
+    end
+
+    def block(key)
+      setters, hands = steps(key).partition { |step| Sewing::WorkStep.of(step.key).sets }
+      open = hands.reject { |step| done?(step) }
+      return if open.empty?
+
+      setters = setters_of(key, setters, hands)
+      SittingBlock.new(part: part, key: key, setters: setters, hands: open, begun: open.size < hands.size,
+                       needs: setters.empty? ? nil : needs(setters))
+    end
+
+    # A machine that forgot the length learns it from a test hole.
+    def setters_of(key, setters, hands)
+      threaded = key == "buttons" && setters.any? ? steps("row").select { |step| THREADED.include?(step.key) } : []
+      threaded + setters + hands.select { |step| step.key == "test-sew" && done?(step) && step.moves.key?("memory") }
+    end
+
+    def needs(setters) = setters.map(&:moves).reduce({}, :merge).except(LEVER).compact
+
+    def work_block(block)
+      seconds = block.hands.sum { |step| seconds(step) }.round
+      Schedule::WorkBlock.new(key: block.key, seconds: seconds, needs: block.machine? ? Sewing::Changeover.needs(block.needs) : nil,
+                              dries: dries?(block.key) ? @drying : 0)
+    end
+
+    def dries?(block)
+      following, waits = DRIES_BEFORE[block]
+      following && steps(following).any? { |step| step.key == waits && !done?(step) }
+    end
+
+    # What was sealed a while ago is dry the sooner.
+    def dry_in
+      first = blocks.first&.key
+      before = DRIES_BEFORE.find { |_, (following, _)| following == first }&.first
+      return 0 unless before && dries?(before)
+
+      sealed = part.sheet.facts.steps[SEALED.fetch(first)]&.happened_at
+      sealed && @now ? (@drying - (@now - sealed)).clamp(0, @drying).round : 0
+    end
+  end
+end

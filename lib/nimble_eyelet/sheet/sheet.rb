@@ -1,0 +1,266 @@
+# frozen_string_literal: true
+
+# Sheet is everything the craft has to say about one plan and what happened at the table, worked out
+# from these alone.
+#
+#   sheet = NimbleEyelet::Sheet.of(plan.in(house), facts)
+#   sheet.cut.length          # 22.5 mm
+#   sheet.layout.holes.size   # 7
+#
+# Each part is worked out when it is first asked for, and once. The holes may not fit the run as described; then layout
+# is nil, faults says why, and what hangs on it (the steps, the strip) waits.
+
+require_relative "../answer/refusal"
+require_relative "../attach/attaching"
+require_relative "../length/length"
+require_relative "../length/wording"
+require_relative "../opening/slit_length"
+require_relative "../opening/cut_marks"
+require_relative "../opening/setting"
+require_relative "../placket/displaced"
+require_relative "../placket/layout"
+require_relative "../placket/start"
+require_relative "../recipe/density_choice"
+require_relative "../recipe/recipe"
+require_relative "../recipe/situation"
+require_relative "../sewing/facts"
+require_relative "../sewing/progress"
+require_relative "../sewing/sewing_order"
+require_relative "../sewing/steps"
+require_relative "../swatch/change"
+require_relative "../inference/strip"
+require_relative "accepted_settings"
+require_relative "teaching"
+require_relative "sewn_before"
+require_relative "stage"
+
+module NimbleEyelet
+  class Sheet
+    # What is worked out, beside what it is worked out from.
+    PARTS = %i[recipe cut settings setting verdict layout faults diagnosis progress attaching beginning sewn_with].freeze
+
+    # @return [Plan]
+    attr_reader :plan
+
+    # @return [Sewing::Facts]
+    attr_reader :facts
+
+    # What remembers nothing: whatever is asked for is worked out.
+    NO_MEMORY = Object.new.tap { |none| none.define_singleton_method(:of) { |_key, &work| work.call } }.freeze
+
+    # @param plan [Plan] valid, in its house
+    # @param facts [Sewing::Facts]
+    # @param memory [#of] that remembers what test holes amount to, by all it hangs on
+    # @return [Sheet]
+    def self.of(plan, facts = Sewing::Facts.none, memory: NO_MEMORY) = new(plan, facts, memory)
+
+    def initialize(plan, facts, memory)
+      @plan = plan
+      @facts = facts
+      @memory = memory
+      @lessons = Teaching.new(plan, facts, memory)
+    end
+
+    # Two are equal when all their parts are.
+    def ==(other) = other.is_a?(Sheet) && [:plan, :facts, *PARTS].all? { |part| public_send(part) == other.public_send(part) }
+
+    # @return [Recipes::Recipe]
+    def recipe = @recipe ||= Recipes::Recipe.of(situation, @plan.recipe)
+
+    # @return [Opening::SlitLength]
+    def cut
+      @cut ||= Opening::SlitLength.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: clamping_foot, held: recipe.stretch_left,
+                                                                                      round: style.round?)
+    end
+
+    # @return [Hash{String => Opening::Setting}] by school, what its opening asks of the foot
+    def settings
+      @settings ||= cut.answers.to_h do |answer|
+        [answer.school.key, Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: answer.length,
+                                                ends: cut.ends, correction: correction, style: style,
+                                                stitch: recipe.stitch_length.value, tack_by: @plan.opening.tack_by)]
+      end
+    end
+
+    # @return [Length] what is set beyond the opening wanted: as was said, or as earlier closures taught
+    def correction = @plan.opening.correction || learned_correction
+
+    # @return [Opening::Setting] that of the school chosen
+    def setting = settings.fetch(cut.chosen.school.key)
+
+    # @return [Length] the opening as it will come out, which everything after the opening goes by
+    def opening = setting.planned
+
+    # @return [Length] that and both its ends
+    def overall = opening + cut.ends.both
+
+    # @return [Opening::CutMarks] how a hole of the row is opened
+    def cut_line
+      Opening::CutMarks.of(@plan.cut, opening, pinned: !@plan.cloth.type.perforates, eye: cut.ends.eye.positive?)
+    end
+
+    # @return [Opening::Verdict] of the opening that comes of it
+    def verdict = @verdict ||= cut.passing.verdict(opening)
+
+    # @return [Placket::Layout, nil] nil while the holes do not fit
+    def layout = laid_out.first
+
+    # @return [Array<Fault>]
+    def faults = laid_out.last
+
+    # @return [Placket::Beginning]
+    def beginning = @beginning ||= Placket::Beginning.of(@plan.machine, style)
+
+    # @return [Attach::Attaching]
+    def attaching
+      @attaching ||= Attach::Attaching.of(@plan.button, @plan.cloth, @plan.machine, recipe.needle.value, @plan.attach)
+    end
+
+    # @return [Sewing::Progress, nil] nil while the holes do not fit
+    def progress = @progress ||= layout && Sewing::Progress.of(Sewing::Steps.of(order), @facts)
+
+    # @return [Inference::Diagnosis]
+    def diagnosis = @diagnosis ||= @lessons.diagnosis(current)
+
+    # @return [Array<Inference::Strip>] what is believed, as it is drawn
+    def strips = @strips ||= Inference::Strip.all(diagnosis, @facts.swatches.select { |swatch| swatch.like?(current.set) }, current)
+
+    # @return [SewnBefore, nil] what worked last time on this machine and like cloth
+    def before = @before ||= SewnBefore.of(@facts.earlier, @lessons.set(sewn_with))
+
+    # The recent test hole of another closure that stands for a test of this one, where the house works so and all is set as then. A
+    # length that is stored at a key press has to be stored again.
+    #
+    # @return [Swatches::Swatch, nil]
+    def stored
+      return unless @plan.recipe.first_hole == "stored" && before&.recent?(@facts.today)
+
+      before.swatch if before.as_sewn? && !%w[key press].include?(setting.by.key)
+    end
+
+    # @return [AcceptedSettings, nil] what the accepted test hole holds, and what is otherwise by now
+    def frozen = @frozen ||= AcceptedSettings.of(self)
+
+    # Everything a test hole sewn now is sewn with: it is kept with what is seen on it.
+    #
+    # @return [Hash{String => Object}] value by path
+    def sewn_with
+      @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.hands" => setting.hands,
+                       "setting.by" => setting.by.key, "foot.allowance" => (fitted.allowance if setting.by.key == "clamp"),
+                       "machine.id" => @plan.machine.id.to_s, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
+    end
+
+    # @return [Hash{String => StageState}] of the stages this closure goes through, by word
+    def stages = Stage.of(plan).to_h { |stage| [stage.word, stage.state(self, plan.settled[stage.word])] }
+
+    private
+
+    def situation
+      Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
+                             stabilisers: @plan.stabilisers, experience: @lessons.experience, stay_by: @plan.recipe.stay_by)
+    end
+
+    def style = recipe.style.value
+
+    def clamping_foot = fitted.type.clamps ? fitted : @plan.machine.foot("carriage_foot")
+
+    # The foot as it is known by now: what it adds is learned from the newest hole that was measured.
+    def fitted
+      @fitted ||= recipe.foot.value.then do |foot|
+        foot.type.clamps && foot.allowance.nil? ? foot.with(allowance: allowance_of(foot)) : foot
+      end
+    end
+
+    # What it adds: as the accepted test hole was sewn, so that the row is too; else as far as anybody has measured.
+    def allowance_of(foot)
+      held = @facts.swatches.find { |swatch| swatch.id == @plan.accepted }&.sewn_with
+      return held["foot.allowance"] if held && held["foot.allowance"] && held["recipe.foot"] == foot.kind
+
+      @lessons.added(foot, "clamp", set: @plan.button.across, own: true)
+    end
+
+    def learned_correction
+      @learned_correction ||= begin
+        by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length, tack_by: @plan.opening.tack_by)
+        (by == "clamp" ? nil : @lessons.added(fitted, by, set: cut.length))&.then { |added| Length.zero - added } || Length.zero
+      end
+    end
+
+    # What the slit has to do for this button, as a test hole keeps it.
+    def asked
+      passing = cut.passing
+      { "slit.need" => passing.half_perimeter + passing.fold - passing.eye, "slit.give" => Wording.decimal(passing.give, 5),
+        "slit.slips" => passing.slips_from }
+    end
+
+    def laid_out
+      @laid_out ||= begin
+        [laid(run, @facts.holes), []]
+      rescue Refusal => e
+        [nil, e.faults]
+      end
+    end
+
+    # Where a hole was cut in the wrong place the row is spaced around it, with as many holes as it had.
+    def run
+      moved = @facts.displaced
+      return @plan.placket if moved.empty?
+
+      Placket::Displaced.run(@plan.placket, laid(@plan.placket, @facts.holes_as_planned).holes, moved)
+    end
+
+    def laid(run, sewn)
+      Placket::Layout.of(run, @plan.button, cut.extent(opening), width: recipe.width(opening), foot: fitted.kind, sewn: sewn, beginning: beginning)
+    end
+
+    def order
+      Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
+                              cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
+                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, stored: stored, for_child: @plan.placket.usage.child)
+    end
+
+    def current = @current ||= current_settings
+
+    def current_settings
+      Swatches::CurrentSettings.new(
+        button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, set: @lessons.set(sewn_with),
+        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover,
+        second_pass: @plan.recipe.second_pass, twice: recipe.second_pass, **of_length, **of_recipe
+      )
+    end
+
+    def of_length
+      { ease: cut.ease, eased: cut.eased?, passing: cut.passing, wanted: cut.length, ruler: cut.ruler,
+        correction: correction, by: setting.by.key, hands: hands,
+        adds: setting.by.key == "clamp" && recipe.foot.value.allowance.nil? ? fitted.allowance : nil }
+    end
+
+    # Holes of a row that is not laid out yet; and beyond which no machine is so even.
+    USUAL_ROW = 5
+    LONGEST_ROW = 12
+    private_constant :USUAL_ROW, :LONGEST_ROW
+
+    def of_recipe
+      dials = %i[stitch_width stitch_length tension stabiliser style].to_h { |line| [line, recipe[line].value] }
+      dials.merge(foot: recipe.foot.value, stitched: recipe.stitched, stay: recipe.stay, width_wanted: recipe.width_wanted,
+                  balance: recipe.notches, cover: Recipes.cover_aim(recipe.stitched, style.corded))
+    end
+
+    # What can be set beyond what is wanted, and what the hands do then.
+    def hands
+      return [[correction, setting.hands]] if setting.gives.nil? || setting.by.key == "own"
+
+      (-HANDS_AROUND..HANDS_AROUND).map { |number| correction + (cut.ruler.finest * number) }.map do |one|
+        [one, setting.by.key == "clamp" ? clamped(one) : cut.length + one]
+      end
+    end
+    # Marks of the ruler either way.
+    HANDS_AROUND = 14
+    private_constant :HANDS_AROUND
+
+    def clamped(correction)
+      Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: cut.length, ends: cut.ends,
+                          correction: correction, style: style).hands
+    end
+  end
+end

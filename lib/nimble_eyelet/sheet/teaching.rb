@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+# Teaching are what the test holes of this closure and of earlier ones teach its plan: what machine and foot
+# add to what is set, where a recipe begins, and what to do next.
+#
+#   lessons = Teaching.new(plan, facts, memory)
+#   lessons.experience      # => Recipes::Experience
+#   lessons.added(foot, "scale", set: Length.mm(22.5))   # => 1.5 mm, or nil while nobody has measured
+
+require_relative "../length/length"
+require_relative "../machine/offset"
+require_relative "../recipe/density_choice"
+require_relative "../recipe/situation"
+require_relative "../inference/carried_beliefs"
+require_relative "../inference/diagnosis"
+require_relative "../swatch/learned"
+require_relative "../swatch/stand_in"
+require_relative "../inference/tension_dial"
+require_relative "../thread/cover_band"
+
+module NimbleEyelet
+  class Teaching
+    SHARED_WORDS = { machine: "machine", thread: "thread", cloth: "kind of cloth" }.freeze
+    # What is added is believed to so much, mm.
+    BELIEVED_TO = Length.mm(1r / 2)
+
+    # @param plan [Plan]
+    # @param facts [Sewing::Facts]
+    # @param memory [#of]
+    def initialize(plan, facts, memory)
+      @plan = plan
+      @facts = facts
+      @memory = memory
+    end
+
+    # What a test hole sewn now would be told by: the machine, or the one that stands in for it.
+    #
+    # @param sewn_with [Hash{String => Object}]
+    # @return [Hash{String => Object}]
+    def set(sewn_with) = sewn_with.merge("machine.id" => machine)
+
+    # @return [Recipes::Experience] of the most alike earlier closure
+    def experience
+      return Recipes::Experience.new if @facts.earlier.empty?
+
+      @experience ||= @memory.of([:experience, alike, @plan.machine]) { experience_of(alike) }
+    end
+
+    # What machine and foot add to what the hands set, as far as somebody has measured.
+    #
+    # @param foot [Foot]
+    # @param by [String] key of SETTING_METHODS
+    # @param set [Length] about
+    # @param own [Boolean] whether this closure's own test holes count
+    # @return [Length, nil]
+    def added(foot, by, set:, own: false)
+      offset = learned.offset(machine: machine, foot: foot.kind, structure: @plan.cloth.kind, set: set.to_f, by: by,
+                              own: own ? own_of(foot) : [])
+      Length.mm(Offset::USUALLY_ADDED.fetch(by) + offset.mean).round_to(BELIEVED_TO) if offset.measured.positive?
+    end
+
+    # @param current [Swatches::CurrentSettings]
+    # @return [Inference::Diagnosis]
+    def diagnosis(current)
+      @memory.of([:diagnosis, @facts.swatches, @facts.looked_at, @facts.earlier, current]) do
+        Inference::Diagnosis.of(@facts.swatches, current, learned, row: @facts.looked_at)
+      end
+    end
+
+    # @return [Swatches::Learned]
+    def learned = @learned ||= Swatches::Learned.new(@facts.earlier)
+
+    private
+
+    # The newest test hole says whether it is the machine or what stands in for it; the sample goes by the latter.
+    def machine
+      @machine ||= begin
+        own = @plan.machine.id.to_s
+        standing_in = Swatches::StandIn.id(own)
+        newest = @facts.swatches.map { |swatch| swatch.sewn_with["machine.id"] }.reverse.find { |id| [own, standing_in].include?(id) }
+        taught = @facts.stands_in && @facts.earlier.any? { |one| one.swatch.sewn_with["machine.id"] == standing_in }
+        newest || (taught ? standing_in : own)
+      end
+    end
+
+    def own_of(foot)
+      (@facts.swatches + @facts.looked_at).map(&:looked).select do |swatch|
+        swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == foot.kind
+      end
+    end
+
+    def alike
+      @alike ||= learned.alike(machine: machine, fibre: @plan.thread.fibre, tex: @plan.sewn_on.fetch("thread.tex"),
+                               structure: @plan.cloth.kind)
+    end
+
+    def experience_of(alike)
+      return Recipes::Experience.new unless alike
+
+      carried = Inference::CarriedBeliefs.of(alike, @plan.machine)
+      aim = Recipes::SATIN_COVER
+      cover = carried.cover(aim.least, aim.most)
+      Recipes::Experience.new(cover: cover.centre.first, tension: units(carried.tension.place.first),
+                              balance: alike.shared.include?(:machine) ? (cover.skew.first / CoverBand::NOTCH).round : 0,
+                              width: carried.space(0.0).place.first, shared: words(alike.shared))
+    end
+
+    def units(tension) = Inference::TensionDial.new(@plan.machine).number(tension) - @plan.machine.neutral_tension.to_f
+
+    def words(shared)
+      shared.map { |part| SHARED_WORDS.fetch(part) }.then { |all| [all[0...-1].join(", "), all.last].reject(&:empty?).join(" and ") }
+    end
+  end
+end
