@@ -268,7 +268,7 @@ class StationsTest < BrowserTest
     open_station "sewing"
     click_on "Done"
 
-    assert_answer "Thread tex 27"
+    assert_answer "Thread all-purpose polyester (tex 27 polyester)"
     click_on "Back one step"
 
     assert_answer "Fit a new needle"
