@@ -39,7 +39,7 @@ module NimbleEyelet
       end
 
       def fitted(recipe)
-        [recipe.style.value.name, recipe.foot.value.full_name, recipe.needle.value, recipe.stabiliser.value,
+        [recipe.style.value.name, recipe.foot.value.full_name, recipe.needle.value, recipe.stay_words,
          *("sewn twice" if recipe.second_pass)].join("; ")
       end
 

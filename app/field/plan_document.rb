@@ -38,7 +38,9 @@ module NimbleEyelet
       lists = ClosureFields::LISTS.to_h { |path, list| [path[/\w+\z/].to_sym, load_rows(list, document[path].to_h)] }
       build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine,
         accepted: document["swatch.accepted"],
-                             settled: document["settled"].to_h.transform_values { |read| PlainValue.load_all(read) })
+                             settled: document["settled"].to_h.transform_values do |read|
+                               OlderWords.figures(PlainValue.load_all(read))
+                             end)
     end
 
     # @param sections [Hash{Symbol => Hash}] values by name

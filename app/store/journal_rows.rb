@@ -25,7 +25,7 @@ module NimbleEyelet
       def self.entry(object)
         data = object["data"]
         Sewing::Entry.new(id: object["id"], kind: object["kind"], about: object["about"], step: object["step"], at: length(object["at"]),
-                          opening: length(object["opening"]), done_with: PlainValue.load_all(data["with"]),
+                          opening: length(object["opening"]), done_with: OlderWords.figures(PlainValue.load_all(data["with"])),
                           moves: PlainValue.load_all(object["moves"]), happened_at: Time.iso8601(object["happened_at"]).utc,
                           note: data["note"].to_s, swatch: object["kind"] == "swatch" ? swatch(object) : nil)
       end
@@ -43,7 +43,7 @@ module NimbleEyelet
       # @return [Swatches::Swatch]
       def self.swatch(object)
         data = object["data"]
-        set = PlainValue.load_all(data["with"])
+        set = OlderWords.figures(PlainValue.load_all(data["with"]))
         Swatches::Swatch.new(
           id: object["id"], passes: data["passes"], measured: length(data["measured"]), symptoms: data["symptoms"].to_a,
           looks: data["looks"].to_h, again: data["again"], simulated: Swatches::StandIn.id?(set["machine.id"]),

@@ -15,7 +15,7 @@ module NimbleEyelet
       def self.of(swatch)
         with = swatch.sewn_with
         sewn = [*with.values_at("cloth.name", "thread.name", "thread.fibre", "machine.name"), named(CLOTH_KINDS, with["cloth.kind"]),
-                named(FOOT_KINDS, with["recipe.foot"]), named(STYLES, with["recipe.style"]), swatch.stabiliser]
+                named(FOOT_KINDS, with["recipe.foot"]), named(STYLES, with["recipe.style"]), swatch.under]
         [*sewn, *seen(swatch), swatch.note].compact.join(" ")[0, LONGEST]
       end
 

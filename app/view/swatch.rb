@@ -49,7 +49,7 @@ module NimbleEyelet
       def self.to_sew(sheet, present)
         recipe = sheet.recipe
         { layers: layers(sheet.plan.cloth), opening: present.length(sheet.opening), overall: present.length(sheet.overall),
-          set: present.words(sheet.setting.says), style: recipe.style.value.name, stabiliser: recipe.stabiliser.value,
+          set: present.words(sheet.setting.says), style: recipe.style.value.name, stabiliser: recipe.stay_words,
           **dials(recipe, sheet.plan.machine, present) }
       end
 
@@ -72,7 +72,7 @@ module NimbleEyelet
       def self.set(swatch, present)
         { opening: present.length(swatch.opening), set: present.length(swatch.hands), set_word: swatch.hands_word,
           stitch_width: present.dial(swatch.stitch_width), stitch_length: present.dial(swatch.stitch_length), balance: swatch.balance,
-          tension: present.number(swatch.tension), stabiliser: swatch.stabiliser }
+          tension: present.number(swatch.tension), stabiliser: swatch.under }
       end
 
       def self.look(look, sheet)

@@ -20,6 +20,39 @@ class NeedleAndStayTest < CoreTest
     assert_includes conflict.style.cautions.map(&:rule), "conflict"
   end
 
+  # A second layer is more of the same: what of it is ironed, torn away or rinsed out is known, however it was written down.
+  def test_a_second_layer_is_a_number_and_not_a_sentence
+    CLOTH_KINDS.each_value do |kind|
+      stuff = { cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch) }
+      one = sheet(**stuff)
+      typed = one.recipe.stabiliser.value
+      two, older, own = [{ stay_layers: 2 }, { stabiliser: "#{typed}, and a second layer" }, { stabiliser: typed }].map do |set|
+        sheet(recipe: Recipes::Overrides.new(**set), **stuff)
+      end
+
+      [two, older, own].each { |found| assert_same one.recipe.stay, found.recipe.stay, kind.key }
+      [two, older].each do |found|
+        assert_equal ["#{typed}, two layers", work(one)], [found.recipe.stay_words, work(found)], kind.key
+      end
+    end
+
+    assert_nil recipe(recipe: { stabiliser: "an old curtain" }).stay
+  end
+
+  # A stage that was settled, and a step that was ticked, with the older sentence are so still.
+  def test_what_was_kept_with_the_older_sentence_is_read_as_it_was_meant
+    kept = { "recipe.stabiliser" => "tear-away under the hole, and a second layer", "stay.width" => mm(28) }
+
+    assert_equal({ "recipe.stabiliser" => "tear-away under the hole", "recipe.stay_layers" => "2", "stay.width" => mm(28) },
+                 OlderWords.figures(kept))
+    none = kept.slice("stay.width")
+
+    assert_same none, OlderWords.figures(none)
+  end
+
+  # Keys of the steps, and the cautions they carry.
+  def work(found) = found.progress.steps.map { |step| [step.key, step.hazards] }
+
   def test_the_best_stabiliser_that_can_be_had_is_taken_and_a_better_one_named
     CLOTH_KINDS.each_key do |kind|
       assert_empty recipe(cloth: cloth(kind: kind)).stabiliser.cautions, kind

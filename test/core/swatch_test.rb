@@ -50,11 +50,7 @@ class SwatchTest < CoreTest
       (1..((symptom.remedies.size * 2) + 1)).each do |number|
         rows << swatch(number, symptoms: [symptom.key]).with(looks: {}, **(rows.last ? turned(rows.last) : { stitch_width: mm(2) }))
         made = diagnosis(*rows).changes.find { |one| one.axis == symptom.axis }
-        unless made.by_hand?
-          rows[-1] = rows.last.with(**made.sets.to_h do |path, value|
-            [path.delete_prefix("recipe.").to_sym, value]
-          end)
-        end
+        rows[-1] = set(rows.last, made.sets) unless made.by_hand?
         said << says(made)
         break if said.last.include?("Everything in reach")
       end
@@ -66,7 +62,13 @@ class SwatchTest < CoreTest
     assert_raises(KeyError) { change(swatch(symptoms: ["singing"])) }
   end
 
-  def turned(last) = last.to_h.slice(:stitch_length, :stitch_width, :tension, :stabiliser)
+  def turned(last) = last.to_h.slice(:stitch_length, :stitch_width, :tension, :sewn_with)
+
+  def set(last, sets)
+    layers, dials = sets.partition { |path, _| path == "recipe.stay_layers" }
+    last.with(sewn_with: last.sewn_with.merge(layers.to_h.transform_values(&:to_s)),
+              **dials.to_h { |path, value| [path.delete_prefix("recipe.").to_sym, value] })
+  end
 
   # A cause that was put right and is still there makes the others likelier; what needs something not owned is not named.
   def test_what_was_tried_makes_the_other_causes_likelier

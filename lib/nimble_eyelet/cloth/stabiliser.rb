@@ -24,6 +24,12 @@ module NimbleEyelet
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")
 
+    # What a person wrote is a row of the table where it says the same: what is torn, rinsed or ironed of it stays known.
+    #
+    # @param text [String] as typed, or as it was kept
+    # @return [Stabiliser, nil]
+    def self.written(text) = STABILISERS.each_value.find { |one| one.says == text || one.says == text.sub("tack", "hole") }
+
     # Why it cannot be had for this cloth.
     #
     # @param cloth [Cloth]

@@ -62,7 +62,8 @@ module NimbleEyelet
         { "opening.correction" => @current.correction, "opening.ease" => @current.ease,
           "recipe.stitch_length" => @current.stitch_length,
           "recipe.stitch_width" => @current.stitch_width, "recipe.tension" => @current.tension, "recipe.balance" => @current.balance,
-          "recipe.stabiliser" => @current.stabiliser, "recipe.second_pass" => @current.second_pass }[path]
+          "recipe.stabiliser" => @current.stabiliser, "recipe.second_pass" => @current.second_pass,
+          "recipe.stay_layers" => @current.stay_layers }[path]
       end
 
       # @return [Float] mm, how far the slit will be from the opening wanted

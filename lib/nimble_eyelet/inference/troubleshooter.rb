@@ -104,14 +104,11 @@ module NimbleEyelet
 
       # Once per kind: something where there was nothing, then a second layer, then other remedies.
       def stayed(symptom, remedy)
-        return if @newest.stabiliser.to_s.include?(SECOND)
+        return if @newest.stay_layers > 1
 
-        Swatches::Change.new(axis: symptom.axis, sets: { "recipe.stabiliser" => "#{@newest.stabiliser}, #{SECOND}" },
+        Swatches::Change.new(axis: symptom.axis, sets: { "recipe.stay_layers" => 2 },
                              says: "Add a second layer of stabiliser.", because: [reason(symptom, remedy.says)])
       end
-
-      SECOND = "and a second layer"
-      private_constant :SECOND
 
       # One step of the dial, never to where it was seen already.
       def dialled(symptom, remedy)

@@ -4,6 +4,7 @@
 # be had, or what a person chose.
 
 require_relative "../answer/reason"
+require_relative "../cloth/older_words"
 require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
 require_relative "../machine/foot"
@@ -29,6 +30,12 @@ module NimbleEyelet
       end
 
       # @return [Hash{Symbol => Array<Score>}] by line of the recipe
+      # @return [Hash{Symbol => Object}] its parts of a Recipe
+      def lines
+        { foot: foot, needle: needle, stabiliser: stabiliser, stay: stay, stay_layers: layers, tension: tension,
+          tension_move: tension_move, balance: balance }
+      end
+
       def scores = { foot: feet, needle: points, stabiliser: stays, tension: tensions }
 
       # @return [Decision] of a Foot
@@ -57,7 +64,15 @@ module NimbleEyelet
       end
 
       # @return [Stabiliser, nil] nothing where a person wrote their own
-      def stay = own_stay.empty? ? stays.find(&:possible?).option : nil
+      def stay = own_stay.empty? ? stays.find(&:possible?).option : Stabiliser.written(own_stay)
+
+      # @return [Decision] of an Integer, layers of the stabiliser
+      def layers
+        own = own_figures[OlderWords::LAYERS]
+        return Decision.of(own.to_i, "your choice", "You chose it.", kind: :yours) if own
+
+        Decision.of(1, "layers", "One does, unless a test hole puckers.")
+      end
 
       # @return [Decision] of a String
       def stabiliser
@@ -114,7 +129,13 @@ module NimbleEyelet
         (wanted || possible.first).option
       end
 
-      def own_stay = @overrides.stabiliser.to_s
+      def own_stay = own_figures[OlderWords::STABILISER].to_s
+
+      def own_figures
+        layers = @overrides.stay_layers ? { OlderWords::LAYERS => @overrides.stay_layers } : {}
+        @own_figures ||= OlderWords.figures({ OlderWords::STABILISER => @overrides.stabiliser }).merge(layers)
+      end
+
       def said(text) = @situation.button.of_sewn(text)
 
       def reasons(score) = score.reasons.map { |rule| Reason.new(rule: rule.name, says: rule.says) }

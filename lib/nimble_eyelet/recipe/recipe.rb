@@ -23,15 +23,17 @@ module NimbleEyelet
     FIRST_HOLES = { "test" => "sew a test first, always", "stored" => "use a stored recipe whose swatch is recent" }.freeze
 
     # What a person set by hand; nil where the rules decide.
+    # stabiliser - String, in a person's own words; stay_layers - Integer of it, one over the other
     # balance - Integer, notches from the middle; pace - String, key of Swatches::PACES, or nil for the house
     # tension_by, tails, stay_by, first_hole, thin_cover - String, keys of TENSION_MOVES, THREAD_TAILS, STAY_SCHOOLS, FIRST_HOLES and
     # THIN_COVERS, or nil for the house; second_pass - String, "yes" or "no", or nil for the rules
     class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
-                               stabiliser: nil, needle_size: nil, balance: nil, pace: nil,
+                               stabiliser: nil, stay_layers: nil, needle_size: nil, balance: nil, pace: nil,
                                tension_by: nil, tails: nil, stay_by: nil, first_hole: nil, thin_cover: nil, second_pass: nil)
       LIMITS = {
         stitch_width: Typing::Limit.length(0, 12, open: true), stitch_length: Typing::Limit.length(0.1r, 5),
-        tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120), balance: Typing::Limit.whole(-9..9)
+        tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120), balance: Typing::Limit.whole(-9..9),
+        stay_layers: Typing::Limit.whole(1..3)
       }.freeze
 
       def self.none = new
@@ -53,10 +55,11 @@ module NimbleEyelet
     # Every part is a Decision. manual_width is nil unless the hole is made by hand with zigzag.
     # stitched - Symbol, :satin, :open or :straight; bead, space - Length, as they lie at the width set
     # coverage - Float, index at the stitch length set; second_pass - Boolean, both beads are sewn twice
-    # stay - Stabiliser or nil where a person wrote their own; tension_move - TensionMove
+    # stay - Stabiliser or nil where a person wrote their own; stay_layers - Decision of an Integer; tension_move - TensionMove
     # balance - Decision of an Integer, or nil where the machine has none; width_wanted - Length, by the rules
     # filler - Cord or nil, for the length of a hole still to come; scores - Hash of line key to Array<Score>
-    class Recipe < Value.of(:style, :stitched, :foot, :needle, :stabiliser, :stay, :stitch_width, :manual_width, :bead, :space,
+    class Recipe < Value.of(:style, :stitched, :foot, :needle, :stabiliser, :stay, :stay_layers, :stitch_width, :manual_width, :bead,
+                            :space,
                             :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores, :width_wanted,
                             balance: nil, cover: nil)
       LINES = [
@@ -67,6 +70,7 @@ module NimbleEyelet
         RecipeLine.new(key: :tension, label: "Top tension", field: "recipe.tension"),
         RecipeLine.new(key: :balance, label: "Balance", field: "recipe.balance"),
         RecipeLine.new(key: :stabiliser, label: "Stabiliser", field: "recipe.stabiliser"),
+        RecipeLine.new(key: :stay_layers, label: "Layers of it", field: "recipe.stay_layers"),
         RecipeLine.new(key: :needle, label: "Needle", field: "recipe.needle_size"),
         RecipeLine.new(key: :cord, label: "Cord"), RecipeLine.new(key: :manual_width, label: "Bead by hand")
       ].freeze
@@ -77,12 +81,21 @@ module NimbleEyelet
       # @return [Hash{String => Length, String}] what a hole is sewn with, by the paths of its figures
       def sewn_with
         { "recipe.stitch_width" => stitch_width.value, "recipe.stitch_length" => stitch_length.value,
-          "recipe.tension" => Wording.decimal(tension.value.to_r, 4), "recipe.stabiliser" => stabiliser.value,
+          "recipe.tension" => Wording.decimal(tension.value.to_r, 4), **laid_under,
           "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
           "recipe.tension_move" => tension_move.key, "recipe.balance" => balance && balance.value.to_s,
           "recipe.width_wanted" => width_wanted, "recipe.space" => space,
           "recipe.second_pass" => passes }.compact
       end
+
+      # @return [Hash{String => String}] by the paths of its figures
+      def laid_under = { "recipe.stabiliser" => stabiliser.value.to_s, "recipe.stay_layers" => stay_layers.value.to_s }
+
+      LAYERS_IN_WORDS = { 1 => "", 2 => ", two layers", 3 => ", three layers" }.freeze
+      private_constant :LAYERS_IN_WORDS
+
+      # @return [String] what lies under or inside the hole, and how much of it
+      def stay_words = "#{stabiliser.value}#{LAYERS_IN_WORDS.fetch(stay_layers.value)}"
 
       # @return [String] "yes" or "no", as it is asked for and kept
       def passes = second_pass ? "yes" : "no"
@@ -152,11 +165,8 @@ module NimbleEyelet
         equipment = EquipmentChoice.new(@situation, @overrides, @style.value, stitched)
         width = WidthChoice.new(@situation, @overrides, @style.value, stitched)
         density = DensityChoice.new(@situation, @overrides, @style.value, stitched)
-        Recipe.new(style: @style, stitched: stitched, foot: equipment.foot, needle: equipment.needle, stabiliser: equipment.stabiliser,
-                   stay: equipment.stay, stitch_width: width.decision, manual_width: width.by_hand, bead: width.bead,
-                   space: width.space, width_wanted: width.wanted, balance: equipment.balance,
-                   **density.lines,
-                   tension: equipment.tension, tension_move: equipment.tension_move, cord: cord,
+        Recipe.new(style: @style, stitched: stitched, **equipment.lines, stitch_width: width.decision, manual_width: width.by_hand,
+                   bead: width.bead, space: width.space, width_wanted: width.wanted, **density.lines, cord: cord,
                    scores: { style: style.scores, **equipment.scores })
       end
 

@@ -60,9 +60,7 @@ module NimbleEyelet
     def self.materials(work)
       sheet = work.part.sheet
       stay = sheet.recipe.stay
-      [(if stay && has?(work, "stabilise")
-          KitItem.new(kind: "stay", name: sheet.recipe.stabiliser.value.to_s, lacks: lacks(stay, sheet))
-        end),
+      [(KitItem.new(kind: "stay", name: sheet.recipe.stay_words, lacks: lacks(stay, sheet)) if stay && has?(work, "stabilise")),
        (cord(sheet) if has?(work, "cord")),
        (KitItem.new(kind: "button", name: "#{sheet.layout.holes.size} of #{button(sheet.plan.button)}") if has?(work,
                                                                                                                 "button"))].compact

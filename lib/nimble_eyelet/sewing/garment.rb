@@ -42,8 +42,8 @@ module NimbleEyelet
       def stabilise
         wide = stay_width.round_up_to(Length.mm(1))
         Step.new(key: "stabilise", part: MADE_READY,
-                 figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s, "stay.width" => wide },
-                 does: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stabiliser.value}, %s wide.", wide], hazards: heat,
+                 figures: { **@recipe.laid_under, "stay.width" => wide },
+                 does: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stay_words}, %s wide.", wide], hazards: heat,
                  how: "#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side.",
                  symptom: "Left out, #{@order.opens? ? 'the row tunnels and the holes grow' : 'it puckers, and tears out sooner'}.")
       end

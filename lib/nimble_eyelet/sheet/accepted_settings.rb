@@ -14,8 +14,8 @@ module NimbleEyelet
   class AcceptedSettings < Value.of(:swatch, :changes)
     # What of a test hole holds for the row.
     HELD = %w[machine.id recipe.style recipe.foot setting.hands opening.length recipe.stitch_width recipe.stitch_length recipe.tension
-              recipe.balance recipe.second_pass recipe.stabiliser recipe.needle thread.fibre thread.tex cloth.kind cloth.thickness
-              cloth.layers].freeze
+              recipe.balance recipe.second_pass recipe.stabiliser recipe.stay_layers recipe.needle thread.fibre thread.tex cloth.kind
+              cloth.thickness cloth.layers].freeze
 
     # @param sheet [Sheet]
     # @return [AcceptedSettings, nil] nothing while no test hole is accepted
@@ -32,7 +32,7 @@ module NimbleEyelet
     end
 
     # What of the recipe is set as it was where it is otherwise by now.
-    SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser recipe.second_pass].freeze
+    SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser recipe.stay_layers recipe.second_pass].freeze
 
     # @param swatch [Swatches::Swatch]
     # @param sheet [Sheet] of the plan as it is

@@ -26,7 +26,7 @@ module NimbleEyelet
 
     # What was set by hand was set for holes.
     def self.dials
-      { "recipe.style" => "eyelet", **%w[foot stitch_width stitch_length tension stabiliser balance second_pass]
+      { "recipe.style" => "eyelet", **%w[foot stitch_width stitch_length tension stabiliser stay_layers balance second_pass]
         .to_h { |name| ["recipe.#{name}", nil] } }
     end
 

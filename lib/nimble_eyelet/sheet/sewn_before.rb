@@ -15,7 +15,8 @@ module NimbleEyelet
     # What has to be alike, and what may be otherwise and is said.
     ALIKE = %w[machine.id cloth.kind].freeze
     SAID = %w[cloth.name cloth.thickness cloth.layers thread.name thread.fibre thread.tex recipe.style recipe.foot recipe.stitch_width
-              recipe.stitch_length recipe.tension recipe.balance recipe.second_pass recipe.stabiliser recipe.needle].freeze
+              recipe.stitch_length recipe.tension recipe.balance recipe.second_pass recipe.stabiliser
+              recipe.stay_layers recipe.needle].freeze
     # What of it can be set as it was then.
     SET = %w[recipe.stitch_width recipe.stitch_length recipe.tension recipe.balance recipe.second_pass
              opening.correction].freeze

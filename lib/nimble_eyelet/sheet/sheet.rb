@@ -241,7 +241,7 @@ module NimbleEyelet
     private_constant :USUAL_ROW, :LONGEST_ROW
 
     def of_recipe
-      dials = %i[stitch_width stitch_length tension stabiliser style].to_h { |line| [line, recipe[line].value] }
+      dials = %i[stitch_width stitch_length tension stabiliser stay_layers style].to_h { |line| [line, recipe[line].value] }
       dials.merge(foot: recipe.foot.value, stitched: recipe.stitched, stay: recipe.stay, width_wanted: recipe.width_wanted,
                   balance: recipe.notches, cover: Recipes.cover_aim(recipe.stitched, style.corded))
     end

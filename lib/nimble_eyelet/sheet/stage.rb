@@ -140,13 +140,16 @@ module NimbleEyelet
         **buttons, **starts }
     end
 
+    # Said only where there is more than one.
+    def self.layered(recipe) = recipe.stay_layers.value > 1 ? { "recipe.stay_layers" => recipe.stay_layers.value.to_s } : {}
+
     def self.recipe(sheet)
       recipe = sheet.recipe
       { "recipe.style" => recipe.style.value.name, "recipe.foot" => recipe.foot.value.name,
         "recipe.stitch_width" => recipe.stitch_width.value,
         "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => recipe.tension.value,
         "recipe.tension_move" => recipe.tension_move.name, "recipe.balance" => recipe.notches,
-        "recipe.stabiliser" => recipe.stabiliser.value,
+        "recipe.stabiliser" => recipe.stabiliser.value, **layered(recipe),
         "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
         "recipe.second_pass" => recipe.passes }
     end

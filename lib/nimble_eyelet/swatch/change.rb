@@ -19,7 +19,8 @@ module NimbleEyelet
     # thin_cover - String, key of THIN_COVERS, or nil; second_pass - String or nil, as it is set; twice - Boolean, it is
     # sewn twice
     CurrentSettings = Value.of(:button, :cloth, :thread, :machine, :foot, :ruler, :wanted, :ease, :eased, :correction, :passing,
-                               :stitched, :style, :stay, :stitch_width, :stitch_length, :width_wanted, :tension, :balance, :stabiliser,
+                               :stitched, :style, :stay, :stitch_width, :stitch_length, :width_wanted, :tension, :balance,
+                               :stabiliser, :stay_layers,
                                :by, :hands, :holes, :pace, thin_cover: nil, second_pass: nil, twice: false, adds: nil, cover: nil,
                                set: {})
 

@@ -79,6 +79,12 @@ module NimbleEyelet
       # @return [Boolean] whether it was sewn with the same machine, foot, thread and cloth, as far as that was kept
       def like?(set) = SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
 
+      # @return [Integer] layers of the stabiliser
+      def stay_layers = sewn_with.fetch("recipe.stay_layers", 1).to_i
+
+      # @return [String] what lay under it, and how much of it
+      def under = stay_layers > 1 ? "#{stabiliser}, #{stay_layers} layers" : stabiliser
+
       # @return [Boolean] whether both beads were sewn over a second time
       def twice? = sewn_with["recipe.second_pass"] == "yes"
 

@@ -25,7 +25,7 @@ module NimbleEyelet
       def sewn
         { cloth: @with["cloth.name"], cloth_kind: CLOTH_KINDS[@with["cloth.kind"]]&.name, thread: @with["thread.name"],
           thread_tex: @with["thread.tex"] && "tex #{@with['thread.tex']} #{@with['thread.fibre']}", needle: @with["recipe.needle"],
-          foot: FOOT_KINDS[@with["recipe.foot"]]&.name, style: STYLES[@with["recipe.style"]]&.name, stabiliser: @swatch.stabiliser }
+          foot: FOOT_KINDS[@with["recipe.foot"]]&.name, style: STYLES[@with["recipe.style"]]&.name, stabiliser: @swatch.under }
       end
 
       # In the machine's own numbers; a length of the garment is one.
