@@ -145,7 +145,7 @@ module NimbleEyelet
 
       def member(list, name, value)
         return nil if value.nil? && list.optional.include?(name.to_sym)
-        return value if list.choices[name.to_sym]&.include?(value)
+        return value if list.choices[name.to_sym]&.key?(value)
         raise KeyError, name if list.choices.key?(name.to_sym)
 
         if list.lengths.include?(name.to_sym)

@@ -26,8 +26,8 @@ module NimbleEyelet
       section, name = path.split(".")
       plain = section == HEAD ? name : "#{section}_#{name}"
       limits = Plan::SECTIONS[section]&.const_defined?(:LIMITS) ? Plan::SECTIONS[section]::LIMITS : {}
-      Field.new(path: path, kind: kind, column: (column || "#{plain}#{SUFFIX[kind]}").to_sym, label: label, choices: choices&.keys,
-                limit: limits[name.to_sym], **more)
+      Field.new(path: path, kind: kind, column: (column || "#{plain}#{SUFFIX[kind]}").to_sym, label: label,
+                choices: Field.names(choices), limit: limits[name.to_sym], **more)
     end
 
     # What is left open follows the house.
@@ -95,7 +95,7 @@ module NimbleEyelet
       row("placket.overlap", :choice, "lap, as worn", choices: Placket::OVERLAPS, initial: "right"),
       row("placket.rows", :choice, "rows", choices: Placket::ROWS, initial: "single"),
       row("placket.offset", :length, "each row from the centre line", initial: "60"),
-      habit("placket.edge", "keep from the edge", Placket::EDGE_SCHOOLS),
+      habit("placket.edge", "keep from the edge", Placket::EDGE_NAMES),
       habit("placket.grid", "marks on", RULERS),
       habit("placket.seat", "button sits", Placket::SEATS),
 
@@ -137,14 +137,14 @@ module NimbleEyelet
 
     # Rows of the lists of a run: what is typed in each, and what a row is called.
     #
-    # lengths - Array<Symbol>; word - String; choices - Hash of name to Array<String>; optional - Array<Symbol> of lengths
+    # lengths - Array<Symbol>; word - String; choices - Hash of name to Hash of key to words; optional - Array<Symbol> of lengths
     ListField = Value.of(:path, :row, :lengths, :most, :word, choices: {}, optional: [])
 
     LISTS = [
       ListField.new(path: "placket.pins", row: Placket::Pin, lengths: %i[at], most: Placket::Run::MOST.fetch(:pins), word: "pin",
-                    choices: { holds: Placket::HOLDS.keys }),
+                    choices: { holds: Field.names(Placket::HOLDS) }),
       ListField.new(path: "placket.keep_outs", row: Placket::KeepOut, lengths: %i[from to], most: Placket::Run::MOST.fetch(:keep_outs),
-                    word: "keep-out", choices: { kind: Placket::OBSTACLES.keys }, optional: %i[to])
+                    word: "keep-out", choices: { kind: Field.names(Placket::OBSTACLES) }, optional: %i[to])
     ].to_h { |list| [list.path, list] }.freeze
   end
 end

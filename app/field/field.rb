@@ -10,7 +10,8 @@ require_relative "../../lib/nimble_eyelet"
 module NimbleEyelet
   # kind - Symbol: :length, :choice, :whole, :signed, :decimal, :outline, :tex, :flag or :text
   # optional - Boolean, may be left empty for the rules or the house to decide
-  # choices - Array<String> or nil; limit - Typing::Limit or nil; initial - String, what it begins with, as typed
+  # choices - Hash of key to what it is called, String or Sentence, or nil; limit - Typing::Limit or nil
+  # initial - String, what it begins with, as typed
   # habit - Boolean, left empty the house decides; label, help - String
   # dial - Boolean, a figure of the machine: in millimetres, whatever ruler a person reads
   class Field < Value.of(:path, :kind, :column, optional: false, choices: nil, limit: nil, initial: "", habit: false, label: "",
@@ -29,6 +30,17 @@ module NimbleEyelet
       return nil if text.empty? && optional
 
       READERS.fetch(kind).call(self, text, dial ? :mm : unit)
+    end
+
+    # What the rows of a table are called: those that have no words of their own go by their keys.
+    #
+    # @param table [Hash{String => Object}, nil]
+    # @return [Hash{String => String, Sentence}, nil]
+    def self.names(table)
+      table&.to_h do |key, row|
+        name = row.respond_to?(:name) ? row.name : row
+        [key, name.is_a?(String) || name.is_a?(Sentence) ? name : key.tr("_", " ")]
+      end
     end
 
     # @return [Object] what it holds before anybody has said anything
@@ -87,7 +99,7 @@ module NimbleEyelet
       tex: ->(field, text, _) { LinearDensity.read(text, field: field.path) },
       flag: ->(_, text, _) { text == "yes" },
       choice: lambda do |field, text, _|
-        field.choices.include?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.join(', ')}."))
+        field.choices.key?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.keys.join(', ')}."))
       end,
       text: lambda do |field, text, _|
         raise Refusal.field(field.path, text, "This needs a name.") if text.empty? && NAMED.include?(field.path)

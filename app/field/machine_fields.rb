@@ -12,7 +12,7 @@ module NimbleEyelet
     def self.field(path, kind, choices: nil, **more)
       section, name = path.split(".")
       noun = section == "foot" ? Foot : Machine
-      Field.new(path: path, kind: kind, column: (kind == :length ? "#{name}_mm" : name).to_sym, choices: choices&.keys,
+      Field.new(path: path, kind: kind, column: (kind == :length ? "#{name}_mm" : name).to_sym, choices: Field.names(choices),
                 limit: noun::LIMITS[name.to_sym], **more)
     end
 

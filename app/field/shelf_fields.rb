@@ -39,7 +39,7 @@ module NimbleEyelet
 
     STABILISER = {
       "name" => stabiliser("name", :text, "stabiliser", limit: ClosureFields.fetch("cloth.name").limit),
-      "kind" => stabiliser("kind", :choice, "kind of stabiliser", choices: STABILISER_KINDS.keys),
+      "kind" => stabiliser("kind", :choice, "kind of stabiliser", choices: Field.names(STABILISER_KINDS)),
       "weight" => stabiliser("weight", :whole, "weight, g/m²", optional: true, limit: Typing::Limit.whole(1..1500))
                   .with(column: :weight_g_m2),
       "colour" => stabiliser("colour", :text, "colour"), "garment" => GARMENT

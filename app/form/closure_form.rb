@@ -112,7 +112,7 @@ module NimbleEyelet
 
       def choice(list, path, name, text)
         allowed = list.choices.fetch(name)
-        allowed.include?(text) ? text : raise(Refusal.field(path, text.to_s, "Choose one of: #{allowed.join(', ')}."))
+        allowed.key?(text) ? text : raise(Refusal.field(path, text.to_s, "Choose one of: #{allowed.keys.join(', ')}."))
       end
 
       def within(path, length)

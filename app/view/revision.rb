@@ -35,7 +35,11 @@ module NimbleEyelet
       # @param change [PlanChange]
       # @return [String]
       def self.since(change, present)
-        was, now = [change.from, change.to].map { |value| Figures.shown(change.path, value, present) }
+        field = ClosureFields::BY_PATH[change.path]
+        was, now = [change.from, change.to].map do |value|
+          name = field&.choices && field.choices[value]
+          name ? present.words(name) : Figures.shown(change.path, value, present)
+        end
         "#{label(change.path)} was #{was}, now #{now}"
       end
 
@@ -51,13 +55,13 @@ module NimbleEyelet
         return to ? "#{path.split('.').last} settled" : "#{path.split('.').last} untied" if path.start_with?("settled.")
 
         field = ClosureFields::BY_PATH[path] or return "#{label(path)} changed"
-        "#{field.label} #{present.from_to(*[from, to].map { |value| known(field, value) })}"
+        "#{field.label} #{present.from_to(*[from, to].map { |value| known(field, value, present) })}"
       end
 
-      def self.known(field, value)
-        return value.tr("_", " ") if field.kind == :choice && value
-
-        field.load(value)
+      # A choice goes by its name, as it stood in the list it was chosen from.
+      def self.known(field, value, present)
+        name = field.choices && value && field.choices[value]
+        name ? present.words(name) : field.load(value)
       end
 
       def self.row(list, from, to, present)

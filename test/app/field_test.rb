@@ -83,6 +83,21 @@ class FieldTest < AppTest
     assert_equal "", View::RevisionView.words([], Presenter.new(:mm))
   end
 
+  # What was chosen goes by the name it had in the list, never by the word it is kept as.
+  def test_a_choice_is_told_by_its_name
+    say = ->(path, *pair) { View::RevisionView.words([{ "path" => path, "from" => pair[0], "to" => pair[1] }], Presenter.new(:mm)) }
+
+    assert_equal "keep from the edge 10 → 13 mm", say["placket.edge", "ten", "thirteen"]
+    assert_equal "pattern two parallel bars → an arrow", say["attach.pattern", "two_bars", "arrow"]
+    assert_equal "lengths in millimetres → inches", say["closure.unit", "mm", "in"]
+    ClosureFields::ALL.select(&:choices).each do |field|
+      told = say[field.path, *field.choices.keys.values_at(0, -1)]
+
+      assert_equal 1, told.count("→"), field.path
+      refute_match(/_/, told, field.path)
+    end
+  end
+
   def test_presenting_in_the_persons_unit
     say = Presenter.new(:in)
 

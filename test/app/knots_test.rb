@@ -26,7 +26,7 @@ class KnotsTest < AppTest
     when :whole then (now.to_i + 1).to_s
     when :decimal then (now.to_f + 0.5).to_s
     when :tex then "40"
-    when :choice then (field.choices - [now]).first
+    when :choice then (field.choices.keys - [now]).first
     end
   end
 
