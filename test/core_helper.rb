@@ -86,6 +86,16 @@ module CoreValues
     end)
   end
 
+  # As if the table of machines had one more row.
+  def with_kind(kind)
+    kinds = NimbleEyelet::MACHINE_KINDS
+    table = ->(rows) { NimbleEyelet.send(:remove_const, :MACHINE_KINDS) && NimbleEyelet.const_set(:MACHINE_KINDS, rows) }
+    table[kinds.merge(kind.key => kind).freeze]
+    yield
+  ensure
+    table[kinds]
+  end
+
   # Every step in words, by its key.
   def words(found)
     found.progress.steps.to_h { |step| [step.key, [step.does, step.how].compact.map { |text| said(text, :mm) }.join(" ")] }

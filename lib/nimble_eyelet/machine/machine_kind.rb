@@ -13,10 +13,12 @@ module NimbleEyelet
   # sews - Array<Symbol>, the parts of a hole with two tacks in the order it sews them
   # programmed - Boolean, has a buttonhole programme; senses - Boolean, a lever feels the button in the foot
   # stores - Boolean, keeps the length of the first hole and repeats it
+  # sewing - Array(String, Array), how a hole is sewn on it: what to do, and how, a Symbol for a figure of it; nil where it is sewn
+  # by hand; partwise - Boolean, the person turns from part to part and so says how long each is
   # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this kind
   # mostly does, to begin its form with
-  class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false, reset: nil,
-                                                                         usual: {})
+  class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false,
+                                                                         partwise: false, sewing: nil, reset: nil, usual: {})
     # @return [Boolean] whether a hole begins with a tack and so at its very end, or with a bead, at the slit's end
     def tack_first? = sews.first == :near_tack
   end
@@ -24,14 +26,19 @@ module NimbleEyelet
   MACHINE_KINDS = [
     MachineKind.new(key: "sensing", name: "sensing one-step", senses: true, length_from: "the button clamped in the carriage foot",
                     order: "near tack, one bead away, far tack, other bead back",
+                    sewing: ["Sew the hole.", [:in_order]],
                     sews: %i[near_tack first_bead far_tack second_bead],
                     usual: { stops: "machine", reset: "push_lever", forgets: "other_programme" }),
     MachineKind.new(key: "memory", name: "memory one-step", stores: true,
                     length_from: "the reverse key, pressed at the first hole's far end",
                     order: "first bead out to where you press, then the rest by itself",
+                    sewing: ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "machine", reset: "none", forgets: "clear_key" }),
-    MachineKind.new(key: "stepped", name: "stepped", length_from: "your eye on the marks",
+    MachineKind.new(key: "stepped", name: "stepped", partwise: true, length_from: "your eye on the marks",
+                    sewing: ["Sew the hole in its four parts.",
+                             ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to " \
+                              "seven stitches at both tacks.", :overall]],
                     order: "side, tack, side, tack: each with its own setting", reset: "turn the selector back to the first part",
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "operator", reset: "first_step", forgets: "other_programme" }),
@@ -40,4 +47,7 @@ module NimbleEyelet
                     sews: %i[near_tack first_bead far_tack second_bead],
                     usual: { stops: "operator", reset: "none", forgets: "other_programme" })
   ].to_h { |kind| [kind.key, kind] }.freeze
+
+  # By hand the operator begins with the wide tack, whatever the machine could do.
+  SEWN_BY_HAND = %i[near_tack first_bead far_tack second_bead].freeze
 end

@@ -18,18 +18,19 @@ module NimbleEyelet
     # says - String, in the words of whoever it happens to; drawn - String, name of its little drawing
     # during - Array<String> of names of steps it can happen at, nil for every step
     # steps - Array<RescueStep>; again - Array<String>, names of the steps of this hole that are done anew afterwards
-    # moves - Hash of machine part to what it is by the mishap itself; kinds - Array<String> of machines, nil for all
+    # moves - Hash of machine part to what it is by the mishap itself; cycle - Boolean, only where a programme
+    # runs, which can be begun in its middle
     # asks - String or nil: "place", where the hole lies really; "slit", how long it is now
     # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
     # afterwards - String or nil, what to think of from here on; sewn - String or nil, "hole" or "tack" where it happens only to that
-    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, kinds: nil, asks: nil,
+    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, cycle: false, asks: nil,
                             hole: nil, afterwards: nil, sewn: nil)
       # @param step [String] name of a step, without its hole
       # @param machine [Machine]
       # @param sewn [String] "hole" or "tack", what is sewn there
       # @return [Boolean] whether it can happen there
       def at?(step, machine, sewn: "hole")
-        (during.nil? || during.include?(step)) && (kinds.nil? || kinds.include?(machine.kind)) && [nil, sewn].include?(self.sewn)
+        (during.nil? || during.include?(step)) && (!cycle || machine.type.programmed) && [nil, sewn].include?(self.sewn)
       end
 
       # What it undoes is what it happened at: a button that is sewn anew leaves its hole alone.
@@ -83,7 +84,7 @@ module NimbleEyelet
                  moves: { "memory" => nil, "lever" => nil }),
       Mishap.new(key: "mid_cycle", sewn: "hole", says: "It began in the middle, or the lever was up", drawn: "lever",
                  during: Rescue::SEWN,
-                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil }, kinds: %w[sensing memory stepped],
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil }, cycle: true,
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.", moves: { "lever" => nil },
                                                     how: "A few stitches may stay under the new ones. The lever is looked at last.")]),
       Mishap.new(key: "thread_broke", says: "The thread broke at the needle", drawn: "thread", during: Rescue::SEWN + %w[button],

@@ -9,14 +9,8 @@ require_relative "../answer/sentence"
 module NimbleEyelet
   module Sewing
     class SewingWords
-      # How a hole is sewn, by machine kind; symbols stand for figures of the order.
+      # How a hole is sewn where its machine has no say in it; symbols stand for figures of the order.
       SEW = {
-        "sensing" => ["Sew the hole.", [:in_order]],
-        "memory" => ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
-        "stepped" => ["Sew the hole in its four parts.",
-                      ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to seven " \
-                       "stitches at " \
-                       "both tacks.", :overall]],
         "hand" => ["Sew the hole with zigzag.",
                    ["Tack at width %s and length 0, bead at width %s, needle down at the inner edge of bead one and " \
                     "pivot half a turn, tack, bead.",
@@ -43,23 +37,21 @@ module NimbleEyelet
       end
 
       # @return [String]
-      def does = SEW.fetch(way).first
+      def does = sewing.first
 
       # @return [Sentence]
-      def how = Sentence.list([Sentence[*SEW.fetch(way).last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
+      def how = Sentence.list([Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
 
       private
+
+      # A programme is sewn as its kind of machine does it.
+      def sewing = (@machine.type.sewing if way == "hand" && !@order.style.by_hand) || SEW.fetch(way)
 
       def way
         return tack unless @order.opens?
         return "straight" if @order.straight?
-        return "round" if @order.style.round?
 
-        if @order.style.by_hand
-          "hand"
-        else
-          @machine.kind == "plain" ? "hand" : @machine.kind
-        end
+        @order.style.round? ? "round" : "hand"
       end
 
       def tack

@@ -58,8 +58,7 @@ module NimbleEyelet
         sews.map { |part| beads.fetch(part) { [:finish, part == :near_tack ? :near : :far] } }
       end
 
-      # By hand the operator begins with the wide tack, whatever the machine could do.
-      def sews = @shape.own_bead ? MACHINE_KINDS.fetch("plain").sews : @machine.type.sews
+      def sews = @shape.own_bead ? SEWN_BY_HAND : @machine.type.sews
 
       # Down the one side, round the near end, back up the other, and the far end last.
       def bead_by_bead = [[:bead, -1, false], %i[finish near], [:bead, 1, true], %i[finish far]]

@@ -94,7 +94,7 @@ module NimbleEyelet
             [hand("Push the carriage against its front stop before every hole.") { |current| current.foot.type.clamps },
              hand("Level the foot and support the cloth so that it does not hang."),
              hand("A few more stitches of the first part close a small gap.") do |current|
-               current.machine.kind == "stepped"
+               current.machine.type.partwise
              end], hole: true),
         row("off_mark", "guide", "off the mark, or crooked", ["start not under the needle", "mark hidden by the foot"],
             [hand(Sentence["Put the needle onto the start mark by hand first, and draw the line %s past both ends.", Length.mm(15)])]),

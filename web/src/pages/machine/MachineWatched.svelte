@@ -8,7 +8,7 @@
   let { profile, catalogue }: { profile: Profile; catalogue: Catalogue } = $props();
 
   let facts = $derived(profile.typed.facts);
-  let stores = $derived(facts.kind === 'memory');
+  let stores = $derived(catalogue.sews.find((kind) => kind.key === facts.kind)?.stores ?? false);
   const UNSEEN = { key: '', name: 'not watched yet' };
   const changed = () => profile.changed();
 </script>
