@@ -64,13 +64,13 @@ module NimbleEyelet
     # @param reasons [Array<Reason>]
     # @return [Array<Hash>]
     def reasons(reasons)
-      reasons.map { |reason| { rule: reason.rule, says: words(reason.says), kind: reason.kind, source: reason.from } }
+      reasons.map { |reason| { says: words(reason.says), kind: reason.kind, source: reason.from } }
     end
 
     # @param cautions [Array<Caution>]
     # @return [Array<Hash>]
     def cautions(cautions)
-      cautions.map { |caution| { rule: caution.rule, says: words(caution.says), instead: words(caution.instead) } }
+      cautions.map { |caution| { says: words(caution.says), instead: words(caution.instead) } }
     end
 
     # @param faults [Array<Fault>]

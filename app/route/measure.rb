@@ -23,7 +23,7 @@ module NimbleEyelet
 
           found = Typing::Readings.of(lengths)
           { count: found.count, mean: present.length(found.mean), spread: present.length(found.spread), largest: present.length(found.largest),
-            steady: found.steady?, odd: found.odd, cautions: present.cautions(found.cautions) }
+            steady: found.steady?, cautions: present.cautions(found.cautions) }
         end
 
         def self.length(text, field, present)

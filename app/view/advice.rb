@@ -67,7 +67,7 @@ module NimbleEyelet
       # How likely the whole row is, and what it takes.
       def self.row(diagnosis, sheet)
         holes = sheet.layout&.holes&.size || 1
-        { chance: diagnosis.row.round(3), in_twenty: twentieths(diagnosis.row), gate: twentieths(diagnosis.gate), holes: holes,
+        { chance: diagnosis.row.round(3), in_twenty: twentieths(diagnosis.row), holes: holes,
           says: sheet.plan.button.of_sewn(row_says(diagnosis, holes)) }
       end
 

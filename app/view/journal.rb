@@ -24,7 +24,6 @@ module NimbleEyelet
         when "hole_sewn" then hole(entry)
         when "swatch" then swatch(entry.swatch)
         when "step" then step(entry, present)
-        when "button_sewn" then Sentence["Button at %s sewn on.", entry.at]
         when "mishap" then "Went wrong: #{entry.mishap&.says || entry.step}."
         when "machine_part" then "On the machine: #{entry.step.to_s.tr('-_', ' ')}."
         when "note" then entry.step == Sewing::Facts::STAND_IN ? "From here on the machine that stands in sews." : "Noted."

@@ -49,10 +49,8 @@ module NimbleEyelet
       def self.setting(setting, present)
         { way: setting.by.key, name: setting.by.name, reads: setting.reads, figure: present.length(setting.figure),
           gives: present.length(setting.gives), overall: present.length(setting.overall),
-          clicks: setting.clicks, opened: present.length(setting.opened), stops: present.length(setting.stops), clamps: setting.clamps,
-          expected: setting.expected&.map do |length|
-            present.length(length)
-          end, differs: setting.differs?, mark: present.words(setting.short),
+          clicks: setting.clicks, opened: present.length(setting.opened), stops: present.length(setting.stops),
+          differs: setting.differs?, mark: present.words(setting.short),
           pitch: present.length(setting.pitch), says: present.words(setting.says),
           cautions: present.cautions(setting.cautions) }
       end

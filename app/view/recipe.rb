@@ -20,7 +20,7 @@ module NimbleEyelet
           satin: recipe.stitched == :satin, second_pass: recipe.second_pass,
           feed: present.length(recipe.stitch_length.value),
           thread_thickness: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
-          corded: recipe.cord.value, cord: cord(sheet, present), stay: recipe.stay&.key,
+          cord: cord(sheet, present), stay: recipe.stay&.key,
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
           before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure, cautions: present.cautions(recipe.cautions) }
@@ -51,7 +51,7 @@ module NimbleEyelet
       # What else there is, and why not.
       def self.scores(line, chosen)
         line.scores.map do |score|
-          { key: score.key, name: called(score.option), points: score.points, possible: score.possible?, obstacle: score.obstacle,
+          { key: score.key, name: called(score.option), points: score.points, obstacle: score.obstacle,
             chosen: score.key == chosen, speaks_for: score.speaks_for.map(&:says), against: score.against.map(&:says) }
         end
       end

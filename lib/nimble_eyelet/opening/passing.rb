@@ -64,10 +64,6 @@ module NimbleEyelet
       # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
       def bands = lower_ends.transform_values { |slack| [length(slack), Length.zero].max }
 
-      # The middle of what is snug: where a correction aims.
-      # @return [Length] cut length
-      def middle_of_snug = length((SNUG_FROM + EASY_FROM) / 2)
-
       # @return [Length] slack from which a button slips out
       def slips_from
         return SLIPS_FROM unless opens

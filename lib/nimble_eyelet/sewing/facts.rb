@@ -27,9 +27,9 @@ module NimbleEyelet
     # note - String
     class Entry < Value.of(:id, :kind, :happened_at, about: nil, step: nil, at: nil, opening: nil, done_with: {},
                                                      moves: {}, swatch: nil, note: "")
-      KINDS = %w[swatch step hole_sewn button_sewn machine_part mishap note withdrawal].freeze
+      KINDS = %w[swatch step hole_sewn machine_part mishap note withdrawal].freeze
       # Kinds that say that a step was done.
-      STEPS = %w[step hole_sewn button_sewn].freeze
+      STEPS = %w[step hole_sewn].freeze
 
       def step? = STEPS.include?(kind)
 
