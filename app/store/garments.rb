@@ -68,9 +68,9 @@ module NimbleEyelet
 
       # Steps out of a mishap go by the mishap's id.
       def step_here(key, ids)
-        short = key.to_s[/\Arescue-(\h{8})-/, 1] or return key
-        known = ids.keys.find { |id| id.start_with?(short) }
-        known ? key.sub(short, ids.fetch(known)[0, 8]) : key
+        step = key && Sewing::StepKey.parse(key)
+        known = step&.mishap && ids.keys.find { |id| step.out_of?(id) }
+        known ? Sewing::StepKey.rescue(ids.fetch(known), step.number).to_s : key
       end
 
       def here(id, machine) = Swatches::StandIn.id?(id) ? Swatches::StandIn.id(machine.id) : machine.id.to_s

@@ -41,7 +41,8 @@ module NimbleEyelet
       end
 
       def self.called_step(key)
-        key.sub(/-at-\d+\z/, "").sub(/\Arescue-\h{8}-/, "rescue, step ").tr("-_", " ")
+        step = Sewing::StepKey.parse(key)
+        step.mishap ? "rescue, step #{step.number}" : step.name.tr("-_", " ")
       end
 
       def self.hole(entry)

@@ -139,15 +139,18 @@ module NimbleEyelet
         used = sitting.steps.flat_map(&:mishaps).uniq
         Sewing::MISHAPS.slice(*used).values.map do |mishap|
           { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, of_a_hole: mishap.of_a_hole?,
-            again: mishap.again, moves: mishap.moves,
-            afterwards: mishap.afterwards,
-            steps: mishap.steps.map do |step|
-              { does: step.does, how: step.how, caution: caution(step), moves: step.moves, asks: step.asks }
-            end }
+            again: mishap.again, moves: mishap.moves, steps: way_out(mishap) }
         end
       end
 
-      def self.caution(step) = step.hazards.empty? ? nil : Sewing::HAZARDS.values_at(*step.hazards).join(" ")
+      # As it will be given out; only the id of what went wrong is still to come.
+      def self.way_out(mishap)
+        present = Presenter.new(:mm)
+        Sewing::Rescuing.steps(Sewing::StepKey::ID_TO_COME, mishap.key).zip(mishap.steps).map do |step, row|
+          { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), caution: step.caution,
+            moves: step.moves, asks: row.asks }
+        end
+      end
 
       def self.costs(record)
         record.costs.map do |part, seconds|
@@ -157,7 +160,7 @@ module NimbleEyelet
       end
       private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
                            :thread, :kit, :mishaps,
-                           :caution, :costs
+                           :way_out, :costs
     end
   end
 end

@@ -24,9 +24,10 @@ module NimbleEyelet
       end
 
       def self.words(step, present, bobbin)
-        name = Sewing::WorkStep.name(step.key)
-        { key: step.key, turn: Sewing::WorkStep.turn(name), part: step.part, does: present.words(step.does),
-          how: present.words(step.how), symptom: step.symptom,
+        key = Sewing::StepKey.parse(step.key)
+        name = key.name
+        { key: step.key, name: name, rescue: key.mishap, turn: Sewing::WorkStep.turn(name), part: step.part,
+          does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
           caution: if bobbin
                      [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ")
                    else
@@ -48,7 +49,7 @@ module NimbleEyelet
 
       def self.figure(step, present)
         does = present.words(step.does)
-        shown = Array(SHOWN[Sewing::WorkStep.name(step.key)]).filter_map do |wanted|
+        shown = Array(SHOWN[step.name]).filter_map do |wanted|
           path = step.figures.keys.find { |key| key == wanted || key.start_with?("#{wanted}.") } or next
           { label: Figures.label(path), text: Figures.shown(path, step.figures[path], present) }
         end
@@ -59,8 +60,9 @@ module NimbleEyelet
       def self.asks(one)
         return unless one.block == "rescue"
 
-        entry = one.part.sheet.facts.mishaps.find { |mishap| one.step.key.start_with?("rescue-#{mishap.id[0, 8]}-") }
-        entry && entry.mishap.steps[one.step.key[/\d+\z/].to_i - 1]&.asks
+        key = Sewing::StepKey.parse(one.step.key)
+        entry = one.part.sheet.facts.mishaps.find { |mishap| key.out_of?(mishap.id) }
+        entry && entry.mishap.steps[key.number - 1]&.asks
       end
 
       # Everything that is entered when it is done: what is so already first.

@@ -18,7 +18,7 @@ class EveryMachineTest < AppTest
     end
   end
 
-  def named(found, name) = found.progress.steps.select { |step| Sewing::WorkStep.name(step.key) == name }
+  def named(found, name) = found.progress.steps.select { |step| step.name == name }
   def words(step) = [step.does, step.how].compact.map { |text| text.respond_to?(:in) ? text.in(:mm) : text.to_s }.join(" ")
 
   # Source: craft, "where each belongs": blade at every opening, liquid at every sealing.

@@ -160,6 +160,6 @@ class WorkroomPageTest < BrowserTest
     click_on "Go on with linen field smock: front placket"
 
     assert_current_path "#{ROOM}/closures/1/sewing"
-    assert_answer "Thread tex 27"
+    assert_answer "Thread all-purpose polyester (tex 27 polyester)"
   end
 end

@@ -58,14 +58,14 @@ class MeetingTest < CoreTest
 
   # Needle, thread, and what the buttons are sewn with; a row of holes goes by all of it.
   def needed(sheet, key)
-    return MACHINE_PARTS.keys unless Sewing::WorkStep.turn(Sewing::WorkStep.name(key)) == "button"
+    return MACHINE_PARTS.keys unless Sewing::WorkStep.turn(Sewing::StepKey.parse(key).name) == "button"
 
     setting = sheet.progress.steps.select { |step| %w[needle thread button-foot feed-off button-width].include?(step.key) }
     setting.reduce(hands(sheet)) { |hands, step| hands.read(in_words(step), button: nil) }.machine.keys
   end
 
   def needle?(one)
-    name = Sewing::WorkStep.name(one.step.key)
+    name = one.step.name
     one.part && AT_THE_NEEDLE.include?(name) && (one.part.sheet.attaching.by_machine || name.include?("sew"))
   end
 

@@ -28,7 +28,7 @@ class MishapTest < CoreTest
   def test_every_step_has_a_way_out
     CoreValues::MACHINES.each_key do |kind|
       sheet(machine: machine(kind)).progress.steps.each do |step|
-        name = Sewing::WorkStep.name(step.key)
+        name = step.name
         offered = Sewing::Rescuing.at(name, machine(kind))
 
         assert_operator offered.size, :>=, 2, step.key

@@ -14,7 +14,7 @@ class SuppliesTest < CoreTest
              part(3, button: button(name: "horn", shape: "ball", attachment: "shank"),
                   recipe: Recipes::Overrides.new(style: "corded"))]
     found = Supplies.of(parts, stash: { "shell" => StashCount.new(owned: 5) })
-    steps = ->(name) { parts.sum { |one| one.sheet.progress.steps.count { |step| Sewing::WorkStep.name(step.key) == name } } }
+    steps = ->(name) { parts.sum { |one| one.sheet.progress.steps.count { |step| step.name == name } } }
     shell, horn = kind(found, "button")
 
     assert_equal steps["button"] + 2 + 1, shell.count + horn.count

@@ -17,6 +17,8 @@ function step(id: string, more: Partial<SittingStep> = {}): SittingStep {
     symptom: null,
     caution: null,
     near: false,
+    name: key.replace(/-at-\d+$/, ''),
+    rescue: null,
     turn: key.includes('-at-') ? 'hole' : null,
     hole: key.includes('-at-') ? Number(key.split('-at-')[1]) / 1000 : null,
     figure: null,
@@ -39,10 +41,25 @@ const LOST = {
   asks: null,
   again: ['reset', 'place', 'sew'],
   moves: { lever: null },
-  afterwards: 'Look at the lever last.',
   steps: [
-    { does: 'Needle up.', how: null, caution: null, moves: {}, asks: null },
-    { does: 'Back to the first part.', how: 'Same mark.', caution: null, moves: {}, asks: null },
+    {
+      key: 'rescue-{id}-1',
+      part: 'Rescue: It lost its place',
+      does: 'Needle up.',
+      how: null,
+      caution: null,
+      moves: {},
+      asks: null,
+    },
+    {
+      key: 'rescue-{id}-2',
+      part: 'Rescue: It lost its place',
+      does: 'Back to the first part.',
+      how: 'Same mark.',
+      caution: null,
+      moves: {},
+      asks: null,
+    },
   ],
 } as unknown as SittingMishap;
 
@@ -73,7 +90,7 @@ describe('what was done here, over what was given out', () => {
       SEW.id,
       OTHER.id,
     ]);
-    expect(found[1]?.how).toBe('Same mark. Look at the lever last.');
+    expect(found[1]?.how).toBe('Same mark.');
     expect(found[0]?.mishaps).toEqual(['power_gone']);
     expect(IDS(overlay([SEW], [wrong, { kind: 'unwrong', id: 'abcdef12-0000' }], []))).toEqual([SEW.id]);
     const button = step('1:buttons:button-at-24000', { turn: 'button' });

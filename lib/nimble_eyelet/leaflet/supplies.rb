@@ -10,11 +10,10 @@ require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "../sewing/garment"
-require_relative "../sewing/work_step"
-require_relative "../thread/bobbin"
-require_relative "../value"
 require_relative "../sheet/button_simulation"
 require_relative "../sheet/hole_simulation"
+require_relative "../thread/bobbin"
+require_relative "../value"
 
 module NimbleEyelet
   # kind - String, key of Supplies::SUPPLY_KINDS; name - String; count - Integer or nil; length - Length or nil
@@ -60,7 +59,7 @@ module NimbleEyelet
     # @param part [SittingPart]
     # @param name [String] of a step
     # @return [Array<Sewing::Step>]
-    def self.steps(part, name) = part.sheet.progress.steps.select { |step| Sewing::WorkStep.name(step.key) == name }
+    def self.steps(part, name) = part.sheet.progress.steps.select { |step| step.name == name }
 
     def self.spare(count) = count >= MANY ? 2 : 1
 

@@ -10,13 +10,12 @@
 # What the machine is set to already is not asked for again; what the next closure needs is not put back first.
 
 require_relative "../machine/ledger"
+require_relative "../schedule/pace"
+require_relative "../schedule/session_order"
 require_relative "../sewing/changeover"
 require_relative "../sewing/facts"
-require_relative "../schedule/pace"
 require_relative "../sewing/rescuing"
-require_relative "../schedule/session_order"
 require_relative "../sewing/steps"
-require_relative "../sewing/work_step"
 require_relative "../value"
 require_relative "aftermath"
 require_relative "sitting_work"
@@ -88,7 +87,7 @@ module NimbleEyelet
 
     # @return [Array(Float, Float)] seconds of hands and machine, in eight of ten cases; what dries is not among them
     def range
-      @pace.range(steps.map { |one| [Sewing::WorkStep.name(one.step.key), one.seconds] })
+      @pace.range(steps.map { |one| [one.step.name, one.seconds] })
     end
 
     # @return [SittingWork]
@@ -239,7 +238,7 @@ module NimbleEyelet
     end
 
     def mishaps(part, step)
-      Sewing::Rescuing.at(Sewing::WorkStep.name(step.key), @sitting.machine, sewn: part ? part.sewn : "hole").map(&:key)
+      Sewing::Rescuing.at(step.name, @sitting.machine, sewn: part ? part.sewn : "hole").map(&:key)
     end
 
     def seconds(part, step)

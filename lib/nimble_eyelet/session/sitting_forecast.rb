@@ -9,7 +9,6 @@
 
 require_relative "../length/length"
 require_relative "../length/wording"
-require_relative "../sewing/work_step"
 require_relative "../thread/bobbin"
 require_relative "../value"
 
@@ -46,7 +45,7 @@ module NimbleEyelet
 
     # Test holes and holes in the order they are sewn, by the thread they are sewn with.
     def self.threads(sitting)
-      sewn = sitting.steps.select { |one| one.part && SEWN_WITH_IT.include?(Sewing::WorkStep.name(one.step.key)) }
+      sewn = sitting.steps.select { |one| one.part && SEWN_WITH_IT.include?(one.step.name) }
       sewn.group_by { |one| thread_of(one.part) }.map { |name, all| need(name, all, sitting) }
     end
 

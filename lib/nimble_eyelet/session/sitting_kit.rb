@@ -7,7 +7,6 @@
 require_relative "../answer/sentence"
 require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
-require_relative "../sewing/work_step"
 require_relative "../thread/cord"
 require_relative "../value"
 
@@ -86,7 +85,7 @@ module NimbleEyelet
     end
 
     def self.sewn?(work) = has?(work, "sew") || has?(work, "test-sew")
-    def self.has?(work, name) = work.blocks.any? { |block| block.hands.any? { |step| Sewing::WorkStep.name(step.key) == name } }
+    def self.has?(work, name) = work.blocks.any? { |block| block.hands.any? { |step| step.name == name } }
     private_class_method :machine, :button_foot, :thread, :materials, :lacks, :cord, :button, :tools, :sewn?, :has?
   end
 end

@@ -6,11 +6,12 @@
 #   work = SittingWork.new(part, pace: Schedule::Pace.usual, drying: 1200)
 #   work.blocks.map(&:key)   # => ["stay", "row", "seal", "open", "buttons"]
 
-require_relative "../sewing/changeover"
 require_relative "../schedule/work_chain"
+require_relative "../sewing/changeover"
+require_relative "../sewing/step_key"
 require_relative "../sewing/work_step"
-require_relative "../value"
 require_relative "../sheet/hole_simulation"
+require_relative "../value"
 
 module NimbleEyelet
   # key - Integer, id of the closure; name, garment - String; sheet - Sheet whose holes fit
@@ -63,7 +64,7 @@ module NimbleEyelet
     def note = steps("end").find { |step| step.key == "note" && !done?(step) }
 
     # @return [Array<Step>] that put the machine back, and were not done for this closure
-    def put_backs = @progress.steps.select { |step| step.key.start_with?("back-") && !done?(step) }
+    def put_backs = @progress.steps.select { |step| Sewing::StepKey.parse(step.key).back? && !done?(step) }
 
     # @param step [Step]
     # @return [Boolean]
@@ -95,7 +96,7 @@ module NimbleEyelet
     def steps(key) = by_block.fetch(key, [])
 
     def by_block
-      @by_block ||= @progress.steps.reject { |step| step.key.start_with?("back-") }.group_by { |step| Sewing::WorkStep.of(step.key).block }
+      @by_block ||= @progress.steps.reject { |step| Sewing::StepKey.parse(step.key).back? }.group_by { |step| Sewing::WorkStep.of(step.key).block }
     end
 
     def block(key)

@@ -14,7 +14,7 @@ require_relative "../swatch/swatch"
 require_relative "../value"
 require_relative "mishap"
 require_relative "step"
-require_relative "work_step"
+require_relative "step_key"
 
 module NimbleEyelet
   module Sewing
@@ -74,7 +74,7 @@ module NimbleEyelet
           steps[placed(entry)] = entry if entry.step? && entry.step
           next unless entry.mishap
 
-          happened = entry.step && WorkStep.name(entry.step)
+          happened = entry.step && StepKey.parse(entry.step).name
           entry.mishap.again_at(happened).each { |name| steps.delete(entry.at ? Step.key_at(name, entry.at) : name) }
           elsewhere(entry, steps) if entry.mishap.hole == "fixed" && entry.measured
         end
@@ -101,9 +101,9 @@ module NimbleEyelet
 
       # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
       def self.placed(entry)
-        name = entry.step[/\A(sew|place|reset|open|button)-\d+\z/, 1]
-        at = name && (entry.at || entry.done_with["hole.at"])
-        at.is_a?(Length) ? Step.key_at(name, at) : entry.step
+        key = StepKey.parse(entry.step)
+        at = key.numbered? && (entry.at || entry.done_with["hole.at"])
+        at.is_a?(Length) ? Step.key_at(key.name, at) : entry.step
       end
 
       # A hole sewn twice at one place counts as it was sewn last; what went wrong moves it, changes it or takes it away.
@@ -134,10 +134,11 @@ module NimbleEyelet
       # @param step [Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place
       def entry_of(step)
-        return steps[step.key] unless step.key.start_with?("button-at-") && !steps.key?(step.key)
+        return steps[step.key] if steps.key?(step.key) || step.name != "button"
 
         steps.each_value.find do |entry|
-          OLDER_BUTTON.match?(entry.step) && entry.done_with["hole.button"] == step.figures["hole.button"]
+          older = StepKey.parse(entry.step)
+          older.numbered? && older.name == "button" && entry.done_with["hole.button"] == step.figures["hole.button"]
         end
       end
 
@@ -152,9 +153,6 @@ module NimbleEyelet
 
       # @return [Array<Placket::SewnHole>] holes as if none had been displaced
       def holes_as_planned = displaced.invert.then { |planned| holes.map { |hole| hole.with(at: planned.fetch(hole.at, hole.at)) } }
-
-      OLDER_BUTTON = /\Abutton-\d+\z/
-      private_constant :OLDER_BUTTON
     end
   end
 end

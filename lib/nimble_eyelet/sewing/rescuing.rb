@@ -5,6 +5,7 @@
 require_relative "../answer/sentence"
 require_relative "mishap"
 require_relative "step"
+require_relative "step_key"
 
 module NimbleEyelet
   module Sewing
@@ -20,13 +21,11 @@ module NimbleEyelet
         mishap.steps.each_with_index.map do |step, index|
           last = index == mishap.steps.size - 1
           how = [step.how, (mishap.afterwards if last), (says if last)].compact
-          Step.new(key: key_of(id, index), part: "Rescue: #{mishap.says}", does: step.does, how: how.empty? ? nil : Sentence.list(how),
+          Step.new(key: StepKey.rescue(id, index + 1).to_s, part: "Rescue: #{mishap.says}", does: step.does,
+                   how: how.empty? ? nil : Sentence.list(how),
                    hazards: step.hazards, moves: step.moves, figures: figures)
         end
       end
-
-      # @return [String] the same wherever it is written down
-      def self.key_of(id, index) = "rescue-#{id[0, 8]}-#{index + 1}"
 
       # @param name [String] of a step, without its hole
       # @param sewn [String] "hole" or "tack"

@@ -5,6 +5,7 @@
 
 require_relative "../value"
 require_relative "hazard"
+require_relative "step_key"
 
 module NimbleEyelet
   module Sewing
@@ -22,7 +23,10 @@ module NimbleEyelet
       # @param name [String]
       # @param at [Length] place of a hole
       # @return [String] key of a step of that hole
-      def self.key_at(name, at) = "#{name}-at-#{(at.millimetres * 1000).round}"
+      def self.key_at(name, at) = StepKey.at(name, at).to_s
+
+      # @return [String] of what is done, wherever it is done
+      def name = StepKey.parse(key).name
     end
   end
 end

@@ -18,6 +18,7 @@ require_relative "garment"
 require_relative "hole_steps"
 require_relative "set_up"
 require_relative "step"
+require_relative "step_key"
 require_relative "test_hole"
 
 module NimbleEyelet
@@ -56,7 +57,7 @@ module NimbleEyelet
       # @return [Step] that puts it back to neutral
       def self.back(part, machine)
         forget = part.key == "memory" ? " #{machine.forget_words.capitalize}: that is another thing than going back to the first part." : ""
-        Step.new(key: "back-#{part.key}", part: BACK, does: "#{part.back}#{forget}", moves: Ledger.put_back(part),
+        Step.new(key: StepKey.back(part).to_s, part: BACK, does: "#{part.back}#{forget}", moves: Ledger.put_back(part),
                  symptom: "Left as it is, next week's seam is ruined.", hazards: part.hands_near ? %w[power] : [])
       end
 

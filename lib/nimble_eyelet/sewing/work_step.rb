@@ -6,16 +6,13 @@
 #   Sewing::WorkStep.of("open-at-24000").seconds   # => 90
 
 require_relative "../value"
+require_relative "step_key"
 
 module NimbleEyelet
   module Sewing
     # name - String, key of a step without its hole; block - String, of BLOCKS; seconds - Integer
     # each - Boolean, seconds are for every hole; sets - Boolean, it only sets the machine
     class WorkStep < Value.of(:name, :block, :seconds, each: false, sets: false)
-      # @param key [String] of a Step
-      # @return [String]
-      def self.name(key) = key[/\A[a-z-]+?(?=-at-\d|\z)/]
-
       # @param name [String, nil] of a step, without its hole
       # @return [String, nil] "test", "hole" or "button": what is done again together when it goes wrong
       def self.turn(name) = TURNS.find { |_, names| names.include?(name) }&.first
@@ -23,11 +20,14 @@ module NimbleEyelet
       # @param key [String] of a Step
       # @param round [Boolean] an eyelet, which is punched and not cut
       # @return [Boolean] whether the button can go through once it is done
-      def self.opens?(key, round:) = name(key) == (round ? "punch" : "open")
+      def self.opens?(key, round:) = StepKey.parse(key).name == (round ? "punch" : "open")
 
       # @param key [String] of a Step; what is done to a hole may be called as what is done once
       # @return [WorkStep]
-      def self.of(key) = name(key).then { |name| (WORK_STEPS["#{name} of a hole"] if key != name) || WORK_STEPS.fetch(name) }
+      def self.of(key)
+        one = StepKey.parse(key)
+        (WORK_STEPS["#{one.name} of a hole"] if one.at) || WORK_STEPS.fetch(one.name)
+      end
     end
 
     # What is done in one go, and again from its beginning.

@@ -14,7 +14,6 @@
   } from '@lucide/svelte';
   import type { SittingClosure, SittingStep } from '../api/client';
   import HoleTurn from './HoleTurn.svelte';
-  import { nameOf } from './overlay';
 
   let { step, closure }: { step: SittingStep; closure: SittingClosure | undefined } = $props();
 
@@ -34,13 +33,13 @@
     'mark-buttons': MapPin,
   } as const;
   let Sign = $derived(
-    step.block === 'rescue' ? TriangleAlert : (SIGNS[nameOf(step.key) as keyof typeof SIGNS] ?? Hand),
+    step.block === 'rescue' ? TriangleAlert : (SIGNS[step.name as keyof typeof SIGNS] ?? Hand),
   );
   const WIDE = 640;
   const x = (mm: number) => 20 + (mm / (closure?.run_length || 1)) * (WIDE - 40);
   let hole = $derived(closure?.holes.find((one) => Math.abs(one.at - (step.hole ?? -1)) < 0.01));
-  let placing = $derived(nameOf(step.key) === 'place');
-  let underTheFoot = $derived(['place', 'lever', 'sew'].includes(nameOf(step.key)));
+  let placing = $derived(step.name === 'place');
+  let underTheFoot = $derived(['place', 'lever', 'sew'].includes(step.name));
 </script>
 
 {#if hole && closure}

@@ -8,16 +8,14 @@ export type Deed =
   | { kind: 'mishap'; id: string; row: SittingMishap; step: SittingStep; closure: number }
   | { kind: 'unwrong'; id: string };
 
-/** The name of a step without the place of its hole. */
-export function nameOf(key: string): string {
-  return key.replace(/-at-\d+$/, '');
-}
+/** As much of an id as the steps out of it are known by. */
+const short = (id: string): string => id.slice(0, 8);
 
-/** Steps out of a mishap, named as the server names them. */
+/** Steps out of a mishap, as they were given out for it: only its id is put in. */
 export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
   const { id, row, step, closure } = deed;
-  return row.steps.map((one, index) => {
-    const key = `rescue-${id.slice(0, 8)}-${index + 1}`;
+  return row.steps.map((one) => {
+    const key = one.key.replace('{id}', short(id));
     const at = one.asks && step.hole !== null ? { at: String(step.hole) } : {};
     return {
       ...step,
@@ -25,10 +23,11 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
       closure,
       block: 'rescue',
       key,
-      part: `Rescue: ${row.says}`,
+      name: 'rescue',
+      rescue: short(id),
+      part: one.part,
       does: one.does,
-      how:
-        [one.how, index === row.steps.length - 1 ? row.afterwards : null].filter(Boolean).join(' ') || null,
+      how: one.how,
       symptom: null,
       caution: one.caution,
       near: false,
@@ -51,7 +50,7 @@ function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SittingStep[]): Si
       step.closure === deed.closure &&
       step.hole === deed.step.hole &&
       (step.turn ?? turn) === turn &&
-      deed.row.again.includes(nameOf(step.key)),
+      deed.row.again.includes(step.name),
   );
   return found.filter((step, index) => found.findIndex((other) => other.id === step.id) === index);
 }
@@ -61,8 +60,7 @@ export function overlay(steps: SittingStep[], deeds: Deed[], past: SittingStep[]
   for (const deed of deeds) {
     if (deed.kind === 'done') list = list.filter((step) => step.id !== deed.step.id);
     else if (deed.kind === 'back') list = [deed.step, ...list.filter((step) => step.id !== deed.step.id)];
-    else if (deed.kind === 'unwrong')
-      list = list.filter((step) => !step.key.startsWith(`rescue-${deed.id.slice(0, 8)}-`));
+    else if (deed.kind === 'unwrong') list = list.filter((step) => step.rescue !== short(deed.id));
     else {
       const anew = again(deed, past);
       const ids = anew.map((step) => step.id);

@@ -13,6 +13,12 @@ const LONGEST_RETRY = 8000;
 /** Steps that are remembered to be gone back to. */
 const REMEMBERED = 120;
 
+/** Steps and ways out that an older build kept cannot be laid out here; what it has to tell waits in the store all the same. */
+function ofOlderPage({ doc, deeds }: KeptSitting): boolean {
+  const steps = [...(doc?.steps ?? []), ...deeds.map((deed) => ('step' in deed ? deed.step : {}))];
+  return steps.some((step) => 'key' in step && !('name' in step));
+}
+
 export class SittingWork {
   doc = $state.raw<Sitting>();
   deeds = $state.raw<Deed[]>([]);
@@ -57,7 +63,7 @@ export class SittingWork {
   /** Shows what is kept at once, and asks the server. */
   async open(): Promise<void> {
     const kept = await this.store.recall(this.key);
-    if (kept?.doc && !this.doc) {
+    if (kept?.doc && !this.doc && !ofOlderPage(kept)) {
       this.doc = kept.doc;
       this.deeds = kept.deeds;
       this.past = kept.past;

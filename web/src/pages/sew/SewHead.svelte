@@ -24,7 +24,7 @@
   );
   let holes = $derived(doc.closures.reduce((sum, one) => sum + one.holes.length, 0));
   /** Holes of the sitting that are still to be sewn: their sewing is a step that is left. */
-  let toSew = $derived(work.steps.filter((step) => step.key.startsWith('sew-at-')).length);
+  let toSew = $derived(work.steps.filter((step) => step.name === 'sew' && step.hole !== null).length);
   let ledger = $derived(work.past.at(-1)?.ledger ?? doc.ledger);
   let shown = $derived(work.deeds.length ? ledger : doc.ledger);
   let status = $derived(
