@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { PATIENCE } from './patience';
 
 /** As much of an element as keys look at. */
 class Element {
@@ -78,7 +79,7 @@ describe('both hands on the cloth', () => {
     const release = vi.fn();
     vi.stubGlobal('navigator', { wakeLock: { request: () => Promise.resolve({ release }) } });
     const stop = awake.start();
-    await vi.waitFor(() => expect(awake.why).toBe(''));
+    await vi.waitFor(() => expect(awake.why).toBe(''), PATIENCE);
     stop();
     expect(release).toHaveBeenCalled();
   });

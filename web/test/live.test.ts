@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { listen, type Change } from '../src/api/live';
+import { PATIENCE } from './patience';
 
 /** A line to the server that tests speak into. */
 class Line {
@@ -85,7 +86,7 @@ describe('what happens elsewhere', () => {
     expect(one).toEqual([{ kind: 'journal', closure: 3 }]);
     expect(other).toEqual(one);
     stop();
-    await vi.waitFor(() => expect(Line.open).toHaveLength(2));
+    await vi.waitFor(() => expect(Line.open).toHaveLength(2), PATIENCE);
     expect(Line.open[0]?.closed).toBe(true);
     Line.open[1]?.say('again', {});
     expect(other.at(-1)).toEqual({ kind: 'again' });

@@ -3,6 +3,7 @@ import type { Sitting, SittingMishap, SittingStep } from '../src/api/client';
 import { overlay, wayOut, type Deed } from '../src/sitting/overlay';
 import { lasting } from '../src/sitting/words';
 import { movable, moved } from '../src/pages/sitting/order';
+import { PATIENCE } from './patience';
 
 function step(id: string, more: Partial<SittingStep> = {}): SittingStep {
   const key = id.split(':')[2] ?? id;
@@ -180,7 +181,7 @@ describe('a sitting as it is sewn', () => {
     expect(server.told).toHaveLength(0);
     server.online = true;
     await work.refresh();
-    await vi.waitFor(() => expect(work.waiting).toBe(0), { timeout: 5000 });
+    await vi.waitFor(() => expect(work.waiting).toBe(0), PATIENCE);
     expect(server.told.map((one) => one.body['step'])).toEqual([PLACE.key, SEW.key]);
     expect(server.told[0]?.body['with']).toMatchObject({ 'sitting.id': '7' });
     expect(work.deeds).toEqual([]);
