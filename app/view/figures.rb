@@ -6,6 +6,7 @@
 #   View::Figures.label("mark.3")   # => "mark 3 at"
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../field/closure_fields"
 
 module NimbleEyelet
   module View
@@ -62,11 +63,20 @@ module NimbleEyelet
         "#{name}: #{shown(change.path, change.from, present)} → #{shown(change.path, change.to, present)}"
       end
 
+      # Of what a person does not choose, but is told.
+      TOLD = { "recipe.tension_move" => Field.names(Recipes::TENSION_MOVES), "opening.verdict" => Opening::VERDICTS }.freeze
+
+      # @return [String, Sentence, nil] what a key is called, as in the list it was chosen from
+      def self.named(path, key) = key.is_a?(String) ? (ClosureFields::BY_PATH[path]&.choices || TOLD[path])&.fetch(key, nil) : nil
+
       # @param value [Length, String, nil]
       # @return [String]
       def self.shown(path, value, present)
         return NOTHING if value.nil? || value == ""
         return present.dial(value)[:text] if value.is_a?(Length) && DIALS.include?(path)
+
+        name = named(path, value)
+        return present.words(name) if name
 
         present.words(value).tr("_", " ")
       end

@@ -35,11 +35,7 @@ module NimbleEyelet
       # @param change [PlanChange]
       # @return [String]
       def self.since(change, present)
-        field = ClosureFields::BY_PATH[change.path]
-        was, now = [change.from, change.to].map do |value|
-          name = field&.choices && field.choices[value]
-          name ? present.words(name) : Figures.shown(change.path, value, present)
-        end
+        was, now = [change.from, change.to].map { |value| Figures.shown(change.path, value, present) }
         "#{label(change.path)} was #{was}, now #{now}"
       end
 
@@ -60,7 +56,7 @@ module NimbleEyelet
 
       # A choice goes by its name, as it stood in the list it was chosen from.
       def self.known(field, value, present)
-        name = field.choices && value && field.choices[value]
+        name = Figures.named(field.path, value)
         name ? present.words(name) : field.load(value)
       end
 

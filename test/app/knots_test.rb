@@ -78,6 +78,23 @@ class KnotsTest < AppTest
     assert_equal ["tied"], states(closure).values.map { |stage| stage["state"] }.uniq
   end
 
+  # What an earlier version settled, it kept by name: that is no other answer.
+  def test_a_stage_settled_by_name_is_settled_still
+    STAGES.each_key { |word| act(:put, "settled/#{word}") }
+    kept = JSON.parse(db[:closures].where(id: SMOCK).get(Sequel.lit("settled::text")))
+    by_name = kept.transform_values do |figures|
+      figures.to_h { |path, value| [path, OlderWords::KEYS.fetch(path, {}).key(value) || value] }
+    end
+
+    assert_operator by_name.values.sum(&:size) - kept.sum { |word, figures| (figures.to_a & by_name[word].to_a).size }, :>, 6
+    db[:closures].where(id: SMOCK).update(settled: Sequel.pg_jsonb(by_name))
+
+    assert_equal ["tied"], states(closure).values.map { |stage| stage["state"] }.uniq
+    said = states(save({ recipe: { style: "round_end" } }))["recipe"]["changes"].join("; ")
+
+    assert_match(/was rectangular, two bar tacks, now one round end/, said)
+  end
+
   # Undone, everything is as it was tied.
   def test_a_change_undone_ties_the_knots_again
     STAGES.each_key { |word| act(:put, "settled/#{word}") }

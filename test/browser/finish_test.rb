@@ -73,7 +73,7 @@ class FinishTest < BrowserTest
     click_button "Stop"
     within("[data-path='attach.pattern']") { find("label", text: "an arrow").click }
 
-    assert_text "to the left, then along the middle, then to the right"
+    assert_text "to the left, then to the right, then along the middle"
     assert_selector "[data-strikes]", text: "clears"
   end
 

@@ -7,6 +7,18 @@ class ProgressTest < CoreTest
   def steps(**changes) = sheet(**changes).progress.steps
   def at(name, place) = Sewing::Step.key_at(name, mm(place))
 
+  # A step that was ticked with the names of an earlier version was ticked with the same.
+  def test_what_was_done_by_name_is_done_by_key
+    named = ->(figures) { figures.to_h { |path, value| [path, OlderWords::KEYS.fetch(path, {}).key(value) || value] } }
+    found = CoreValues::MACHINES.keys.flat_map { |kind| sheet(machine: machine(kind)).progress.steps }
+
+    assert_operator found.count { |step| named[step.figures] != step.figures }, :>, 20
+    found.each do |step|
+      assert_equal step.figures, OlderWords.figures(named[step.figures]), step.key
+      assert_same step.figures, OlderWords.figures(step.figures), "what is read as it is stays as it is"
+    end
+  end
+
   # Every key that is given out, and those of older journals, say the same when they are read.
   def test_keys_are_read_as_they_are_spelled
     given = CoreValues::MACHINES.keys.flat_map { |kind| sheet(machine: machine(kind)).progress.steps.map(&:key) }

@@ -4,11 +4,11 @@
 # be had, or what a person chose.
 
 require_relative "../answer/reason"
-require_relative "../cloth/older_words"
 require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
 require_relative "../machine/foot"
 require_relative "../machine/needle"
+require_relative "../older_words"
 require_relative "foot_rules"
 require_relative "needle_rules"
 require_relative "stabiliser_rules"

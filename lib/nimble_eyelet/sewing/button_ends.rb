@@ -4,7 +4,6 @@
 # out, and a spare one sewn inside.
 
 require_relative "../answer/sentence"
-require_relative "../attach/attach_habits"
 require_relative "../length/length"
 require_relative "step"
 
@@ -29,7 +28,7 @@ module NimbleEyelet
       def secured
         secure = Step.new(key: "secure", part: BUTTONED, does: SECURED.fetch(way),
                           hazards: child + (way.include?("liquid") ? %w[liquid] : []),
-                          how: secure_how, figures: { "attach.secure" => Attach::SECURINGS.fetch(way) })
+                          how: secure_how, figures: { "attach.secure" => way })
         [wind, secure].compact
       end
 

@@ -3,7 +3,6 @@
 # ButtonSteps is how the buttons are sewn on, by machine or by hand, one first and then the rest.
 
 require_relative "../answer/sentence"
-require_relative "../attach/attach_habits"
 require_relative "../length/length"
 require_relative "../machine/machine"
 require_relative "button_ends"
@@ -63,7 +62,7 @@ module NimbleEyelet
         "compare with the #{by_plan ? 'finished holes' : 'plan'}."
       end
 
-      def marked_by = Attach::BUTTON_MARKS.fetch(@order.button_sewing.from_plan? ? "plan" : "through")
+      def marked_by = @order.button_sewing.from_plan? ? "plan" : "through"
 
       # A button that comes off for washing sits in an eyelet of the underlap, on a pin.
       def pinned
@@ -185,7 +184,7 @@ module NimbleEyelet
           Step.new(key: Step.key_at("button", hole.at), part: "#{part}: #{hole.number} of " \
                                                               "#{@order.count}", does: format(does, hole.number), how: how,
                    hazards: hazards,
-                   figures: { "hole.at" => hole.at, "hole.button" => hole.button, "attach.pattern" => @attaching.pattern.name,
+                   figures: { "hole.at" => hole.at, "hole.button" => hole.button, "attach.pattern" => @attaching.pattern.key,
                               "attach.stitches" => @attaching.stitches.to_s, "attach.shank" => @attaching.shank })
         end
       end

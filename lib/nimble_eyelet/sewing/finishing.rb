@@ -77,7 +77,7 @@ module NimbleEyelet
                                                                 end)].compact
       end
 
-      def seal_figures = { "cut.seal" => Opening::SEALS.fetch(@order.cutting.seal || "before") }
+      def seal_figures = { "cut.seal" => @order.cutting.seal || "before" }
 
       def dry(key, symptom)
         Step.new(key: key, part: OPENED, does: "Let it dry, as its label says.", symptom: symptom,
@@ -151,7 +151,7 @@ module NimbleEyelet
       def cutting_figures(hole)
         bites = @order.cutting.bites(hole.opening)
         set = @order.cutting.way == "chisel" ? bites.each_with_index : []
-        { "cut.tool" => Opening::CUT_TOOLS.fetch(@order.cutting.way),
+        { "cut.tool" => @order.cutting.way,
           **set.flat_map { |bite, index| [["cut.bite.#{index + 1}.from", bite.from], ["cut.bite.#{index + 1}.to", bite.to]] }.to_h,
           **(@order.cutting.way == "ripper" && !eye? ? { "cut.half" => hole.opening / 2 } : {}),
           **(@order.cutting.way == "snip" ? { "cut.snip" => Opening::CutMethod::SNIP } : {}) }

@@ -54,7 +54,7 @@ module NimbleEyelet
 
       def foot
         foot = @recipe.foot.value
-        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.name }, does: "Fit the #{foot.full_name}.",
+        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.kind }, does: "Fit the #{foot.full_name}.",
                  how: @recipe.foot.because.first&.says, moves: { "foot" => foot.type.neutral ? nil : foot.name }, hazards: %w[power])
       end
 

@@ -62,7 +62,7 @@ module NimbleEyelet
 
       # What the dials are set to.
       def dials
-        { "recipe.style" => style.name, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
+        { "recipe.style" => style.key, "recipe.stitch_width" => straight? ? nil : recipe.stitch_width.value,
           "recipe.stitch_length" => recipe.stitch_length.value,
           "recipe.tension" => Wording.decimal(recipe.tension.value.to_r, 2),
           "recipe.balance" => recipe.balance && recipe.notches.to_s }.compact

@@ -128,7 +128,7 @@ module NimbleEyelet
 
     def self.opening(sheet)
       { "opening.length" => sheet.opening, "opening.overall" => sheet.overall, "opening.wanted" => sheet.cut.length,
-        "opening.verdict" => sheet.verdict.words, "setting.figure" => sheet.setting.figure, "setting.opened" => sheet.setting.opened }
+        "opening.verdict" => sheet.verdict.key, "setting.figure" => sheet.setting.figure, "setting.opened" => sheet.setting.opened }
     end
 
     def self.placket(sheet)
@@ -145,10 +145,10 @@ module NimbleEyelet
 
     def self.recipe(sheet)
       recipe = sheet.recipe
-      { "recipe.style" => recipe.style.value.name, "recipe.foot" => recipe.foot.value.name,
+      { "recipe.style" => recipe.style.value.key, "recipe.foot" => recipe.foot.value.kind,
         "recipe.stitch_width" => recipe.stitch_width.value,
         "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => recipe.tension.value,
-        "recipe.tension_move" => recipe.tension_move.name, "recipe.balance" => recipe.notches,
+        "recipe.tension_move" => recipe.tension_move.key, "recipe.balance" => recipe.notches,
         "recipe.stabiliser" => recipe.stabiliser.value, **layered(recipe),
         "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
         "recipe.second_pass" => recipe.passes }
@@ -168,7 +168,7 @@ module NimbleEyelet
       attaching = sheet.attaching
       { "attach.by" => attaching.by_machine ? "machine" : "hand", "attach.width" => attaching.width,
         **{ "attach.diagonal" => attaching.diagonal }.compact, "attach.clearance" => attaching.clearance,
-        "attach.pattern" => attaching.pattern.name, "attach.stitches" => attaching.stitches, "attach.shank" => attaching.shank,
+        "attach.pattern" => attaching.pattern.key, "attach.stitches" => attaching.stitches, "attach.shank" => attaching.shank,
         "recipe.needle" => sheet.recipe.needle.value.to_s }
     end
 

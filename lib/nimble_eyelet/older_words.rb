@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+# OlderWords reads what earlier versions kept as a sentence and this one keeps as figures. What was kept is never rewritten: it is
+# read so wherever it comes in, from a plan, the journal or a file.
+#
+#   OlderWords.figures("attach.pattern" => "a cross")   # => { "attach.pattern" => "cross" }
+#   OlderWords.figures("recipe.stabiliser" => "tear-away under the hole, and a second layer")
+#   # => { "recipe.stabiliser" => "tear-away under the hole", "recipe.stay_layers" => "2" }
+
+module NimbleEyelet
+  module OlderWords
+    SECOND_LAYER = /,? and a second layer\z/
+    STABILISER = "recipe.stabiliser"
+    LAYERS = "recipe.stay_layers"
+
+    # What was kept as a name, by path: names as they were when they were kept, never those of today.
+    KEYS = {
+      "recipe.style" => {
+        "rectangular, two bar tacks" => "two_tacks", "one round end and a tack" => "round_end",
+        "two round ends" => "two_round", "stretch, open zigzag" => "stretch", "corded, two bar tacks" => "corded",
+        "straight-stitch box, twice round" => "straight_box", "by hand with zigzag" => "manual_zigzag",
+        "eyelet, twice round" => "eyelet", "bar tack, by its programme" => "bar_tack", "bar tack, by zigzag" => "zigzag_tack",
+        "bar tack, by straight stitch" => "straight_tack"
+      },
+      "recipe.foot" => {
+        "carriage foot" => "carriage_foot", "sliding scale foot" => "sliding_scale_foot",
+        "grooved satin foot" => "grooved_satin_foot", "cording foot" => "cording_foot", "button foot" => "button_foot",
+        "general zigzag foot" => "general_zigzag_foot"
+      },
+      "recipe.tension_move" => {
+        "lower the top tension" => "lower_top", "thread the bobbin finger" => "bobbin_finger", "leave it alone" => "leave"
+      },
+      "attach.pattern" => {
+        "two parallel bars" => "two_bars", "a cross" => "cross", "a square" => "square", "an arrow" => "arrow"
+      },
+      "attach.marks" => {
+        "through the finished hole" => "through", "from the plan" => "plan"
+      },
+      "attach.secure" => {
+        "knot at the back" => "knot", "a drop of fray liquid" => "liquid", "tie off by machine" => "tie_off",
+        "knot and liquid" => "knot_liquid"
+      },
+      "cut.seal" => {
+        "before cutting" => "before", "after cutting" => "after", "before and after" => "both", "not at all" => "none"
+      },
+      "cut.tool" => {
+        "seam ripper from both ends, with pins" => "ripper", "chisel on a block" => "chisel", "fold and snip" => "snip"
+      },
+      "opening.verdict" => {
+        "will not pass" => "will_not_pass", "slips out" => "slips_out", "much too short" => "will_not_pass",
+        "a little short" => "tight", "as long as it should be" => "snug", "a little long" => "easy",
+        "much too long" => "slips_out"
+      }
+    }.transform_values(&:freeze).freeze
+
+    # @param figures [Hash{String => Object}] by path
+    # @return [Hash{String => Object}]
+    def self.figures(figures)
+      keys = figures.to_h { |path, value| [path, KEYS.dig(path, value)] }.compact
+      layered(keys.empty? ? figures : figures.merge(keys))
+    end
+
+    def self.layered(figures)
+      text = figures[STABILISER]
+      return figures unless text.is_a?(String) && text.match?(SECOND_LAYER)
+
+      figures.merge(STABILISER => text.sub(SECOND_LAYER, ""), LAYERS => "2")
+    end
+    private_class_method :layered
+  end
+end
