@@ -57,7 +57,7 @@ class OwnWorkroomTest < BrowserTest
     open_station "sewing"
     click_button "Done"
 
-    assert_answer "Thread tex 27"
+    assert_answer "Thread all-purpose polyester"
     assert_saved
     find("main").send_keys [:control, "z"]
     within("[role=dialog]") { click_button "Withdraw it" }
