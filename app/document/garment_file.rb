@@ -46,7 +46,8 @@ module NimbleEyelet
       def self.photo_out(bytes) = bytes ? { "photo" => [bytes].pack("m0") } : {}
 
       def self.entry_out(entry)
-        { "id" => entry.id, "kind" => entry.kind, "about" => entry.about, "step" => entry.step, "at" => entry.at && Field.decimal(entry.at),
+        { "id" => entry.id, "kind" => entry.kind, "about" => entry.about, "step" => entry.step,
+          "at" => entry.at && Field.decimal(entry.at),
           "opening" => entry.opening && Field.decimal(entry.opening), "moves" => PlainValue.dump_all(entry.moves),
           "data" => Store::JournalRows.data(entry), "happened_at" => entry.happened_at.utc.iso8601(3) }.compact
       end

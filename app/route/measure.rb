@@ -22,7 +22,8 @@ module NimbleEyelet
           raise Refusal.field("readings.1", "", "Type at least one reading.") if lengths.empty?
 
           found = Typing::Readings.of(lengths)
-          { count: found.count, mean: present.length(found.mean), spread: present.length(found.spread), largest: present.length(found.largest),
+          { count: found.count, mean: present.length(found.mean), spread: present.length(found.spread),
+            largest: present.length(found.largest),
             steady: found.steady?, cautions: present.cautions(found.cautions) }
         end
 

@@ -197,8 +197,10 @@ module NimbleEyelet
 
       def closure(row)
         here = parse(row[:here])
-        Closure.new(id: row[:id], garment_id: row[:garment_id], garment_name: row[:garment_name], version: "#{row[:identity]}.#{row[:version]}",
-                    position: row[:position], undo_changes: here["parent"] && here["changes"], redo_changes: row[:following] && parse(row[:following]),
+        Closure.new(id: row[:id], garment_id: row[:garment_id], garment_name: row[:garment_name],
+                    version: "#{row[:identity]}.#{row[:version]}",
+                    position: row[:position], undo_changes: here["parent"] && here["changes"],
+                    redo_changes: row[:following] && parse(row[:following]),
                     plan: plan(row), stands_in: @workroom.sample?, **happened(row),
                     ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))
       end

@@ -62,7 +62,8 @@ module NimbleEyelet
       # @raise [Clash] when the id stands for another fact
       # @raise [Refusal] when what it withdraws is withdrawn already
       def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, imported: false)
-        added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id, plan: plan_version, device: device,
+        added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id, plan: plan_version,
+                           device: device,
                                                              imported: imported)
         return true if added.any?
         raise Clash unless same?(entry, closure_id)

@@ -24,7 +24,8 @@ module NimbleEyelet
       # @return [Sewing::Entry]
       def self.entry(object)
         data = object["data"]
-        Sewing::Entry.new(id: object["id"], kind: object["kind"], about: object["about"], step: object["step"], at: length(object["at"]),
+        Sewing::Entry.new(id: object["id"], kind: object["kind"], about: object["about"], step: object["step"],
+                          at: length(object["at"]),
                           opening: length(object["opening"]), done_with: OlderWords.figures(PlainValue.load_all(data["with"])),
                           moves: PlainValue.load_all(object["moves"]), happened_at: Time.iso8601(object["happened_at"]).utc,
                           note: data["note"].to_s, swatch: object["kind"] == "swatch" ? swatch(object) : nil)
@@ -58,7 +59,8 @@ module NimbleEyelet
       def self.data(entry)
         seen = entry.swatch&.then do |swatch|
           { "passes" => swatch.passes, "measured" => swatch.measured && Field.decimal(swatch.measured), "symptoms" => swatch.symptoms,
-            "looks" => swatch.looks.empty? ? nil : swatch.looks, "again" => swatch.again }.reject { |name, value| value.nil? && MAY_LACK.include?(name) }
+            "looks" => swatch.looks.empty? ? nil : swatch.looks,
+            "again" => swatch.again }.reject { |name, value| value.nil? && MAY_LACK.include?(name) }
         end
         said = { "note" => entry.note, "with" => PlainValue.dump_all(entry.done_with) }
         { **seen.to_h, **said.reject { |_, value| value.empty? } }

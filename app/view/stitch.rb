@@ -35,7 +35,8 @@ module NimbleEyelet
       end
 
       def self.comes_to(reckoning, present)
-        { top: present.length(whole(reckoning.top)), bobbin: present.length(whole(reckoning.bobbin)), seconds: reckoning.seconds.round(1),
+        { top: present.length(whole(reckoning.top)), bobbin: present.length(whole(reckoning.bobbin)),
+          seconds: reckoning.seconds.round(1),
           cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: SewingThread.looks(index) } },
           bulk: present.length(reckoning.bulk), cautions: present.cautions(reckoning.cautions) }
       end

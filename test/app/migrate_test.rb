@@ -76,7 +76,8 @@ class MigrateTest < Minitest::Test
     own = { workroom_id: 1, closure_id: 1 }
     first = @db[:revisions].where(closure_id: 1).get(:document).to_h
     swatch = lambda do |number, passes, accepted, minute|
-      { "number" => number, "passes" => passes, "measured" => "22.1", "symptoms" => ["gappy"], "opening" => "22.5", "stitch_width" => "4.5",
+      { "number" => number, "passes" => passes, "measured" => "22.1", "symptoms" => ["gappy"], "opening" => "22.5",
+        "stitch_width" => "4.5",
         "stitch_length" => "0.4", "tension" => "3", "stabiliser" => "fusible", "note" => "n", "accepted" => accepted,
         "sewn_at" => "2026-11-20T10:0#{minute}:00Z" }
     end

@@ -47,7 +47,8 @@ class StartTest < AppTest
   end
 
   def ask(path, verb = Net::HTTP::Get, body: nil, seen: nil)
-    request = verb.new(path, { "X-Nimble-Eyelet" => "1", "If-Match" => seen && "\"#{seen}\"", "Content-Type" => "application/json" }.compact)
+    request = verb.new(path, { "X-Nimble-Eyelet" => "1", "If-Match" => seen && "\"#{seen}\"",
+                               "Content-Type" => "application/json" }.compact)
     request.body = body && JSON.generate(body)
     Net::HTTP.start("127.0.0.1", @port) { |http| http.request(request) }
   end

@@ -161,8 +161,10 @@ class SolverTest < CoreTest
     Demands.new(count: random.rand(1..(together > 1 ? 3 : 4)) * together, grid: mm(pick(1, 1, 2)), from: mm(random.rand(0..2)),
                 to: mm(length), first: RowEnd.new(at: mm(first), fixed: pick(true, false)),
                 last: RowEnd.new(at: mm(random.rand(first..length)), fixed: pick(true, false)), least_gap: mm(random.rand(1..3)),
-                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, sewn: sewn, soft_pins: soft_pins, blocked: blocked, together: together,
-                blocked_first: pick(nil, nil, nil, [Blocked.new(from: mm(1), to: mm(3))]), inner: mm(together > 1 ? random.rand(1..2) : 0))
+                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, sewn: sewn, soft_pins: soft_pins, blocked: blocked,
+                together: together,
+                blocked_first: pick(nil, nil, nil, [Blocked.new(from: mm(1), to: mm(3))]),
+                inner: mm(together > 1 ? random.rand(1..2) : 0))
   end
 
   def brute(demands)

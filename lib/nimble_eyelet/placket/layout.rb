@@ -124,7 +124,8 @@ module NimbleEyelet
           end
           @sewn.each do |hole|
             check.expect("placket.run_length", @run.run_length, hole.at + half <= @run.run_length,
-                         Sentence["A hole is sewn at %s already: the run has to reach below it, to %s at least.", hole.at, hole.at + half])
+                         Sentence["A hole is sewn at %s already: the run has to reach below it, to %s at least.", hole.at,
+                                  hole.at + half])
           end
         end
       end

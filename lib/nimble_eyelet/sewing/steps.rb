@@ -64,7 +64,8 @@ module NimbleEyelet
       def self.put_back(ledger, order) = ledger.entries.map { |entry| back(entry.part, order.machine) }
 
       def self.note(order)
-        Step.new(key: "note", part: BACK, does: "Note what worked, and keep the scrap with it.", hazards: order.count >= LONG_ROW ? %w[pins breaks] : %w[pins])
+        Step.new(key: "note", part: BACK, does: "Note what worked, and keep the scrap with it.",
+                 hazards: order.count >= LONG_ROW ? %w[pins breaks] : %w[pins])
       end
       private_class_method :put_back, :note, :in_order, :buttons_first
     end

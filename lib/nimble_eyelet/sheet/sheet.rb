@@ -69,7 +69,8 @@ module NimbleEyelet
 
     # @return [Opening::SlitLength]
     def cut
-      @cut ||= Opening::SlitLength.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: clamping_foot, held: recipe.stretch_left,
+      @cut ||= Opening::SlitLength.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: clamping_foot,
+                                      held: recipe.stretch_left,
                                                                                       round: style.round?)
     end
 
@@ -210,13 +211,15 @@ module NimbleEyelet
     end
 
     def laid(run, sewn)
-      Placket::Layout.of(run, @plan.button, cut.extent(opening), width: recipe.width(opening), foot: fitted.kind, sewn: sewn, beginning: beginning)
+      Placket::Layout.of(run, @plan.button, cut.extent(opening), width: recipe.width(opening), foot: fitted.kind, sewn: sewn,
+                         beginning: beginning)
     end
 
     def order
       Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
                               cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
-                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, stored: stored, for_child: @plan.placket.usage.child)
+                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, stored: stored,
+                              for_child: @plan.placket.usage.child)
     end
 
     def current = @current ||= current_settings
@@ -224,7 +227,8 @@ module NimbleEyelet
     def current_settings
       Swatches::CurrentSettings.new(
         button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, set: @lessons.set(sewn_with),
-        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover,
+        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace,
+        thin_cover: @plan.recipe.thin_cover,
         second_pass: @plan.recipe.second_pass, twice: recipe.second_pass, **of_length, **of_recipe
       )
     end
