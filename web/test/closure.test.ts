@@ -51,7 +51,7 @@ describe('the draft', () => {
     draft.type('button.width', 'wide', closure());
     draft.type('placket.pins.a', { at: 'there' }, closure());
     draft.type('placket.count', '7', closure());
-    draft.refuse(draft.paths, [{ field: 'placket.pins.a.at', allowed: 'Write a length.' }]);
+    draft.refuse({ ...draft.entries }, [{ field: 'placket.pins.a.at', allowed: 'Write a length.' }]);
 
     expect(draft.sendable([])).toEqual(['button.width', 'placket.count']);
     expect(draft.fault('placket.pins.a')).toBe('Write a length.');
@@ -61,11 +61,28 @@ describe('the draft', () => {
     expect(draft.fault('placket.pins.a')).toBeUndefined();
   });
 
+  it('sends what was typed otherwise while the answer to it was on its way', () => {
+    const draft = new Draft();
+    draft.type('button.outline', '0 0, 20 10, 20 0, 0 10', closure());
+    draft.type('button.shape', 'bar', closure());
+    const sent = structuredClone(draft.entries);
+    draft.type('button.outline', '', closure());
+    draft.refuse(sent, [{ field: 'button.outline', allowed: 'It crosses itself.' }]);
+    expect(draft.refused).toBe(0);
+    expect(draft.fault('button.outline')).toBeUndefined();
+    expect(draft.sendable([])).toEqual(['button.outline', 'button.shape']);
+    draft.refuse(structuredClone(draft.entries), [
+      { field: 'button.outline', allowed: 'Write the corners.' },
+    ]);
+    expect(draft.sendable([])).toEqual(['button.shape']);
+  });
+
   it('gives up what was refused of one section, whichever list was at fault', () => {
     const draft = new Draft();
     draft.type('button.width', '20', closure());
     draft.type('placket.keep_outs.k', { from: '200', to: '220' }, closure());
-    draft.refuse(['placket.keep_outs.k'], [{ field: 'placket.pins.a.at', allowed: 'In a keep-out.' }]);
+    const sent = Object.fromEntries(Object.entries(draft.entries).filter(([path]) => path.includes('.k')));
+    draft.refuse(sent, [{ field: 'placket.pins.a.at', allowed: 'In a keep-out.' }]);
     draft.forgetRefused('placket.pins');
 
     expect(draft.paths).toEqual(['button.width']);

@@ -137,19 +137,23 @@ export class Draft {
     }
   }
 
-  /** Holds back what the server could not take: the entries its faults name, else all that was sent. */
-  refuse(sent: string[], faults: { field: string; allowed: string }[]): void {
+  /** Holds back what the server could not take: the entries its faults name, else all that was sent. What was typed
+   * otherwise meanwhile was not refused: it is sent next. */
+  refuse(sent: Record<string, Entry>, faults: { field: string; allowed: string }[]): void {
+    const paths = Object.keys(sent);
+    const stands = (path: string): boolean => {
+      const [now, then] = [this.entries[path], sent[path]];
+      return now !== undefined && then !== undefined && same(now.value, then.value);
+    };
     let culprits: string[] = [];
     for (const fault of faults) {
-      this.faults[fault.field] = fault.allowed;
-      const named = sent.filter((path) => path === entryPath(fault.field));
+      const named = paths.filter((path) => path === entryPath(fault.field));
       const section = fault.field.split('.')[0] ?? '';
-      culprits = [
-        ...culprits,
-        ...(named.length ? named : sent.filter((path) => path.startsWith(`${section}.`))),
-      ];
+      const about = named.length ? named : paths.filter((path) => path.startsWith(`${section}.`));
+      if (!about.length || about.some(stands)) this.faults[fault.field] = fault.allowed;
+      culprits = [...culprits, ...about];
     }
-    this.held = [...new Set([...this.held, ...(culprits.length ? culprits : sent)])];
+    this.held = [...new Set([...this.held, ...(culprits.length ? culprits : paths).filter(stands)])];
   }
 
   /** The fault at a path, or of anything below it. */

@@ -258,8 +258,8 @@ export class ClosureWork {
     const sent = Object.fromEntries(Object.entries(entries).filter(([path]) => paths.includes(path)));
     const answer = await this.try(() => this.requests.change(body, this.version));
     if (!answer) return false;
-    if (answer.kind === 'refused' && answer.status >= 500) return this.broke(paths);
-    if (answer.kind === 'refused') return this.refuse(answer.status, answer.problem, paths);
+    if (answer.kind === 'refused' && answer.status >= 500) return this.broke(sent);
+    if (answer.kind === 'refused') return this.refuse(answer.status, answer.problem, sent);
     this.broken = 0;
     this.alone = this.alone && open.length > 1;
     this.draft.confirm(sent);
@@ -268,7 +268,7 @@ export class ClosureWork {
   }
 
   /** The server failed over this: after some tries each field is sent alone, and one that still fails is set aside. */
-  private broke(sent: string[]): boolean {
+  private broke(sent: Record<string, Entry>): boolean {
     this.broken += 1;
     if (this.broken < TRIES) {
       this.saveSoon(this.broken * FIRST_RETRY);
@@ -277,13 +277,14 @@ export class ClosureWork {
     this.broken = 0;
     const allowed =
       'The server could not keep this. It stays here as you typed it: write it otherwise, or drop it.';
-    if (sent.length > 1) this.alone = true;
-    else this.draft.refuse(sent, [{ field: sent[0] ?? '', allowed }]);
+    const [first, ...others] = Object.keys(sent);
+    if (others.length > 0) this.alone = true;
+    else this.draft.refuse(sent, [{ field: first ?? '', allowed }]);
     return true;
   }
 
   /** @returns whether there is something else to try at once */
-  private refuse(status: number, problem: Problem, sent: string[]): boolean {
+  private refuse(status: number, problem: Problem, sent: Record<string, Entry>): boolean {
     this.preview.clear();
     if (status === 404) this.missing = true;
     if (status === 404) return false;
