@@ -71,7 +71,7 @@ module NimbleEyelet
         own = own_figures[OlderWords::LAYERS]
         return Decision.of(own.to_i, "your choice", "You chose it.", kind: :yours) if own
 
-        Decision.of(1, "layers", "One does, unless a test hole puckers.")
+        Decision.of(1, "layers", "One is enough, unless a test hole puckers.")
       end
 
       # @return [Decision] of a String

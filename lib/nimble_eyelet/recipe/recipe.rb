@@ -70,7 +70,7 @@ module NimbleEyelet
         RecipeLine.new(key: :tension, label: "Top tension", field: "recipe.tension"),
         RecipeLine.new(key: :balance, label: "Balance", field: "recipe.balance"),
         RecipeLine.new(key: :stabiliser, label: "Stabiliser", field: "recipe.stabiliser"),
-        RecipeLine.new(key: :stay_layers, label: "Layers of it", field: "recipe.stay_layers"),
+        RecipeLine.new(key: :stay_layers, label: "Stabiliser layers", field: "recipe.stay_layers"),
         RecipeLine.new(key: :needle, label: "Needle", field: "recipe.needle_size"),
         RecipeLine.new(key: :cord, label: "Cord"), RecipeLine.new(key: :manual_width, label: "Bead by hand")
       ].freeze

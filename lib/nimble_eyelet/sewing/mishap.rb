@@ -33,7 +33,7 @@ module NimbleEyelet
         (during.nil? || during.include?(step)) && (!cycle || machine.type.programmed) && [nil, sewn].include?(self.sewn)
       end
 
-      # What it undoes is what it happened at: a button that is sewn anew leaves its hole alone.
+      # What it undoes is what it happened at: a button that is sewn again leaves its hole alone.
       #
       # @param step [String, nil] name of the step it happened at, without its hole
       # @return [Array<String>] names of the steps that are done again

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# AcceptedSettings is the recipe as the accepted test hole holds it, and what is set otherwise by now.
+# AcceptedSettings is the recipe as the accepted test hole holds it, and what is set differently now.
 #
 #   sheet.frozen.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.35 mm)]
 

@@ -139,7 +139,7 @@ module NimbleEyelet
       before.swatch if before.as_sewn? && !%w[key press].include?(setting.by.key)
     end
 
-    # @return [AcceptedSettings, nil] what the accepted test hole holds, and what is otherwise by now
+    # @return [AcceptedSettings, nil] what the accepted test hole holds, and what is set differently now
     def frozen = @frozen ||= AcceptedSettings.of(self)
 
     # Everything a test hole sewn now is sewn with: it is kept with what is seen on it.

@@ -42,7 +42,7 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
   });
 }
 
-/** Steps of this hole, this button or the test that a mishap makes to be done anew: as they were given out. */
+/** Steps of this hole, this button or the test that are done again after a mishap: as they were given out. */
 function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SittingStep[]): SittingStep[] {
   const turn = deed.step.turn ?? 'hole';
   const found = past.filter(
