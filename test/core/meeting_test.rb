@@ -7,7 +7,7 @@ require_relative "../support/hands"
 # Where a session and the list of one closure meet: sewn in between others, everything is sewn with the machine set as the
 # closure's own list sets it, and no list tells the ledger what its words do not.
 class MeetingTest < CoreTest
-  SESSIONS = 40
+  SESSIONS = 20
   # What the needle does.
   AT_THE_NEEDLE = %w[test-sew sew test-button button].freeze
 
