@@ -17,6 +17,8 @@ module NimbleEyelet
     # @return [Class] to be inherited from: a frozen Struct with keyword arguments
     def self.of(*fields, **defaults)
       members = fields | defaults.keys
+      raise ArgumentError, "with makes another record: no field can be called so" if members.include?(:with)
+
       Struct.new(*members) do
         # Written out with real keywords, since a sheet makes some hundreds of these.
         keywords = members.map { |field| defaults.key?(field) ? "#{field}: DEFAULTS[:#{field}]" : "#{field}:" }

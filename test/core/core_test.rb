@@ -75,6 +75,7 @@ class CoreRulesTest < CoreTest
     assert_equal 2, value.new(at: 1).with(at: 2).at
     assert_predicate value.new(at: 1).with(note: "x"), :noted?
     assert_raises(ArgumentError) { value.new(note: "x") }
+    assert_raises(ArgumentError) { Value.of(:at, with: nil) }
   end
 
   private

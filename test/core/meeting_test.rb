@@ -109,4 +109,21 @@ class MeetingTest < CoreTest
 
     assert_empty found.first(20), "#{found.size} of them"
   end
+
+  # What is opened for a button goes back with it: nobody is asked to push a foot together that holds nothing.
+  def test_the_foot_goes_back_with_what_it_holds
+    carriage = Foot.new(kind: "carriage_foot", largest_button: mm(30), allowance: mm(2), click: nil)
+    known = machine(feet: [carriage, *machine.feet.drop(1)])
+    clamp = sheet(machine: known).progress.steps.find { |step| step.key == "clamp" }
+    ledger = Ledger.empty.changed(clamp.moves)
+
+    assert_equal [mm(18), mm(2.5)], clamp.moves.values_at("button_in_foot", "foot_opened")
+    assert_equal ["button_in_foot"], away(ledger)
+    back = Sewing::Steps.back(ledger.entries.first.part, known)
+
+    assert_empty ledger.changed(back.moves).state
+    assert_equal ["foot_opened"], away(ledger.changed("button_in_foot" => nil))
+  end
+
+  def away(ledger) = ledger.entries.map { |entry| entry.part.key }
 end

@@ -12,13 +12,13 @@ module NimbleEyelet
   #
   # neutral - String, what it is when nothing is moved; back - String, the step that puts it back
   # hands_near - Boolean, hands come near the needle for it; stays - Boolean, nobody puts it back: it is known, and that is all
-  # with - String or nil, key of the part that takes it along when it goes back
-  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, with: nil)
+  # goes_with - String or nil, key of the part that takes it along when it goes back
+  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil)
 
   MACHINE_PARTS = [
     MachinePart.new(key: "button_in_foot", name: "button in the foot", neutral: "none", back: "Take the button out of the foot."),
     MachinePart.new(key: "foot_opened", name: "foot opened further", neutral: "not", back: "Push the foot together again.",
-                    with: "button_in_foot"),
+                    goes_with: "button_in_foot"),
     MachinePart.new(key: "lever", name: "sensing lever", neutral: "up", back: "Push the sensing lever up."),
     MachinePart.new(key: "memory", name: "stored length", neutral: "forgotten", back: "Let the machine forget the length."),
     MachinePart.new(key: "cover_plate", name: "cover plate", neutral: "off", back: "Take the cover plate off the feed dogs.",
@@ -61,14 +61,14 @@ module NimbleEyelet
     # @return [Array<LedgerEntry>] in the order in which they are put back
     def entries
       MACHINE_PARTS.each_value.filter_map do |part|
-        LedgerEntry.new(part: part, now: state[part.key]) if state.key?(part.key) && !part.stays && !state.key?(part.with)
+        LedgerEntry.new(part: part, now: state[part.key]) if state.key?(part.key) && !part.stays && !state.key?(part.goes_with)
       end
     end
 
     # @param part [MachinePart]
     # @return [Hash{String => nil}] for #changed: it goes back, and what it takes along
     def self.put_back(part)
-      MACHINE_PARTS.each_value.select { |one| [one.key, one.with].include?(part.key) }.to_h { |one| [one.key, nil] }
+      MACHINE_PARTS.each_value.select { |one| [one.key, one.goes_with].include?(part.key) }.to_h { |one| [one.key, nil] }
     end
 
     # @return [Boolean] whether nothing has to be put back
