@@ -70,8 +70,8 @@ module NimbleEyelet
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle that clears
     # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand
     # instead - String or nil, what to do when the machine cannot
-    class Attaching < Value.of(:by_machine, :width, :spacing, :diagonal, :swings, :clearance, :verdict, :pattern, :stitches, :shank, :spacer,
-                               :needle_most, :hand_thread, :because, :cautions, :instead, heavy: false)
+    class Attaching < Value.of(:by_machine, :width, :spacing, :diagonal, :swings, :clearance, :verdict, :pattern, :stitches,
+                               :shank, :spacer, :needle_most, :hand_thread, :because, :cautions, :instead, heavy: false)
       # @return [Attaching]
       def self.of(button, cloth, machine, needle, sewing) = AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
     end
@@ -106,7 +106,8 @@ module NimbleEyelet
 
       def build(**more)
         Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, diagonal: holes? ? diagonal : nil,
-                      swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict, pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
+                      swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict, pattern: pattern,
+                      stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
                       needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, **more)
       end
 

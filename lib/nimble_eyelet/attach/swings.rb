@@ -10,7 +10,6 @@
 require_relative "../length/length"
 require_relative "../stitch/button_path"
 require_relative "../value"
-require_relative "clearance"
 
 module NimbleEyelet
   module Attach
@@ -44,7 +43,7 @@ module NimbleEyelet
       # @return [Length, nil] the first width at which this needle has the most room; nil where it strikes at every width
       def roomiest
         reach = (machine.max_width / machine.width_step).floor
-        room = ->(width) { Clearance.of(sewn(widths(width))).room }
+        room = ->(width) { sewn(widths(width)).then { |one| one.room - one.lost } }
         best = (0..reach).map { |steps| machine.width_step * steps }.max_by(&room)
         best unless room.call(best).negative?
       end
