@@ -50,6 +50,26 @@ class NeedleAndStayTest < CoreTest
     assert_same none, OlderWords.figures(none)
   end
 
+  # What was sewn over two layers is taken over with two, as a number; and is said alike at the test and at the recipe.
+  def test_a_test_hole_over_two_layers_is_accepted_with_them
+    two = sheet(recipe: Recipes::Overrides.new(stay_layers: 2))
+    hole = swatch_of(two)
+    plan = AcceptedSettings.accepting(hole, sheet)
+
+    assert_equal 2, plan.validate.recipe.stay_layers
+    assert_equal two.recipe.stay_words, hole.under
+    assert_equal two.recipe.stay_words, Sheet.of(plan).recipe.stay_words
+    assert_nil AcceptedSettings.accepting(swatch_of(sheet), sheet).recipe.stay_layers
+    assert_equal "recipe.stay_layers", Swatches::SewnWith.faulty("recipe.stay_layers" => "9"), "no file brings in more"
+  end
+
+  def swatch_of(found)
+    Swatches::Swatch.new(id: "a", passes: "snug", measured: nil, symptoms: [], opening: found.opening,
+                         tension: found.recipe.tension.value, stitch_width: found.recipe.stitch_width.value,
+                         stitch_length: found.recipe.stitch_length.value,
+                         stabiliser: found.recipe.stabiliser.value, sewn_with: found.sewn_with)
+  end
+
   # Keys of the steps, and the cautions they carry.
   def work(found) = found.progress.steps.map { |step| [step.key, step.hazards] }
 

@@ -24,6 +24,11 @@ module NimbleEyelet
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")
 
+    # @param words [String] what lies under a hole
+    # @param layers [Integer] from one to three
+    # @return [String]
+    def self.layered(words, layers) = layers > 1 ? "#{words}, #{{ 2 => 'two', 3 => 'three' }.fetch(layers)} layers" : words
+
     # What a person wrote is a row of the table where it says the same: what is torn, rinsed or ironed of it stays known.
     #
     # @param text [String] as typed, or as it was kept

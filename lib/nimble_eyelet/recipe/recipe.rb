@@ -9,6 +9,7 @@
 
 require_relative "../answer/reason"
 require_relative "../answer/refusal"
+require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
 require_relative "../typing/limit"
 require_relative "../value"
@@ -91,11 +92,8 @@ module NimbleEyelet
       # @return [Hash{String => String}] by the paths of its figures
       def laid_under = { "recipe.stabiliser" => stabiliser.value.to_s, "recipe.stay_layers" => stay_layers.value.to_s }
 
-      LAYERS_IN_WORDS = { 1 => "", 2 => ", two layers", 3 => ", three layers" }.freeze
-      private_constant :LAYERS_IN_WORDS
-
-      # @return [String] what lies under or inside the hole, and how much of it
-      def stay_words = "#{stabiliser.value}#{LAYERS_IN_WORDS.fetch(stay_layers.value)}"
+      # @return [String] the stabiliser, and its layers
+      def stay_words = Stabiliser.layered(stabiliser.value, stay_layers.value)
 
       # @return [String] "yes" or "no", as it is asked for and kept
       def passes = second_pass ? "yes" : "no"

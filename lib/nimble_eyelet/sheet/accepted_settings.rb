@@ -32,7 +32,7 @@ module NimbleEyelet
     end
 
     # What of the recipe is set as it was where it is otherwise by now.
-    SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser recipe.stay_layers recipe.second_pass].freeze
+    SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser recipe.second_pass].freeze
 
     # @param swatch [Swatches::Swatch]
     # @param sheet [Sheet] of the plan as it is
@@ -48,9 +48,16 @@ module NimbleEyelet
       with = swatch.sewn_with
       set = with["setting.set"]
       dials = { "recipe.stitch_width" => swatch.stitch_width, "recipe.stitch_length" => swatch.stitch_length,
-                "recipe.tension" => swatch.tension, "recipe.balance" => with["recipe.balance"]&.to_i }
+                "recipe.tension" => swatch.tension, "recipe.balance" => with["recipe.balance"]&.to_i,
+                "recipe.stay_layers" => layers(with, sheet) }
       { "opening.correction" => set && (set - swatch.opening), "opening.ease" => ease(swatch, sheet.cut), **dials,
         **with.slice(*SET_BACK).reject { |path, was| sheet.sewn_with[path] == was } }.compact
+    end
+
+    # Nothing where as many lie there now.
+    def self.layers(with, sheet)
+      was = with["recipe.stay_layers"]
+      was.to_i unless was.nil? || was == sheet.sewn_with["recipe.stay_layers"]
     end
 
     # Another opening was wanted then: more ease or less.
@@ -58,6 +65,6 @@ module NimbleEyelet
       off = swatch.opening - cut.length
       [cut.ease + off, Length.zero].max unless off.zero? || !cut.eased?
     end
-    private_class_method :held_by, :ease
+    private_class_method :held_by, :ease, :layers
   end
 end

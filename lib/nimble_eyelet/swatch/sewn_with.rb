@@ -22,7 +22,8 @@ module NimbleEyelet
         **%w[setting.set setting.hands setting.clamped slit.need foot.allowance].to_h { |path| [path, Typing::Limit.length(-500, 500)] }
       }.freeze
       NUMBERS = { "slit.give" => Typing::Limit.number(0.1..10), "thread.tex" => Typing::Limit.number(1..1000),
-                  "recipe.tension" => Typing::Limit.number(0..20), "recipe.balance" => Typing::Limit.whole(-9..9) }.freeze
+                  "recipe.tension" => Typing::Limit.number(0..20), "recipe.balance" => Typing::Limit.whole(-9..9),
+                  "recipe.stay_layers" => Typing::Limit.whole(1..3) }.freeze
       TABLES = { "setting.by" => Opening::SETTING_METHODS, "thread.fibre" => SewingThread::DENSITIES, "recipe.style" => STYLES,
                  "recipe.foot" => FOOT_KINDS, "measured.with" => { "caliper" => true } }.freeze
 

@@ -7,6 +7,7 @@
 #                        tension: 3r, stabiliser: "fusible strip")
 
 require_relative "../answer/refusal"
+require_relative "../cloth/stabiliser"
 require_relative "../typing/limit"
 require_relative "../value"
 require_relative "look"
@@ -82,8 +83,8 @@ module NimbleEyelet
       # @return [Integer] layers of the stabiliser
       def stay_layers = sewn_with.fetch("recipe.stay_layers", 1).to_i
 
-      # @return [String] what lay under it, and how much of it
-      def under = stay_layers > 1 ? "#{stabiliser}, #{stay_layers} layers" : stabiliser
+      # @return [String] the stabiliser, and its layers
+      def under = Stabiliser.layered(stabiliser, stay_layers)
 
       # @return [Boolean] whether both beads were sewn over a second time
       def twice? = sewn_with["recipe.second_pass"] == "yes"
