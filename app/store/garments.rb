@@ -68,9 +68,9 @@ module NimbleEyelet
 
       # Steps out of a mishap go by the mishap's id.
       def step_here(key, ids)
-        step = key && Sewing::StepKey.parse(key)
+        step = key && Work::StepKey.parse(key)
         known = step&.mishap && ids.keys.find { |id| step.out_of?(id) }
-        known ? Sewing::StepKey.rescue(ids.fetch(known), step.number).to_s : key
+        known ? Work::StepKey.rescue(ids.fetch(known), step.number).to_s : key
       end
 
       def here(id, machine) = Swatches::StandIn.id?(id) ? Swatches::StandIn.id(machine.id) : machine.id.to_s

@@ -41,7 +41,7 @@ module NimbleEyelet
       end
 
       def self.called_step(key)
-        step = Sewing::StepKey.parse(key)
+        step = Work::StepKey.parse(key)
         step.mishap ? "rescue, step #{step.number}" : step.name.tr("-_", " ")
       end
 

@@ -59,13 +59,12 @@ module NimbleEyelet
 
       # How the button went through the hole that is open then.
       def self.through(step, sheet)
-        opens = Sewing::WorkStep.opens?(step.key, round: sheet.recipe.style.value.round?)
-        { opens: opens, through: (sheet.facts.through(step.figures["hole.at"]) if opens) }
+        { opens: step.opens?, through: (sheet.facts.through(step.figures["hole.at"]) if step.opens?) }
       end
 
       # What is handed back when the step is done.
       #
-      # @param step [Sewing::Step]
+      # @param step [Work::Step]
       # @return [Hash]
       def self.enter(step)
         { kind: step.hole ? "hole_sewn" : "step", step: step.key, at: step.hole && Field.decimal(step.hole.at),

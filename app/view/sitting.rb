@@ -102,7 +102,7 @@ module NimbleEyelet
 
       def self.moment(moment)
         { kind: moment.kind, from: moment.from, to: moment.to, closure: moment.chain, block: moment.block,
-          says: Sewing::BLOCKS[moment.block],
+          says: Work::BLOCKS[moment.block],
           needs: moment.needs.map do |part, state|
             "#{Sewing::Changeover::PART_NAMES.fetch(part)}: #{state.split('|').reject(&:empty?).join(', ')}"
           end,
@@ -146,7 +146,7 @@ module NimbleEyelet
       # As it will be given out; only the id of what went wrong is still to come.
       def self.way_out(mishap)
         present = Presenter.new(:mm)
-        Sewing::Rescuing.steps(Sewing::StepKey::ID_TO_COME, mishap.key).zip(mishap.steps).map do |step, row|
+        Sewing::Rescuing.steps(Work::StepKey::ID_TO_COME, mishap.key).zip(mishap.steps).map do |step, row|
           { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), caution: step.caution,
             moves: step.moves, asks: row.asks }
         end

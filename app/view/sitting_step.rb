@@ -18,15 +18,13 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(one, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
-        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), opens: opens?(one),
+        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), opens: one.step.opens?,
           seconds: one.seconds.round,
           asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
       def self.words(step, present, bobbin)
-        key = Sewing::StepKey.parse(step.key)
-        name = key.name
-        { key: step.key, name: name, rescue: key.mishap, turn: Sewing::WorkStep.turn(name), part: step.part,
+        { key: step.key, name: step.name, rescue: Work::StepKey.parse(step.key).mishap, turn: step.turn, part: step.part,
           does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
           caution: if bobbin
                      [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ")
@@ -34,11 +32,7 @@ module NimbleEyelet
                      step.caution
                    end, near: step.hazards.intersect?(%w[power wheel]),
           hole: step.figures["hole.at"]&.to_f,
-          figure: figure(step, present), look: name == "look", dry_wait: name == "dry" }
-      end
-
-      def self.opens?(one)
-        one.part ? Sewing::WorkStep.opens?(one.step.key, round: one.part.sheet.recipe.style.value.round?) : false
+          figure: figure(step, present), look: step.name == "look", dry_wait: step.name == "dry" }
       end
 
       # The one figure to hit, large: where the step itself says it so.
@@ -60,7 +54,7 @@ module NimbleEyelet
       def self.asks(one)
         return unless one.block == "rescue"
 
-        key = Sewing::StepKey.parse(one.step.key)
+        key = Work::StepKey.parse(one.step.key)
         entry = one.part.sheet.facts.mishaps.find { |mishap| key.out_of?(mishap.id) }
         entry && entry.mishap.steps[key.number - 1]&.asks
       end
@@ -72,7 +66,7 @@ module NimbleEyelet
         at = asks(one) && one.step.figures["hole.at"]
         also + [{ **SewingView.enter(one.step), **whose, **(at ? { at: Field.decimal(at) } : {}) }]
       end
-      private_class_method :opens?, :words, :figure, :asks, :entries
+      private_class_method :words, :figure, :asks, :entries
     end
   end
 end

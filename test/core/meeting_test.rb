@@ -58,7 +58,7 @@ class MeetingTest < CoreTest
 
   # Needle, thread, and what the buttons are sewn with; a row of holes goes by all of it.
   def needed(sheet, key)
-    return MACHINE_PARTS.keys unless Sewing::WorkStep.turn(Sewing::StepKey.parse(key).name) == "button"
+    return MACHINE_PARTS.keys unless Work.turn(Work::StepKey.parse(key).name) == "button"
 
     setting = sheet.progress.steps.select { |step| %w[needle thread button-foot feed-off button-width].include?(step.key) }
     setting.reduce(hands(sheet)) { |hands, step| hands.read(in_words(step), button: nil) }.machine.keys

@@ -2,10 +2,18 @@
 
 require_relative "../core_helper"
 require_relative "../support/at_the_table"
+require_relative "../support/closures"
 
 # The table of what goes wrong, against the steps it belongs to and the rules of the craft.
 class MishapTest < CoreTest
-  NAMES = Sewing::WORK_STEPS.keys.map { |name| name.delete_suffix(" of a hole") } + %w[look cord punch open button]
+  include NimbleEyelet::Support::Closures
+
+  # Every step there is, by its name: of many closures, whatever they are.
+  def self.names
+    @names ||= new("names").then do |one|
+      Array.new(200) { |turn| one.sheet(**one.any_closure(one.any_machine(MACHINE_KINDS.keys[turn % 4]))).progress.steps.map(&:name) }
+    end.flatten.uniq
+  end
 
   def rows = Sewing::MISHAPS.values
   def does(key) = Sewing::MISHAPS.fetch(key).steps.map(&:does).join(" ")
@@ -13,10 +21,10 @@ class MishapTest < CoreTest
   # No row speaks of a step, a part, a caution or a machine that does not exist.
   def test_every_row_speaks_of_what_there_is
     rows.each do |row|
-      assert_empty row.during.to_a - NAMES, row.key
-      assert_empty row.again - NAMES, row.key
+      assert_empty row.during.to_a - self.class.names, row.key
+      assert_empty row.again - self.class.names, row.key
       assert_empty (row.moves.keys + row.steps.flat_map { |step| step.moves.keys }) - MACHINE_PARTS.keys, row.key
-      assert_empty row.steps.flat_map(&:hazards) - Sewing::HAZARDS.keys, row.key
+      assert_empty row.steps.flat_map(&:hazards) - Work::HAZARDS.keys, row.key
       refute_empty row.steps, row.key
       assert_includes [nil, "slit", "place"], row.asks
       assert row.says.match?(/\A[A-Z]/) && !row.says.end_with?("."), row.says
@@ -102,7 +110,7 @@ class MishapTest < CoreTest
 
   # A mishap is withdrawn like any fact: then nothing of it is left.
   def test_what_did_not_go_wrong_leaves_nothing
-    sewn = Sewing::Entry.new(id: "a", kind: "hole_sewn", happened_at: Time.at(1), step: Sewing::Step.key_at("sew", mm(540)),
+    sewn = Sewing::Entry.new(id: "a", kind: "hole_sewn", happened_at: Time.at(1), step: Work::Step.key_at("sew", mm(540)),
                              at: mm(540),
                              opening: mm(22.5))
     wrong = Sewing::Entry.new(id: "b", kind: "mishap", happened_at: Time.at(2), step: "look", at: mm(540),

@@ -99,7 +99,7 @@ class OneFigureTest < CoreTest
       found.layout.holes.each do |hole|
         assert_equal found.opening, hole.opening
         assert_equal hole.opening + found.cut.ends.both, hole.to - hole.from if hole.vertical? && !found.recipe.style.value.round?
-        place = steps.fetch(Sewing::Step.key_at("place", hole.at))
+        place = steps.fetch(Work::Step.key_at("place", hole.at))
 
         hole.starts.each { |start| assert_includes place, start.along.to_s }
       end

@@ -5,7 +5,7 @@ require_relative "../core_helper"
 # What was done, against what the plan says now.
 class ProgressTest < CoreTest
   def steps(**changes) = sheet(**changes).progress.steps
-  def at(name, place) = Sewing::Step.key_at(name, mm(place))
+  def at(name, place) = Work::Step.key_at(name, mm(place))
 
   # A step that was ticked with the names of an earlier version was ticked with the same.
   def test_what_was_done_by_name_is_done_by_key
@@ -24,12 +24,12 @@ class ProgressTest < CoreTest
     given = CoreValues::MACHINES.keys.flat_map { |kind| sheet(machine: machine(kind)).progress.steps.map(&:key) }
     older = %w[sew-3 button-12 rescue-6f0c12ab-2 rescue-{id}-1 place-at--1500 back-feed_dogs something-strange]
 
-    (given + older).uniq.each { |key| assert_equal key, Sewing::StepKey.parse(key).to_s }
+    (given + older).uniq.each { |key| assert_equal key, Work::StepKey.parse(key).to_s }
 
-    assert_equal ["place", mm(-1.5)], Sewing::StepKey.parse("place-at--1500").to_h.values_at(:name, :at)
-    assert_equal ["rescue", "6f0c12ab", 2], Sewing::StepKey.parse("rescue-6f0c12ab-2").to_h.values_at(:name, :mishap, :number)
-    assert Sewing::StepKey.parse("rescue-6f0c12ab-2").out_of?("6f0c12ab-0000-4000-8000-000000000000")
-    assert_predicate Sewing::StepKey.parse("sew-3"), :numbered?
+    assert_equal ["place", mm(-1.5)], Work::StepKey.parse("place-at--1500").to_h.values_at(:name, :at)
+    assert_equal ["rescue", "6f0c12ab", 2], Work::StepKey.parse("rescue-6f0c12ab-2").to_h.values_at(:name, :mishap, :number)
+    assert Work::StepKey.parse("rescue-6f0c12ab-2").out_of?("6f0c12ab-0000-4000-8000-000000000000")
+    assert_predicate Work::StepKey.parse("sew-3"), :numbered?
   end
 
   def test_progress_goes_on_with_the_first_step_that_is_open

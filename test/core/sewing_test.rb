@@ -19,7 +19,7 @@ class SewingTest < CoreTest
   end
 
   # A length in the sentence of a step is one of the figures it is done with: no tick outlives its figure.
-  def at(name, place) = Sewing::Step.key_at(name, mm(place))
+  def at(name, place) = Work::Step.key_at(name, mm(place))
   def step(found, key) = found.find { |one| one.key == key || one.key.start_with?("#{key}-at-") }
   def watched(kind = "sensing", **more) = machine(kind, first_side: "left", first_direction: "away", **more)
 

@@ -187,8 +187,8 @@ class SittingTest < CoreTest
     measured = { "slit" => mm(25), "place" => (one.step.figures["hole.at"] || mm(100)) - mm(4) }[row.asks]
     before = done(at)
     after.went_wrong(one, mishap, measured: measured)
-    turn = Sewing::WorkStep.turn(one.step.name) || "hole"
-    undone = (before - done(after)).map { |key| Sewing::WorkStep.turn(Sewing::StepKey.parse(key).name) }
+    turn = Work.turn(one.step.name) || "hole"
+    undone = (before - done(after)).map { |key| Work.turn(Work::StepKey.parse(key).name) }
 
     assert_empty undone.uniq - [turn, nil], "#{where}: what is undone is what it happened at"
     left = after.sitting.steps

@@ -21,7 +21,7 @@ module NimbleEyelet
         [/Set the stitch length to your usual/, ->(*) { { "length" => nil } }],
         [/top tension ([\d.]*\d)/, ->(said, who) { { "tension" => said.to_r == who.usual_tension ? nil : said } }],
         [/top tension back to your usual/, ->(*) { { "tension" => nil } }],
-        [/and the balance ([^.]+)\./, ->(said, _) { { "balance" => said == "in the middle" ? nil : said } }],
+        [/the balance ([^.]+)\./, ->(said, _) { { "balance" => said == "in the middle" ? nil : said } }],
         [/Turn the balance back/, ->(*) { { "balance" => nil } }],
         [/Select (.+?), needle up/, ->(said, _) { { "selector" => said.start_with?("straight") ? nil : said } }],
         [/Turn the selector back to straight stitch/, ->(*) { { "selector" => nil } }],

@@ -58,7 +58,7 @@ module NimbleEyelet
 
     # @param part [SittingPart]
     # @param name [String] of a step
-    # @return [Array<Sewing::Step>]
+    # @return [Array<Work::Step>]
     def self.steps(part, name) = part.sheet.progress.steps.select { |step| step.name == name }
 
     def self.spare(count) = count >= MANY ? 2 : 1

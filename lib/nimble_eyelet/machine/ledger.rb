@@ -13,13 +13,14 @@ module NimbleEyelet
   # neutral - String, what it is when nothing is moved; back - String, the step that puts it back
   # hands_near - Boolean, hands come near the needle for it; stays - Boolean, nobody puts it back: it is known, and that is all
   # goes_with - String or nil, key of the part that takes it along when it goes back
-  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil)
+  # passing - Boolean, it comes and goes within a hole: it is needed for the sewing, and never set for a row
+  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil, passing: false)
 
   MACHINE_PARTS = [
     MachinePart.new(key: "button_in_foot", name: "button in the foot", neutral: "none", back: "Take the button out of the foot."),
     MachinePart.new(key: "foot_opened", name: "foot opened further", neutral: "not", back: "Push the foot together again.",
                     goes_with: "button_in_foot"),
-    MachinePart.new(key: "lever", name: "sensing lever", neutral: "up", back: "Push the sensing lever up."),
+    MachinePart.new(key: "lever", name: "sensing lever", neutral: "up", back: "Push the sensing lever up.", passing: true),
     MachinePart.new(key: "memory", name: "stored length", neutral: "forgotten", back: "Let the machine forget the length."),
     MachinePart.new(key: "cover_plate", name: "cover plate", neutral: "off", back: "Take the cover plate off the feed dogs.",
                     hands_near: true),
@@ -50,8 +51,11 @@ module NimbleEyelet
     def name = part.name
   end
 
-  # state - Hash of part key to what it is now; a part that is absent is neutral
+  # state - Hash of part key to what it is now; a part that is absent is neutral, and UNKNOWN is never as anybody wants it
   class Ledger < Value.of(:state)
+    # What a part is when nobody can say: the machine was off, and may have kept it or not.
+    UNKNOWN = "unknown"
+
     def self.empty = new(state: {}.freeze)
 
     # @param changes [Hash{String => Length, String, nil}] nil puts a part back to neutral
@@ -76,6 +80,6 @@ module NimbleEyelet
 
     # @param changes [Hash{String => Length, String, nil}]
     # @return [Boolean] whether all of this is so already
-    def so?(changes) = changes.all? { |part, wanted| state[part] == wanted }
+    def so?(changes) = changes.all? { |part, wanted| state[part] == wanted && wanted != UNKNOWN }
   end
 end

@@ -24,7 +24,7 @@ module NimbleEyelet
   # One thing to do in a sitting.
   #
   # id - String, the same as long as it is left to do; part - SittingPart, nil for what is the machine's alone
-  # block - String, of Sewing::BLOCKS, or "rescue"; step - Sewing::Step
+  # block - String, of Work::BLOCKS, or "rescue"; step - Work::Step
   # also - Array of [SittingPart, Step] that are so already, and are kept as done with it
   # ledger - Ledger after it; seconds - Float; mishaps - Array<String>, keys of what can go wrong here
   SittingStep = Value.of(:id, :part, :block, :step, :ledger, :seconds, also: [], mishaps: [])
@@ -126,10 +126,15 @@ module NimbleEyelet
                                         says: Aftermath.of(part.sheet, entry))
         steps.reject { |step| part.sheet.facts.steps.key?(step.key) }.map do |step|
           state = state.changed(step.moves)
-          SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: "rescue", step: step, ledger: state, seconds: 60.0,
-                          mishaps: Sewing::Rescuing.at("rescue", part.sheet.plan.machine, sewn: part.sewn).map(&:key))
+          rescue_step(part, step, state)
         end
       end
+    end
+
+    def rescue_step(part, step, state)
+      SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: step.block, step: step, ledger: state,
+                      seconds: step.seconds(1).to_f,
+                      mishaps: Sewing::Rescuing.at(step.name, part.sheet.plan.machine, sewn: part.sewn).map(&:key))
     end
 
     def open_rescues
@@ -140,9 +145,6 @@ module NimbleEyelet
 
   # SittingWriter writes the steps of a sitting down as its order says, and keeps book of the machine meanwhile.
   class SittingWriter
-    # A part that is no changeover is put back in so many seconds.
-    MOVED = 10.0
-
     # @param sitting [Sitting]
     # @param state [Ledger] to begin with
     def initialize(sitting, state)
@@ -188,30 +190,35 @@ module NimbleEyelet
 
     # What is otherwise than this block needs it.
     def set(block)
-      otherwise = block.setters.reject { |step| @state.so?(step.moves.except(SittingWork::LEVER)) }
-      away(block) + otherwise.map { |step| write(block.part, block.key, step) }
+      away(block) + block.setters.filter_map { |step| left(block, step)&.then { |left| write(block.part, block.key, left) } }
+    end
+
+    # Of what sets the machine only what is needed, and is not so already.
+    def left(block, step)
+      return (step unless @state.so?(step.moves.slice(*block.needs.keys))) unless step.sets_only?
+
+      step.with(operations: step.operations.select { |one| one.sets.keys.intersect?(block.needs.keys) }).left_on(@state)
     end
 
     # What another closure left on the machine, and nobody here sets.
     def away(block)
-      own = block.setters.flat_map { |step| step.moves.keys }
-      left = @state.entries.reject { |entry| kept?(entry, block, own) }
+      left = @state.entries.reject { |entry| kept?(entry, block) }
       left.map { |entry| machine_step(entry.part, block.key) }
     end
 
-    def kept?(entry, block, own)
-      key = entry.part.key
-      return block.needs[key] == entry.now if key == "memory"
-      return block.begun if key == SittingWork::LEVER
+    # What comes and goes within a hole is put away only where it is in the way.
+    def kept?(entry, block)
+      part = entry.part
+      return !block.needs.key?(part.key) || block.needs[part.key] == entry.now if part.passing
 
-      own.include?(key)
+      block.needs.key?(part.key) && (block.needs[part.key] == entry.now || block.sets?(part.key))
     end
 
     def so_already(block)
       work = @sitting.work(block.part.key)
       noted = @noted[block.part.key]
       found = block.setters.reject { |step| work.done?(step) || noted.include?(step.key) }
-      found.map { |step| [block.part, step] }
+      found.map { |step| [block.part, step.noted] }
     end
 
     def put_back = @state.entries.map { |entry| machine_step(entry.part, "end") }
@@ -219,7 +226,7 @@ module NimbleEyelet
     def notes
       @sitting.works.filter_map do |work|
         note = work.note or next
-        write(work.part, "end", note).with(also: work.put_backs.map { |step| [work.part, step] })
+        write(work.part, "end", note).with(also: work.put_backs.map { |step| [work.part, step.noted] })
       end
     end
 
@@ -245,7 +252,7 @@ module NimbleEyelet
       return @sitting.work(part.key).seconds(step) if part
 
       group, = Sewing::Changeover::GROUPS.find { |_, some| some.include?(step.moves.keys.first) }
-      group ? Sewing::Changeover::SECONDS.fetch(group).to_f : MOVED
+      group ? Sewing::Changeover::SECONDS.fetch(group).to_f : step.seconds(1).to_f
     end
   end
 end

@@ -6,12 +6,13 @@
 #   work = SittingWork.new(part, pace: Schedule::Pace.usual, drying: 1200)
 #   work.blocks.map(&:key)   # => ["stay", "row", "seal", "open", "buttons"]
 
+require_relative "../machine/ledger"
 require_relative "../schedule/work_chain"
 require_relative "../sewing/changeover"
-require_relative "../sewing/step_key"
-require_relative "../sewing/work_step"
 require_relative "../sheet/hole_simulation"
 require_relative "../value"
+require_relative "../work/block"
+require_relative "../work/step"
 
 module NimbleEyelet
   # key - Integer, id of the closure; name, garment - String; sheet - Sheet whose holes fit
@@ -20,19 +21,18 @@ module NimbleEyelet
     def sewn = sheet.plan.button.sewn
   end
 
-  # What is left of one block. part - SittingPart; key - String, of Sewing::BLOCKS
+  # What is left of one block. part - SittingPart; key - String, of Work::BLOCKS
   # setters - Array<Step> that set the machine for it; hands - Array<Step> still to be done
   # needs - Hash of machine part to state, nil where the machine is not used; begun - Boolean
   class SittingBlock < Value.of(:part, :key, :setters, :hands, :needs, :begun)
     def machine? = !needs.nil?
+
+    # @param part [String] of the machine
+    # @return [Boolean] whether a step of it sets that part
+    def sets?(part) = setters.any? { |step| step.moves.key?(part) }
   end
 
   class SittingWork
-    # What else a hole needs from the needle than its stitches: getting going, and stopping.
-    LEVER = "lever"
-    # What of the row's setting holds for the buttons too.
-    THREADED = %w[needle thread].freeze
-
     # What is sealed in a block dries after it: sealed, and the block that waits for it.
     DRIES_BEFORE = { "seal" => %w[open dry], "open" => %w[buttons dry-after] }.freeze
     SEALED = { "open" => "seal", "buttons" => "seal-after" }.freeze
@@ -64,7 +64,7 @@ module NimbleEyelet
     def note = steps("end").find { |step| step.key == "note" && !done?(step) }
 
     # @return [Array<Step>] that put the machine back, and were not done for this closure
-    def put_backs = @progress.steps.select { |step| Sewing::StepKey.parse(step.key).back? && !done?(step) }
+    def put_backs = @progress.steps.select { |step| step.block == "end" && step.sets_only? && !done?(step) }
 
     # @param step [Step]
     # @return [Boolean]
@@ -73,10 +73,9 @@ module NimbleEyelet
     # @param step [Step]
     # @return [Array(String, Float)] its name, and seconds it mostly takes
     def usual(step)
-      row = Sewing::WorkStep.of(step.key)
-      seconds = row.seconds * (row.each ? part.sheet.layout.holes.size : 1)
-      seconds += reckoning.seconds if %w[sew test-sew].include?(row.name)
-      [row.name, seconds]
+      seconds = step.seconds(part.sheet.layout.holes.size)
+      seconds += reckoning.seconds if %w[sew test-sew].include?(step.name)
+      [step.name, seconds]
     end
 
     # @return [Float] seconds
@@ -89,38 +88,36 @@ module NimbleEyelet
 
     # On a finished edge the buttons come first.
     def order
-      keys = Sewing::BLOCKS.keys.grep_v("end")
+      keys = Work::BLOCKS.keys.grep_v("end")
       part.sheet.plan.attach.first? ? ["buttons", *(keys - ["buttons"])] : keys
     end
 
     def steps(key) = by_block.fetch(key, [])
-
-    def by_block
-      @by_block ||= @progress.steps.reject { |step| Sewing::StepKey.parse(step.key).back? }.group_by { |step| Sewing::WorkStep.of(step.key).block }
-    end
+    def by_block = @by_block ||= @progress.steps.group_by(&:block)
 
     def block(key)
-      setters, hands = steps(key).partition { |step| Sewing::WorkStep.of(step.key).sets }
+      setters, hands = steps(key).partition(&:sets_only?)
       open = hands.reject { |step| done?(step) }
       return if open.empty?
 
-      setters = setters_of(key, setters, hands)
+      needs = Work::Step.needed(open)
+      setters = needs.empty? ? [] : setters_for(needs, setters, open)
       SittingBlock.new(part: part, key: key, setters: setters, hands: open, begun: open.size < hands.size,
-                       needs: setters.empty? ? nil : needs(setters))
+                       needs: needs.empty? ? nil : needs)
     end
 
-    # A machine that forgot the length learns it from a test hole.
-    def setters_of(key, setters, hands)
-      threaded = key == "buttons" && setters.any? ? steps("row").select { |step| THREADED.include?(step.key) } : []
-      threaded + setters + hands.select { |step| step.key == "test-sew" && done?(step) && step.moves.key?("memory") }
+    # Its own, and from the rest of the list what sets a part as it is needed that no step of its own sets: needle and thread
+    # of the row for the buttons, and for a machine that forgot the length the test hole that teaches it.
+    def setters_for(needs, own, open)
+      lacking = needs.compact.reject { |part, _| MACHINE_PARTS.fetch(part).passing || own.any? { |step| step.moves.key?(part) } }
+      others = (@progress.steps - own - open).select { |step| lacking.any? { |part, state| step.moves[part] == state } }
+      @progress.steps.select { |step| own.include?(step) || others.include?(step) }
     end
-
-    def needs(setters) = setters.map(&:moves).reduce({}, :merge).except(LEVER).compact
 
     def work_block(block)
       seconds = block.hands.sum { |step| seconds(step) }.round
-      Schedule::WorkBlock.new(key: block.key, seconds: seconds, needs: block.machine? ? Sewing::Changeover.needs(block.needs) : nil,
-                              dries: dries?(block.key) ? @drying : 0)
+      Schedule::WorkBlock.new(key: block.key, seconds: seconds, dries: dries?(block.key) ? @drying : 0,
+                              needs: block.machine? ? Sewing::Changeover.needs(block.needs.compact) : nil)
     end
 
     def dries?(block)

@@ -5,7 +5,8 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
-require_relative "step"
+require_relative "../work/operation"
+require_relative "../work/step"
 
 module NimbleEyelet
   module Sewing
@@ -21,25 +22,28 @@ module NimbleEyelet
         @attaching = order.attaching
       end
 
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def last = [rinse, spare].compact
 
-      # @return [Array<Step>] of buttons sewn on by machine
+      # @return [Array<Work::Step>] of buttons sewn on by machine
       def secured
-        secure = Step.new(key: "secure", part: BUTTONED, does: SECURED.fetch(way),
-                          hazards: child + (way.include?("liquid") ? %w[liquid] : []),
-                          how: secure_how, figures: { "attach.secure" => way })
-        [wind, secure].compact
+        secure = Work::Operation["secure", figures: { "attach.secure" => way }, lasts: everywhere("secured"),
+                                 hazards: child + (way.include?("liquid") ? %w[liquid] : []), says: SECURED.fetch(way),
+                                 minds: [*secure_how]]
+        [wind, step("secure", secure)].compact
       end
 
       private
 
+      def step(name, operation) = Work::Step.of(name, block: "buttons", part: BUTTONED, operations: [operation])
+      def everywhere(kind) = Work::Lasting.at(kind, @order.layout.holes.map(&:at))
+
       def wind
         return unless @attaching.shank.positive?
 
-        Step.new(key: "wind", part: BUTTONED, does: "Take the spacer out, wind the tails round the shank and knot them.",
-                 how: Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)],
-                 figures: { "attach.shank" => @attaching.shank })
+        step("wind", Work::Operation["wind_shank", figures: { "attach.shank" => @attaching.shank }, lasts: everywhere("wound"),
+                                     says: "Take the spacer out, wind the tails round the shank and knot them.",
+                                     minds: [Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)]]])
       end
 
       def child = @order.for_child ? %w[children] : []
@@ -57,15 +61,15 @@ module NimbleEyelet
       def spare
         return unless @order.layout.run.usage.thing == "garment"
 
-        Step.new(key: "spare-button", part: BUTTONED, hazards: child,
-                 does: "Sew a spare button inside, at the side seam or under the hem.",
-                 how: "It is washed with the others, and is there when one is lost.")
+        step("spare-button", Work::Operation["sew_spare", hazards: child,
+                                             says: "Sew a spare button inside, at the side seam or under the hem.",
+                                             minds: ["It is washed with the others, and is there when one is lost."]])
       end
 
       def rinse
         return unless @order.recipe.stay&.film
 
-        Step.new(key: "rinse", part: BUTTONED, does: "Rinse film and marks out.")
+        step("rinse", Work::Operation["rinse", lasts: everywhere("rinsed"), says: "Rinse film and marks out."])
       end
     end
   end

@@ -4,9 +4,12 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/wording"
 require_relative "../machine/machine"
+require_relative "../work/operation"
+require_relative "../work/step"
 require_relative "button_ends"
-require_relative "step"
+require_relative "row_state"
 
 module NimbleEyelet
   module Sewing
@@ -18,7 +21,7 @@ module NimbleEyelet
         @machine = order.machine
       end
 
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def steps
         return [] unless @order.button.fastens?
 
@@ -28,6 +31,10 @@ module NimbleEyelet
       private
 
       def part = ButtonEnds::BUTTONED
+
+      def step(name, *operations, block: "buttons", part: self.part, **more)
+        Work::Step.of(name, block: block, part: part, operations: operations, **more)
+      end
 
       def sewn_on
         return pinned if @order.button.shank? && @order.button_sewing.shank_by == "pin"
@@ -42,53 +49,47 @@ module NimbleEyelet
       def pointer = @order.cloth.type.perforates ? "pencil dot" : "pin"
 
       def marks
-        by_plan = @order.button_sewing.from_plan?
-        holes = @order.layout.holes
-        does = if by_plan
-                 Sentence["Mark the buttons from the plan, each from the top edge: #{holes.map do
-                   '%s'
-                 end.join(', ')}.", *holes.map(&:button)]
-               else
-                 "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner."
-               end
-        Step.new(key: "mark-buttons", part: part, does: does,
-                 how: "Closure flat, hems level; #{compare(by_plan)} One button first, then look whether it lies flat; then the rest.",
-                 figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] }.merge("attach.marks" => marked_by))
+        how = "Closure flat, hems level; #{compare} One button first, then look whether it lies flat; then the rest."
+        step("mark-buttons", Work::Operation["mark_buttons", figures: places.merge("attach.marks" => by_plan? ? "plan" : "through"),
+                                             lasts: Work::Lasting.at("marked", @order.layout.holes.map(&:button)),
+                                             says: marked, minds: [how]])
       end
 
-      def compare(by_plan)
+      def places = @order.layout.holes.to_h { |hole| ["button.#{hole.number}", hole.button] }
+      def by_plan? = @order.button_sewing.from_plan?
+
+      def marked
+        return "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner." unless by_plan?
+
+        at = @order.layout.holes.map(&:button)
+        Sentence["Mark the buttons from the plan, each from the top edge: #{at.map { '%s' }.join(', ')}.", *at]
+      end
+
+      def compare
         return "no hole is there yet." if @order.buttons_first?
 
-        "compare with the #{by_plan ? 'finished holes' : 'plan'}."
+        "compare with the #{by_plan? ? 'finished holes' : 'plan'}."
       end
-
-      def marked_by = @order.button_sewing.from_plan? ? "plan" : "through"
 
       # A button that comes off for washing sits in an eyelet of the underlap, on a pin.
       def pinned
-        holes = @order.layout.holes
-        eyelets = Step.new(key: "shank-eyelet", part: part, hazards: %w[wheel blade],
-                           does: "Stitch an eyelet for each shank into the underlap, at the button's mark, and punch it open.",
-                           how: "Tried on the scrap first: the shank passes, its loop stands behind.",
-                           figures: holes.to_h { |hole| ["button.#{hole.number}", hole.button] })
-        pins = holes.map do |hole|
-          Step.new(key: Step.key_at("button", hole.at), part: "#{part}: #{hole.number} of #{@order.count}",
-                   hazards: ["pins", *child],
-                   does: "Put button #{hole.number} through its eyelet and the pin through its loop.",
-                   figures: { "hole.at" => hole.at, "hole.button" => hole.button })
-        end
-        [eyelets, *pins]
+        eyelets = Work::Operation["sew_eyelets", figures: places,
+                                  lasts: Work::Lasting.at("punched", @order.layout.holes.map(&:button)),
+                                  says: "Stitch an eyelet for each shank into the underlap, at the button's mark, and punch it open.",
+                                  minds: ["Tried on the scrap first: the shank passes, its loop stands behind."]]
+        pins = each("pin_button", "Put button %d through its eyelet and the pin through its loop.", [], figures: {})
+        [step("shank-eyelet", eyelets), *pins]
       end
 
       def by_hand
-        thread = Step.new(key: "hand-thread", part: part, figures: { "attach.hand_thread" => @attaching.hand_thread },
-                          does: Sentence["Cut %s of thread for each button; double it and wax it.",
-                                         @attaching.hand_thread.round_up_to(Length.mm(10))],
-                          how: @attaching.instead)
+        length = @attaching.hand_thread
+        thread = Work::Operation["cut_thread", figures: { "attach.hand_thread" => length }, minds: [*@attaching.instead],
+                                 says: Sentence["Cut %s of thread for each button; double it and wax it.",
+                                                length.round_up_to(Length.mm(10))]]
         shank = spacing? ? "over a pin; take it out and wind the thread 4 to 5 times round, for a shank of %s" : "and knot behind"
         how = Sentence["Two small stitches on the mark. Four to six passes#{pairs_by_hand} #{shank}. To the back, two stitches over " \
                        "each other, knot and trim.#{backing}", *(@attaching.shank if spacing?)]
-        [thread, *each("Sew button %d on by hand.", how, child)]
+        [step("hand-thread", thread), *each("sew_button_by_hand", "Sew button %d on by hand.", [how])]
       end
 
       def pairs_by_hand = @order.button.holes == 4 ? " through one pair, as many through the other," : ""
@@ -96,96 +97,118 @@ module NimbleEyelet
       # In heavy cloth the thread would cut through.
       def backing = @attaching.heavy ? " Catch a small flat button behind with every pass." : ""
 
-      def by_machine
-        [foot, feed, width, spacer, tried, *sewn, *ButtonEnds.new(@order).secured].compact
-      end
+      def by_machine = [foot, feed, width, spacer, tried, *sewn, *ButtonEnds.new(@order).secured].compact
 
       def foot
         owned = @machine.foot("button_foot")
-        if owned
-          return Step.new(key: "button-foot", part: part, does: "Fit the #{owned.full_name}.", moves: { "foot" => "button foot" },
-                          hazards: %w[power])
-        end
-
-        Step.new(key: "button-foot", part: part, does: "Fit the general zigzag foot; hold the button with tape or " \
-                                                       "a dot of glue stick outside its holes.",
-                 moves: { "foot" => nil }, how: "Never fingers under a bare needle. Tape and glue come off again " \
-                                                "after.", hazards: %w[power])
+        fit = if owned
+                Work::Operation["fit_foot", sets: fitted, says: "Fit the #{owned.full_name}."]
+              else
+                Work::Operation["fit_foot", sets: fitted, minds: ["Never fingers under a bare needle. Tape and glue come off " \
+                                                                  "again after."],
+  says: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes."]
+              end
+        step("button-foot", fit)
       end
 
+      def fitted = { "foot" => ("button foot" if @machine.foot("button_foot")) }
+
       def feed
-        moves, hazards = { "drop_feed" => [{ "feed_dogs" => "dropped" }, []], "cover_plate" => [{ "cover_plate" => "on" }, %w[power]],
-                           "length_zero" => [{ "length" => "0" }, []] }.fetch(feed_stop)
-        nudge = feed_stop == "length_zero" ? "Length 0 still nudges a little: look before each button." : nil
-        Step.new(key: "feed-off", part: part, does: "#{FEED_STOPS.fetch(feed_stop).capitalize}.", moves: moves,
-                 how: nudge, hazards: hazards,
-                 symptom: "Forgotten, the cloth creeps and the needle hits the button.")
+        nudge = feed_stop == "length_zero" ? ["Length 0 still nudges a little: look before each button."] : []
+        key = { "drop_feed" => "drop_feed", "cover_plate" => "cover_feed", "length_zero" => "stop_feed" }.fetch(feed_stop)
+        step("feed-off", Work::Operation[key, sets: stopped, says: "#{FEED_STOPS.fetch(feed_stop).capitalize}.", minds: nudge],
+             symptom: "Forgotten, the cloth creeps and the needle hits the button.")
       end
 
       def feed_stop = @order.button_sewing.feed_stop(@machine)
 
+      def stopped
+        { "drop_feed" => { "feed_dogs" => "dropped" }, "cover_plate" => { "cover_plate" => "on" },
+          "length_zero" => { "length" => "0" } }.fetch(feed_stop)
+      end
+
       def width
-        mark = @machine.width_mark(@attaching.width)
-        anchor = if @machine.anchor == "left"
-                   "Line it up by the first hole: this zigzag is anchored at the left."
-                 else
-                   "Line it up by " \
-                     "the middle of the button."
-                 end
-        mind = @attaching.verdict == "mind" ? " Hardly any room." : ""
-        Step.new(key: "button-width", part: part, figures: widths, how: "#{anchor}#{mind}",
-                 does: "Select zigzag, width #{mark}; top tension back to your usual.",
-                 moves: { "selector" => "zigzag", "width" => mark, "tension" => nil })
+        dial = Work::Operation["set_width", figures: widths, sets: { "width" => width_mark }, says: "stitch width #{width_mark}",
+                               minds: [lined_up]]
+        tension = Work::Operation["set_tension", sets: { "tension" => nil },
+                                  says: "top tension #{Wording.decimal(@machine.neutral_tension.to_r, 2)}"]
+        select = Work::Operation["select", sets: { "selector" => "zigzag" }, says: "Select zigzag, needle up and out of the cloth."]
+        step("button-width", dial, tension, select)
+      end
+
+      def width_mark = @machine.width_mark(@attaching.width)
+
+      def lined_up
+        by = if @machine.anchor == "left"
+               "Line it up by the first hole: this zigzag is anchored at the left."
+             else
+               "Line it up by the middle of the button."
+             end
+        @attaching.verdict == "mind" ? "#{by} Hardly any room." : by
       end
 
       def widths = { "attach.width" => @attaching.width, "attach.diagonal" => @attaching.diagonal }.compact
+
+      # @return [Hash{String => Length, String, nil}] machine part to what it has to be while a button is sewn on
+      def needs
+        row = RowState.new(@order)
+        { **row.needle, **row.threads, **fitted, **stopped, "width" => width_mark, "tension" => nil, "selector" => "zigzag",
+          "button_in_foot" => nil }
+      end
 
       # The dial goes back at once: the next button begins with a side again.
       def turned_for_the_diagonal
         return unless @attaching.diagonal
 
-        " Set width #{@machine.width_mark(@attaching.diagonal)} for the diagonal, then #{@machine.width_mark(@attaching.width)} again."
+        " Set width #{@machine.width_mark(@attaching.diagonal)} for the diagonal, then #{width_mark} again."
       end
 
       def spacer
         return unless spacing?
 
-        Step.new(key: "spacer", part: part, figures: { "attach.spacer" => @attaching.spacer },
-                 does: Sentence["Lay a thin upright spacer over the button, %s high, between the holes: it leaves a shank of %s.",
-                                @attaching.spacer.round_to(Length.mm(1r / 10)), @attaching.shank.round_to(Length.mm(1r / 10))])
+        high, shank = [@attaching.spacer, @attaching.shank].map { |length| length.round_to(Length.mm(1r / 10)) }
+        step("spacer", Work::Operation["lay_spacer", figures: { "attach.spacer" => @attaching.spacer },
+                                       says: Sentence["Lay a thin upright spacer over the button, %s high, between the holes: it " \
+                                                      "leaves a shank of %s.", high, shank]])
       end
 
       # Where there is hardly any room.
       def tried
         return unless @attaching.verdict == "mind"
 
-        Step.new(key: "test-button", part: part, hazards: %w[wheel eyes], figures: { "attach.clearance" => @attaching.clearance },
-                 does: Sentence["Sew a test button on a scrap of the same layers: the needle has %s to the rim.",
-                                @attaching.clearance.round_to(Length.mm(1r / 100))],
-                 how: "By hand through both holes first. If it touches, a finer needle or another width; never more speed.")
+        says = Sentence["Sew a test button on a scrap of the same layers: the needle has %s to the rim.",
+                        @attaching.clearance.round_to(Length.mm(1r / 100))]
+        step("test-button", Work::Operation["sew_test_button", figures: { "attach.clearance" => @attaching.clearance },
+                                            needs: needs, says: says,
+                                            minds: ["By hand through both holes first. If it touches, a finer needle or another " \
+                                                    "width; never more speed."]])
       end
 
       def sewn
-        pairs = if @order.button.holes == 4
-                  " #{@attaching.pattern.how}#{turned_for_the_diagonal} #{between} " \
-                    "By hand through both holes before any power, for each pair."
-                else
-                  ""
-                end
         how = "Presser lever down: without it there is no top tension. #{@attaching.stitches} stitches a pair, begun and ended in " \
               "the same hole.#{pairs}"
-        each("Turn the needle by hand through both holes, then sew button %d.", how, %w[wheel eyes] + child)
+        each("sew_button", "Turn the needle by hand through both holes, then sew button %d.", [how], needs: needs)
+      end
+
+      def pairs
+        return "" unless @order.button.holes == 4
+
+        " #{@attaching.pattern.how}#{turned_for_the_diagonal} #{between} By hand through both holes before any power, for each pair."
       end
 
       def between = @order.button_sewing.carried? ? "Carry the thread over to the next pair." : "Cut the thread between the pairs."
 
-      def each(does, how, hazards)
+      def sewn_with
+        { "attach.pattern" => @attaching.pattern.key, "attach.stitches" => @attaching.stitches.to_s,
+"attach.shank" => @attaching.shank }
+      end
+
+      def each(key, says, minds, figures: sewn_with, needs: {})
         @order.layout.holes.map do |hole|
-          Step.new(key: Step.key_at("button", hole.at), part: "#{part}: #{hole.number} of " \
-                                                              "#{@order.count}", does: format(does, hole.number), how: how,
-                   hazards: hazards,
-                   figures: { "hole.at" => hole.at, "hole.button" => hole.button, "attach.pattern" => @attaching.pattern.key,
-                              "attach.stitches" => @attaching.stitches.to_s, "attach.shank" => @attaching.shank })
+          sew = Work::Operation[key, figures: { "hole.at" => hole.at, "hole.button" => hole.button, **figures }, needs: needs,
+                                lasts: [Work::Lasting.new(kind: "buttoned", at: hole.button)], hazards: child,
+                                says: format(says, hole.number), minds: minds]
+          step("button", sew, at: hole.at, part: "#{part}: #{hole.number} of #{@order.count}")
         end
       end
     end

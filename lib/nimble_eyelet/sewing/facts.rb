@@ -12,9 +12,9 @@ require_relative "../length/length"
 require_relative "../placket/sewn_hole"
 require_relative "../swatch/swatch"
 require_relative "../value"
+require_relative "../work/step"
+require_relative "../work/step_key"
 require_relative "mishap"
-require_relative "step"
-require_relative "step_key"
 
 module NimbleEyelet
   module Sewing
@@ -74,8 +74,8 @@ module NimbleEyelet
           steps[placed(entry)] = entry if entry.step? && entry.step
           next unless entry.mishap
 
-          happened = entry.step && StepKey.parse(entry.step).name
-          entry.mishap.again_at(happened).each { |name| steps.delete(entry.at ? Step.key_at(name, entry.at) : name) }
+          happened = entry.step && Work::StepKey.parse(entry.step).name
+          entry.mishap.again_at(happened).each { |name| steps.delete(entry.at ? Work::Step.key_at(name, entry.at) : name) }
           elsewhere(entry, steps) if entry.mishap.hole == "fixed" && entry.measured
         end
       end
@@ -83,8 +83,8 @@ module NimbleEyelet
       # A hole that lies elsewhere is sewn there, and nowhere else.
       def self.elsewhere(entry, steps)
         (Rescue::HOLE + Rescue::CUT + %w[cord]).each do |name|
-          done = steps.delete(Step.key_at(name, entry.at)) or next
-          steps[Step.key_at(name, entry.measured)] = done.with(at: entry.measured, done_with: { "hole.at" => entry.measured })
+          done = steps.delete(Work::Step.key_at(name, entry.at)) or next
+          steps[Work::Step.key_at(name, entry.measured)] = done.with(at: entry.measured, done_with: { "hole.at" => entry.measured })
         end
       end
 
@@ -101,9 +101,9 @@ module NimbleEyelet
 
       # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
       def self.placed(entry)
-        key = StepKey.parse(entry.step)
+        key = Work::StepKey.parse(entry.step)
         at = key.numbered? && (entry.at || entry.done_with["hole.at"])
-        at.is_a?(Length) ? Step.key_at(key.name, at) : entry.step
+        at.is_a?(Length) ? Work::Step.key_at(key.name, at) : entry.step
       end
 
       # A hole sewn twice at one place counts as it was sewn last; what went wrong moves it, changes it or takes it away.
@@ -131,13 +131,13 @@ module NimbleEyelet
       end
       private_class_method :holes, :placed, :swatches, :steps, :asked, :elsewhere, :gone_wrong
 
-      # @param step [Step]
+      # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place
       def entry_of(step)
         return steps[step.key] if steps.key?(step.key) || step.name != "button"
 
         steps.each_value.find do |entry|
-          older = StepKey.parse(entry.step)
+          older = Work::StepKey.parse(entry.step)
           older.numbered? && older.name == "button" && entry.done_with["hole.button"] == step.figures["hole.button"]
         end
       end

@@ -7,7 +7,8 @@ require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../machine/ledger"
 require_relative "../opening/cut_method"
-require_relative "step"
+require_relative "../work/operation"
+require_relative "../work/step"
 
 module NimbleEyelet
   module Sewing
@@ -25,7 +26,7 @@ module NimbleEyelet
         @stay = order.recipe.stay
       end
 
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def steps
         return [tails, tear, film].compact unless @order.opens?
 
@@ -36,25 +37,39 @@ module NimbleEyelet
 
       def part = @order.opens? ? OPENED : FINISHED
 
+      def step(name, *operations, block: "seal", part: OPENED, **more)
+        Work::Step.of(name, block: block, part: part, operations: operations, **more)
+      end
+
+      # What stays in the cloth at every hole.
+      def everywhere(kind) = Work::Lasting.at(kind, @order.layout.holes.map(&:at))
+
       def tails
-        away = @order.clamped? ? { "lever" => nil, **Ledger.put_back(MACHINE_PARTS.fetch("button_in_foot")) } : {}
-        Step.new(key: "tails", part: part, does: "Take the thread tails to the back, knot and trim " \
-                                                 "them.", moves: away, hazards: %w[pins],
-                 how: @order.clamped? ? "Lever up and what is clamped out of the foot: the holes are sewn." : nil)
+        step("tails", Work::Operation["finish_tails", lasts: everywhere("tailed"),
+                                      says: "Take the thread tails to the back, knot and trim them."], unclamp, part: part)
+      end
+
+      def unclamp
+        return unless @order.clamped?
+
+        Work::Operation["unclamp", sets: { "lever" => nil, **Ledger.put_back(MACHINE_PARTS.fetch("button_in_foot")) },
+                        says: "Lever up and what is clamped out of the foot: the holes are sewn."]
       end
 
       def tear
         return unless @stay&.torn
 
-        Step.new(key: "tear", part: part, does: "Tear the sheet away, holding the stitches with the other hand.",
-                 symptom: "Pulled at, the satin lifts off.")
+        step("tear", Work::Operation["tear", lasts: everywhere("torn"),
+                                     says: "Tear the sheet away, holding the stitches with the other hand."],
+             part: part, symptom: "Pulled at, the satin lifts off.")
       end
 
       def film
         return unless @stay&.film
 
-        Step.new(key: "film", part: part, does: Sentence["Trim the film to %s round the stitches.", FILM_LEFT],
-                 how: "What is left of it is rinsed out when everything is sewn.")
+        step("film", Work::Operation["trim_film", lasts: everywhere("trimmed"),
+                                     says: Sentence["Trim the film to %s round the stitches.", FILM_LEFT],
+                                     minds: ["What is left of it is rinsed out when everything is sewn."]], part: part)
       end
 
       # What does not fray needs no sealing.
@@ -63,25 +78,26 @@ module NimbleEyelet
       def sealed_before
         return [] unless sealed? && @order.cutting.sealed_before?
 
-        [Step.new(key: "seal", part: OPENED, does: "Seal the cut line sparingly with fray liquid.", how: STAINS, hazards: %w[liquid],
-                  figures: seal_figures), dry("dry", "Cut wet, it glues the edges together.")]
+        [step("seal", sealing("Seal the cut line sparingly with fray liquid.")),
+         dry("dry", "Cut wet, it glues the edges together.", "open")]
       end
 
       def sealed_after
         return [] unless sealed? && @order.cutting.sealed_after?
 
-        [Step.new(key: "seal-after", part: OPENED, does: "Seal the cut edges with fray liquid, the slit held open on a pin.",
-                  how: STAINS,
-                  hazards: %w[liquid], figures: seal_figures), (unless @order.buttons_first?
-                                                                  dry("dry-after", "Buttoned wet, the edges stick together.")
-                                                                end)].compact
+        [step("seal-after", sealing("Seal the cut edges with fray liquid, the slit held open on a pin."), block: "open"),
+         (dry("dry-after", "Buttoned wet, the edges stick together.", "buttons") unless @order.buttons_first?)].compact
       end
 
-      def seal_figures = { "cut.seal" => @order.cutting.seal || "before" }
+      def sealing(says)
+        Work::Operation["seal", figures: { "cut.seal" => @order.cutting.seal || "before" }, lasts: everywhere("sealed"), says: says,
+                        minds: [STAINS]]
+      end
 
-      def dry(key, symptom)
-        Step.new(key: key, part: OPENED, does: "Let it dry, as its label says.", symptom: symptom,
-                 how: "To the touch mostly 15 to 30 minutes; a day before iron or wash.")
+      def dry(key, symptom, block)
+        step(key, Work::Operation["let_dry", says: "Let it dry, as its label says.",
+                                  minds: ["To the touch mostly 15 to 30 minutes; a day before iron or wash."]],
+             symptom: symptom, block: block)
       end
 
       def opened(hole)
@@ -90,22 +106,27 @@ module NimbleEyelet
       end
 
       def punch(hole, part)
-        does = if eye?
-                 Sentence["Punch the eye of hole #{hole.number}, %s across.", @order.cut.ends.eye * 2]
-               elsif @order.cloth.type.hide && @order.straight?
-                 Sentence["Punch a hole of %s at each end of hole #{hole.number}, inside the stitching.", LEATHER_PUNCH]
-               elsif @order.style.round?
-                 Sentence["Punch eyelet #{hole.number} open, %s across.", hole.opening]
-               end
-        does && Step.new(key: Step.key_at("punch", hole.at), part: part, does: does, figures: figures(hole),
-                         how: "On a block, from the right side.", hazards: %w[blade])
+        says = punched(hole) or return
+        through = @order.style.round? ? "slit" : "punched"
+        step("punch", Work::Operation["punch", figures: figures(hole), says: says, minds: ["On a block, from the right side."],
+                                      lasts: [Work::Lasting.new(kind: through, at: hole.at, opening: hole.opening)]],
+             at: hole.at, part: part, block: "open")
+      end
+
+      def punched(hole)
+        return Sentence["Punch the eye of hole #{hole.number}, %s across.", @order.cut.ends.eye * 2] if eye?
+        return Sentence["Punch eyelet #{hole.number} open, %s across.", hole.opening] if @order.style.round?
+        return unless @order.cloth.type.hide && @order.straight?
+
+        Sentence["Punch a hole of %s at each end of hole #{hole.number}, inside the stitching.", LEATHER_PUNCH]
       end
 
       def cut(hole, part)
         return if @order.style.round?
 
-        Step.new(key: Step.key_at("open", hole.at), part: part, figures: figures(hole), hazards: %w[blade], how: how, does: does(hole),
-                 symptom: "An end left uncut reads as too tight: look there first.")
+        step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: [how],
+                                     lasts: [Work::Lasting.new(kind: "slit", at: hole.at, opening: hole.opening)]],
+             at: hole.at, part: part, block: "open", symptom: "An end left uncut reads as too tight: look there first.")
       end
 
       def does(hole)

@@ -4,7 +4,8 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
-require_relative "step"
+require_relative "../work/operation"
+require_relative "../work/step"
 
 module NimbleEyelet
   module Sewing
@@ -23,7 +24,7 @@ module NimbleEyelet
         @stay = order.recipe.stay
       end
 
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def steps = [stabilise, stabilise_buttons, try_on, mark, lines, pins].compact
 
       private
@@ -39,43 +40,51 @@ module NimbleEyelet
         @stay&.heat ? %w[iron] : []
       end
 
+      def step(name, operation, **more) = Work::Step.of(name, part: MADE_READY, operations: [operation], **more)
+
       def stabilise
         wide = stay_width.round_up_to(Length.mm(1))
-        Step.new(key: "stabilise", part: MADE_READY,
-                 figures: { **@recipe.laid_under, "stay.width" => wide },
-                 does: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stay_words}, %s wide.", wide], hazards: heat,
-                 how: "#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side.",
-                 symptom: "Left out, #{@order.opens? ? 'the row tunnels and the holes grow' : 'it puckers, and tears out sooner'}.")
+        stay = Work::Operation["stay", figures: { **@recipe.laid_under, "stay.width" => wide }, hazards: heat, lasts: laid,
+                               says: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stay_words}, %s wide.", wide],
+                               minds: ["#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side."]]
+        harm = @order.opens? ? "the row tunnels and the holes grow" : "it puckers, and tears out sooner"
+        step("stabilise", stay, block: "stay", symptom: "Left out, #{harm}.")
       end
+
+      def laid = Work::Lasting.at("stayed", @order.layout.holes.map(&:at))
 
       def stabilise_buttons
         return unless @order.button.fastens?
 
-        Step.new(key: "stabilise-buttons", part: MADE_READY, figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s },
-                 hazards: heat,
-                 does: "Stay the underlap too, where the buttons will be sewn.", symptom: "Left out, a button tears its own hole.",
-                 how: (if @stay&.torn || @stay&.film
-                         "A small square of #{square} behind each button; a sheet that tears away holds nothing."
-                       end))
+        torn = @stay&.torn || @stay&.film
+        stay = Work::Operation["stay_underlap", figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s }, hazards: heat,
+                               says: "Stay the underlap too, where the buttons will be sewn.", minds: torn ? [square] : []]
+        step("stabilise-buttons", stay, block: "stay", symptom: "Left out, a button tears its own hole.")
       end
 
-      def square = @order.cloth.iron? ? "cloth or fusible" : "cloth"
+      def square
+        of = @order.cloth.iron? ? "cloth or fusible" : "cloth"
+        "A small square of #{of} behind each button; a sheet that tears away holds nothing."
+      end
 
       def try_on
         return unless @order.layout.run.usage.thing == "garment" && @order.button.fastens?
 
         looks = @order.layout.run.pins.any? ? "check the pinned points" : "look where it pulls"
-        Step.new(key: "try-on", part: MADE_READY, does: "Try it on, and #{looks}.", how: "Before anything is marked.")
+        step("try-on", Work::Operation["try_on", says: "Try it on, and #{looks}.",
+                                       minds: ["Before anything is marked."]], block: "row")
       end
 
       def mark
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
-        Step.new(key: "mark", part: MADE_READY, figures: @order.slit.merge(marks),
-                 does: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.", *edges,
-                                @order.opening],
-                 how: Sentence["#{before_marking}With #{@order.cloth.type.marking}; the line of each #{@order.noun} %s past both " \
-                               "ends. Never measure one #{@order.noun} from the one before.", LINE_BEYOND])
+        how = Sentence["#{before_marking}With #{@order.cloth.type.marking}; the line of each #{@order.noun} %s past both ends. " \
+                       "Never measure one #{@order.noun} from the one before.", LINE_BEYOND]
+        step("mark", Work::Operation["mark", figures: @order.slit.merge(marks), lasts: marked, minds: [how],
+                                     says: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.",
+                                                    *edges, @order.opening]], block: "row")
       end
+
+      def marked = @order.layout.holes.map { |hole| Work::Lasting.new(kind: "marked", at: hole.at, opening: @order.opening) }
 
       def before_marking
         [(if @order.buttons_first?
@@ -98,30 +107,26 @@ module NimbleEyelet
 
       # Nothing of a hole by lines is set on the machine: it is drawn.
       def lines
-        return circles if @order.circle?
-        return unless @order.lines?
-        return ends_of_tacks unless @order.opens?
+        return unless @order.circle? || @order.lines?
 
-        how = if @order.straight?
-                Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value]
-              else
-                "Both ends of every slit: they are where the tacks begin."
-              end
-        Step.new(key: "chalk", part: MADE_READY, how: how, figures: @order.lengths.merge(@order.length_set),
-                 does: Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.",
-                                @order.setting.figure + @order.cut.ends.both,
-                                @order.setting.figure])
+        says, how = drawn
+        step("chalk", Work::Operation["draw_lines", figures: @order.lengths.merge(@order.length_set), lasts: marked, says: says,
+                                      minds: [how]], block: "row")
       end
 
-      def ends_of_tacks
-        Step.new(key: "chalk", part: MADE_READY, how: "Across its line, one at each end.",
-                 figures: @order.lengths.merge(@order.length_set),
-                 does: Sentence["Draw both ends of every tack, %s apart.", @order.setting.figure])
+      def drawn
+        figure = @order.setting.figure
+        return [@order.setting.says, "Round every mark: its middle is the mark."] if @order.circle?
+        return [Sentence["Draw both ends of every tack, %s apart.", figure], "Across its line, one at each end."] unless @order.opens?
+
+        [Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.", figure + @order.cut.ends.both, figure],
+         both_lines]
       end
 
-      def circles
-        Step.new(key: "chalk", part: MADE_READY, does: @order.setting.says, how: "Round every mark: its middle is the mark.",
-                 figures: @order.lengths.merge(@order.length_set))
+      def both_lines
+        return "Both ends of every slit: they are where the tacks begin." unless @order.straight?
+
+        Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value]
       end
 
       def pins
@@ -130,8 +135,8 @@ module NimbleEyelet
                     else
                       ["pin", "Never sew over a pin."]
                     end
-        Step.new(key: "pins", part: MADE_READY, does: "Take every #{held} out before the foot comes down.", how: how,
-                 hazards: %w[pins])
+        step("pins", Work::Operation["pins_out", minds: [how],
+                                     says: "Take every #{held} out before the foot comes down."], block: "row")
       end
     end
   end

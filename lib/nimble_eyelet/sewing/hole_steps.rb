@@ -4,9 +4,10 @@
 # sewing itself and the look at it before the next.
 
 require_relative "../answer/sentence"
-require_relative "../placket/sewn_hole"
+require_relative "../work/operation"
+require_relative "../work/step"
+require_relative "row_state"
 require_relative "sewing_words"
-require_relative "step"
 
 module NimbleEyelet
   module Sewing
@@ -15,10 +16,12 @@ module NimbleEyelet
       def initialize(order)
         @order = order
         @machine = order.machine
-        @recipe = order.recipe
+        @words = SewingWords.new(order)
+        @needs = RowState.new(order).at_the_needle
+        @sewn_with = order.lengths.merge(order.length_set, order.sewn_by)
       end
 
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def steps = @order.holes.each_with_index.flat_map { |hole, index| hole(hole, first: index.zero?) }
 
       private
@@ -29,21 +32,25 @@ module NimbleEyelet
          cord(hole, part)].compact
       end
 
-      def key(name, hole) = Step.key_at(name, hole.at)
+      def step(name, hole, part, operation, **more)
+        Work::Step.of(name, at: hole.at, block: "row", part: part, operations: [operation], **more)
+      end
+
       def at(hole) = { "hole.at" => hole.at }
 
       # After the test hole the machine stands at the first part already.
       def reset(hole, part, first)
         return if first || !@order.reset?
 
-        Step.new(key: key("reset", hole), part: part, does: "Back to the first part: #{@machine.reset_words}.", figures: at(hole),
-                 moves: @order.clamped? ? { "lever" => nil } : {},
-                 symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
+        step("reset", hole, part, Work::Operation["begin_again", figures: at(hole),
+                                                  sets: @order.clamped? ? { "lever" => nil } : {},
+                                                  says: "Back to the first part: #{@machine.reset_words}."],
+             symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
       end
 
       def place(hole, part)
-        Step.new(key: key("place", hole), part: part, figures: at(hole).merge(started(hole)), does: onto(hole), how: laid(hole),
-                 hazards: %w[wheel])
+        step("place", hole, part, Work::Operation["needle_onto", figures: at(hole).merge(started(hole)), says: onto(hole),
+                                                  minds: [laid(hole)]])
       end
 
       def started(hole)
@@ -57,27 +64,30 @@ module NimbleEyelet
       def onto(hole)
         one, other = hole.starts
         unless other
-          return Sentence["Needle onto the start mark, by hand: %s from the top edge, %s from the finished " \
-                          "edge#{where(one)}.", one.along,
-                          one.from_edge]
+          return Sentence["Needle onto the start mark, by hand: %s from the top edge, %s from the finished edge#{where(one)}.",
+                          one.along, one.from_edge]
         end
 
         Sentence["Needle onto the start mark, by hand: where it begins at the #{one.at} end %s from the top edge, %s from the " \
-                 "finished edge; " \
-                 "at the #{other.at} end %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
+                 "finished edge; at the #{other.at} end %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
       end
 
       def where(start) = start.at == "middle" ? ", in the middle of a long side" : ", at the #{start.at} end"
 
       def laid(hole)
-        side = @order.beginning.side
         [("Carriage against its front stop, no gap." if @order.clamped?),
-         "Right side up, #{@order.beginning.away(hole)} away from you.",
-         ("The #{side} bead comes first." if side && !@order.straight? && !@order.style.round?),
-         (if @order.corded?
-            "Cord: the loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end, both tails at the other."
-          end),
-         tails].compact.join(" ")
+         "Right side up, #{@order.beginning.away(hole)} away from you.", first_side, *corded(hole), tails].compact.join(" ")
+      end
+
+      def first_side
+        side = @order.beginning.side
+        "The #{side} bead comes first." if side && !@order.straight? && !@order.style.round?
+      end
+
+      def corded(hole)
+        return [] unless @order.corded?
+
+        ["Cord: the loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end, both tails at the other."]
       end
 
       def tails
@@ -89,16 +99,17 @@ module NimbleEyelet
       def lever(hole, part)
         return unless @order.clamped?
 
-        Step.new(key: key("lever", hole), part: part, does: "Foot down, then the sensing lever down and touching: " \
-                                                            "looked at last.", figures: at(hole),
-                 moves: { "lever" => "down" }, symptom: "Left up, the machine beeps and stops, or runs on past the tack.")
+        step("lever", hole, part, Work::Operation["lower_lever", figures: at(hole), needs: { "lever" => nil },
+                                                  sets: { "lever" => RowState::DOWN },
+                                                  says: "Foot down, then the sensing lever down and touching: looked at last."],
+             symptom: "Left up, the machine beeps and stops, or runs on past the tack.")
       end
 
       def sew(hole, part, first)
-        words = SewingWords.new(@order)
-        Step.new(key: key("sew", hole), part: part, does: words.does, how: words.how, symptom: (interrupted if first),
-                 figures: at(hole).merge(@order.lengths, @order.length_set, @order.sewn_by),
-                 hole: Placket::SewnHole.new(at: hole.at, opening: hole.sewn ? hole.opening : @order.opening))
+        sewn = Work::Lasting.new(kind: "stitched", at: hole.at, opening: hole.sewn ? hole.opening : @order.opening)
+        step("sew", hole, part, Work::Operation["sew", figures: at(hole).merge(@sewn_with), needs: @needs, sets: @words.sets,
+                                                lasts: [sewn], says: @words.does, minds: [@words.how]],
+             symptom: (interrupted if first))
       end
 
       def interrupted
@@ -109,10 +120,11 @@ module NimbleEyelet
       end
 
       def look(hole, part)
-        Step.new(key: key("look", hole), part: part, figures: at(hole).merge(@order.slit), hazards: %w[wheel],
-                 does: "Needle up by hand, foot up, draw the cloth out and cut the tails to a hand's width.",
-                 how: Sentence["Look before the next: #{@order.a_cut_open} of %s, #{sewn_well}, nothing showing through. " \
-                               "Log it if it differs.", @order.opening])
+        well = Sentence["Look before the next: #{@order.a_cut_open} of %s, #{sewn_well}, nothing showing through. Log it if it " \
+                        "differs.", @order.opening]
+        step("look", hole, part, Work::Operation["lift_out", figures: at(hole).merge(@order.slit), minds: [well],
+                                                 says: "Needle up by hand, foot up, draw the cloth out and cut the tails to a " \
+                                                       "hand's width."])
       end
 
       def sewn_well
@@ -124,8 +136,10 @@ module NimbleEyelet
       def cord(hole, part)
         return unless @order.corded?
 
-        Step.new(key: key("cord", hole), part: part, does: "Pull the loop of the cord closed under the tack.", figures: at(hole),
-                 how: "Its tails go to the back with a needle, are knotted and trimmed.")
+        step("cord", hole, part, Work::Operation["draw_cord", figures: at(hole),
+                                                 lasts: [Work::Lasting.new(kind: "corded", at: hole.at)],
+                                                 says: "Pull the loop of the cord closed under the tack.",
+                                                 minds: ["Its tails go to the back with a needle, are knotted and trimmed."]])
       end
     end
   end

@@ -5,8 +5,9 @@
 #
 #   Sewing::MISHAPS.fetch("thread_out").at?("sew", machine)   # => true
 
+require_relative "../machine/ledger"
 require_relative "../value"
-require_relative "work_step"
+require_relative "../work/block"
 
 module NimbleEyelet
   module Sewing
@@ -38,8 +39,8 @@ module NimbleEyelet
       # @param step [String, nil] name of the step it happened at, without its hole
       # @return [Array<String>] names of the steps that are done again
       def again_at(step)
-        turn = WorkStep.turn(step) || "hole"
-        again.select { |name| [nil, turn].include?(WorkStep.turn(name)) }
+        turn = Work.turn(step) || "hole"
+        again.select { |name| [nil, turn].include?(Work.turn(name)) }
       end
 
       # @return [Boolean] whether it happens to one hole: which, has to be known where the step is about all of them
@@ -212,7 +213,8 @@ module NimbleEyelet
                  during: %w[button secure wind note],
                  steps: [RescueStep.new(does: "Move the buttons, never the holes: cut the one that is off, and mark it anew.",
                                         hazards: %w[blade])]),
-      Mishap.new(key: "power_gone", says: "The machine went off, or I switched it off", drawn: "plug", moves: { "memory" => nil },
+      Mishap.new(key: "power_gone", says: "The machine went off, or I switched it off", drawn: "plug",
+                 moves: { "memory" => nil, "selector" => Ledger::UNKNOWN, "width" => Ledger::UNKNOWN, "length" => Ledger::UNKNOWN },
                  steps: [RescueStep.new(does: "Switch it on, needle up, and hold every dial against what is said here.",
                                         hazards: %w[wheel manual],
                                         how: "What it had stored may be forgotten; in the middle of a hole, its place too.")]),

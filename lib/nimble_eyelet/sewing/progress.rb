@@ -15,10 +15,10 @@ module NimbleEyelet
     # A figure that a step was done with, and what the plan says now. was, now - Length or String
     Difference = Value.of(:figure, :was, :now)
 
-    # steps - Array<Step>; done, passed_over - Array<String> of keys; next_key - String or nil
+    # steps - Array<Work::Step>; done, passed_over - Array<String> of keys; next_key - String or nil
     # outdated - Hash of key to Array<Difference>, for steps that were done with other figures than those of now
     class Progress < Value.of(:steps, :done, :passed_over, :next_key, :outdated)
-      # @param steps [Array<Step>]
+      # @param steps [Array<Work::Step>]
       # @param facts [Facts] steps done that the plan no longer has are left out
       # @return [Progress]
       def self.of(steps, facts)

@@ -2,10 +2,10 @@
 
 # Rescuing writes the steps out of a mishap, for one that happened: they come before everything else.
 
-require_relative "../answer/sentence"
+require_relative "../work/operation"
+require_relative "../work/step"
+require_relative "../work/step_key"
 require_relative "mishap"
-require_relative "step"
-require_relative "step_key"
 
 module NimbleEyelet
   module Sewing
@@ -14,16 +14,16 @@ module NimbleEyelet
       # @param key [String] of MISHAPS
       # @param at [Length, nil] of the hole it happened at
       # @param says [Sentence, nil] what it comes to for this plan, told with the last step
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def self.steps(id, key, at: nil, says: nil)
         mishap = MISHAPS.fetch(key)
         figures = at ? { "hole.at" => at } : {}
         mishap.steps.each_with_index.map do |step, index|
           last = index == mishap.steps.size - 1
           how = [step.how, (mishap.afterwards if last), (says if last)].compact
-          Step.new(key: StepKey.rescue(id, index + 1).to_s, part: "Rescue: #{mishap.says}", does: step.does,
-                   how: how.empty? ? nil : Sentence.list(how),
-                   hazards: step.hazards, moves: step.moves, figures: figures)
+          out = Work::Operation["rescue", sets: step.moves, says: step.does, minds: how, hazards: step.hazards]
+          Work::Step.of(Work::StepKey::RESCUE, key: Work::StepKey.rescue(id, index + 1).to_s, block: "rescue", operations: [out],
+                                               part: "Rescue: #{mishap.says}", figures: figures)
         end
       end
 

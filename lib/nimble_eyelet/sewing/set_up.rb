@@ -4,9 +4,10 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
-require_relative "../length/wording"
 require_relative "../thread/cord"
-require_relative "step"
+require_relative "../work/operation"
+require_relative "../work/step"
+require_relative "row_state"
 
 module NimbleEyelet
   module Sewing
@@ -18,99 +19,89 @@ module NimbleEyelet
         @order = order
         @machine = order.machine
         @recipe = order.recipe
+        @row = RowState.new(order)
       end
 
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def steps
         [needle, thread, finger, foot, settings, pressure, speed, cord, clamp].compact
       end
 
       private
 
+      def step(name, *operations, **more) = Work::Step.of(name, block: "row", part: SET_UP, operations: operations, **more)
+
       def needle
         name = @recipe.needle.value.to_s
-        Step.new(key: "needle", part: SET_UP, figures: { "recipe.needle" => name }, does: "Fit a new needle: #{name}.",
-                 how: @recipe.needle.because.first.says, moves: { "needle" => name }, hazards: %w[power])
+        step("needle", Work::Operation["fit_needle", figures: { "recipe.needle" => name }, sets: @row.needle,
+                                       says: "Fit a new needle: #{name}.", minds: [@recipe.needle.because.first.says]])
       end
 
       def thread
-        name = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
-        Step.new(key: "thread", part: SET_UP, figures: { "thread.tex" => name },
-                 does: "Thread #{threaded(name)} on top and on a full bobbin of the same colour.",
-                 how: "Foot up while you thread, so that it lies between the discs.", hazards: %w[power],
-                 moves: { "top_thread" => threaded(name), "bobbin_thread" => threaded(name) })
+        step("thread", Work::Operation["thread", figures: { "thread.tex" => @row.thread_size }, sets: @row.threads,
+                                       says: "Thread #{@row.thread_name} on top and on a full bobbin of the same colour.",
+                                       minds: ["Foot up while you thread, so that it lies between the discs."]])
       end
 
-      # By its name too, where it has one: the colour counts.
-      def threaded(name) = @order.thread.name.empty? ? name : "#{@order.thread.name} (#{name})"
-
       def finger
-        return unless @recipe.tension_move.key == "bobbin_finger"
+        return unless @row.bobbin_finger?
 
-        Step.new(key: "finger", part: SET_UP, does: "Thread the bobbin finger.", moves: { "bobbin_finger" => "threaded" },
-                 hazards: %w[power],
-                 how: "The top tension stays as it is: never both.")
+        step("finger", Work::Operation["thread_finger", sets: { "bobbin_finger" => RowState::THREADED },
+                                       says: "Thread the bobbin finger.", minds: ["The top tension stays as it is: never both."]])
       end
 
       def foot
         foot = @recipe.foot.value
-        Step.new(key: "foot", part: SET_UP, figures: { "recipe.foot" => foot.kind }, does: "Fit the #{foot.full_name}.",
-                 how: @recipe.foot.because.first&.says, moves: { "foot" => foot.type.neutral ? nil : foot.name }, hazards: %w[power])
+        step("foot", Work::Operation["fit_foot", figures: { "recipe.foot" => foot.kind }, sets: @row.foot,
+                                     says: "Fit the #{foot.full_name}.", minds: @recipe.foot.because.first(1).map(&:says)])
       end
 
       def settings
-        width = @order.straight? ? nil : "stitch width #{@machine.width_mark(@recipe.stitch_width.value)}"
-        dials = [width, "stitch length #{@machine.length_mark(@recipe.stitch_length.value)}",
-                 "top tension #{Wording.decimal(@recipe.tension.value.to_r, 2)}",
-                 @machine.balance && "the balance #{@recipe.balance_words || 'in the middle'}"].compact
-        Step.new(key: "settings", part: SET_UP, figures: @order.dials, moves: moved, hazards: %w[manual],
-                 does: "Set #{dials[0...-1].join(', ')} and #{dials.last}.", how: "#{selected}, needle up and out of the cloth.")
+        select = Work::Operation["select", sets: @row.selector, figures: @order.dials.slice("recipe.style"),
+                                 says: "Select #{@row.programme}, needle up and out of the cloth."]
+        step("settings", *dials, select)
       end
 
-      def selected
-        return "Select straight stitch#{' with the needle in the middle' if @machine.needle_positions > 1}" if @order.straight?
-        return "Select zigzag" if @order.by_hand?
-        return "Select the bar tack" unless @order.opens?
-
-        "Select the buttonhole: #{@order.style.name}"
+      def dials
+        [dial("width", @row.width, "stitch width #{@row.width['width']}"),
+         dial("length", @row.length, "stitch length #{@row.length['length']}"),
+         dial("tension", @row.tension, "top tension #{@row.tension_mark}"),
+         dial("balance", @row.balance, "the balance #{@recipe.balance_words || 'in the middle'}")]
       end
 
-      def moved
-        width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
-        balance = @machine.balance ? { "balance" => @recipe.balance_words } : {}
-        { "selector" => @order.straight? ? nil : selected.delete_prefix("Select "),
-          "length" => @machine.length_mark(@recipe.stitch_length.value), "tension" => away, **balance, **width }
-      end
+      # The figure of each is kept under its path.
+      DIAL_FIGURES = { "width" => "recipe.stitch_width", "length" => "recipe.stitch_length", "tension" => "recipe.tension",
+                "balance" => "recipe.balance" }.freeze
+      private_constant :DIAL_FIGURES
 
-      def away
-        tension = @recipe.tension.value
-        tension == @machine.neutral_tension ? nil : Wording.decimal(tension.to_r, 2)
+      def dial(part, sets, says)
+        return if sets.empty?
+
+        Work::Operation.new(key: "set_#{part}", sets: sets, says: says, figures: @order.dials.slice(DIAL_FIGURES.fetch(part)))
       end
 
       def pressure
-        wanted = @order.cloth.type.pressure
-        return if @order.clamped? || !@machine.foot_pressure || !wanted.include?("lighter")
+        return unless @row.lighter?
 
-        Step.new(key: "pressure", part: SET_UP, does: "Turn the foot pressure one step lighter.",
-                 moves: { "foot_pressure" => "one step lighter" },
-                 how: "Cloth that stretches or has pile is pushed along by a heavy foot.")
+        step("pressure", Work::Operation["lighten_foot", sets: @row.pressure, says: "Turn the foot pressure one step lighter.",
+                                         minds: ["Cloth that stretches or has pile is pushed along by a heavy foot."]])
       end
 
       def speed
         return unless @machine.speed_limiter
 
-        Step.new(key: "speed", part: SET_UP, does: "Set the speed limiter to slow.", moves: { "speed" => "slow" },
-                 how: "Satin lies best at an even, slow speed.")
+        step("speed", Work::Operation["limit_speed", sets: @row.speed, says: "Set the speed limiter to slow.",
+                                      minds: ["Satin lies best at an even, slow speed."]])
       end
 
       def cord
         return unless @order.corded?
 
         cord = Cord.of(@order.thread, overall: @order.overall)
-        Step.new(key: "cord", part: SET_UP, figures: made(cord), hazards: @order.for_child ? %w[cords] : [],
-                 does: Sentence["Have a cord for every hole, %s long and %s thick.", cord.length,
-                                cord.diameter.round_to(Length.mm(1r / 10))],
-                 how: how_made(cord))
+        says = Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.diameter.round_to(Length.mm(1r / 10))]
+        have = Work::Operation["have_cord", figures: made(cord), hazards: @order.for_child ? %w[cords] : [], says: says,
+                               minds: [how_made(cord)]]
+        Work::Step.of("cord", block: "stay", part: SET_UP, operations: [have])
       end
 
       def how_made(cord)
@@ -131,15 +122,9 @@ module NimbleEyelet
         return unless @order.clamped?
 
         setting = @order.setting
-        Step.new(key: "clamp", part: SET_UP, does: setting.says, figures: @order.length_set.merge(stops),
-                 symptom: "A carriage not against its front stop sews a gap.", moves: clamped,
-                 how: "#{setting.clamps.capitalize} lies flat; nothing of it rises above the foot.")
-      end
-
-      # By what is in the foot and how far it is open, not by what it is called: the next button is another.
-      def clamped
-        opened = @order.setting.opened
-        { "button_in_foot" => @order.setting.figure, "foot_opened" => (opened unless opened.zero?) }
+        step("clamp", Work::Operation["clamp", figures: @order.length_set.merge(stops), sets: @row.clamp, says: setting.says,
+                                      minds: ["#{setting.clamps.capitalize} lies flat; nothing of it rises above the foot."]],
+             symptom: "A carriage not against its front stop sews a gap.")
       end
 
       def stops = { "setting.wanted" => @order.setting.set, "setting.stops" => @order.setting.stops }.compact

@@ -12,9 +12,9 @@ module NimbleEyelet
       # How a hole is sewn where its machine has no say in it; symbols stand for figures of the order.
       SEW = {
         "hand" => ["Sew the hole with zigzag.",
-                   ["Tack at width %s and length 0, bead at width %s, needle down at the inner edge of bead one and " \
-                    "pivot half a turn, tack, bead.",
-                    :stitch_width, :manual_width]],
+                   ["Tack at width %s and length 0, bead at width %s and length %s, needle down at the inner edge of bead one " \
+                    "and pivot half a turn, tack, bead.",
+                    :stitch_width, :manual_width, :stitch_length]],
         "straight" => ["Sew the box, twice round.",
                        ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
                         "down. " \
@@ -41,6 +41,13 @@ module NimbleEyelet
 
       # @return [Sentence]
       def how = Sentence.list([Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
+
+      # @return [Hash{String => String}] how the dials stand that are turned within it
+      def sets
+        return { "width" => stitch_width, "length" => "0" } if way == "zigzag_tack"
+
+        sewing.equal?(SEW["hand"]) ? { "width" => manual_width, "length" => stitch_length } : {}
+      end
 
       private
 

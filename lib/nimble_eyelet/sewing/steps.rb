@@ -11,14 +11,15 @@
 # ledger, so none can be forgotten.
 
 require_relative "../machine/ledger"
+require_relative "../work/operation"
+require_relative "../work/step"
+require_relative "../work/step_key"
 require_relative "button_ends"
 require_relative "button_steps"
 require_relative "finishing"
 require_relative "garment"
 require_relative "hole_steps"
 require_relative "set_up"
-require_relative "step"
-require_relative "step_key"
 require_relative "test_hole"
 
 module NimbleEyelet
@@ -29,45 +30,47 @@ module NimbleEyelet
       LONG_ROW = 8
 
       # @param order [SewingOrder]
-      # @return [Array<Step>]
+      # @return [Array<Work::Step>]
       def self.of(order)
         work = order.buttons_first? ? buttons_first(order) : in_order(order)
-        ledger = work.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
-        (work + put_back(ledger, order)) << note(order)
+        (work + put_back(work, order)) << note(order)
       end
 
       def self.in_order(order) = [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
 
-      # What a finished edge gets first: needle, thread and stay, then its buttons, and what kept the cloth from feeding away again.
+      # What a finished edge gets first: needle, thread and stay, then its buttons; and what the row cannot be sewn with goes back.
       def self.buttons_first(order)
         row = ROW.flat_map { |part| part.new(order).steps }
-        before, after = row.partition { |step| BEFORE_BUTTONS.include?(step.key) }
+        before, after = row.partition { |step| BEFORE_BUTTONS.include?(step.name) }
         first = before + ButtonSteps.new(order).steps
-        ledger = first.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
-        fed = ledger.entries.select { |entry| FEEDING.include?(entry.part.key) }
-        first + fed.map { |entry| back(entry.part, order.machine).with(part: ButtonEnds::BUTTONED) } + after
+        usual = Work::Step.needed(after).select { |_, state| state.nil? }.keys
+        in_the_way = after_all(first).entries.select { |entry| usual.include?(entry.part.key) }
+        first + in_the_way.map { |entry| back(entry.part, order.machine).with(part: ButtonEnds::BUTTONED) } + after
       end
       ROW = [SetUp, TestHole, Garment, HoleSteps, Finishing].freeze
       BEFORE_BUTTONS = %w[needle thread stabilise-buttons].freeze
-      FEEDING = %w[feed_dogs cover_plate].freeze
-      private_constant :ROW, :BEFORE_BUTTONS, :FEEDING
+      private_constant :ROW, :BEFORE_BUTTONS
 
       # @param part [MachinePart]
       # @param machine [Machine]
-      # @return [Step] that puts it back to neutral
+      # @return [Work::Step] that puts it back to neutral
       def self.back(part, machine)
         forget = part.key == "memory" ? " #{machine.forget_words.capitalize}: that is another thing than going back to the first part." : ""
-        Step.new(key: StepKey.back(part).to_s, part: BACK, does: "#{part.back}#{forget}", moves: Ledger.put_back(part),
-                 symptom: "Left as it is, next week's seam is ruined.", hazards: part.hands_near ? %w[power] : [])
+        put_back = Work::Operation.new(key: part.hands_near ? "put_back_near" : "put_back", sets: Ledger.put_back(part),
+                                       says: "#{part.back}#{forget}")
+        Work::Step.of(Work::StepKey.back(part).to_s, block: "end", part: BACK, operations: [put_back],
+                                                     symptom: "Left as it is, next week's seam is ruined.")
       end
 
-      def self.put_back(ledger, order) = ledger.entries.map { |entry| back(entry.part, order.machine) }
+      def self.after_all(steps) = steps.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
+      def self.put_back(work, order) = after_all(work).entries.map { |entry| back(entry.part, order.machine) }
 
       def self.note(order)
-        Step.new(key: "note", part: BACK, does: "Note what worked, and keep the scrap with it.",
-                 hazards: order.count >= LONG_ROW ? %w[pins breaks] : %w[pins])
+        note = Work::Operation["note", says: "Note what worked, and keep the scrap with it.",
+                               hazards: order.count >= LONG_ROW ? %w[breaks] : []]
+        Work::Step.of("note", block: "end", part: BACK, operations: [note])
       end
-      private_class_method :put_back, :note, :in_order, :buttons_first
+      private_class_method :put_back, :note, :in_order, :buttons_first, :after_all
     end
   end
 end

@@ -4,7 +4,10 @@
 # for it.
 
 require_relative "../answer/sentence"
-require_relative "step"
+require_relative "../work/operation"
+require_relative "../work/step"
+require_relative "row_state"
+require_relative "sewing_words"
 
 module NimbleEyelet
   module Sewing
@@ -22,21 +25,32 @@ module NimbleEyelet
 
       private
 
+      def step(name, *operations, **more) = Work::Step.of(name, block: "row", part: TEST_HOLE, operations: operations, **more)
+
       # Nothing is tried on a scrap: the first hole of the row is looked at all the harder.
       def as_stored
-        Step.new(key: "stored", part: TEST_HOLE, does: "Lay the recent swatch beside you: this #{@order.noun} is set as that one was.",
-                 how: Sentence["It came out well with this machine, cloth and foot. Sew the lowest #{@order.noun} first: it should " \
-                               "be %s overall; if it is not, sew a test after all.", @order.overall],
-                 figures: @order.lengths.merge(@order.sewn_by))
+        first = Sentence["It came out well with this machine, cloth and foot. Sew the lowest #{@order.noun} first: it should " \
+                         "be %s overall; if it is not, sew a test after all.", @order.overall]
+        step("stored", Work::Operation["lay_swatch", figures: @order.lengths.merge(@order.sewn_by), minds: [first],
+                                       says: "Lay the recent swatch beside you: this #{@order.noun} is set as that one was."])
       end
 
       def test_sew
-        lever = @order.clamped? ? { "lever" => "down" } : {}
-        Step.new(key: "test-sew", part: TEST_HOLE,
-                 does: scrap,
-                 how: Sentence["%s %s", *test_words], figures: @order.lengths.merge(@order.length_set, @order.sewn_by),
-                 moves: @order.stores? ? { "memory" => @order.setting.figure } : lever, hazards: %w[wheel])
+        step("test-sew", lever, Work::Operation["sew_scrap", figures: @order.lengths.merge(@order.length_set, @order.sewn_by),
+                                                needs: needs, sets: sets, says: scrap, minds: test_words])
       end
+
+      def lever
+        return unless @order.clamped?
+
+        Work::Operation["lower_lever", needs: { "lever" => nil }, sets: { "lever" => RowState::DOWN },
+                        minds: ["Foot down, then the sensing lever down and touching."]]
+      end
+
+      def needs = RowState.new(@order).at_the_needle.except(*("memory" if @order.stores?))
+
+      # By hand the dials are turned within the hole, and stand as they were turned last.
+      def sets = { **SewingWords.new(@order).sets, **(@order.stores? ? { "memory" => @order.setting.figure } : {}) }
 
       # The figure to hit stands in the step itself where a tack gets its length from it.
       def scrap
@@ -49,10 +63,9 @@ module NimbleEyelet
         return [said.says, tack_words] unless @order.opens?
 
         aim = Sentence["It should come out with #{@order.a_cut_open} of %s, %s overall.", @order.opening, @order.overall]
-        return [said.says, aim] unless @order.clamped?
+        return [said.expected ? Sentence["Expect a slit of about %s to %s.", *said.expected] : aim] if @order.clamped?
 
-        ["Foot down, then the sensing lever down and touching.",
-         said.expected ? Sentence["Expect a slit of about %s to %s.", *said.expected] : aim]
+        [said.says, *(SewingWords.new(@order).how if @order.by_hand?), aim]
       end
 
       def tack_words
@@ -70,36 +83,39 @@ module NimbleEyelet
         return watch_tack unless @order.opens?
         return if @machine.watched?
 
-        Step.new(key: "watch", part: TEST_HOLE, does: "Watch it: which end does it begin at, and which side first?",
-                 how: "Write both on the machine's page: then every start mark is given for the right end.",
-                 symptom: "Unknown, start marks are given for both ends.")
+        step("watch", Work::Operation["watch",
+                                      says: "Watch it: which end does it begin at, and which side first?",
+                                      minds: ["Write both on the machine's page: then every start mark is given for the right end."]],
+             symptom: "Unknown, start marks are given for both ends.")
       end
 
       def watch_tack
-        Step.new(key: "watch", part: TEST_HOLE, does: "Watch which way it sews first: mostly away from you.",
-                 how: "Start marks are given for the end toward you. Where it sews toward you, begin at the other end.",
-                 symptom: "Overlooked, a tack lies a whole length off its mark.")
+        step("watch", Work::Operation["watch", says: "Watch which way it sews first: mostly away from you.",
+                                      minds: ["Start marks are given for the end toward you. Where it sews toward you, begin at " \
+                                              "the other end."]],
+             symptom: "Overlooked, a tack lies a whole length off its mark.")
       end
 
       def test_open
         return test_pull unless @order.opens?
 
         noun = @order.button.form.noun
-        Step.new(key: "test-open", part: TEST_HOLE, hazards: %w[blade],
-                 does: "Measure the #{@order.cut_open}, cut it open, put the #{noun} through, and log what you see.",
-                 symptom: "Skipped, the first hole cut into the garment is the test.")
+        step("test-open", Work::Operation["open_scrap",
+                                          says: "Measure the #{@order.cut_open}, cut it open, put the #{noun} through, and log what " \
+                                                "you see."],
+             symptom: "Skipped, the first hole cut into the garment is the test.")
       end
 
       def test_pull
-        Step.new(key: "test-open", part: TEST_HOLE, does: "Measure the tack, pull hard at what it holds, and log what you see.",
-                 symptom: "Skipped, the first tack in the garment is the test.")
+        step("test-open", Work::Operation["pull_scrap",
+                                          says: "Measure the tack, pull hard at what it holds, and log what you see."],
+             symptom: "Skipped, the first tack in the garment is the test.")
       end
 
       def accept
-        Step.new(key: "accept", part: TEST_HOLE, does: "When it looks right on every axis, accept the swatch: its " \
-                                                       "settings hold for the row.",
-                 how: "Otherwise make the change it asks for,#{' go back to the first part,' if @order.opens?} and sew " \
-                      "another.", figures: @order.lengths.merge(@order.sewn_by))
+        again = "Otherwise make the change it asks for,#{' go back to the first part,' if @order.opens?} and sew another."
+        step("accept", Work::Operation["accept", figures: @order.lengths.merge(@order.sewn_by), minds: [again],
+                                       says: "When it looks right on every axis, accept the swatch: its settings hold for the row."])
       end
 
       # The test used up a cycle, like any hole.
@@ -107,9 +123,9 @@ module NimbleEyelet
         return unless @order.reset?
 
         kept = @order.stores? ? " The stored length stays: lock the machine rather than switch it off." : ""
-        Step.new(key: "reset-test", part: TEST_HOLE, does: "Back to the first part: #{@machine.reset_words}.#{kept}",
-                 symptom: "Forgotten, the garment's first #{@order.noun} starts in the middle of the cycle.",
-                 moves: @order.clamped? ? { "lever" => nil } : {})
+        step("reset-test", Work::Operation["begin_again", sets: @order.clamped? ? { "lever" => nil } : {},
+                                           says: "Back to the first part: #{@machine.reset_words}.#{kept}"],
+             symptom: "Forgotten, the garment's first #{@order.noun} starts in the middle of the cycle.")
       end
     end
   end

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-# Hazard is the table of cautions that belong to steps: short, where the step is, never as a wall of text.
+# Hazard is the table of cautions that belong to what hands do: short, where the step is, never as a wall of text.
 #
-#   HAZARDS.fetch("wheel")   # => "Hand wheel only toward you."
+#   Work::HAZARDS.fetch("wheel")   # => "Hand wheel only toward you."
 
 module NimbleEyelet
-  module Sewing
+  module Work
     HAZARDS = {
       "power" => "Machine off or locked while your hands are near the needle.",
       "wheel" => "Hand wheel only toward you.",

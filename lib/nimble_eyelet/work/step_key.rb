@@ -11,7 +11,7 @@ require_relative "../length/length"
 require_relative "../value"
 
 module NimbleEyelet
-  module Sewing
+  module Work
     # name - String; at - Length or nil, place of its hole; mishap - String or nil, beginning of the id of what it is the way out of
     # number - Integer or nil: of the step within a way out; of the hole, in the journals of the first version
     class StepKey < Value.of(:name, at: nil, mishap: nil, number: nil)
