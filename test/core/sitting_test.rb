@@ -114,14 +114,6 @@ class SittingTest < CoreTest
     assert_operator narrow, :<, wide
   end
 
-  # From every step of every machine kind, with whatever can happen there: the way out is told first, what has to be done
-  # again is there, and the machine is back in the end.
-  def test_there_is_a_way_out_of_everything
-    pairs = CoreValues::MACHINES.keys.sum { |kind| walked(kind) }
-
-    assert_operator pairs, :>, 500
-  end
-
   def test_a_hole_in_the_wrong_place_that_is_cut_stays_and_the_rest_is_spaced_around_it
     at = table({ smock: SMOCK })
     one = at.work { |step| step.step.key.start_with?("open") }
@@ -161,41 +153,5 @@ class SittingTest < CoreTest
 
   private
 
-  def done(at) = at.facts(:smock).steps.keys
-
   def hole_at(one, number) = one.part.sheet.layout.holes.find { |hole| hole.number == number }.at
-
-  def walked(kind)
-    changes = { machine: machine(kind), placket: run_of(run_length: mm(200), count: 2) }
-    at = table({ smock: changes })
-    pairs = 0
-    while (one = at.sitting.steps.first)
-      (one.part ? one.mishaps : []).each do |mishap|
-        pairs += 1
-        wrong(at, one, mishap, "#{kind} #{one.step.key} #{mishap}")
-      end
-      at.done(one)
-    end
-
-    assert_predicate at.ledger, :empty?, kind
-    pairs
-  end
-
-  def wrong(at, one, mishap, where)
-    after = at.dup
-    row = Sewing::MISHAPS.fetch(mishap)
-    measured = { "slit" => mm(25), "place" => (one.step.figures["hole.at"] || mm(100)) - mm(4) }[row.asks]
-    before = done(at)
-    after.went_wrong(one, mishap, measured: measured)
-    turn = Work.turn(one.step.name) || "hole"
-    undone = (before - done(after)).map { |key| Work.turn(Work::StepKey.parse(key).name) }
-
-    assert_empty undone.uniq - [turn, nil], "#{where}: what is undone is what it happened at"
-    left = after.sitting.steps
-    steps = left.take_while { |step| step.block == "rescue" }
-
-    assert_equal row.steps.map(&:does), steps.map { |step| step.step.does }, where
-    assert left.all? { |step| step.part.nil? || step.ledger.state.keys.all? { |part| MACHINE_PARTS.key?(part) } }, where
-    assert_predicate left.last.ledger, :empty?, where
-  end
 end

@@ -46,12 +46,13 @@ module NimbleEyelet
       AT_ONCE = 10
 
       # @param most [Integer] steps
+      # @param at_once [Integer] steps that are done as they were given out
       # @yieldparam [SittingStep] the next one; ends before it when the block says so
       # @return [SittingStep, nil] where it ended
-      def work(most: 1000)
+      def work(most: 1000, at_once: AT_ONCE)
         given = []
         most.times do
-          given = sitting.steps.first(AT_ONCE) if given.empty?
+          given = sitting.steps.first(at_once) if given.empty?
           one = given.shift or break
           return one if block_given? && yield(one)
 

@@ -33,7 +33,18 @@ module NimbleEyelet
                       anchor: pick(ANCHORS.keys), reset: pick([nil, *RESETS.keys]) || CoreValues::MACHINES.fetch(kind)[:reset],
                       neutral_tension: pick([4r, 4r, 0r]), foot_lift: pick([mm(6), mm(9)]),
                       first_direction: pick([nil, "away", "toward"]),
-                      first_side: pick([nil, "left"]))
+                      first_side: pick([nil, "left"]), feet: any_feet(kind))
+      end
+
+      # What a carriage foot makes longer than what is clamped, where somebody has measured it, and how far it opens at a click.
+      def any_feet(kind)
+        owned = machine(kind).feet
+        owned = owned.select { |foot| foot.kind == "general_zigzag_foot" || pick([true, true, true, false]) }
+        owned.map do |foot|
+          next foot unless foot.kind == "carriage_foot"
+
+          foot.with(largest_button: mm(pick([20, 25, 30])), allowance: pick([nil, mm(2), mm(3.5)]), click: pick([nil, mm(0.5)]))
+        end
       end
 
       def any_recipe
@@ -73,6 +84,39 @@ module NimbleEyelet
         !sheet(**plan).progress.nil?
       rescue Refusal
         false
+      end
+    end
+
+    # The same closures every time, and what is done for them.
+    class Fixtures
+      include CoreValues
+      include Closures
+
+      CLOSURES = 2000
+
+      # @param first [Integer] so many of them
+      # @return [Array<Hash>] what a sheet is made of
+      def plans(first = CLOSURES)
+        (@plans ||= []).size.upto(first - 1) do |turn|
+          shapes = (turn / 4).odd? ? %w[flat rounded domed] : BUTTON_SHAPES.keys - %w[polygon]
+          @plans << any_closure(any_machine(MACHINE_KINDS.keys[turn % MACHINE_KINDS.size]), shapes: shapes)
+        end
+        @plans.first(first)
+      end
+
+      # @return [Array<Sheet>]
+      def sheets = plans.map { |plan| sheet(**plan) }
+
+      # @return [Array<Work::Operation>] of their steps, of the ways out, and of what a session puts back
+      def operations = (sheets.flat_map { |one| one.progress.steps } + ways_out + backs).flat_map(&:operations)
+
+      private
+
+      def ways_out = Sewing::MISHAPS.keys.flat_map { |key| Sewing::Rescuing.steps("00000000", key) }
+
+      def backs
+        machines = plans.map { |plan| plan[:machine] }.uniq { |one| [one.reset_words, one.forget_words] }
+        machines.product(MACHINE_PARTS.values).map { |one, part| Sewing::Steps.back(part, one) }
       end
     end
   end

@@ -21,6 +21,8 @@ module NimbleEyelet
     MachinePart.new(key: "foot_opened", name: "foot opened further", neutral: "not", back: "Push the foot together again.",
                     goes_with: "button_in_foot"),
     MachinePart.new(key: "lever", name: "sensing lever", neutral: "up", back: "Push the sensing lever up.", passing: true),
+    MachinePart.new(key: "cycle", name: "programme", neutral: "at its first part", back: "Back to the first part.", stays: true,
+                    passing: true),
     MachinePart.new(key: "memory", name: "stored length", neutral: "forgotten", back: "Let the machine forget the length."),
     MachinePart.new(key: "cover_plate", name: "cover plate", neutral: "off", back: "Take the cover plate off the feed dogs.",
                     hands_near: true),
@@ -67,6 +69,12 @@ module NimbleEyelet
       MACHINE_PARTS.each_value.filter_map do |part|
         LedgerEntry.new(part: part, now: state[part.key]) if state.key?(part.key) && !part.stays && !state.key?(part.goes_with)
       end
+    end
+
+    # @param needs [Hash{String => Length, String, nil}]
+    # @return [Array<MachinePart>] what comes and goes within a hole, and is in the way of these needs now
+    def in_the_way(needs)
+      MACHINE_PARTS.each_value.select { |part| part.passing && needs.key?(part.key) && needs[part.key].nil? && state[part.key] }
     end
 
     # @param part [MachinePart]

@@ -195,23 +195,20 @@ module NimbleEyelet
 
     # Of what sets the machine only what is needed, and is not so already.
     def left(block, step)
-      return (step unless @state.so?(step.moves.slice(*block.needs.keys))) unless step.sets_only?
+      supplied = step.moves.select { |part, state| block.needs.key?(part) && block.needs[part] == state }
+      return (step unless @state.so?(supplied)) unless step.sets_only?
 
       step.with(operations: step.operations.select { |one| one.sets.keys.intersect?(block.needs.keys) }).left_on(@state)
     end
 
     # What another closure left on the machine, and nobody here sets.
     def away(block)
-      left = @state.entries.reject { |entry| kept?(entry, block) }
-      left.map { |entry| machine_step(entry.part, block.key) }
+      left = @state.entries.map(&:part).reject { |part| part.passing || kept?(part.key, block) }
+      (@state.in_the_way(block.needs) + left).map { |part| machine_step(part, block.key) }
     end
 
-    # What comes and goes within a hole is put away only where it is in the way.
-    def kept?(entry, block)
-      part = entry.part
-      return !block.needs.key?(part.key) || block.needs[part.key] == entry.now if part.passing
-
-      block.needs.key?(part.key) && (block.needs[part.key] == entry.now || block.sets?(part.key))
+    def kept?(part, block)
+      block.needs.key?(part) && (block.needs[part] == @state.state[part] || block.sets?(part))
     end
 
     def so_already(block)

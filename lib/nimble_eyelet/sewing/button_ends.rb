@@ -23,11 +23,11 @@ module NimbleEyelet
       end
 
       # @return [Array<Work::Step>]
-      def last = [rinse, spare].compact
+      def last = [spare].compact
 
       # @return [Array<Work::Step>] of buttons sewn on by machine
       def secured
-        secure = Work::Operation["secure", figures: { "attach.secure" => way }, lasts: everywhere("secured"),
+        secure = Work::Operation["secure", figures: { "attach.secure" => way }, lasts: everywhere("secured"), sets: tied_off,
                                  hazards: child + (way.include?("liquid") ? %w[liquid] : []), says: SECURED.fetch(way),
                                  minds: [*secure_how]]
         [wind, step("secure", secure)].compact
@@ -51,6 +51,9 @@ module NimbleEyelet
       # On children's wear a drop alone holds nothing.
       def way = @order.for_child && @order.button_sewing.secured == "liquid" ? "knot_liquid" : @order.button_sewing.secured
 
+      # The dial stands as it was turned for it.
+      def tied_off = way == "tie_off" ? { "width" => "0" } : {}
+
       def secure_how
         return "Anchored in the centre, width 0 strikes the bridge between the holes." if way == "tie_off"
 
@@ -64,12 +67,6 @@ module NimbleEyelet
         step("spare-button", Work::Operation["sew_spare", hazards: child,
                                              says: "Sew a spare button inside, at the side seam or under the hem.",
                                              minds: ["It is washed with the others, and is there when one is lost."]])
-      end
-
-      def rinse
-        return unless @order.recipe.stay&.film
-
-        step("rinse", Work::Operation["rinse", lasts: everywhere("rinsed"), says: "Rinse film and marks out."])
       end
     end
   end

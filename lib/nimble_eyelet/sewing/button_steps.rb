@@ -106,7 +106,7 @@ module NimbleEyelet
               else
                 Work::Operation["fit_foot", sets: fitted, minds: ["Never fingers under a bare needle. Tape and glue come off " \
                                                                   "again after."],
-  says: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes."]
+says: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes."]
               end
         step("button-foot", fit)
       end

@@ -15,6 +15,7 @@ require_relative "../value"
 require_relative "../work/step"
 require_relative "../work/step_key"
 require_relative "mishap"
+require_relative "rescue"
 
 module NimbleEyelet
   module Sewing

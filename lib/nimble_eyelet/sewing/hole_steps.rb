@@ -6,6 +6,7 @@
 require_relative "../answer/sentence"
 require_relative "../work/operation"
 require_relative "../work/step"
+require_relative "begin_again"
 require_relative "row_state"
 require_relative "sewing_words"
 
@@ -17,7 +18,9 @@ module NimbleEyelet
         @order = order
         @machine = order.machine
         @words = SewingWords.new(order)
-        @needs = RowState.new(order).at_the_needle
+        row = RowState.new(order)
+        @needs = row.at_the_needle
+        @leaves = row.left_by_the_needle
         @sewn_with = order.lengths.merge(order.length_set, order.sewn_by)
       end
 
@@ -40,12 +43,8 @@ module NimbleEyelet
 
       # After the test hole the machine stands at the first part already.
       def reset(hole, part, first)
-        return if first || !@order.reset?
-
-        step("reset", hole, part, Work::Operation["begin_again", figures: at(hole),
-                                                  sets: @order.clamped? ? { "lever" => nil } : {},
-                                                  says: "Back to the first part: #{@machine.reset_words}."],
-             symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
+        again = BeginAgain.of(@order, figures: at(hole)) unless first
+        again && step("reset", hole, part, again, symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
       end
 
       def place(hole, part)
@@ -107,7 +106,7 @@ module NimbleEyelet
 
       def sew(hole, part, first)
         sewn = Work::Lasting.new(kind: "stitched", at: hole.at, opening: hole.sewn ? hole.opening : @order.opening)
-        step("sew", hole, part, Work::Operation["sew", figures: at(hole).merge(@sewn_with), needs: @needs, sets: @words.sets,
+        step("sew", hole, part, Work::Operation["sew", figures: at(hole).merge(@sewn_with), needs: @needs, sets: @leaves,
                                                 lasts: [sewn], says: @words.does, minds: [@words.how]],
              symptom: (interrupted if first))
       end

@@ -8,14 +8,10 @@
 require_relative "../machine/ledger"
 require_relative "../value"
 require_relative "../work/block"
+require_relative "rescue"
 
 module NimbleEyelet
   module Sewing
-    # does - String; how - String or nil; hazards - Array<String>, keys of HAZARDS
-    # moves - Hash of machine part to its state after it
-    # asks - String or nil, "slit" when what came of it is measured with this step
-    RescueStep = Value.of(:does, how: nil, hazards: [], moves: {}, asks: nil)
-
     # says - String, in the words of whoever it happens to; drawn - String, name of its little drawing
     # during - Array<String> of names of steps it can happen at, nil for every step
     # steps - Array<RescueStep>; again - Array<String>, names of the steps of this hole that are done anew afterwards
@@ -47,56 +43,29 @@ module NimbleEyelet
       def of_a_hole? = !hole.nil? || again.include?("sew")
     end
 
-    module Rescue
-      SEWN = %w[sew test-sew].freeze
-      # From the sewing of a hole until it is opened.
-      UNCUT = %w[look cord tails tear film seal dry].freeze
-      CUT = %w[punch open].freeze
-      # Everything of a hole that is sewn over again.
-      HOLE = %w[reset place lever sew look].freeze
-
-      SWITCH_OFF = RescueStep.new(does: "Foot off the pedal. Switch the machine off.", hazards: %w[power])
-      UP = RescueStep.new(does: "Turn the wheel toward you until the needle is up.", hazards: %w[wheel])
-      CHECK = RescueStep.new(does: "Sew a scrap of the same layers before the garment.", hazards: %w[wheel])
-      STEAM = RescueStep.new(does: "Steam the place, lay a fresh stay, and mark it anew.", hazards: %w[iron],
-                             how: "Cloth that takes no iron is smoothed with the nail, from both sides.")
-      UNPICK = RescueStep.new(does: "Unpick it: cut the bobbin thread on the back at every third stitch, draw the top thread out.",
-                              how: "Leather and coated cloth are never unpicked: their holes stay.", hazards: %w[blade])
-      FINISH = [RescueStep.new(does: "Needle back into its last hole, by hand; foot down.",
-                               how: "The cloth has not moved: that is what counts.",
-                               hazards: %w[wheel]),
-                RescueStep.new(does: "Finish by plain zigzag: the bead's width and length, then a tack at length 0.",
-                               moves: { "selector" => "zigzag" }, hazards: %w[wheel])].freeze
-      ANEW = RescueStep.new(does: "Back to the first part; the same start mark.", moves: { "lever" => nil }, hazards: %w[manual],
-                            how: "Where what is sewn lies true, the whole hole goes over it; else it is unpicked first.")
-      DRY = RescueStep.new(does: "Fray liquid on the cut ends, sparingly; wait until it is dry.", hazards: %w[liquid])
-      TRY = RescueStep.new(does: "Measure the slit and put the button through.", asks: "slit")
-      OUT = RescueStep.new(does: "Needle out, bobbin out: fluff and thread ends out of the hook.", hazards: %w[power])
-      NEW_NEEDLE = RescueStep.new(does: "Fit a new needle of the same kind.", hazards: %w[power])
-      RETHREAD = RescueStep.new(does: "Thread anew, foot up; then two turns by hand.", hazards: %w[power wheel])
-    end
-
     MISHAPS = [
       Mishap.new(key: "lost_under_foot", says: "It stopped half way, or the foot was lifted: the cloth still lies as it was",
-                 drawn: "foot", during: Rescue::SEWN, steps: Rescue::FINISH, moves: { "memory" => nil },
+                 drawn: "foot", during: Rescue::SEWN, steps: Rescue::FINISH, moves: { "memory" => nil, **Rescue::INTERRUPTED },
                  afterwards: "A machine that stores the length stores it again."),
       Mishap.new(key: "lost_out", says: "It lost its place, and the cloth is out or has moved", drawn: "foot", during: Rescue::SEWN,
                  steps: [Rescue::UP, Rescue::ANEW], again: Rescue::HOLE + %w[test-sew reset-test],
-                 moves: { "memory" => nil, "lever" => nil }),
+                 moves: { "memory" => nil, "lever" => nil, **Rescue::INTERRUPTED }),
       Mishap.new(key: "mid_cycle", sewn: "hole", says: "It began in the middle, or the lever was up", drawn: "lever",
                  during: Rescue::SEWN,
-                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil }, cycle: true,
-                 steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.", moves: { "lever" => nil },
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, **Rescue::INTERRUPTED }, cycle: true,
+                 steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.",
+                                                    moves: { "lever" => nil, **Rescue::AT_FIRST },
                                                     how: "A few stitches may stay under the new ones. The lever is looked at last.")]),
       Mishap.new(key: "thread_broke", says: "The thread broke at the needle", drawn: "thread", during: Rescue::SEWN + %w[button],
                  steps: [RescueStep.new(does: "Foot off the pedal; the presser foot stays down. Lock the machine if it can be.",
                                         how: "Off would lose the place."),
                          RescueStep.new(does: "Thread the last guides and the eye only, and go on.", hazards: %w[wheel]),
                          RescueStep.new(does: "At the end close the gap of a few stitches, by narrow zigzag or by hand.",
+                                        moves: Rescue::MENDED,
                                         how: "Never back by hand: a programme cannot be wound back.")]),
       Mishap.new(key: "thread_out", says: "The thread came out further up", drawn: "thread", during: Rescue::SEWN,
                  again: Rescue::HOLE + %w[test-sew reset-test],
-                 moves: { "lever" => nil },
+                 moves: { "lever" => nil, **Rescue::INTERRUPTED },
                  steps: [RescueStep.new(does: "Foot up, and thread anew from the spool.", hazards: %w[power],
                                         how: "With the foot down the thread lies outside the discs. Lifting it loses the place."),
                          Rescue::ANEW]),
@@ -107,11 +76,12 @@ module NimbleEyelet
                          RescueStep.new(does: "Hold the new bobbin against the rest of the row.",
                                         how: "A bobbin is never changed within a hole.")]),
       Mishap.new(key: "bobbin_under", says: "The bobbin ran out, and the cloth has to come out", drawn: "bobbin", during: Rescue::SEWN,
-                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, "memory" => nil },
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, "memory" => nil, **Rescue::INTERRUPTED },
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, cloth out; change the bobbin.", hazards: %w[power]),
                          Rescue::ANEW]),
       Mishap.new(key: "jammed", says: "It jammed: thread piled up, cloth drawn down", drawn: "jam", during: Rescue::SEWN + %w[button],
-                 again: Rescue::HOLE + %w[test-sew reset-test button], moves: { "lever" => nil, "memory" => nil },
+                 again: Rescue::HOLE + %w[test-sew reset-test button],
+                 moves: { "lever" => nil, "memory" => nil, **Rescue::INTERRUPTED },
                  steps: [Rescue::SWITCH_OFF, RescueStep.new(does: "Wheel toward you, gently, never forced; foot up.",
                                                             hazards: %w[wheel power]),
                          RescueStep.new(does: "A flat blade between cloth and plate: cut what holds, and lift the cloth off.",
@@ -119,7 +89,8 @@ module NimbleEyelet
                          Rescue::OUT, Rescue::NEW_NEEDLE, Rescue::RETHREAD, Rescue::CHECK],
                  afterwards: "Tails and threading are looked at first; only then a longer stitch."),
       Mishap.new(key: "needle_struck", says: "The needle struck or broke", drawn: "needle", during: Rescue::SEWN + %w[button place],
-                 again: %w[place lever sew look button test-sew reset-test], moves: { "lever" => nil, "memory" => nil },
+                 again: %w[place lever sew look button test-sew reset-test],
+                 moves: { "lever" => nil, "memory" => nil, **Rescue::INTERRUPTED },
                  steps: [Rescue::SWITCH_OFF, RescueStep.new(does: "Find every piece of the needle, and count them together.",
                                                             hazards: %w[pins]),
                          RescueStep.new(does: "Feel plate and foot for a burr, with a stocking over the finger.", hazards: %w[power],
@@ -128,7 +99,7 @@ module NimbleEyelet
                          RescueStep.new(does: "Turn a few stitches by hand: nothing scrapes.", hazards: %w[wheel],
                                         how: "If it does: stop, and have it looked at. Check width, clearance and placing again.")]),
       Mishap.new(key: "tack_goes_on", says: "The tack goes on too long", drawn: "long", during: Rescue::SEWN, sewn: "tack",
-                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "memory" => nil },
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "memory" => nil, **Rescue::INTERRUPTED },
                  steps: [RescueStep.new(does: "Foot off the pedal; press the reverse key once, and let it finish.",
                                         hazards: %w[manual],
                                         how: "A second press is taken as another length."),
@@ -144,16 +115,15 @@ module NimbleEyelet
                          RescueStep.new(does: "Pick the old far tack out: it lies across the slit.", hazards: %w[blade])],
                  afterwards: "What was measured is learned."),
       Mishap.new(key: "long_uncut", sewn: "hole", says: "Not cut yet, and too long", drawn: "long", during: Rescue::UNCUT,
-                 asks: "slit",
-                 hole: "other",
+                 asks: "slit", hole: "other",
                  steps: [RescueStep.new(does: "Sew a tack one further in, at length 0.", hazards: %w[wheel],
-                                        moves: { "selector" => "zigzag" }),
+                                        moves: Rescue::MENDED),
                          RescueStep.new(does: "Pick the old end out.", hazards: %w[blade])]),
       Mishap.new(key: "short_cut", says: "Cut, and too short by up to 2 mm", drawn: "short", during: Rescue::CUT, hole: "other",
                  steps: [RescueStep.new(does: "Uncut to the tack? Cut the last threads first.", hazards: %w[blade]),
                          RescueStep.new(does: "Still too short: narrow zigzag on both sides past the tack, and a new tack.",
                                         hazards: %w[wheel],
-                                        moves: { "selector" => "zigzag" }),
+                                        moves: Rescue::TURNED),
                          Rescue::DRY, RescueStep.new(does: "Cut the old tack.", hazards: %w[blade]), Rescue::TRY]),
       Mishap.new(key: "short_much", says: "Cut, and too short by more", drawn: "short", during: Rescue::CUT, hole: "other",
                  steps: [RescueStep.new(does: "Lengthen it by hand in buttonhole stitch; or take a thinner button.",
@@ -162,16 +132,16 @@ module NimbleEyelet
                  steps: [RescueStep.new(does: "At the quiet end draw the edges together by hand.",
                                         how: "So that the button's seat stays.", hazards: %w[pins]),
                          RescueStep.new(does: "Stay behind; a tack over both beads, the excess and 1 mm long.", hazards: %w[wheel],
-                                        moves: { "selector" => "zigzag" }), Rescue::TRY]),
+                                        moves: Rescue::MENDED), Rescue::TRY]),
       Mishap.new(key: "tack_cut", says: "The tack is cut through", drawn: "cut", during: Rescue::CUT, hole: "other",
                  steps: [Rescue::DRY, RescueStep.new(does: "Stay behind; a tack over the cut end, one stitch into sound cloth.",
                                                      hazards: %w[wheel],
                                                      how: "The length stays; only where the cloth is cut further, 2 to 3 mm longer.",
-                                                     moves: { "selector" => "zigzag" }), Rescue::TRY]),
+                                                     moves: Rescue::MENDED), Rescue::TRY]),
       Mishap.new(key: "bead_cut", says: "A bead is cut", drawn: "cut", during: Rescue::CUT,
                  steps: [Rescue::DRY,
                          RescueStep.new(does: "Catch it by hand over a strand of the same thread, or narrow zigzag 0.4.",
-                                        hazards: %w[pins])]),
+                                        hazards: %w[pins], moves: Rescue::MENDED)]),
       Mishap.new(key: "place_uncut", sewn: "hole", says: "In the wrong place, not cut yet", drawn: "place", during: Rescue::UNCUT,
                  hole: "gone",
                  again: Rescue::HOLE, moves: { "lever" => nil },
@@ -179,11 +149,9 @@ module NimbleEyelet
                          RescueStep.new(does: "Rub the needle holes closed with the nail, from both sides.",
                                         how: "In pile, leather and film they stay: treat the hole as cut.")]),
       Mishap.new(key: "tack_place", says: "The tack is in the wrong place", drawn: "place", during: Rescue::UNCUT, sewn: "tack",
-                 hole: "gone",
-                 again: Rescue::HOLE, moves: { "lever" => nil }, steps: [Rescue::UNPICK, Rescue::STEAM]),
+                 hole: "gone", again: Rescue::HOLE, moves: { "lever" => nil }, steps: [Rescue::UNPICK, Rescue::STEAM]),
       Mishap.new(key: "place_cut", says: "In the wrong place, and cut: it stays, the rest is spaced around it", drawn: "place",
-                 during: Rescue::CUT,
-                 asks: "place", hole: "fixed",
+                 during: Rescue::CUT, asks: "place", hole: "fixed",
                  steps: [RescueStep.new(does: "The old marks out; mark the rest anew, each from the top edge.",
                                         how: "The cut hole is a fixed point of the row by now.",
                                         hazards: %w[pins])]),
@@ -214,7 +182,7 @@ module NimbleEyelet
                  steps: [RescueStep.new(does: "Move the buttons, never the holes: cut the one that is off, and mark it anew.",
                                         hazards: %w[blade])]),
       Mishap.new(key: "power_gone", says: "The machine went off, or I switched it off", drawn: "plug",
-                 moves: { "memory" => nil, "selector" => Ledger::UNKNOWN, "width" => Ledger::UNKNOWN, "length" => Ledger::UNKNOWN },
+                 moves: { "memory" => nil, "cycle" => Ledger::UNKNOWN, **Rescue::MENDED },
                  steps: [RescueStep.new(does: "Switch it on, needle up, and hold every dial against what is said here.",
                                         hazards: %w[wheel manual],
                                         how: "What it had stored may be forgotten; in the middle of a hole, its place too.")]),

@@ -15,6 +15,7 @@ module NimbleEyelet
       DOWN = "down"
       EASED = "one step lighter"
       THREADED = "threaded"
+      SPENT = "run through"
       # What keeps the cloth from feeding: never in a row of holes.
       FEED = { "feed_dogs" => nil, "cover_plate" => nil }.freeze
 
@@ -32,8 +33,12 @@ module NimbleEyelet
       def at_the_needle
         needs.except(*SewingWords.new(@order).sets.keys)
              .merge(@machine.type.senses ? { "lever" => (DOWN if @order.clamped?) } : {},
-                    @order.stores? ? { "memory" => @order.setting.figure } : {})
+                    @order.stores? ? { "memory" => @order.setting.figure } : {}, @order.reset? ? { "cycle" => nil } : {})
       end
+
+      # @return [Hash{String => Length, String}] machine part to what it is when a hole is sewn: dials turned within it, and its
+      #   programme run through
+      def left_by_the_needle = { **SewingWords.new(@order).sets, **(@order.reset? ? { "cycle" => SPENT } : {}) }
 
       def needle = { "needle" => @recipe.needle.value.to_s }
       def bobbin_finger? = @recipe.tension_move.key == "bobbin_finger"

@@ -26,6 +26,7 @@ module NimbleEyelet
   module Sewing
     module Steps
       BACK = "Put the machine back"
+      RINSED = "Rinse it"
       # From this many holes on a row takes long.
       LONG_ROW = 8
 
@@ -33,7 +34,18 @@ module NimbleEyelet
       # @return [Array<Work::Step>]
       def self.of(order)
         work = order.buttons_first? ? buttons_first(order) : in_order(order)
+        work += rinse(order)
         (work + put_back(work, order)) << note(order)
+      end
+
+      # When everything is sewn, buttons and holes.
+      def self.rinse(order)
+        return [] unless order.recipe.stay&.film
+
+        rinse = Work::Operation["rinse", lasts: Work::Lasting.at("rinsed", order.layout.holes.map(&:at)), says: "Rinse film and marks out."]
+        last = order.opens? ? "open" : "seal"
+        [Work::Step.of("rinse", block: order.button.fastens? && !order.buttons_first? ? "buttons" : last, operations: [rinse],
+                                part: order.opens? ? RINSED : Finishing::FINISHED)]
       end
 
       def self.in_order(order) = [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
@@ -55,11 +67,19 @@ module NimbleEyelet
       # @param machine [Machine]
       # @return [Work::Step] that puts it back to neutral
       def self.back(part, machine)
-        forget = part.key == "memory" ? " #{machine.forget_words.capitalize}: that is another thing than going back to the first part." : ""
-        put_back = Work::Operation.new(key: part.hands_near ? "put_back_near" : "put_back", sets: Ledger.put_back(part),
-                                       says: "#{part.back}#{forget}")
+        put_back = Work::Operation[part.hands_near ? "put_back_near" : "put_back", sets: Ledger.put_back(part),
+                                   says: put_back_words(part, machine)]
         Work::Step.of(Work::StepKey.back(part).to_s, block: "end", part: BACK, operations: [put_back],
                                                      symptom: "Left as it is, next week's seam is ruined.")
+      end
+
+      # How this machine does it, where machines do it differently.
+      def self.put_back_words(part, machine)
+        case part.key
+        when "memory" then "#{part.back} #{machine.forget_words.capitalize}: that is another thing than going back to the first part."
+        when "cycle" then machine.reset_words ? "Back to the first part: #{machine.reset_words}." : part.back
+        else part.back
+        end
       end
 
       def self.after_all(steps) = steps.reduce(Ledger.empty) { |state, step| state.changed(step.moves) }
@@ -70,7 +90,7 @@ module NimbleEyelet
                                hazards: order.count >= LONG_ROW ? %w[breaks] : []]
         Work::Step.of("note", block: "end", part: BACK, operations: [note])
       end
-      private_class_method :put_back, :note, :in_order, :buttons_first, :after_all
+      private_class_method :put_back, :put_back_words, :note, :rinse, :in_order, :buttons_first, :after_all
     end
   end
 end

@@ -6,6 +6,7 @@
 require_relative "../answer/sentence"
 require_relative "../work/operation"
 require_relative "../work/step"
+require_relative "begin_again"
 require_relative "row_state"
 require_relative "sewing_words"
 
@@ -50,7 +51,7 @@ module NimbleEyelet
       def needs = RowState.new(@order).at_the_needle.except(*("memory" if @order.stores?))
 
       # By hand the dials are turned within the hole, and stand as they were turned last.
-      def sets = { **SewingWords.new(@order).sets, **(@order.stores? ? { "memory" => @order.setting.figure } : {}) }
+      def sets = { **RowState.new(@order).left_by_the_needle, **(@order.stores? ? { "memory" => @order.setting.figure } : {}) }
 
       # The figure to hit stands in the step itself where a tack gets its length from it.
       def scrap
@@ -60,21 +61,13 @@ module NimbleEyelet
 
       def test_words
         said = @order.setting
-        return [said.says, tack_words] unless @order.opens?
+        how = (SewingWords.new(@order).how if @order.by_hand?)
+        return [said.says, how, Sentence["It should come out %s long.", @order.overall]].compact unless @order.opens?
 
         aim = Sentence["It should come out with #{@order.a_cut_open} of %s, %s overall.", @order.opening, @order.overall]
         return [said.expected ? Sentence["Expect a slit of about %s to %s.", *said.expected] : aim] if @order.clamped?
 
-        [said.says, *(SewingWords.new(@order).how if @order.by_hand?), aim]
-      end
-
-      def tack_words
-        return Sentence["Sewn so that it is %s long.", @order.overall] unless @order.by_hand?
-
-        return Sentence["Straight stitch from line to line and back, six rows: %s long.", @order.overall] if @order.straight?
-
-        Sentence["Straight stitch from line to line and back, then zigzag over it, three stitches at length 0 to lock: %s long.",
-                 @order.overall]
+        [said.says, how, aim].compact
       end
 
       # Nobody is told where their machine begins before they have seen it.
@@ -120,13 +113,12 @@ module NimbleEyelet
 
       # The test used up a cycle, like any hole.
       def back
-        return unless @order.reset?
+        again = BeginAgain.of(@order, also: kept) or return
 
-        kept = @order.stores? ? " The stored length stays: lock the machine rather than switch it off." : ""
-        step("reset-test", Work::Operation["begin_again", sets: @order.clamped? ? { "lever" => nil } : {},
-                                           says: "Back to the first part: #{@machine.reset_words}.#{kept}"],
-             symptom: "Forgotten, the garment's first #{@order.noun} starts in the middle of the cycle.")
+        step("reset-test", again, symptom: "Forgotten, the garment's first #{@order.noun} starts in the middle of the cycle.")
       end
+
+      def kept = @order.stores? ? "The stored length stays: lock the machine rather than switch it off." : nil
     end
   end
 end
