@@ -105,7 +105,7 @@ module NimbleEyelet
       open("recipe.stitch_length", :length, "stitch length", dial: true),
       open("recipe.tension", :decimal, "top tension"),
       open("recipe.balance", :signed, "balance", help: "Notches from the middle, toward the bead that is sewn toward you."),
-      open("recipe.stabiliser", :text, "stabiliser"),
+      open("recipe.stabiliser", :named, "stabiliser", choices: STABILISERS.transform_values(&:says)),
       open("recipe.stay_layers", :whole, "layers of the stabiliser"),
       open("recipe.needle_size", :whole, "needle"),
       habit("recipe.pace", "changed between two test holes", Swatches::PACES),

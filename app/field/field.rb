@@ -8,7 +8,8 @@
 require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
-  # kind - Symbol: :length, :choice, :whole, :signed, :decimal, :outline, :tex, :flag or :text
+  # kind - Symbol: :length, :choice, :whole, :signed, :decimal, :outline, :tex, :flag, :text, or :named, which is a choice typed by
+  #   its name, or somebody's own words
   # optional - Boolean, may be left empty for the rules or the house to decide
   # choices - Hash of key to what it is called, String or Sentence, or nil; limit - Typing::Limit or nil
   # initial - String, what it begins with, as typed
@@ -42,6 +43,10 @@ module NimbleEyelet
         [key, name.is_a?(String) || name.is_a?(Sentence) ? name : key.tr("_", " ")]
       end
     end
+
+    # @param value [Object]
+    # @return [Object] as it is typed: by its name, where it has one and that is what people type
+    def named(value) = kind == :named ? choices.fetch(value, value) : value
 
     # @return [Object] what it holds before anybody has said anything
     def begun = read(initial, unit: :mm)
@@ -100,6 +105,9 @@ module NimbleEyelet
       flag: ->(_, text, _) { text == "yes" },
       choice: lambda do |field, text, _|
         field.choices.key?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.keys.join(', ')}."))
+      end,
+      named: lambda do |field, text, unit|
+        field.choices.key(text) || OlderWords.key(field.path, text) || READERS.fetch(:text).call(field, text, unit)
       end,
       text: lambda do |field, text, _|
         raise Refusal.field(field.path, text, "This needs a name.") if text.empty? && NAMED.include?(field.path)

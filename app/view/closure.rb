@@ -65,7 +65,7 @@ module NimbleEyelet
 
       # Everything by its path.
       def self.plan(plan, present)
-        fields = ClosureFields::ALL.to_h { |field| [field.path, present.field(plan.at(field.path), dial: field.dial)] }
+        fields = ClosureFields::ALL.to_h { |field| [field.path, present.field(field.named(plan.at(field.path)), dial: field.dial)] }
         lists = ClosureFields::LISTS.to_h { |path, list| [path, plan.at(path).map { |row| row(list, row, present) }] }
         fields.merge(lists, PlanDocument::MACHINE => plan.machine.id, "swatch.accepted" => plan.accepted)
       end

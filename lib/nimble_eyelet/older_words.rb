@@ -5,7 +5,7 @@
 #
 #   OlderWords.figures("attach.pattern" => "a cross")   # => { "attach.pattern" => "cross" }
 #   OlderWords.figures("recipe.stabiliser" => "tear-away under the hole, and a second layer")
-#   # => { "recipe.stabiliser" => "tear-away under the hole", "recipe.stay_layers" => "2" }
+#   # => { "recipe.stabiliser" => "tear_away", "recipe.stay_layers" => "2" }
 
 module NimbleEyelet
   module OlderWords
@@ -46,6 +46,16 @@ module NimbleEyelet
       "cut.tool" => {
         "seam ripper from both ends, with pins" => "ripper", "chisel on a block" => "chisel", "fold and snip" => "snip"
       },
+      "recipe.stabiliser" => {
+        "fusible strip inside, its firm direction along the hole" => "fusible_strip",
+        "fusible knit interfacing inside, its firm direction along the hole" => "knit_fusible",
+        "tear-away under the hole" => "tear_away",
+        "fusible strip inside, its firm direction along the hole, and tear-away under it" => "fusible_and_tear_away",
+        "wash-away under the hole" => "wash_away", "tear-away under, wash-away film on top" => "tear_away_film",
+        "an extra layer of the cloth inside, grain along the hole" => "layer",
+        "a firm strip of woven cloth inside" => "woven_strip",
+        "a strip of the cloth itself, cut back to the stitches" => "organza", "thin paper under the hole" => "paper"
+      }.flat_map { |says, key| [[says, key], [says.sub("hole", "tack"), key]] }.to_h,
       "opening.verdict" => {
         "will not pass" => "will_not_pass", "slips out" => "slips_out", "much too short" => "will_not_pass",
         "a little short" => "tight", "as long as it should be" => "snug", "a little long" => "easy",
@@ -56,9 +66,15 @@ module NimbleEyelet
     # @param figures [Hash{String => Object}] by path
     # @return [Hash{String => Object}]
     def self.figures(figures)
-      keys = figures.to_h { |path, value| [path, KEYS.dig(path, value)] }.compact
-      layered(keys.empty? ? figures : figures.merge(keys))
+      told = layered(figures)
+      keys = told.to_h { |path, value| [path, key(path, value)] }.compact
+      keys.empty? ? told : told.merge(keys)
     end
+
+    # @param path [String]
+    # @param name [Object] as it was kept
+    # @return [String, nil] its key; nothing for what is no name of then
+    def self.key(path, name) = KEYS.dig(path, name)
 
     def self.layered(figures)
       text = figures[STABILISER]

@@ -43,7 +43,7 @@ class NeedleAndStayTest < CoreTest
   def test_what_was_kept_with_the_older_sentence_is_read_as_it_was_meant
     kept = { "recipe.stabiliser" => "tear-away under the hole, and a second layer", "stay.width" => mm(28) }
 
-    assert_equal({ "recipe.stabiliser" => "tear-away under the hole", "recipe.stay_layers" => "2", "stay.width" => mm(28) },
+    assert_equal({ "recipe.stabiliser" => "tear_away", "recipe.stay_layers" => "2", "stay.width" => mm(28) },
                  OlderWords.figures(kept))
     none = kept.slice("stay.width")
 

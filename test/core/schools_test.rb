@@ -103,11 +103,10 @@ class SchoolsTest < CoreTest
     own = ->(by, **more) { { machine: machine("stepped"), recipe: Recipes::Overrides.new(first_hole: by), **more } }
     clean = lambda do |days, by = "stored", **more|
       first = sheet(**own[by, **more])
-      with = first.sewn_with.merge("recipe.stabiliser" => first.recipe.stabiliser.value)
       swatch = Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: nil, symptoms: [], opening: first.cut.length,
                                     stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
                                     tension: first.recipe.tension.value, stabiliser: "", sewn_at: "#{today - days}T09:30:00Z",
-                                    sewn_with: with)
+                                    sewn_with: first.sewn_with)
       earlier = [Swatches::EarlierSwatch.new(swatch: swatch, closure: 9)]
       sheet(facts: Sewing::Facts.none.with(earlier: earlier, today: today.iso8601), **own[by, **more])
     end

@@ -29,11 +29,9 @@ module NimbleEyelet
     # @return [String]
     def self.layered(words, layers) = layers > 1 ? "#{words}, #{{ 2 => 'two', 3 => 'three' }.fetch(layers)} layers" : words
 
-    # What a person wrote is a row of the table where it says the same: what is torn, rinsed or ironed of it stays known.
-    #
-    # @param text [String] as typed, or as it was kept
-    # @return [Stabiliser, nil]
-    def self.written(text) = STABILISERS.each_value.find { |one| one.says == text || one.says == text.sub("tack", "hole") }
+    # @param laid [String] a key of STABILISERS, or a person's own words
+    # @return [String] in words
+    def self.called(laid) = STABILISERS[laid]&.says || laid
 
     # Why it cannot be had for this cloth.
     #

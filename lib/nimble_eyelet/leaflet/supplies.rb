@@ -152,7 +152,7 @@ module NimbleEyelet
       parts.flat_map do |part|
         steps(part, "stabilise").map do |step|
           length = (part.sheet.overall + (Sewing::Garment::STAY_BEYOND * 2)) * part.sheet.layout.holes.size
-          Supply.new(kind: "stay", name: step.figures.fetch("recipe.stabiliser"), length: length * part.sheet.recipe.stay_layers.value,
+          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: length * part.sheet.recipe.stay_layers.value,
                      says: Sentence["%s wide, for #{part.name}", step.figures.fetch("stay.width")])
         end
       end

@@ -64,7 +64,7 @@ module NimbleEyelet
       end
 
       # @return [Stabiliser, nil] nothing where a person wrote their own
-      def stay = own_stay.empty? ? stays.find(&:possible?).option : Stabiliser.written(own_stay)
+      def stay = own_stay.empty? ? stays.find(&:possible?).option : STABILISERS[own_stay]
 
       # @return [Decision] of an Integer, layers of the stabiliser
       def layers
@@ -76,7 +76,7 @@ module NimbleEyelet
 
       # @return [Decision] of a String
       def stabiliser
-        return Decision.of(own_stay, "your choice", "You chose it.", kind: :yours) unless own_stay.empty?
+        return Decision.of(said(Stabiliser.called(own_stay)), "your choice", "You chose it.", kind: :yours) unless own_stay.empty?
 
         found = stays.find(&:possible?)
         better = stays.take_while { |score| score != found }.select { |score| missing?(score) }.first(1)

@@ -90,7 +90,10 @@ module NimbleEyelet
       end
 
       # @return [Hash{String => String}] by the paths of its figures
-      def laid_under = { "recipe.stabiliser" => stabiliser.value.to_s, "recipe.stay_layers" => stay_layers.value.to_s }
+      def laid_under = { "recipe.stabiliser" => laid, "recipe.stay_layers" => stay_layers.value.to_s }
+
+      # @return [String] a key of STABILISERS, or a person's own words
+      def laid = stay&.key || stabiliser.value.to_s
 
       # @return [String] the stabiliser, and its layers
       def stay_words = Stabiliser.layered(stabiliser.value, stay_layers.value)

@@ -57,7 +57,7 @@ module NimbleEyelet
         return unless @order.button.fastens?
 
         torn = @stay&.torn || @stay&.film
-        stay = Work::Operation["stay_underlap", figures: { "recipe.stabiliser" => @recipe.stabiliser.value.to_s }, hazards: heat,
+        stay = Work::Operation["stay_underlap", figures: { "recipe.stabiliser" => @recipe.laid }, hazards: heat,
                                says: "Stay the underlap too, where the buttons will be sewn.", minds: torn ? [square] : []]
         step("stabilise-buttons", stay, block: "stay", symptom: "Left out, a button tears its own hole.")
       end

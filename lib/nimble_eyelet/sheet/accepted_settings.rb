@@ -5,34 +5,27 @@
 #   sheet.frozen.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.35 mm)]
 
 require_relative "../length/length"
+require_relative "../plan/plan"
+require_relative "../swatch/sewn_with"
 require_relative "../swatch/stand_in"
 require_relative "../value"
-require_relative "../plan/plan"
 
 module NimbleEyelet
   # swatch - Swatches::Swatch; changes - Array<PlanChange> from what it was sewn with to what is set
   class AcceptedSettings < Value.of(:swatch, :changes)
-    # What of a test hole holds for the row.
-    HELD = %w[machine.id recipe.style recipe.foot setting.hands opening.length recipe.stitch_width recipe.stitch_length recipe.tension
-              recipe.balance recipe.second_pass recipe.stabiliser recipe.stay_layers recipe.needle thread.fibre thread.tex cloth.kind
-              cloth.thickness cloth.layers].freeze
-
     # @param sheet [Sheet]
     # @return [AcceptedSettings, nil] nothing while no test hole is accepted
     def self.of(sheet)
       swatch = sheet.facts.swatches.find { |one| one.id == sheet.plan.accepted } or return
       now = sheet.sewn_with
       held = swatch.sewn_with
-      changes = HELD.filter_map do |path|
+      changes = Swatches::SewnWith::HELD.filter_map do |path|
         next if path == "machine.id" && Swatches::StandIn.id(now[path]) == held[path]
 
         PlanChange.new(path: path, from: held[path], to: now[path]) if held.key?(path) && held[path] != now[path]
       end
       new(swatch: swatch, changes: changes)
     end
-
-    # What of the recipe is set as it was where it is otherwise by now.
-    SET_BACK = %w[recipe.style recipe.foot recipe.stabiliser recipe.second_pass].freeze
 
     # @param swatch [Swatches::Swatch]
     # @param sheet [Sheet] of the plan as it is
@@ -47,17 +40,19 @@ module NimbleEyelet
     def self.held_by(swatch, sheet)
       with = swatch.sewn_with
       set = with["setting.set"]
-      dials = { "recipe.stitch_width" => swatch.stitch_width, "recipe.stitch_length" => swatch.stitch_length,
-                "recipe.tension" => swatch.tension, "recipe.balance" => with["recipe.balance"]&.to_i,
-                "recipe.stay_layers" => layers(with, sheet) }
-      { "opening.correction" => set && (set - swatch.opening), "opening.ease" => ease(swatch, sheet.cut), **dials,
-        **with.slice(*SET_BACK).reject { |path, was| sheet.sewn_with[path] == was } }.compact
+      keys = kept(with, :key).reject { |path, _| sheet.sewn_with[path] == with[path] }
+      { "opening.correction" => set && (set - swatch.opening), "opening.ease" => ease(swatch, sheet.cut), **kept(with, :dial),
+        **keys }.compact
     end
 
-    # Nothing where as many lie there now.
-    def self.layers(with, sheet)
-      was = with["recipe.stay_layers"]
-      was.to_i unless was.nil? || was == sheet.sewn_with["recipe.stay_layers"]
+    # Each as a plan has it: as it was kept, or the number of it.
+    def self.kept(with, how)
+      with.slice(*Swatches::SewnWith.back(how)).compact.to_h { |path, was| [path, was.is_a?(Length) ? was : number(path, was)] }
+    end
+
+    def self.number(path, was)
+      limit = Swatches::SewnWith::FIGURES.fetch(path).limit or return was
+      limit.kind == :whole ? was.to_i : was.to_r
     end
 
     # Another opening was wanted then: more ease or less.
@@ -65,6 +60,6 @@ module NimbleEyelet
       off = swatch.opening - cut.length
       [cut.ease + off, Length.zero].max unless off.zero? || !cut.eased?
     end
-    private_class_method :held_by, :ease, :layers
+    private_class_method :held_by, :ease, :kept, :number
   end
 end

@@ -6,6 +6,7 @@
 
 require_relative "../length/length"
 require_relative "../placket/run"
+require_relative "../swatch/sewn_with"
 
 module NimbleEyelet
   module Eyelets
@@ -26,8 +27,7 @@ module NimbleEyelet
 
     # What was set by hand was set for holes.
     def self.dials
-      { "recipe.style" => "eyelet", **%w[foot stitch_width stitch_length tension stabiliser stay_layers balance second_pass]
-        .to_h { |name| ["recipe.#{name}", nil] } }
+      { **Swatches::SewnWith.set_by_hand.to_h { |path| [path, nil] }, "recipe.style" => "eyelet" }
     end
 
     def self.places(at)

@@ -6,28 +6,24 @@
 #   sheet.before.changes   # => [PlanChange(path: "recipe.stitch_length", from: 0.4 mm, to: 0.45 mm)]
 
 require_relative "../length/length"
-require_relative "../value"
 require_relative "../plan/plan"
+require_relative "../swatch/sewn_with"
+require_relative "../value"
 
 module NimbleEyelet
   # swatch - Swatches::Swatch; closure - Integer or nil, of another book; changes - Array<PlanChange> from then to now
   class SewnBefore < Value.of(:swatch, :closure, :changes)
-    # What has to be alike, and what may be otherwise and is said.
-    ALIKE = %w[machine.id cloth.kind].freeze
-    SAID = %w[cloth.name cloth.thickness cloth.layers thread.name thread.fibre thread.tex recipe.style recipe.foot recipe.stitch_width
-              recipe.stitch_length recipe.tension recipe.balance recipe.second_pass recipe.stabiliser
-              recipe.stay_layers recipe.needle].freeze
-    # What of it can be set as it was then.
-    SET = %w[recipe.stitch_width recipe.stitch_length recipe.tension recipe.balance recipe.second_pass
-             opening.correction].freeze
-
     # @param earlier [Array<Swatches::EarlierSwatch>] newest first
     # @param set [Hash{String => Object}] what a test hole sewn now is sewn with, told by the machine that teaches
     # @return [SewnBefore, nil]
     def self.of(earlier, set)
-      found = earlier.find { |one| one.swatch.clean? && ALIKE.all? { |path| one.swatch.sewn_with[path] == set[path] } } or return
+      found = earlier.find do |one|
+        one.swatch.clean? && Swatches::SewnWith::ALIKE.all? do |path|
+          one.swatch.sewn_with[path] == set[path]
+        end
+      end or return
       held = found.swatch.sewn_with
-      changes = SAID.filter_map do |path|
+      changes = Swatches::SewnWith::SAID.filter_map do |path|
         PlanChange.new(path: path, from: held[path], to: set[path]) if held.key?(path) && held[path] != set[path]
       end
       new(swatch: found.swatch, closure: found.closure, changes: changes + correction(found.swatch, set))
@@ -61,6 +57,10 @@ module NimbleEyelet
     def as_sewn? = changes.all? { |change| change.path.end_with?(".name") }
 
     # @return [Hash{String => Object}] value by path, as it was then, where it is otherwise now
-    def as_then = changes.select { |change| SET.include?(change.path) }.to_h { |change| [change.path, change.from] }
+    def as_then = changes.select { |change| set_by_then?(change.path) }.to_h { |change| [change.path, change.from] }
+
+    private
+
+    def set_by_then?(path) = path == "opening.correction" || Swatches::SewnWith.by_then?(path)
   end
 end

@@ -149,7 +149,7 @@ module NimbleEyelet
         "recipe.stitch_width" => recipe.stitch_width.value,
         "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => recipe.tension.value,
         "recipe.tension_move" => recipe.tension_move.key, "recipe.balance" => recipe.notches,
-        "recipe.stabiliser" => recipe.stabiliser.value, **layered(recipe),
+        "recipe.stabiliser" => recipe.laid, **layered(recipe),
         "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
         "recipe.second_pass" => recipe.passes }
     end

@@ -29,8 +29,6 @@ module NimbleEyelet
                             :stabiliser, id: "", number: 0, note: "", sewn_at: nil, sewn_with: {}, looks: {}, again: nil, second: nil,
                             simulated: false)
       LIMITS = { measured: Typing::Limit.length(0, 200, open: true) }.freeze
-      # What evidence is shared by: a hole of another machine, foot, thread or cloth teaches nothing here.
-      SHARED = %w[machine.id recipe.foot recipe.style thread.fibre thread.tex cloth.kind].freeze
       # What older ones said of both beads at once, or in one word.
       WORDS = { "gappy" => { "bead_away" => 0..1, "bead_back" => 0..1 }, "piled_up" => { "bead_away" => 3..4, "bead_back" => 3..4 },
                 "loops_below" => { "tension" => 0..1 }, "bobbin_on_top" => { "tension" => 3..4 },
@@ -78,13 +76,13 @@ module NimbleEyelet
 
       # @param set [Hash{String => Object}] what the closure is set to now
       # @return [Boolean] whether it was sewn with the same machine, foot, thread and cloth, as far as that was kept
-      def like?(set) = SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
+      def like?(set) = SewnWith::SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
 
       # @return [Integer] layers of the stabiliser
       def stay_layers = sewn_with.fetch("recipe.stay_layers", 1).to_i
 
       # @return [String] the stabiliser, and its layers
-      def under = Stabiliser.layered(stabiliser, stay_layers)
+      def under = Stabiliser.layered(Stabiliser.called(stabiliser), stay_layers)
 
       # @return [Boolean] whether both beads were sewn over a second time
       def twice? = sewn_with["recipe.second_pass"] == "yes"
