@@ -67,8 +67,16 @@ module NimbleEyelet
       # Of what a person does not choose, but is told.
       TOLD = { "recipe.tension_move" => Field.names(Recipes::TENSION_MOVES), "opening.verdict" => Opening::VERDICTS }.freeze
 
+      # What is called by what it is made of.
+      CALLED = { "recipe.needle" => ->(key) { Needle.called(key) }, "thread.tex" => ->(key) { "tex #{key}" } }.freeze
+
       # @return [String, Sentence, nil] what a key is called, as in the list it was chosen from
-      def self.named(path, key) = key.is_a?(String) ? (ClosureFields::BY_PATH[path]&.choices || TOLD[path])&.fetch(key, nil) : nil
+      def self.named(path, key)
+        return unless key.is_a?(String)
+        return CALLED[path].call(key) if CALLED.key?(path)
+
+        (ClosureFields::BY_PATH[path]&.choices || TOLD[path])&.fetch(key, nil)
+      end
 
       # @param value [Length, String, nil]
       # @return [String]

@@ -66,7 +66,7 @@ module NimbleEyelet
     # @param figures [Hash{String => Object}] by path
     # @return [Hash{String => Object}]
     def self.figures(figures)
-      told = layered(figures)
+      told = threaded(layered(figures))
       keys = told.to_h { |path, value| [path, key(path, value)] }.compact
       keys.empty? ? told : told.merge(keys)
     end
@@ -74,7 +74,19 @@ module NimbleEyelet
     # @param path [String]
     # @param name [Object] as it was kept
     # @return [String, nil] its key; nothing for what is no name of then
-    def self.key(path, name) = KEYS.dig(path, name)
+    def self.key(path, name) = path == NEEDLE ? name.to_s[OLD_NUMBER, 1] : KEYS.dig(path, name)
+
+    # A needle was kept with the older number of its size.
+    NEEDLE = "recipe.needle"
+    OLD_NUMBER = %r{\A(.+ \d+)/\d+\z}
+    # A threaded thread was kept in one text.
+    THREAD = "thread.tex"
+    TEX = /\Atex (?<tex>[\d.]+) (?<fibre>.+)\z/
+
+    def self.threaded(figures)
+      found = figures[THREAD].is_a?(String) && figures[THREAD].match(TEX)
+      found ? figures.merge(THREAD => found[:tex], "thread.fibre" => found[:fibre]) : figures
+    end
 
     def self.layered(figures)
       text = figures[STABILISER]
@@ -82,6 +94,6 @@ module NimbleEyelet
 
       figures.merge(STABILISER => text.sub(SECOND_LAYER, ""), LAYERS => "2")
     end
-    private_class_method :layered
+    private_class_method :layered, :threaded
   end
 end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
+require_relative "../support/older_figures"
 
 # A knot is only as good as what it was tied from: whatever a person would see or do otherwise by now, the
 # knot of that stage says so. Held against what is shown, not against what the stages say they read.
@@ -83,7 +84,7 @@ class KnotsTest < AppTest
     STAGES.each_key { |word| act(:put, "settled/#{word}") }
     kept = JSON.parse(db[:closures].where(id: SMOCK).get(Sequel.lit("settled::text")))
     by_name = kept.transform_values do |figures|
-      figures.to_h { |path, value| [path, OlderWords::KEYS.fetch(path, {}).key(value) || value] }
+      Support::OlderFigures.of(figures)
     end
 
     assert_operator by_name.values.sum(&:size) - kept.sum { |word, figures| (figures.to_a & by_name[word].to_a).size }, :>, 6

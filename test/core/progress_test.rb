@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core_helper"
+require_relative "../support/older_figures"
 
 # What was done, against what the plan says now.
 class ProgressTest < CoreTest
@@ -9,7 +10,7 @@ class ProgressTest < CoreTest
 
   # A step that was ticked with the names of an earlier version was ticked with the same.
   def test_what_was_done_by_name_is_done_by_key
-    named = ->(figures) { figures.to_h { |path, value| [path, OlderWords::KEYS.fetch(path, {}).key(value) || value] } }
+    named = ->(figures) { Support::OlderFigures.of(figures) }
     found = CoreValues::MACHINES.keys.flat_map { |kind| sheet(machine: machine(kind)).progress.steps }
 
     assert_operator found.count { |step| named[step.figures] != step.figures }, :>, 20
@@ -50,7 +51,7 @@ class ProgressTest < CoreTest
   end
 
   def test_a_step_done_with_other_figures_says_from_what_to_what
-    done = facts(steps: %w[mark needle], with: { "opening.length" => mm(27), "recipe.needle" => "universal 75/11" })
+    done = facts(steps: %w[mark needle], with: { "opening.length" => mm(27), "recipe.needle" => "universal 75" })
     outdated = sheet(facts: done).progress.outdated
 
     assert_equal %w[needle mark], outdated.keys

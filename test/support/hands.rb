@@ -81,7 +81,7 @@ module NimbleEyelet
       NOTHING = ->(*) { [] }
       # What every operation is to them.
       TABLE = {
-        "fit_needle" => ->(one, *) { [["needle", one.figures["recipe.needle"]]] },
+        "fit_needle" => ->(one, *) { [["needle", Needle.called(one.figures["recipe.needle"])]] },
         "thread" => ->(_, piece, _) { [["thread", piece.thread]] },
         "thread_finger" => ->(*) { [%w[finger threaded]] },
         "fit_foot" => ->(one, piece, _) { [["foot", foot(one, piece)]] },

@@ -9,6 +9,7 @@
 require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../length/wording"
+require_relative "../machine/needle"
 require_relative "../sewing/garment"
 require_relative "../sheet/button_simulation"
 require_relative "../sheet/hole_simulation"
@@ -175,7 +176,11 @@ module NimbleEyelet
     end
 
     def self.needles(parts)
-      parts.flat_map { |part| steps(part, "needle").map { |step| step.figures.fetch("recipe.needle") } }.tally.map do |name, count|
+      parts.flat_map do |part|
+        steps(part, "needle").map do |step|
+          Needle.called(step.figures.fetch("recipe.needle"))
+        end
+      end.tally.map do |name, count|
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end

@@ -3,6 +3,7 @@
 # Needle is a needle by its size and point.
 #
 #   Needle.new(size: 90, point: "universal").diameter   # 0.9 mm
+#   Needle.called("universal 90")                       # "universal 90/14"
 
 require_relative "../length/length"
 require_relative "../value"
@@ -19,6 +20,17 @@ module NimbleEyelet
     # @return [Integer, nil] the older number for the same size
     def number = OLD_NUMBERS[size]
 
+    # @return [String] as it is kept and compared
+    def key = "#{point} #{size}"
+
+    # @return [String] as people call it
     def to_s = "#{point} #{[size, number].compact.join('/')}"
+
+    # @param kept [String] a key
+    # @return [String] as people call it; as it is kept where it is no key
+    def self.called(kept)
+      found = kept.match(/\A(?<point>.+) (?<size>\d+)\z/)
+      found ? new(size: found[:size].to_i, point: found[:point]).to_s : kept
+    end
   end
 end

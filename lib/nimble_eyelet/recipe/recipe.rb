@@ -83,7 +83,7 @@ module NimbleEyelet
       def sewn_with
         { "recipe.stitch_width" => stitch_width.value, "recipe.stitch_length" => stitch_length.value,
           "recipe.tension" => Wording.decimal(tension.value.to_r, 4), **laid_under,
-          "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.to_s,
+          "recipe.style" => style.value.key, "recipe.foot" => foot.value.kind, "recipe.needle" => needle.value.key,
           "recipe.tension_move" => tension_move.key, "recipe.balance" => balance && balance.value.to_s,
           "recipe.width_wanted" => width_wanted, "recipe.space" => space,
           "recipe.second_pass" => passes }.compact

@@ -47,6 +47,7 @@ module NimbleEyelet
       def thread_name = @order.thread.name.empty? ? thread_size : "#{@order.thread.name} (#{thread_size})"
 
       def thread_size = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
+      def thread_figures = { "thread.tex" => Wording.decimal(@order.thread.tex.to_r, 4), "thread.fibre" => @order.thread.fibre }
       def threads = { "top_thread" => thread_name, "bobbin_thread" => thread_name }
       def thread = { **needle, **threads, "bobbin_finger" => (THREADED if bobbin_finger?) }
       def foot = { "foot" => @recipe.foot.value.type.neutral ? nil : @recipe.foot.value.name }

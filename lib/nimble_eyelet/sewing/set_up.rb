@@ -33,12 +33,12 @@ module NimbleEyelet
 
       def needle
         name = @recipe.needle.value.to_s
-        step("needle", Work::Operation["fit_needle", figures: { "recipe.needle" => name }, sets: @row.needle,
+        step("needle", Work::Operation["fit_needle", figures: { "recipe.needle" => @recipe.needle.value.key }, sets: @row.needle,
                                        says: "Fit a new needle: #{name}.", minds: [@recipe.needle.because.first.says]])
       end
 
       def thread
-        step("thread", Work::Operation["thread", figures: { "thread.tex" => @row.thread_size }, sets: @row.threads,
+        step("thread", Work::Operation["thread", figures: @row.thread_figures, sets: @row.threads,
                                        says: "Thread #{@row.thread_name} on top and on a full bobbin of the same colour.",
                                        minds: ["Foot up while you thread, so that it lies between the discs."]])
       end

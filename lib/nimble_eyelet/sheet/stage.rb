@@ -150,7 +150,7 @@ module NimbleEyelet
         "recipe.stitch_length" => recipe.stitch_length.value, "recipe.tension" => recipe.tension.value,
         "recipe.tension_move" => recipe.tension_move.key, "recipe.balance" => recipe.notches,
         "recipe.stabiliser" => recipe.laid, **layered(recipe),
-        "recipe.needle" => recipe.needle.value.to_s, "recipe.cord" => recipe.cord.value ? "yes" : "no",
+        "recipe.needle" => recipe.needle.value.key, "recipe.cord" => recipe.cord.value ? "yes" : "no",
         "recipe.second_pass" => recipe.passes }
     end
 
@@ -169,7 +169,7 @@ module NimbleEyelet
       { "attach.by" => attaching.by_machine ? "machine" : "hand", "attach.width" => attaching.width,
         **{ "attach.diagonal" => attaching.diagonal }.compact, "attach.clearance" => attaching.clearance,
         "attach.pattern" => attaching.pattern.key, "attach.stitches" => attaching.stitches, "attach.shank" => attaching.shank,
-        "recipe.needle" => sheet.recipe.needle.value.to_s }
+        "recipe.needle" => sheet.recipe.needle.value.key }
     end
 
     def self.print(sheet) = sheet.layout ? { **opening(sheet), **placket(sheet) } : {}

@@ -8,6 +8,7 @@
 require_relative "../cloth/cloth_kind"
 require_relative "../length/wording"
 require_relative "../machine/foot"
+require_relative "../machine/needle"
 require_relative "../style/style"
 require_relative "look"
 require_relative "symptom"
@@ -24,7 +25,9 @@ module NimbleEyelet
       # @return [Hash{Symbol => String, nil}] by what it is
       def sewn
         { cloth: @with["cloth.name"], cloth_kind: CLOTH_KINDS[@with["cloth.kind"]]&.name, thread: @with["thread.name"],
-          thread_tex: @with["thread.tex"] && "tex #{@with['thread.tex']} #{@with['thread.fibre']}", needle: @with["recipe.needle"],
+          thread_tex: @with["thread.tex"] && "tex #{@with['thread.tex']} #{@with['thread.fibre']}", needle: @with["recipe.needle"]&.then do |kept|
+                                                                                                      Needle.called(kept)
+                                                                                                    end,
           foot: FOOT_KINDS[@with["recipe.foot"]]&.name, style: STYLES[@with["recipe.style"]]&.name, stabiliser: @swatch.under }
       end
 
