@@ -40,6 +40,20 @@ module NimbleEyelet
         halt status, JSON.generate(value)
       end
 
+      # What a file is by its ending, and whether a browser shows it or puts it away.
+      ENDINGS = { "pdf" => ["inline", ["application/pdf"]], "svg" => ["inline", ["image/svg+xml", { charset: "utf-8" }]],
+                "csv" => ["attachment", ["text/csv", { charset: "utf-8" }]], "json" => ["attachment", [:json]] }.freeze
+
+      # Says which file the answer is.
+      #
+      # @param file [String] its name, with its ending
+      # @param kept [String, nil] "inline" or "attachment", where it is not as its kind mostly is
+      def sends(file, kept: nil)
+        usual, type = ENDINGS.fetch(file[/\w+\z/])
+        content_type(*type)
+        response["content-disposition"] = "#{kept || usual}; filename=\"#{file}\""
+      end
+
       # The version the person saw.
       def seen
         tag = request.env["HTTP_IF_MATCH"] or halt Problem.new(428, "Say which version you saw, in If-Match.").render

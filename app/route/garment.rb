@@ -19,8 +19,7 @@ module NimbleEyelet
         marks(app)
         app.get("/api/workrooms/:slug/garments/:id/file") do
           garment = garments.find(number(params["id"]))
-          content_type :json
-          response["content-disposition"] = "attachment; filename=\"garment-#{garment.id}.json\""
+          sends("garment-#{garment.id}.json")
           Document::GarmentFile.write(garment, photos_of(garment))
         end
         app.get("/api/workrooms/:slug/garments/:id") do
@@ -37,8 +36,7 @@ module NimbleEyelet
         app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
           closure = closures.find(number(params["id"]))
           layout = closure.sheet.then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }
-          content_type "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"marks-#{closure.id}.csv\""
+          sends("marks-#{closure.id}.csv")
           Document::MarksCsv.of(layout)
         end
       end
@@ -48,8 +46,7 @@ module NimbleEyelet
         app.get(%r{/api/workrooms/([a-z0-9-]+)/garments/(\d+)/record\.pdf}) do |slug, id|
           workroom_at(slug)
           garment = garments.find(number(id))
-          content_type "application/pdf"
-          response["content-disposition"] = "inline; filename=\"record-#{id}.pdf\""
+          sends("record-#{id}.pdf")
           Document::RecordPdf.new(garment.name, garment.closures.map do |one|
             [one.plan.name, one.sheet, Presenter.new(one.unit)]
           end).render

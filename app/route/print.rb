@@ -11,23 +11,23 @@ require_relative "../document/strip_svg"
 module NimbleEyelet
   module Route
     module PrintRoutes
-      FORMATS = { "pdf" => [Document::StripPdf, "application/pdf"], "svg" => [Document::StripSvg, "image/svg+xml"] }.freeze
+      FORMATS = { "pdf" => Document::StripPdf, "svg" => Document::StripSvg }.freeze
 
       def self.registered(app)
         app.helpers Helpers
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/strip\.(pdf|svg)}) do |slug, id, format|
-          printer, type = FORMATS.fetch(format)
+          printer = FORMATS.fetch(format)
           on = format == "pdf" ? { paper: params.fetch("paper", "a4"), side: params.fetch("side", "both") } : {}
-          printed(slug, id, "strip", type) { |strip, title| printer.new(strip, title, **on) }
+          printed(slug, id, "strip", format) { |strip, title| printer.new(strip, title, **on) }
         end
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/hole-card\.pdf}) do |slug, id|
           paper = params.fetch("paper", "a4")
-          printed(slug, id, "hole-card", "application/pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
+          printed(slug, id, "hole-card", "pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
         end
       end
 
       module Helpers
-        def printed(slug, id, name, type)
+        def printed(slug, id, name, format)
           workroom_at(slug)
           closure = in_its_unit(closures.find(number(id)))
           sheet = closure.sheet
@@ -36,9 +36,7 @@ module NimbleEyelet
           strip = Document::Strip.new(sheet, present, garment: closure.garment_name,
                                                       date: closures.made_at(closure).utc.strftime("%Y-%m-%d"),
                                                       crosses: params["crosses"])
-          content_type type
-          file = "#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{type[/pdf|svg/]}"
-          response["content-disposition"] = "inline; filename=\"#{file}\""
+          sends("#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}")
           yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render
         end
       end

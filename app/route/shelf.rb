@@ -37,8 +37,7 @@ module NimbleEyelet
       def self.carrying(app)
         app.get(%r{/api/workrooms/([a-z0-9-]+)/(cloths|threads|stabilisers)\.csv}) do |slug, kind|
           workroom_at(slug)
-          content_type "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"#{kind}.csv\""
+          sends("#{kind}.csv")
           Document::ShelfCsv.write(workroom.shelf_of(kind))
         end
         app.post("#{AT}/import") { json(taken_in(Document::ShelfCsv.read(shelf.kind, request.body.tap(&:rewind).read))) }

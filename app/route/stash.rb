@@ -36,8 +36,7 @@ module NimbleEyelet
 
       def self.carrying(app)
         app.get("/api/workrooms/:slug/stash.csv") do
-          content_type "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"stash.csv\""
+          sends("stash.csv")
           box = stash
           stream do |out|
             out << Document::StashCsv.header

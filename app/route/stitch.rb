@@ -25,8 +25,7 @@ module NimbleEyelet
           workroom_at(slug)
           sheet = sheet_of(id)
           simulation = HoleSimulation.of(sheet)
-          content_type format == "svg" ? "image/svg+xml" : "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"stitches-#{id}.#{format}\""
+          sends("stitches-#{id}.#{format}", kept: "attachment")
           format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
         end
         app.post("/api/workrooms/:slug/closures/:id/button-stitches") do
@@ -36,8 +35,7 @@ module NimbleEyelet
         end
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
           closure = in_its_unit(closures.find(number(params["id"])))
-          content_type "application/pdf"
-          response["content-disposition"] = "inline; filename=\"card-#{closure.id}.pdf\""
+          sends("card-#{closure.id}.pdf")
           Document::CardPdf.new(closure.sheet, present, title: "#{closure.garment_name}: #{closure.plan.name}",
                                                         held: held(closure.sheet)).render
         end

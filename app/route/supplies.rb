@@ -16,16 +16,13 @@ module NimbleEyelet
     module SuppliesRoutes
       AT = %r{/api/workrooms/([a-z0-9-]+)/(closures|garments|sittings)/(\d+)/supplies}
       PAPERS = /#{AT}\.(csv|pdf)/
-      PAPER_OF = { "csv" => ["attachment", ["text/csv", { charset: "utf-8" }]], "pdf" => ["inline", ["application/pdf"]] }.freeze
 
       def self.registered(app)
         app.helpers Helpers
         app.get(PAPERS) do |slug, whose, id, format|
           workroom_at(slug)
           title, found = supplies_of(whose, number(id))
-          kept, type = PAPER_OF.fetch(format)
-          content_type(*type)
-          response["content-disposition"] = "#{kept}; filename=\"supplies-#{id}.#{format}\""
+          sends("supplies-#{id}.#{format}")
           format == "csv" ? View::SuppliesView.csv(found, present) : Document::SuppliesPdf.new(title, found, present).render
         end
         app.get(AT) do |slug, whose, id|

@@ -26,8 +26,7 @@ module NimbleEyelet
 
       def self.carrying(app)
         app.get("/api/workrooms/:slug/swatches.csv") do
-          content_type "text/csv", charset: "utf-8"
-          response["content-disposition"] = "attachment; filename=\"swatches.csv\""
+          sends("swatches.csv")
           leaves = book
           stream do |out|
             out << Document::SwatchFiles.header
@@ -35,8 +34,7 @@ module NimbleEyelet
           end
         end
         app.get("/api/workrooms/:slug/swatches.json") do
-          content_type :json
-          response["content-disposition"] = "attachment; filename=\"swatches.json\""
+          sends("swatches.json")
           leaves = book
           stream { |out| written(leaves) { |text| out << text } }
         end
@@ -84,8 +82,7 @@ module NimbleEyelet
         def swatch_pdf(entry)
           leaf = book.find(uuid(entry))
           title = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : "Test hole"
-          content_type "application/pdf"
-          response["content-disposition"] = "inline; filename=\"swatch-#{leaf.swatch.id[0, 8]}.pdf\""
+          sends("swatch-#{leaf.swatch.id[0, 8]}.pdf")
           Document::SwatchPdf.new(leaf, present, title: title).render
         end
 

@@ -182,7 +182,7 @@ module NimbleEyelet
       def ledger(machine_id)
         rows = @scope.ask(:machine_state, STATE, machine: machine_id)
         state = rows.to_h { |row| [row[:part], row[:state] && PlainValue.load(JSON.parse(row[:state]))] }
-        Ledger.empty.changed(state)
+        Ledger.kept(state)
       end
 
       def pace

@@ -46,7 +46,8 @@ module NimbleEyelet
       # @return [Array<Hash>]
       def self.ledger(ledger, present)
         ledger.entries.map do |entry|
-          { key: entry.part.key, name: entry.name, now: present.words(entry.now), neutral: entry.part.neutral, back: entry.part.back }
+          { key: entry.part.key, name: entry.name, now: present.words(entry.part.called(entry.now)), neutral: entry.part.neutral,
+back: entry.part.back }
         end
       end
 

@@ -71,6 +71,29 @@ module NimbleEyelet
       keys.empty? ? told : told.merge(keys)
     end
 
+    # @param parts [Hash{String => Object}] machine part to its state
+    # @return [Hash{String => Object}]
+    def self.states(parts) = parts.to_h { |part, kept| [part, kept.is_a?(String) ? state(part, kept) : kept] }
+
+    # What a part was at, in words: a style and a foot by their names of then, a balance by its notches.
+    PROGRAMME = /\Athe buttonhole: (.+)\z/
+    NOTCHES = /\A(\d) notch(?:es)? toward the bead that is sewn (toward|away from) you\z/
+
+    def self.state(part, kept)
+      case part
+      when "needle" then key(NEEDLE, kept)
+      when "foot" then key("recipe.foot", kept)
+      when "selector" then if kept == "the bar tack"
+                             "bar_tack_programme"
+                           else
+                             kept[PROGRAMME, 1]&.then do |name|
+                               key("recipe.style", name) || name
+                             end
+                           end
+      when "balance" then kept.match(NOTCHES)&.then { |found| found[2] == "toward" ? found[1] : "-#{found[1]}" }
+      end || kept
+    end
+
     # @param path [String]
     # @param name [Object] as it was kept
     # @return [String, nil] its key; nothing for what is no name of then
@@ -94,6 +117,6 @@ module NimbleEyelet
 
       figures.merge(STABILISER => text.sub(SECOND_LAYER, ""), LAYERS => "2")
     end
-    private_class_method :layered, :threaded
+    private_class_method :layered, :threaded, :state
   end
 end

@@ -105,7 +105,7 @@ class HandsTest < CoreTest
     at.work(at_once: (at.sitting.steps.size * ONE_THIRD).ceil) do |one|
       yield one.step if block_given?
       do_step(hands, place, pieces[one.part&.key], one.step)
-      told = one.ledger.state.transform_values(&:to_s)
+      told = one.ledger.state.to_h { |part, state| [part, MACHINE_PARTS.fetch(part).called(state).to_s] }
       (told.keys | place.state.keys).each do |part|
         next if told[part] == place.state[part] || told[part] == Ledger::UNKNOWN
 

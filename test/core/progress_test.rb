@@ -20,6 +20,22 @@ class ProgressTest < CoreTest
     end
   end
 
+  # What a machine was set to in words of an earlier version is what it is set to.
+  def test_what_a_machine_was_at_by_name_it_is_at_by_key
+    plans = [{ recipe: Recipes::Overrides.new(balance: 2) }, { recipe: Recipes::Overrides.new(style: "keyhole", balance: -1) },
+             { button: button(shape: "bar_tack", diameter: mm(12)) }, { cloth: cloth(kind: "coated") }]
+    moves = CoreValues::MACHINES.keys.product(plans).flat_map do |kind, plan|
+      sheet(machine: machine(kind, balance: true), **plan).progress.steps.map(&:moves)
+    end
+    moves.each do |moved|
+      named = moved.to_h { |part, state| [part, MACHINE_PARTS.fetch(part).called(state)] }
+
+      assert_equal moved, OlderWords.states(named)
+      assert_equal moved, OlderWords.states(moved)
+    end
+    assert_operator moves.flat_map(&:values).grep(String).uniq.size, :>, 20
+  end
+
   # Every key that is given out, and those of older journals, say the same when they are read.
   def test_keys_are_read_as_they_are_spelled
     given = CoreValues::MACHINES.keys.flat_map { |kind| sheet(machine: machine(kind)).progress.steps.map(&:key) }

@@ -87,7 +87,10 @@ module NimbleEyelet
         slot(Sentence.in(value, :mm), named(operation).select { |_, one| one == value }.keys, slots)
       end
 
-      def self.named(operation) = operation.sets.merge(operation.figures).compact
+      def self.named(operation)
+        states = operation.sets.to_h { |part, state| [part, MACHINE_PARTS.fetch(part).called(state)] }
+        states.merge(operation.figures).compact
+      end
 
       def self.slot(words, names, slots)
         slots << [words, names]

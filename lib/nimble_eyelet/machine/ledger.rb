@@ -5,7 +5,11 @@
 #   ledger = Ledger.empty.changed("tension" => "3")
 #   ledger.entries.map(&:name)   # => ["presser foot", "top tension"]
 
+require_relative "../older_words"
+require_relative "../style/style"
 require_relative "../value"
+require_relative "foot"
+require_relative "needle"
 
 module NimbleEyelet
   # One thing on a machine that can be away from neutral.
@@ -14,7 +18,25 @@ module NimbleEyelet
   # hands_near - Boolean, hands come near the needle for it; stays - Boolean, nobody puts it back: it is known, and that is all
   # goes_with - String or nil, key of the part that takes it along when it goes back
   # passing - Boolean, it comes and goes within a hole: it is needed for the sewing, and never set for a row
-  MachinePart = Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil, passing: false)
+  # names - Proc from a state that is a key to what it is called, or nil
+  class MachinePart < Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil, passing: false,
+names: nil)
+    # @param state [Length, String, nil] as a ledger keeps it
+    # @return [Length, String, nil] as people read it
+    def called(state) = (names && state.is_a?(String) && names.call(state)) || state
+
+    # @param notches [Integer] of the balance from its middle
+    # @return [String, nil] nothing in its middle
+    def self.notches(notches)
+      return if notches.zero?
+
+      count = notches.abs == 1 ? "1 notch" : "#{notches.abs} notches"
+      "#{count} toward the bead that is sewn #{notches.positive? ? 'toward' : 'away from'} you"
+    end
+  end
+
+  # What a selector stands at beside the straight stitch: a style of STYLES, or one of these.
+  SELECTED = { "zigzag" => "zigzag", "bar_tack_programme" => "the bar tack" }.freeze
 
   MACHINE_PARTS = [
     MachinePart.new(key: "button_in_foot", name: "button in the foot", neutral: "none", back: "Take the button out of the foot."),
@@ -29,11 +51,13 @@ module NimbleEyelet
     MachinePart.new(key: "feed_dogs", name: "feed dogs", neutral: "feeding",
                     back: "Raise the feed dogs. They rise only at the next stitch: sew one on a scrap."),
     MachinePart.new(key: "selector", name: "selector", neutral: "straight stitch",
-                    back: "Turn the selector back to straight stitch, needle up."),
+                    back: "Turn the selector back to straight stitch, needle up.",
+                    names: ->(state) { SELECTED[state] || STYLES[state]&.then { |style| "the buttonhole: #{style.name}" } }),
     MachinePart.new(key: "bobbin_finger", name: "bobbin finger", neutral: "not threaded", back: "Take the bobbin " \
                                                                                                 "thread out of its finger.",
                     hands_near: true),
-    MachinePart.new(key: "balance", name: "balance", neutral: "in the middle", back: "Turn the balance back to the middle."),
+    MachinePart.new(key: "balance", name: "balance", neutral: "in the middle", back: "Turn the balance back to the middle.",
+                    names: ->(state) { MachinePart.notches(state.to_i) if state.match?(/\A-?\d+\z/) }),
     MachinePart.new(key: "foot_pressure", name: "foot pressure", neutral: "your usual",
                     back: "Turn the foot pressure back to your usual."),
     MachinePart.new(key: "speed", name: "speed limiter", neutral: "your usual", back: "Set the speed limiter back to your usual."),
@@ -42,8 +66,9 @@ module NimbleEyelet
     MachinePart.new(key: "length", name: "stitch length", neutral: "your usual", back: "Set the stitch length to your usual."),
     MachinePart.new(key: "needle", name: "needle", neutral: "your usual", back: "Fit your usual needle, or leave this " \
                                                                                 "one in knowingly.",
-                    hands_near: true),
-    MachinePart.new(key: "foot", name: "presser foot", neutral: "your usual foot", back: "Fit your usual foot.", hands_near: true),
+                    hands_near: true, names: ->(state) { Needle.called(state) }),
+    MachinePart.new(key: "foot", name: "presser foot", neutral: "your usual foot", back: "Fit your usual foot.", hands_near: true,
+                    names: ->(state) { FOOT_KINDS[state]&.name }),
     MachinePart.new(key: "top_thread", name: "top thread", neutral: "whatever is on it", back: "Leave the thread on.", stays: true),
     MachinePart.new(key: "bobbin_thread", name: "bobbin", neutral: "whatever is on it", back: "Leave the bobbin in.", stays: true)
   ].to_h { |part| [part.key, part] }.freeze
@@ -59,6 +84,10 @@ module NimbleEyelet
     UNKNOWN = "unknown"
 
     def self.empty = new(state: {}.freeze)
+
+    # @param state [Hash{String => Length, String, nil}] as it was kept, by this version or an earlier one
+    # @return [Ledger]
+    def self.kept(state) = empty.changed(OlderWords.states(state))
 
     # @param changes [Hash{String => Length, String, nil}] nil puts a part back to neutral
     # @return [Ledger]

@@ -11,6 +11,7 @@ require_relative "../answer/reason"
 require_relative "../answer/refusal"
 require_relative "../cloth/stabiliser"
 require_relative "../length/wording"
+require_relative "../machine/ledger"
 require_relative "../typing/limit"
 require_relative "../value"
 require_relative "density_choice"
@@ -109,12 +110,7 @@ module NimbleEyelet
       end
 
       # @return [String, nil] nothing in its middle, or where there is none
-      def balance_words
-        return if notches.zero?
-
-        count = notches.abs == 1 ? "1 notch" : "#{notches.abs} notches"
-        "#{count} toward the bead that is sewn #{notches.positive? ? 'toward' : 'away from'} you"
-      end
+      def balance_words = MachinePart.notches(notches)
 
       # @return [Integer] notches of the balance from its middle
       def notches = balance ? balance.value : 0

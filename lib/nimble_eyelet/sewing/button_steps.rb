@@ -111,7 +111,7 @@ says: "Fit the general zigzag foot; hold the button with tape or a dot of glue s
         step("button-foot", fit)
       end
 
-      def fitted = { "foot" => ("button foot" if @machine.foot("button_foot")) }
+      def fitted = { "foot" => ("button_foot" if @machine.foot("button_foot")) }
 
       def feed
         nudge = feed_stop == "length_zero" ? ["Length 0 still nudges a little: look before each button."] : []

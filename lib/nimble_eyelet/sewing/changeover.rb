@@ -7,6 +7,7 @@
 #   Sewing::Changeover.costs("needle" => 180)["needle"]   # => 180
 
 require_relative "../answer/refusal"
+require_relative "../machine/ledger"
 require_relative "../schedule/changeover_costs"
 
 module NimbleEyelet
@@ -44,7 +45,7 @@ module NimbleEyelet
       # @return [Hash{String => String}] what each group is, in one text; absent where it is as its owner has it
       def self.needs(state)
         GROUPS.transform_values do |parts|
-          state.values_at(*parts).join("|").delete_prefix("|")
+          parts.map { |part| MACHINE_PARTS[part]&.called(state[part]) }.join("|").delete_prefix("|")
         end.reject { |_, text| text.delete("|").empty? }
       end
 

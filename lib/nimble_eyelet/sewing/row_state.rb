@@ -5,6 +5,7 @@
 #   RowState.new(order).needs["width"]   # => "5"
 
 require_relative "../length/wording"
+require_relative "../machine/ledger"
 require_relative "sewing_words"
 
 module NimbleEyelet
@@ -40,7 +41,7 @@ module NimbleEyelet
       #   programme run through
       def left_by_the_needle = { **SewingWords.new(@order).sets, **(@order.reset? ? { "cycle" => SPENT } : {}) }
 
-      def needle = { "needle" => @recipe.needle.value.to_s }
+      def needle = { "needle" => @recipe.needle.value.key }
       def bobbin_finger? = @recipe.tension_move.key == "bobbin_finger"
 
       # By its name too, where it has one: the colour counts.
@@ -50,24 +51,29 @@ module NimbleEyelet
       def thread_figures = { "thread.tex" => Wording.decimal(@order.thread.tex.to_r, 4), "thread.fibre" => @order.thread.fibre }
       def threads = { "top_thread" => thread_name, "bobbin_thread" => thread_name }
       def thread = { **needle, **threads, "bobbin_finger" => (THREADED if bobbin_finger?) }
-      def foot = { "foot" => @recipe.foot.value.type.neutral ? nil : @recipe.foot.value.name }
+      def foot = { "foot" => @recipe.foot.value.type.neutral ? nil : @recipe.foot.value.kind }
 
       # Nothing is sewn across by straight stitch.
       def width = @order.straight? ? {} : { "width" => @machine.width_mark(@recipe.stitch_width.value) }
       def length = { "length" => @machine.length_mark(@recipe.stitch_length.value) }
       def tension = { "tension" => @recipe.tension.value == @machine.neutral_tension ? nil : tension_mark }
       def tension_mark = Wording.decimal(@recipe.tension.value.to_r, 2)
-      def balance = @machine.balance ? { "balance" => @recipe.balance_words } : {}
-      def selector = { "selector" => (programme unless @order.straight?) }
+      def balance = @machine.balance ? { "balance" => (@recipe.notches.to_s unless @recipe.notches.zero?) } : {}
+      def selector = { "selector" => (selected unless @order.straight?) }
       def dials = { **width, **length, **tension, **balance, **selector }
 
-      # @return [String] what is selected
+      # @return [String] what is selected, in words
       def programme
         return "straight stitch#{' with the needle in the middle' if @machine.needle_positions > 1}" if @order.straight?
-        return "zigzag" if @order.by_hand?
-        return "the bar tack" unless @order.opens?
 
-        "the buttonhole: #{@order.style.name}"
+        MACHINE_PARTS.fetch("selector").called(selected)
+      end
+
+      # @return [String] what is selected beside straight stitch: a key of STYLES or SELECTED
+      def selected
+        return "zigzag" if @order.by_hand?
+
+        @order.opens? ? @order.style.key : "bar_tack_programme"
       end
 
       def lighter? = !@order.clamped? && @machine.foot_pressure && @order.cloth.type.pressure.include?("lighter")

@@ -25,9 +25,7 @@ module NimbleEyelet
       # @return [Hash{Symbol => String, nil}] by what it is
       def sewn
         { cloth: @with["cloth.name"], cloth_kind: CLOTH_KINDS[@with["cloth.kind"]]&.name, thread: @with["thread.name"],
-          thread_tex: @with["thread.tex"] && "tex #{@with['thread.tex']} #{@with['thread.fibre']}", needle: @with["recipe.needle"]&.then do |kept|
-                                                                                                      Needle.called(kept)
-                                                                                                    end,
+          thread_tex: @with["thread.tex"] && "tex #{@with['thread.tex']} #{@with['thread.fibre']}", needle: needle,
           foot: FOOT_KINDS[@with["recipe.foot"]]&.name, style: STYLES[@with["recipe.style"]]&.name, stabiliser: @swatch.under }
       end
 
@@ -53,6 +51,8 @@ module NimbleEyelet
       end
 
       private
+
+      def needle = @with["recipe.needle"]&.then { |kept| Needle.called(kept) }
 
       def plain(length) = Wording.decimal(length.millimetres, 2)
     end
