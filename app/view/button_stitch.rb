@@ -19,7 +19,7 @@ module NimbleEyelet
       end
 
       def self.button(plan)
-        { hole: plan.button.hole_size, across: plan.button.across.to_f, thread: plan.thread.diameter.to_f.round(3),
+        { hole: plan.button.hole_size, across: plan.button.across.to_f, thread: plan.thread.thickness.to_f.round(3),
           holes: plan.button.hole_places.map { |x, y| [x.round(3), y.round(3)] } }
       end
 

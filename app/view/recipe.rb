@@ -19,7 +19,7 @@ module NimbleEyelet
           coverage_least: recipe.cover&.least, coverage_most: recipe.cover&.most,
           satin: recipe.stitched == :satin, second_pass: recipe.second_pass,
           feed: present.length(recipe.stitch_length.value),
-          thread_thickness: present.length(sheet.plan.thread.diameter), stack: present.length(sheet.plan.cloth.stack),
+          thread_thickness: present.length(sheet.plan.thread.thickness), stack: present.length(sheet.plan.cloth.stack),
           cord: cord(sheet, present), stay: recipe.stay&.key,
           stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
@@ -45,7 +45,7 @@ module NimbleEyelet
         return unless sheet.recipe.cord.value
 
         cord = Cord.of(sheet.plan.thread, overall: sheet.overall)
-        { strands: cord.strands, thickness: present.length(cord.diameter), length: present.length(cord.length) }
+        { strands: cord.strands, thickness: present.length(cord.thickness), length: present.length(cord.length) }
       end
 
       # What else there is, and why not.

@@ -134,19 +134,27 @@ module NimbleEyelet
         end
       end
 
-      # Rows of what can go wrong, with the way out of it, for whoever has no connection just then.
+      # Rows of what can go wrong, with the way out of it, for whoever has no connection just then: one for each way there is
+      # among the closures.
       def self.mishaps(sitting)
-        used = sitting.steps.flat_map(&:mishaps).uniq
-        Sewing::MISHAPS.slice(*used).values.map do |mishap|
-          { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, of_a_hole: mishap.of_a_hole?,
-            again: mishap.again, moves: mishap.moves, steps: way_out(mishap) }
+        closures = sitting.parts.group_by(&:material).transform_values { |parts| parts.map(&:key) }
+        Sewing::MISHAPS.slice(*sitting.steps.flat_map(&:mishaps)).values.flat_map do |mishap|
+          closures.keys.group_by { |material| mishap.way_out(material) }.values.map do |alike|
+            mishap(mishap, alike.first).merge(closures: closures.values_at(*alike).flatten)
+          end
         end
       end
 
+      def self.mishap(mishap, material)
+        { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, of_a_hole: mishap.of_a_hole?,
+          again: mishap.again, moves: mishap.moves, steps: way_out(mishap, material) }
+      end
+
       # As it will be given out; only the id of what went wrong is still to come.
-      def self.way_out(mishap)
+      def self.way_out(mishap, material)
         present = Presenter.new(:mm)
-        Sewing::Rescuing.steps(Work::StepKey::ID_TO_COME, mishap.key).zip(mishap.steps).map do |step, row|
+        told = Sewing::Rescuing.steps(Work::StepKey::ID_TO_COME, mishap.key, material: material)
+        told.zip(mishap.way_out(material)).map do |step, row|
           { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), caution: step.caution,
             moves: step.moves, asks: row.asks }
         end
@@ -159,7 +167,7 @@ module NimbleEyelet
         end
       end
       private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
-                           :thread, :kit, :mishaps,
+                           :thread, :kit, :mishaps, :mishap,
                            :way_out, :costs
     end
   end

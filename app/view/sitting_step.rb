@@ -56,7 +56,7 @@ module NimbleEyelet
 
         key = Work::StepKey.parse(one.step.key)
         entry = one.part.sheet.facts.mishaps.find { |mishap| key.out_of?(mishap.id) }
-        entry && entry.mishap.steps[key.number - 1]&.asks
+        entry && entry.mishap.way_out(one.part.material)[key.number - 1]&.asks
       end
 
       # Everything that is entered when it is done: what is so already first.

@@ -28,7 +28,7 @@ module NimbleEyelet
       # @param sheet [Sheet]
       # @return [Array<Hash>]
       def self.pictures(sheet)
-        thickness = sheet.plan.thread.diameter.to_f
+        thickness = sheet.plan.thread.thickness.to_f
         LookPictures.of(sheet).map do |picture|
           { look: picture.look, grade: picture.grade, lines: picture.lines.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
             box: picture.box.map { |figure| figure.round(3) }, thread: thickness, cover: picture.cover.round(3), bobbin: picture.bobbin,

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
+require_relative "../support/core_values"
+require_relative "../support/closures"
 
 # The table of fields, and what goes by it: reading, keeping, telling and presenting.
 class FieldTest < AppTest
@@ -52,22 +54,61 @@ class FieldTest < AppTest
     end
   end
 
-  # What no rule reads and no screen offers would be asked for in vain.
-  def test_every_field_has_a_control_and_a_rule_that_reads_it
+  # What no screen offers would be asked for in vain.
+  def test_every_field_has_a_control
     root = File.expand_path("../..", __dir__)
     screens = Dir["#{root}/web/src/**/*.{svelte,ts}"].reject { |file| file.end_with?(".d.ts") }.map { |file| File.read(file) }.join
-    rules = Dir["#{root}/lib/**/*.rb"].map do |file|
-      File.read(file).gsub(/^\s*#.*$/, "").gsub(/Value\.of\([^)]*\)|LIMITS = \{.*?\}/m, "")
-    end.join
     # Each setting of the recipe is overruled where it is shown.
     overruled = closure["sheet"]["recipe"]["settings"].map { |setting| "\"#{setting['field']}\"" }.join
-    missing = ClosureFields::ALL.flat_map do |one|
-      control = (screens + overruled).match?(/["'`]#{Regexp.escape(one.path)}["'`]/)
-      rule = %w[closure.name closure.unit].include?(one.path) || rules.match?(/\b#{one.path.split('.').last}\b/)
-      [("#{one.path} has no control on any screen" unless control), ("no rule reads #{one.path}" unless rule)].compact
-    end
+    missing = ClosureFields::ALL.map(&:path).reject { |path| (screens + overruled).match?(/["'`]#{Regexp.escape(path)}["'`]/) }
 
-    assert_empty missing
+    assert_empty missing, "no control on any screen: #{missing.join(', ')}"
+  end
+
+  # What people call a thing, and the unit they read, change no answer but words.
+  ONLY_SAID = %w[closure.name closure.unit button.name button.colour cloth.name thread.name].freeze
+
+  # What no answer changes with would be asked for in vain as well.
+  def test_some_answer_changes_with_every_field
+    idle = ClosureFields::ALL.map(&:path) - ONLY_SAID - ClosureFields::ALL.map(&:path).select { |path| changes_something?(path) }
+
+    assert_empty idle, "no answer changes with: #{idle.join(', ')}"
+  end
+
+  def changes_something?(path)
+    plans.any? { |plan| others(path, plan).any? { |value| otherwise?(plan, path, value) } }
+  end
+
+  # A closure of the sample, one with everything asked for, and some by chance.
+  def plans
+    @plans ||= [Store::Closures.new(workroom).find(SMOCK).plan] +
+               Support::Fixtures.new.plans(60).map { |plan| Support::Fixtures.new.plan(**plan).in(House.usual) }
+  end
+
+  def others(path, plan)
+    field = field(path)
+    now = plan.at(path)
+    found = case field.kind
+            when :choice, :named then field.choices.keys
+            when :flag then [true, false]
+            when :outline then [Outline.read("0 0, 30 0, 9 20", unit: :mm, field: path)]
+            when :text then %w[12 half]
+            when :length then [1, 3, 9, 40].flat_map { |mm| [Length.mm(mm), now && (now + Length.mm(mm))] }
+            else [1, 2, 5, 60].flat_map { |number| [number, now && (now + number)] }
+            end
+    found.compact - [now]
+  end
+
+  def otherwise?(plan, path, value) = answers(plan.changed(path => value)) != answers(plan)
+
+  # Everything that is said of a plan.
+  def answers(plan)
+    (@answers ||= {})[plan] ||= begin
+      sheet = Sheet.of(plan.validate, Sewing::Facts.none)
+      View::ClosureView::VIEWS.transform_values { |view| view.of(sheet, Presenter.new(:mm)) }.to_s
+    end
+  rescue Refusal
+    (@answers ||= {})[plan] = nil
   end
 
   def test_what_changed_is_told_from_what_to_what

@@ -4,11 +4,11 @@ require_relative "../core_helper"
 
 class RecipeTest < CoreTest
   # d = √(4·tex·10⁻⁶ / (π·ρ·φ)): tex 27 polyester, ρ 1380, φ 0.65 gives 0.1958 mm.
-  def test_thread_diameter_and_the_stitch_length_for_full_cover
-    assert_in_delta 0.1958, thread.diameter.to_f, 0.0005
+  def test_thread_thickness_and_the_stitch_length_for_full_cover
+    assert_in_delta 0.1958, thread.thickness.to_f, 0.0005
     assert_in_delta 0.49, thread.coverage(mm(0.4)), 0.002
     assert_in_delta 0.384, thread.stitch_length.to_f, 0.001
-    assert_operator thread(tex: 70).diameter, :>, thread.diameter
+    assert_operator thread(tex: 70).thickness, :>, thread.thickness
   end
 
   def test_style_by_cloth_and_machine
@@ -65,7 +65,7 @@ class RecipeTest < CoreTest
     own = recipe(recipe: { style: "keyhole", stitch_width: mm(20), tension: 2r, stabiliser: "paper", needle_size: 80,
                            foot: "general_zigzag_foot" })
 
-    assert_equal ["keyhole", "7 mm", 2, "paper", 80, "general_zigzag_foot"],
+    assert_equal ["keyhole", "7 mm", 2, "thin paper under the hole", 80, "general_zigzag_foot"],
                  [own.style.value.key, own.stitch_width.value.to_s, own.tension.value, own.stabiliser.value,
                   own.needle.value.size, own.foot.value.kind]
     assert_equal ["cutting space"], recipe(recipe: { stitch_width: mm(2) }).stitch_width.cautions.map(&:rule)
@@ -105,8 +105,8 @@ class RecipeTest < CoreTest
   def test_a_cord_is_as_thick_as_its_strands_and_long_enough_to_hook
     cord = Cord.of(thread, overall: mm(25))
 
-    assert_operator cord.diameter, :>=, Cord::THICKNESS
-    assert_in_delta thread.diameter.to_f * Math.sqrt(cord.strands / 0.75), cord.diameter.to_f, 0.001
+    assert_operator cord.thickness, :>=, Cord::THICKNESS
+    assert_in_delta thread.thickness.to_f * Math.sqrt(cord.strands / 0.75), cord.thickness.to_f, 0.001
     assert_equal mm(290), cord.length
     assert_operator Cord.of(thread(tex: 10), overall: mm(25)).strands, :>, cord.strands
   end

@@ -46,8 +46,8 @@ class ThreadTest < CoreTest
       made = thread(tex: tex)
       cord = Cord.of(made, overall: mm(25))
 
-      assert_equal cord.strands, (0.75 * ((cord.diameter / made.diameter).to_f**2)).round
-      assert_equal cord.diameter, Cord.thickness_of(made)
+      assert_equal cord.strands, (0.75 * ((cord.thickness / made.thickness).to_f**2)).round
+      assert_equal cord.thickness, Cord.thickness_of(made)
       assert_equal cord.length * 5 * 1.1r, cord.strand(5)
       assert_operator cord.zigzag, :>=, mm(1)
     end

@@ -36,10 +36,10 @@ module NimbleEyelet
         one.part ? enter(one.part.key, one.step) : @ledger = @ledger.changed(one.step.moves)
       end
 
-      def went_wrong(one, mishap, measured: nil)
+      def went_wrong(one, mishap, measured: nil, at: one.step.figures["hole.at"])
         row = Sewing::MISHAPS.fetch(mishap)
         with = { "mishap.what" => mishap, "mishap.measured" => measured }.compact
-        add(one.part.key, kind: "mishap", step: one.step.key, at: one.step.figures["hole.at"], done_with: with, moves: row.moves)
+        add(one.part.key, kind: "mishap", step: one.step.key, at: at, done_with: with, moves: row.moves)
       end
 
       # So many steps are done as they were given out before it is looked again: a phone without a connection does all of them.

@@ -112,7 +112,12 @@ module NimbleEyelet
 
       private
 
-      def ways_out = Sewing::MISHAPS.keys.flat_map { |key| Sewing::Rescuing.steps("00000000", key) }
+      def ways_out
+        materials = [true, false].repeated_permutation(4).map do |irons, keeps_holes, frays, straight|
+          Sewing::Material.new(irons: irons, keeps_holes: keeps_holes, frays: frays, straight: straight)
+        end
+        materials.product(Sewing::MISHAPS.keys).flat_map { |one, key| Sewing::Rescuing.steps("00000000", key, material: one) }
+      end
 
       def backs
         machines = plans.map { |plan| plan[:machine] }.uniq { |one| [one.reset_words, one.forget_words] }

@@ -23,7 +23,7 @@ module NimbleEyelet
              means: "One set of buttons that does one job on a garment, such as a front placket or a left cuff."),
     Term.new(key: "cord", word: "cord", also: %w[gimp], means: "A filler laid under the beads, which raises and firms them."),
     Term.new(key: "coverage", word: "coverage index",
-             means: "Thread diameter over stitch length: too low and cloth shows through, too high and stitches pile up."),
+             means: "Thread thickness over stitch length: too low and cloth shows through, too high and stitches pile up."),
     Term.new(key: "cutting_space", word: "cutting space", means: "The bare cloth between the two beads, where the slit is cut."),
     Term.new(key: "datum", word: "datum", means: "The top finished edge, from which every place on the run is measured."),
     Term.new(key: "diameter", word: "diameter", means: "The largest width of the button; of a bar its length."),

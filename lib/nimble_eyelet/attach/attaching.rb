@@ -191,7 +191,7 @@ module NimbleEyelet
         Length.mm(Math.sqrt((q**2) + (q * swings.longest.to_f)))
       end
 
-      def room_for_spacer = swings.shortest - @needle.diameter - SPACER_ROOM
+      def room_for_spacer = swings.shortest - @needle.across - SPACER_ROOM
 
       # Source: 4 × passes × (spacing + shank + stack + thickness), a pair of four holes as two, and what is wound.
       def hand_thread

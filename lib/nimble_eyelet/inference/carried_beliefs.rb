@@ -93,7 +93,7 @@ module NimbleEyelet
 
       def covered(belief, swatch)
         fibre, tex = swatch.sewn_with.values_at("thread.fibre", "thread.tex")
-        thickness = SewingThread.new(fibre: fibre, tex: tex.to_r).diameter
+        thickness = SewingThread.new(fibre: fibre, tex: tex.to_r).thickness
         second = swatch.twice? ? CoverBand::SECOND_PASS : 0.0
         belief.after(cover: Math.log((thickness / swatch.stitch_length).to_f) + second, balance: swatch.balance * CoverBand::NOTCH,
                      away: swatch.place("bead_away"), back: swatch.place("bead_back"))

@@ -50,7 +50,7 @@ module NimbleEyelet
       # @param twice [Boolean] both beads are sewn over a second time
       # @return [Float] ln k, of as many passes
       def cover(length, twice: @current.twice)
-        Math.log((@current.thread.diameter / length).to_f) + (twice ? CoverBand::SECOND_PASS : 0.0)
+        Math.log((@current.thread.thickness / length).to_f) + (twice ? CoverBand::SECOND_PASS : 0.0)
       end
 
       # @param axis [Symbol]

@@ -97,7 +97,7 @@ module NimbleEyelet
       end
 
       # Of as many passes as are sewn now.
-      def stitch(log) = @current.thread.diameter.to_f / Math.exp(log - (@current.twice ? CoverBand::SECOND_PASS : 0.0))
+      def stitch(log) = @current.thread.thickness.to_f / Math.exp(log - (@current.twice ? CoverBand::SECOND_PASS : 0.0))
 
       def bead_dots
         { "bead_away" => "away", "bead_back" => "back" }.flat_map do |look, bead|

@@ -2,7 +2,7 @@
 
 # Needle is a needle by its size and point.
 #
-#   Needle.new(size: 90, point: "universal").diameter   # 0.9 mm
+#   Needle.new(size: 90, point: "universal").across   # 0.9 mm
 #   Needle.called("universal 90")                       # "universal 90/14"
 
 require_relative "../length/length"
@@ -15,7 +15,7 @@ module NimbleEyelet
     OLD_NUMBERS = { 60 => 8, 65 => 9, 70 => 10, 75 => 11, 80 => 12, 85 => 13, 90 => 14, 100 => 16, 110 => 18, 120 => 19 }.freeze
 
     # @return [Length]
-    def diameter = Length.mm(Rational(size, 100))
+    def across = Length.mm(Rational(size, 100))
 
     # @return [Integer, nil] the older number for the same size
     def number = OLD_NUMBERS[size]

@@ -112,7 +112,7 @@ module NimbleEyelet
                                                   "open side, so sew #{@opens ? 'both beads' : 'over it'} twice."], source: FORMULA)
       end
 
-      FORMULA = "coverage index = thread diameter / stitch length"
+      FORMULA = "coverage index = thread thickness / stitch length"
       private_constant :FORMULA
 
       # @return [Length, nil] the setting whose cover is nearest to the aim, if any lies within the band
@@ -143,7 +143,7 @@ module NimbleEyelet
       def covering_words
         Sentence["Tex #{Wording.decimal(@thread.tex.to_r, 2)} #{@thread.fibre} is %s thick; for a coverage index of #{@cover.aim} " \
                  "that is %s, " \
-                 "and the dial is set to #{@machine.length_mark(found)}.", @thread.diameter, @thread.stitch_length(@cover.aim)]
+                 "and the dial is set to #{@machine.length_mark(found)}.", @thread.thickness, @thread.stitch_length(@cover.aim)]
       end
 
       def own

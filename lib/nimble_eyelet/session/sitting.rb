@@ -123,7 +123,7 @@ module NimbleEyelet
       state = @ledger
       open_rescues.flat_map do |part, entry|
         steps = Sewing::Rescuing.steps(entry.id, entry.done_with[Sewing::Entry::WHAT], at: entry.at,
-                                        says: Aftermath.of(part.sheet, entry))
+                                        says: Aftermath.of(part.sheet, entry), material: part.material)
         steps.reject { |step| part.sheet.facts.steps.key?(step.key) }.map do |step|
           state = state.changed(step.moves)
           rescue_step(part, step, state)
@@ -134,7 +134,11 @@ module NimbleEyelet
     def rescue_step(part, step, state)
       SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: step.block, step: step, ledger: state,
                       seconds: step.seconds(1).to_f,
-                      mishaps: Sewing::Rescuing.at(step.name, part.sheet.plan.machine, sewn: part.sewn).map(&:key))
+                      mishaps: mishaps(part, step))
+    end
+
+    def mishaps(part, step)
+      Sewing::Rescuing.at(step.name, part.sheet.plan.machine, sewn: part.sewn, material: part.material).map(&:key)
     end
 
     def open_rescues
@@ -242,7 +246,8 @@ module NimbleEyelet
     end
 
     def mishaps(part, step)
-      Sewing::Rescuing.at(step.name, @sitting.machine, sewn: part ? part.sewn : "hole").map(&:key)
+      about = part ? { sewn: part.sewn, material: part.material } : {}
+      Sewing::Rescuing.at(step.name, @sitting.machine, **about).map(&:key)
     end
 
     def seconds(part, step)

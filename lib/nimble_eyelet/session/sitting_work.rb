@@ -9,6 +9,7 @@
 require_relative "../machine/ledger"
 require_relative "../schedule/work_chain"
 require_relative "../sewing/changeover"
+require_relative "../sewing/material"
 require_relative "../sheet/hole_simulation"
 require_relative "../value"
 require_relative "../work/block"
@@ -19,6 +20,9 @@ module NimbleEyelet
   class SittingPart < Value.of(:key, :name, :garment, :sheet)
     # @return [String] what is sewn: a hole or a tack
     def sewn = sheet.plan.button.sewn
+
+    # @return [Sewing::Material]
+    def material = Sewing::Material.of(sheet.plan.cloth, sheet.recipe.stitched)
   end
 
   # What is left of one block. part - SittingPart; key - String, of Work::BLOCKS

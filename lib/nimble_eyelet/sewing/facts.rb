@@ -40,6 +40,9 @@ module NimbleEyelet
       # @return [Length, nil] what was measured when it went wrong
       def measured = done_with[MEASURED]
 
+      # @return [Boolean] whether a hole lies elsewhere than it was planned, and it is known which and where
+      def moved? = mishap&.hole == "fixed" && !at.nil? && !measured.nil?
+
       WHAT = "mishap.what"
       MEASURED = "mishap.measured"
     end
@@ -77,7 +80,7 @@ module NimbleEyelet
 
           happened = entry.step && Work::StepKey.parse(entry.step).name
           entry.mishap.again_at(happened).each { |name| steps.delete(entry.at ? Work::Step.key_at(name, entry.at) : name) }
-          elsewhere(entry, steps) if entry.mishap.hole == "fixed" && entry.measured
+          elsewhere(entry, steps) if entry.moved?
         end
       end
 
@@ -114,7 +117,7 @@ module NimbleEyelet
             holes[entry.at] =
               Placket::SewnHole.new(at: entry.at, opening: entry.opening || holes[entry.at]&.opening)
           end
-          gone_wrong(entry, holes) if entry.mishap&.hole
+          gone_wrong(entry, holes) if entry.mishap&.hole && entry.at
         end.values.sort_by(&:at)
       end
 
@@ -149,7 +152,7 @@ module NimbleEyelet
 
       # @return [Hash{Length => Length}] of holes cut where they should not be, from where they were planned to where they lie
       def displaced
-        mishaps.select { |entry| entry.mishap.hole == "fixed" && entry.measured }.to_h { |entry| [entry.at, entry.measured] }
+        mishaps.select(&:moved?).to_h { |entry| [entry.at, entry.measured] }
       end
 
       # @return [Array<Placket::SewnHole>] holes as if none had been displaced

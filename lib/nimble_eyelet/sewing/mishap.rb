@@ -8,6 +8,7 @@
 require_relative "../machine/ledger"
 require_relative "../value"
 require_relative "../work/block"
+require_relative "material"
 require_relative "rescue"
 
 module NimbleEyelet
@@ -19,16 +20,23 @@ module NimbleEyelet
     # runs, which can be begun in its middle
     # asks - String or nil: "place", where the hole lies really; "slit", how long it is now
     # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
+    # fits - Symbol or nil, what a Material has to answer with yes for it to happen there
     # afterwards - String or nil, what to think of from here on; sewn - String or nil, "hole" or "tack" where it happens only to that
     class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, cycle: false, asks: nil,
-                            hole: nil, afterwards: nil, sewn: nil)
+                            hole: nil, afterwards: nil, sewn: nil, fits: nil)
       # @param step [String] name of a step, without its hole
       # @param machine [Machine]
       # @param sewn [String] "hole" or "tack", what is sewn there
+      # @param material [Material]
       # @return [Boolean] whether it can happen there
-      def at?(step, machine, sewn: "hole")
-        (during.nil? || during.include?(step)) && (!cycle || machine.type.programmed) && [nil, sewn].include?(self.sewn)
+      def at?(step, machine, sewn: "hole", material: Material.new)
+        (during.nil? || during.include?(step)) && (!cycle || machine.type.programmed) && [nil, sewn].include?(self.sewn) &&
+          (fits.nil? || material.public_send(fits))
       end
+
+      # @param material [Material]
+      # @return [Array<RescueStep>] the way out of it
+      def way_out(material) = steps.filter_map { |step| step.for(material) }
 
       # What it undoes is what it happened at: a button that is sewn again leaves its hole alone.
       #
@@ -61,8 +69,9 @@ module NimbleEyelet
                                         how: "Off would lose the place."),
                          RescueStep.new(does: "Thread the last guides and the eye only, and go on.", hazards: %w[wheel]),
                          RescueStep.new(does: "At the end close the gap of a few stitches, by narrow zigzag or by hand.",
-                                        moves: Rescue::MENDED,
-                                        how: "Never back by hand: a programme cannot be wound back.")]),
+                                        moves: Rescue::MENDED, fits: :zigzagged?,
+                                        how: "Never back by hand: a programme cannot be wound back.",
+                                        otherwise: Rescue::CLOSED)]),
       Mishap.new(key: "thread_out", says: "The thread came out further up", drawn: "thread", during: Rescue::SEWN,
                  again: Rescue::HOLE + %w[test-sew reset-test],
                  moves: { "lever" => nil, **Rescue::INTERRUPTED },
@@ -104,27 +113,35 @@ module NimbleEyelet
                                         hazards: %w[manual],
                                         how: "A second press is taken as another length."),
                          Rescue::UP,
-                         RescueStep.new(does: "Unpick what lies beyond its end, or all of it.", hazards: %w[blade]),
+                         RescueStep.new(does: "Unpick what lies beyond its end, or all of it.", hazards: %w[blade], fits: :unpicked?,
+                                        otherwise: RescueStep.new(does: "Cut its threads on the back: the needle holes stay.",
+                                                                  hazards: %w[blade])),
                          RescueStep.new(does: "Clear the length it has stored, and press the key earlier: by what it was too long.",
                                         moves: { "memory" => nil })],
                  afterwards: "Logged at the swatch, the next figure is that much earlier."),
       Mishap.new(key: "short_uncut", sewn: "hole", says: "Not cut yet, and too short", drawn: "short", during: Rescue::UNCUT,
                  again: Rescue::HOLE, moves: { "lever" => nil },
                  steps: [RescueStep.new(does: "Set it longer by what is missing; the same start mark, once over it.",
-                                        hazards: %w[manual]),
-                         RescueStep.new(does: "Pick the old far tack out: it lies across the slit.", hazards: %w[blade])],
+                                        hazards: %w[manual], fits: :unpicked?,
+                                        otherwise: RescueStep.new(does: "Draw both long lines on by what is missing.",
+                                                                  how: "They are sewn on, by hand into the last holes first.")),
+                         RescueStep.new(does: "Pick the old far tack out: it lies across the slit.", hazards: %w[blade],
+                                        fits: :zigzagged?)],
                  afterwards: "What was measured is learned."),
       Mishap.new(key: "long_uncut", sewn: "hole", says: "Not cut yet, and too long", drawn: "long", during: Rescue::UNCUT,
                  asks: "slit", hole: "other",
                  steps: [RescueStep.new(does: "Sew a tack one further in, at length 0.", hazards: %w[wheel],
-                                        moves: Rescue::MENDED),
-                         RescueStep.new(does: "Pick the old end out.", hazards: %w[blade])]),
+                                        moves: Rescue::MENDED, fits: :zigzagged?,
+                                        otherwise: RescueStep.new(does: "Sew the end once more, further in.", hazards: %w[wheel])),
+                         RescueStep.new(does: "Pick the old end out.", hazards: %w[blade], fits: :unpicked?,
+                                        otherwise: RescueStep.new(does: "Leave the old end: its holes stay."))]),
       Mishap.new(key: "short_cut", says: "Cut, and too short by up to 2 mm", drawn: "short", during: Rescue::CUT, hole: "other",
                  steps: [RescueStep.new(does: "Uncut to the tack? Cut the last threads first.", hazards: %w[blade]),
                          RescueStep.new(does: "Still too short: narrow zigzag on both sides past the tack, and a new tack.",
-                                        hazards: %w[wheel],
-                                        moves: Rescue::TURNED),
-                         Rescue::DRY, RescueStep.new(does: "Cut the old tack.", hazards: %w[blade]), Rescue::TRY]),
+                                        hazards: %w[wheel], moves: Rescue::TURNED, fits: :zigzagged?,
+                                        otherwise: RescueStep.new(does: "Still too short: sew round a new end, further out.",
+                                                                  hazards: %w[wheel])),
+                         Rescue::DRY, RescueStep.new(does: "Cut the old end.", hazards: %w[blade]), Rescue::TRY]),
       Mishap.new(key: "short_much", says: "Cut, and too short by more", drawn: "short", during: Rescue::CUT, hole: "other",
                  steps: [RescueStep.new(does: "Lengthen it by hand in buttonhole stitch; or take a thinner button.",
                                         hazards: %w[pins]), Rescue::TRY]),
@@ -132,28 +149,32 @@ module NimbleEyelet
                  steps: [RescueStep.new(does: "At the quiet end draw the edges together by hand.",
                                         how: "So that the button's seat stays.", hazards: %w[pins]),
                          RescueStep.new(does: "Stay behind; a tack over both beads, the excess and 1 mm long.", hazards: %w[wheel],
-                                        moves: Rescue::MENDED), Rescue::TRY]),
+                                        moves: Rescue::MENDED, fits: :zigzagged?, otherwise: Rescue::BY_HAND), Rescue::TRY]),
       Mishap.new(key: "tack_cut", says: "The tack is cut through", drawn: "cut", during: Rescue::CUT, hole: "other",
                  steps: [Rescue::DRY, RescueStep.new(does: "Stay behind; a tack over the cut end, one stitch into sound cloth.",
                                                      hazards: %w[wheel],
                                                      how: "The length stays; only where the cloth is cut further, 2 to 3 mm longer.",
-                                                     moves: Rescue::MENDED), Rescue::TRY]),
+                                                     moves: Rescue::MENDED, fits: :zigzagged?, otherwise: Rescue::BY_HAND),
+                         Rescue::TRY]),
       Mishap.new(key: "bead_cut", says: "A bead is cut", drawn: "cut", during: Rescue::CUT,
                  steps: [Rescue::DRY,
                          RescueStep.new(does: "Catch it by hand over a strand of the same thread, or narrow zigzag 0.4.",
-                                        hazards: %w[pins], moves: Rescue::MENDED)]),
+                                        hazards: %w[pins], moves: Rescue::MENDED, fits: :zigzagged?, otherwise: Rescue::BY_HAND)]),
       Mishap.new(key: "place_uncut", sewn: "hole", says: "In the wrong place, not cut yet", drawn: "place", during: Rescue::UNCUT,
-                 hole: "gone",
-                 again: Rescue::HOLE, moves: { "lever" => nil },
+                 hole: "gone", fits: :unpicked?, again: Rescue::HOLE, moves: { "lever" => nil },
                  steps: [Rescue::UNPICK, Rescue::STEAM,
                          RescueStep.new(does: "Rub the needle holes closed with the nail, from both sides.",
-                                        how: "In pile, leather and film they stay: treat the hole as cut.")]),
+                                        how: "In pile they stay: keep it where it lies.")]),
+      Mishap.new(key: "place_kept", sewn: "hole", says: "In the wrong place: its needle holes stay, so it stays", drawn: "place",
+                 during: Rescue::UNCUT, asks: "place", hole: "fixed", fits: :kept?,
+                 steps: [RescueStep.new(does: "The old marks out; mark the rest again, each from the top edge.",
+                                        how: "The hole is a fixed point of the row now.")]),
       Mishap.new(key: "tack_place", says: "The tack is in the wrong place", drawn: "place", during: Rescue::UNCUT, sewn: "tack",
-                 hole: "gone", again: Rescue::HOLE, moves: { "lever" => nil }, steps: [Rescue::UNPICK, Rescue::STEAM]),
+                 hole: "gone", fits: :unpicked?, again: Rescue::HOLE, moves: { "lever" => nil }, steps: [Rescue::UNPICK, Rescue::STEAM]),
       Mishap.new(key: "place_cut", says: "In the wrong place, and cut: it stays, the rest is spaced around it", drawn: "place",
                  during: Rescue::CUT, asks: "place", hole: "fixed",
-                 steps: [RescueStep.new(does: "The old marks out; mark the rest anew, each from the top edge.",
-                                        how: "The cut hole is a fixed point of the row by now.",
+                 steps: [RescueStep.new(does: "The old marks out; mark the rest again, each from the top edge.",
+                                        how: "The cut hole is a fixed point of the row now.",
                                         hazards: %w[pins])]),
       Mishap.new(key: "place_closed", says: "In the wrong place, and cut: I close it up", drawn: "place", during: Rescue::CUT,
                  hole: "gone",
@@ -171,7 +192,8 @@ module NimbleEyelet
                  during: %w[stabilise stabilise-buttons],
                  again: %w[stabilise stabilise-buttons],
                  steps: [RescueStep.new(does: "Warm it and peel it off while warm; a fresh one, cooler, with a press cloth.",
-                                        hazards: %w[iron])]),
+                                        hazards: %w[iron], fits: :ironed?,
+                                        otherwise: RescueStep.new(does: "Take it away, and lay a fresh one."))]),
       Mishap.new(key: "cord_out", sewn: "hole", says: "The cord is pulled out", drawn: "thread", during: %w[cord look tails],
                  steps: [RescueStep.new(does: "Thread it back with a blunt needle, before anything is cut.", hazards: %w[pins])]),
       Mishap.new(key: "too_thick", says: "The button is too thick after all", drawn: "button", during: %w[test-open open],
@@ -179,7 +201,7 @@ module NimbleEyelet
                  steps: [RescueStep.new(does: "Decide before the next hole: another opening for the rest, or another button.")]),
       Mishap.new(key: "not_level", says: "The fronts are not level when it is buttoned", drawn: "button",
                  during: %w[button secure wind note],
-                 steps: [RescueStep.new(does: "Move the buttons, never the holes: cut the one that is off, and mark it anew.",
+                 steps: [RescueStep.new(does: "Move the buttons, never the holes: cut the one that is off, and mark it again.",
                                         hazards: %w[blade])]),
       Mishap.new(key: "power_gone", says: "The machine went off, or I switched it off", drawn: "plug",
                  moves: { "memory" => nil, "cycle" => Ledger::UNKNOWN, **Rescue::MENDED },

@@ -98,7 +98,7 @@ module NimbleEyelet
         return unless @order.corded?
 
         cord = Cord.of(@order.thread, overall: @order.overall)
-        says = Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.diameter.round_to(Length.mm(1r / 10))]
+        says = Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.thickness.round_to(Length.mm(1r / 10))]
         have = Work::Operation["have_cord", figures: made(cord), hazards: @order.for_child ? %w[cords] : [], says: says,
                                minds: [how_made(cord)]]
         Work::Step.of("cord", block: "stay", part: SET_UP, operations: [have])
@@ -115,7 +115,7 @@ module NimbleEyelet
       def made(cord)
         { "cord.length" => cord.length, "cord.strands" => cord.strands.to_s,
           "cord.strand" => cord.strand(@order.count).round_up_to(Length.mm(10)),
-          "cord.thickness" => cord.diameter.round_to(Length.mm(1r / 10)) }
+          "cord.thickness" => cord.thickness.round_to(Length.mm(1r / 10)) }
       end
 
       def clamp

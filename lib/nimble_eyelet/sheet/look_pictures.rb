@@ -97,7 +97,7 @@ module NimbleEyelet
     # The stitch at which the beads are full.
     def aimed = thickness / (@sheet.recipe.cover&.aim || SewingThread::COVERAGE_AIM)
 
-    def thickness = @sheet.plan.thread.diameter.to_f
+    def thickness = @sheet.plan.thread.thickness.to_f
 
     # A stretch of both beads, away from the ends.
     def beads(shape)

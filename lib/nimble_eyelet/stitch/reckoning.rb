@@ -44,11 +44,11 @@ module NimbleEyelet
 
       def self.with_waste(sewn) = Length.mm(sewn * (1 + WASTE).to_f) + (TAIL * 2)
 
-      # Coverage index of each bead as it came out in one pass: thread diameter over the feed it really had.
+      # Coverage index of each bead as it came out in one pass: thread thickness over the feed it really had.
       def self.cover(path, thread)
         path.parts.select { |part| part.kind == :bead && !part.again? }.map do |part|
           ys = part.points.map(&:last)
-          [part.name, thread.diameter.to_f * (part.points.size - 1) / [ys.max - ys.min, 0.001].max]
+          [part.name, thread.thickness.to_f * (part.points.size - 1) / [ys.max - ys.min, 0.001].max]
         end
       end
 
@@ -68,7 +68,7 @@ module NimbleEyelet
       # The stack, and thread twice over and twice under it.
       def self.bulk(path, thread, cloth)
         cord = path.cords.empty? ? Length.zero : Cord.thickness_of(thread)
-        cloth.stack + (thread.diameter * 4) + cord
+        cloth.stack + (thread.thickness * 4) + cord
       end
 
       def self.perforation(hits, cloth)

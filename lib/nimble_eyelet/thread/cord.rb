@@ -13,8 +13,8 @@ require_relative "../length/length"
 require_relative "../value"
 
 module NimbleEyelet
-  # strands - Integer; diameter - Length; length - Length for one hole
-  class Cord < Value.of(:strands, :diameter, :length)
+  # strands - Integer; thickness - Length; length - Length for one hole
+  class Cord < Value.of(:strands, :thickness, :length)
     # A cord this thick is hidden by two beads and still firms the edge.
     THICKNESS = Length.mm(7r / 10)
     FILL = 0.75
@@ -34,7 +34,7 @@ module NimbleEyelet
     # @return [Cord]
     def self.of(thread, overall:)
       strands = strands_of(thread)
-      new(strands: strands, diameter: thickness(thread, strands), length: ((overall + HOOK) * 2) + TAILS)
+      new(strands: strands, thickness: thickness(thread, strands), length: ((overall + HOOK) * 2) + TAILS)
     end
 
     # What one is made of: strands are cut longer than the cord, since twisting takes some up.
@@ -45,7 +45,7 @@ module NimbleEyelet
 
     # What it is zigzagged over with, instead of twisting: a little wider than itself, closer is stiffer.
     # @return [Length]
-    def zigzag = [diameter + ZIGZAG_BESIDE, LEAST_ZIGZAG].max
+    def zigzag = [thickness + ZIGZAG_BESIDE, LEAST_ZIGZAG].max
 
     # The one thickness of a cord: in the recipe, in the steps and in the picture.
     # @param thread [SewingThread]
@@ -54,7 +54,7 @@ module NimbleEyelet
 
     def self.strands_of(thread) = (1..MOST_STRANDS).find { |number| thickness(thread, number) >= THICKNESS } || MOST_STRANDS
 
-    def self.thickness(thread, strands) = Length.mm(thread.diameter.to_f * Math.sqrt(strands / FILL))
+    def self.thickness(thread, strands) = Length.mm(thread.thickness.to_f * Math.sqrt(strands / FILL))
     private_class_method :thickness, :strands_of
   end
 end

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
-# SewingThread is a thread by its linear density and fibre; its diameter and the cover it gives
+# SewingThread is a thread by its linear density and fibre; its thickness and the cover it gives
 # at a stitch length follow from those.
 #
 #   thread = SewingThread.new(fibre: "polyester", tex: 27)
-#   thread.diameter                            # 0.196 mm
+#   thread.thickness                            # 0.196 mm
 #   thread.coverage(Length.mm(0.4))            # 0.49
 #
-# Source of the diameter: textbook, area = mass per length / density, with the packing of a twisted
+# Source of the thickness: textbook, area = mass per length / density, with the packing of a twisted
 # thread: d = √(4·tex·10⁻⁶ / (π·ρ·φ)) metres.
 
 require_relative "../answer/refusal"
@@ -27,7 +27,7 @@ module NimbleEyelet
 
     LIMITS = { tex: Typing::Limit.number(5..200) }.freeze
 
-    # The coverage index k = thread diameter / stitch length.
+    # The coverage index k = thread thickness / stitch length.
     COVERAGE_AIM = 0.51
     # Below, cloth shows through.
     COVERAGE_LEAST = 0.40
@@ -43,7 +43,7 @@ module NimbleEyelet
     end
 
     # @return [Length] to the micrometre
-    def diameter
+    def thickness
       density = DENSITIES.fetch(fibre)
       Length.mm(Math.sqrt(4 * tex * 1e-6 / (Math::PI * density * PACKING)) * 1000)
     end
@@ -52,11 +52,11 @@ module NimbleEyelet
     #
     # @param stitch_length [Length] more than zero
     # @return [Float]
-    def coverage(stitch_length) = (diameter / stitch_length).to_f
+    def coverage(stitch_length) = (thickness / stitch_length).to_f
 
     # @param aim [Float] coverage index wanted
     # @return [Length] stitch length that gives it
-    def stitch_length(aim = COVERAGE_AIM) = Length.mm(diameter.to_f / aim)
+    def stitch_length(aim = COVERAGE_AIM) = Length.mm(thickness.to_f / aim)
 
     # @return [self]
     # @raise [Refusal]

@@ -271,7 +271,9 @@ export class SittingWork {
   }
 }
 
-/** Mishaps that can happen at a step: its own, as it was given out. */
+/** Mishaps that can happen at a step: its own, each with the way out that its closure has. */
 export function mishapsAt(doc: Sitting, step: SittingStep): SittingMishap[] {
-  return step.mishaps.flatMap((key) => doc.mishaps.find((row) => row.key === key) ?? []);
+  const here = (row: SittingMishap) =>
+    step.closure === null || !row.closures || row.closures.includes(step.closure);
+  return step.mishaps.flatMap((key) => doc.mishaps.find((row) => row.key === key && here(row)) ?? []);
 }

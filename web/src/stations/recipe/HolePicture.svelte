@@ -8,7 +8,7 @@
   let { hole, at, scale, label }: { hole: Stitches; at: number; scale: number; label: string } = $props();
 
   const MARGIN = 2.5;
-  /** Under tension satin thread flattens to about so many times its diameter. */
+  /** Under tension satin thread flattens to about so many times its thickness. */
   const FLAT = 1.7;
   /** Index of cover at which cloth shows between the threads, and from which none does. */
   const BARE = 0.36;

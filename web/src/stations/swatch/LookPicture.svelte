@@ -4,7 +4,7 @@
 
   let { picture }: { picture: LookDrawn } = $props();
 
-  /** Under tension satin thread flattens to about so many times its diameter. */
+  /** Under tension satin thread flattens to about so many times its thickness. */
   const FLAT = 1.7;
   const BARE = 0.36;
   const COVERED = 0.5;
