@@ -82,7 +82,7 @@ class FieldTest < AppTest
   # A closure of the sample, one with everything asked for, and some by chance.
   def plans
     @plans ||= [Store::Closures.new(workroom).find(SMOCK).plan] +
-               Support::Fixtures.new.plans(60).map { |plan| Support::Fixtures.new.plan(**plan).in(House.usual) }
+               Support::Fixtures.new.plans(60).map { |plan| Support::Fixtures.new.plan(**plan) }
   end
 
   def others(path, plan)
@@ -104,7 +104,7 @@ class FieldTest < AppTest
   # Everything that is said of a plan.
   def answers(plan)
     (@answers ||= {})[plan] ||= begin
-      sheet = Sheet.of(plan.validate, Sewing::Facts.none)
+      sheet = Sheet.of(plan.in(House.usual).validate, Sewing::Facts.none)
       View::ClosureView::VIEWS.transform_values { |view| view.of(sheet, Presenter.new(:mm)) }.to_s
     end
   rescue Refusal

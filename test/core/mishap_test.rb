@@ -81,7 +81,8 @@ class MishapTest < CoreTest
     assert_match(/\AFoot off the pedal. Switch the machine off. Wheel toward you, gently.*flat blade.*new needle/, does("jammed"))
     assert_match(/Find every piece/, does("needle_struck"))
     leather = Sewing::Material.of(cloth(kind: "leather"), :straight)
-    told = rows.select { |row| row.fits.nil? || leather.public_send(row.fits) }.map { |row| row.way_out(leather).map(&:does).join(" ") }
+    fitting = rows.select { |row| row.fits.nil? || leather.public_send(row.fits) }
+    told = fitting.map { |row| row.way_out(leather).map(&:does).join(" ") }
 
     assert_empty told.grep(/unpick|pick|zigzag|steam|once over/i), "what keeps its holes and is sewn straight"
     refute(Sewing::Rescuing.at("look", machine, material: leather).any? { |row| row.key == "place_uncut" })
