@@ -88,8 +88,10 @@ class FieldTest < AppTest
     @plans ||= begin
       made = Support::Fixtures.new
       outline = Outline.read("0 0, 20 0, 7 12.5", unit: :mm, field: "button.outline")
-      asked = [{ button: made.button(shape: "polygon", outline: outline) }, { placket: made.run_of(rows: "double", extension: made.mm(30)) },
-               { button: made.button(shape: "bar_tack", diameter: made.mm(12)), machine: made.machine("memory", tack_length: made.mm(12)) }]
+      tacks = { button: made.button(shape: "bar_tack", diameter: made.mm(12)),
+                machine: made.machine("memory", tack_length: made.mm(12), styles: %w[two_tacks bar_tack]) }
+      rows = { placket: made.run_of(rows: "double", extension: made.mm(30)) }
+      asked = [{ button: made.button(shape: "polygon", outline: outline) }, rows, tacks]
       [Store::Closures.new(workroom).find(SMOCK).plan] + (asked + made.plans(40)).map { |plan| made.plan(**plan) }
     end
   end
