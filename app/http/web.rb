@@ -124,7 +124,7 @@ module NimbleEyelet
       helpers do
         def db = settings.db
         def stamps = @stamps ||= Store::Stamps.new(db)
-        def workrooms = @workrooms ||= Store::Workrooms.new(db)
+        def workrooms = @workrooms ||= Store::Workrooms.new(db, now: settings.now)
         def workroom = @workroom ||= workrooms.find(params["slug"])
 
         # For addresses that are matched by a pattern.

@@ -26,14 +26,15 @@ module NimbleEyelet
     # version - String, rising with every write of the plan; position - Integer, number of the revision shown
     # undo_changes, redo_changes - Array<Hash> of what the next undo or redo changes, or nil where there is nowhere to go
     # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
+    # today - String, ISO 8601
     # earlier - Array<Swatches::EarlierSwatch> of other closures; stands_in - Boolean, what is sewn on the stand-in teaches too
     class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan, :entries,
-                             :ledger, :house, earlier: [], stands_in: false)
+                             :ledger, :house, :today, earlier: [], stands_in: false)
       # @return [Symbol] the one it was made in
       def unit = plan.unit.to_sym
 
       # @return [Sewing::Facts]
-      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in, today: Date.today.iso8601)
+      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in, today: today)
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)
@@ -201,7 +202,7 @@ module NimbleEyelet
                     version: "#{row[:identity]}.#{row[:version]}",
                     position: row[:position], undo_changes: here["parent"] && here["changes"],
                     redo_changes: row[:following] && parse(row[:following]),
-                    plan: plan(row), stands_in: @workroom.sample?, **happened(row),
+                    plan: plan(row), stands_in: @workroom.sample?, today: @workroom.today, **happened(row),
                     ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))
       end
 

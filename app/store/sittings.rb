@@ -28,14 +28,14 @@ module NimbleEyelet
       # Steps that one person did one after the other in one sitting, and how long after the one before. Of what was entered
       # at one moment the last is the step itself: what was so already took no time.
       DURATIONS = <<~SQL
-        SELECT name, seconds FROM (
-          SELECT regexp_replace(j.step_key, '-at-[0-9]+$', '') AS name, j.happened_at,
+        SELECT key, seconds FROM (
+          SELECT j.step_key AS key, j.happened_at,
             extract(epoch FROM j.happened_at - lag(j.happened_at) OVER (PARTITION BY j.device,
                                                                         j.data->'with'->>'sitting.id' ORDER BY j.happened_at, j.seq DESC))::float AS seconds
           FROM journal j
           WHERE j.workroom_id = :workroom AND j.data->'with' ? 'sitting.id' AND NOT j.imported
             AND j.happened_at > now() - interval '2 years' ORDER BY j.happened_at DESC LIMIT 4000) d
-        WHERE seconds BETWEEN 1 AND 3600 AND name IS NOT NULL
+        WHERE seconds BETWEEN 1 AND 3600 AND key IS NOT NULL
       SQL
 
       STATE = <<~SQL
@@ -53,6 +53,8 @@ module NimbleEyelet
          ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
       SQL
 
+      # So many of a step tell how long somebody takes for it.
+      NEWEST = 40
       # So many are ordered well within a second; twice as many would take most of a minute.
       MOST = 6
 
@@ -187,7 +189,9 @@ module NimbleEyelet
 
       def pace
         rows = @scope.ask(:step_durations, DURATIONS)
-        Schedule::Pace.of(rows.group_by { |row| row[:name] }.transform_values { |all| all.first(40).map { |row| row[:seconds] } })
+        names = Hash.new { |all, key| all[key] = Work::StepKey.parse(key).name }
+        by_name = rows.group_by { |row| names[row[:key]] }
+        Schedule::Pace.of(by_name.transform_values { |all| all.first(NEWEST).map { |row| row[:seconds] } })
       end
 
       def last(id)

@@ -28,11 +28,16 @@ module NimbleEyelet
 
       # @param db [Sequel::Database]
       # @param row [Hash] as in the table
-      def initialize(db, row)
+      # @param now [Time] of the application's clock
+      def initialize(db, row, now: Time.now)
         @db = db
         @row = row
+        @now = now
         @scope = Scope.new(db, row[:id])
       end
+
+      # @return [String] ISO 8601
+      def today = @now.utc.to_date.iso8601
 
       def id = @row[:id]
       def slug = @row[:slug]
@@ -77,9 +82,9 @@ module NimbleEyelet
         changed = @db[:workrooms].where(id: id, revision: revision).returning
                                  .update(unit: unit || @row[:unit], name: name || @row[:name], habits: Sequel.pg_jsonb_wrap(kept),
                                          revision: Sequel[:revision] + 1)
-        raise Stale, Workroom.new(@db, @db[:workrooms].where(id: id).first || raise(Missing)) if changed.empty?
+        raise Stale, Workroom.new(@db, @db[:workrooms].where(id: id).first || raise(Missing), now: @now) if changed.empty?
 
-        Workroom.new(@db, changed.first)
+        Workroom.new(@db, changed.first, now: @now)
       end
 
       # @return [Array<Hash>] rows of :buttons, :cloths or :threads, by name

@@ -15,17 +15,19 @@ module NimbleEyelet
       MOST = 100
 
       # @param db [Sequel::Database]
-      def initialize(db)
+      # @param now [Time] of the application's clock
+      def initialize(db, now: Time.now)
         @db = db
+        @now = now
       end
 
       # @return [Array<Workroom>] those not put away, people's own first
-      def all = rows.order(:sample, :name, :id).map { |row| Workroom.new(@db, row) }
+      def all = rows.order(:sample, :name, :id).map { |row| Workroom.new(@db, row, now: @now) }
 
       # @param slug [String]
       # @return [Workroom]
       # @raise [Missing]
-      def find(slug) = Workroom.new(@db, statement.call(slug: slug) || raise(Missing))
+      def find(slug) = Workroom.new(@db, statement.call(slug: slug) || raise(Missing), now: @now)
 
       # @param closure_id [Integer]
       # @return [Workroom, nil] the one it belongs to; closures are numbered over all of them
@@ -36,7 +38,7 @@ module NimbleEyelet
       # The one that addresses from before there were several mean.
       #
       # @return [Workroom, nil]
-      def first = rows.order(:id).first&.then { |row| Workroom.new(@db, row) }
+      def first = rows.order(:id).first&.then { |row| Workroom.new(@db, row, now: @now) }
 
       # @param name [String] clean
       # @param sample [Boolean]
@@ -53,7 +55,7 @@ module NimbleEyelet
           end
 
           id = @db[:workrooms].insert(name: name, slug: free_slug(name), sample: sample, unit: unit)
-          Workroom.new(@db, @db[:workrooms].where(id: id).first)
+          Workroom.new(@db, @db[:workrooms].where(id: id).first, now: @now)
         end
       end
 
@@ -78,7 +80,7 @@ module NimbleEyelet
       end
 
       # @return [Array<Workroom>] put away and not yet emptied out
-      def put_away_ones = @db[:workrooms].exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row) }
+      def put_away_ones = @db[:workrooms].exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row, now: @now) }
 
       private
 
@@ -90,7 +92,7 @@ module NimbleEyelet
 
       def of(table, id)
         row = rows.where(id: @db[table].where(id: id).select(:workroom_id)).first
-        row && Workroom.new(@db, row)
+        row && Workroom.new(@db, row, now: @now)
       end
 
       def free_slug(name)
