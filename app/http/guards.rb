@@ -155,12 +155,18 @@ module NimbleEyelet
 
       # An address that is no text names nothing.
       class Addresses
+        # What a session was called by in the addresses of earlier pages, which may be open still.
+        OLDER_SESSIONS = %r{\A(/api/workrooms/[a-z0-9-]+)/sittings(?=/|\z)}
+
         def initialize(app)
           @app = app
         end
 
         def call(env)
-          return @app.call(env) if [env["PATH_INFO"], env["QUERY_STRING"]].all? { |part| text?(part.to_s) }
+          if [env["PATH_INFO"], env["QUERY_STRING"]].all? { |part| text?(part.to_s) }
+            env["PATH_INFO"] = env["PATH_INFO"].sub(OLDER_SESSIONS, '\\1/sessions')
+            return @app.call(env)
+          end
 
           Problem.new(400, "The address holds something that is no text.").render
         end

@@ -20,7 +20,7 @@ require_relative "../route/measure"
 require_relative "../route/photo"
 require_relative "../route/print"
 require_relative "../route/shelf"
-require_relative "../route/sitting"
+require_relative "../route/session"
 require_relative "../route/stash"
 require_relative "../route/stitch"
 require_relative "../route/supplies"
@@ -58,7 +58,7 @@ module NimbleEyelet
 
       register Route::WorkroomRoutes
       register Route::JournalRoutes
-      register Route::SittingRoutes
+      register Route::SessionRoutes
       register Route::MeasureRoutes
       register Route::ClosureRoutes
       register Route::PrintRoutes

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# supplies: what a closure, a garment or a sitting takes, as JSON, as CSV and on paper; buttons laid by for a closure, and how
+# supplies: what a closure, a garment or a session takes, as JSON, as CSV and on paper; buttons laid by for a closure, and how
 # many are really left on the shelf.
 
 require_relative "../../lib/nimble_eyelet"
@@ -8,13 +8,13 @@ require_relative "../document/supplies_pdf"
 require_relative "../presenter"
 require_relative "../store/garments"
 require_relative "../store/reservations"
-require_relative "../store/sittings"
+require_relative "../store/sessions"
 require_relative "../view/supplies"
 
 module NimbleEyelet
   module Route
     module SuppliesRoutes
-      AT = %r{/api/workrooms/([a-z0-9-]+)/(closures|garments|sittings)/(\d+)/supplies}
+      AT = %r{/api/workrooms/([a-z0-9-]+)/(closures|garments|sessions)/(\d+)/supplies}
       PAPERS = /#{AT}\.(csv|pdf)/
 
       def self.registered(app)
@@ -46,7 +46,7 @@ module NimbleEyelet
         def supplies_of(whose, id)
           title, all = closures_of(whose, id)
           ready = all.select { |one| one.sheet.layout }
-          parts = ready.map { |one| SittingPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
+          parts = ready.map { |one| SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
           stash = reservations.of(ready.map { |one| one.plan.button.name }.uniq)
           [title, Supplies.of(parts, stash: stash, card: params["card"] && number(params["card"]).clamp(1, 1000))]
         end
@@ -55,7 +55,7 @@ module NimbleEyelet
           case whose
           when "closures" then closures.find(id).then { |one| ["#{one.garment_name}: #{one.plan.name}", [one]] }
           when "garments" then Store::Garments.new(workroom).find(id).then { |garment| [garment.name, garment.closures] }
-          else Store::Sittings.new(workroom, now: settings.now).find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
+          else Store::Sessions.new(workroom, now: settings.now).find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
           end
         end
 

@@ -37,8 +37,8 @@ module NimbleEyelet
          WHERE m.workroom_id = :workroom AND m.removed_at IS NULL GROUP BY m.id, m.name ORDER BY m.name
       SQL
 
-      # A sitting that goes on. begun_at - Time; closures - Array<String>, their names
-      SittingOpen = Value.of(:id, :machine_id, :machine, :begun_at, :closures)
+      # A session that goes on. begun_at - Time; closures - Array<String>, their names
+      SessionOpen = Value.of(:id, :machine_id, :machine, :begun_at, :closures)
 
       SITTINGS = <<~SQL
         SELECT s.id, s.machine_id, m.name AS machine, s.begun_at,
@@ -65,10 +65,10 @@ module NimbleEyelet
         @scope.ask(:under_way, LATEST, most: MOST).map { |row| kept.find(row[:id]) }
       end
 
-      # @return [Array<SittingOpen>] the newest first
-      def sittings
-        @scope.ask(:sittings_open, SITTINGS).map do |row|
-          SittingOpen.new(**row.slice(:id, :machine_id, :machine, :begun_at), closures: JSON.parse(row[:closures] || "[]"))
+      # @return [Array<SessionOpen>] the newest first
+      def sessions
+        @scope.ask(:sessions_open, SITTINGS).map do |row|
+          SessionOpen.new(**row.slice(:id, :machine_id, :machine, :begun_at), closures: JSON.parse(row[:closures] || "[]"))
         end
       end
 

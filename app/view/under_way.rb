@@ -12,7 +12,7 @@ module NimbleEyelet
       # @param under_way [Store::UnderWay]
       # @return [Hash]
       def self.of(under_way)
-        { sittings: under_way.sittings.map { |sitting| { **sitting.to_h, begun_at: sitting.begun_at.utc.iso8601 } },
+        { sessions: under_way.sessions.map { |session| { **session.to_h, begun_at: session.begun_at.utc.iso8601 } },
           closures: under_way.closures.map { |closure| closure(closure, Presenter.new(closure.unit)) },
           machines: under_way.machines.map do |machine|
             { id: machine.id, name: machine.name, ledger: SewingView.ledger(machine.ledger, Presenter.new(:mm)) }

@@ -2,9 +2,9 @@
 
 require_relative "../app_helper"
 
-# How long somebody's steps really take is read off the journal of their sittings.
+# How long somebody's steps really take is read off the journal of their sessions.
 class PaceStoreTest < AppTest
-  def begin_sitting = call(:post, "/api/workroom/sittings", { closures: [SMOCK] })
+  def begin_session = call(:post, "/api/workroom/sessions", { closures: [SMOCK] })
 
   def done(found, step, at, device: "11111111-1111-4111-8111-111111111111")
     step["enter"].each do |entry|
@@ -16,10 +16,10 @@ class PaceStoreTest < AppTest
     end
   end
 
-  def pace(found) = Store::Sittings.new(workroom, now: NOW).find(found["id"]).sitting.pace
+  def pace(found) = Store::Sessions.new(workroom, now: NOW).find(found["id"]).session.pace
 
   def test_a_break_is_none_and_two_screens_are_not_mixed_up
-    found = begin_sitting
+    found = begin_session
     places = found["steps"].select { |step| step["key"].start_with?("place-at") }
     places.each_with_index { |step, index| done(found, step, NOW - 9000 + (index * 100)) }
     looks = found["steps"].select { |step| step["key"].start_with?("look-at") }
@@ -41,6 +41,6 @@ class PaceStoreTest < AppTest
     tick("stabilise")
     tick("mark")
 
-    assert_equal 0, pace(begin_sitting).count
+    assert_equal 0, pace(begin_session).count
   end
 end

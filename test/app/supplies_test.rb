@@ -9,8 +9,8 @@ class SuppliesAnswersTest < AppTest
 
   def garments = call(:get, "/api/workroom")["garments"].to_h { |garment| [garment["name"], garment["id"]] }
 
-  # One figure in all four: on the page, in the table, on paper and in the sitting that sews it.
-  def test_buttons_are_laid_by_counted_and_told_for_a_closure_a_garment_and_a_sitting
+  # One figure in all four: on the page, in the table, on paper and in the session that sews it.
+  def test_buttons_are_laid_by_counted_and_told_for_a_closure_a_garment_and_a_session
     db[:buttons].where(name: closure["plan"]["button.name"]).update(owned: 9)
     of = ->(whose, id, card = "") { call(:get, "/api/#{whose}/#{id}/supplies#{card}").find { |one| one["kind"] == "button" } }
 
@@ -30,9 +30,9 @@ class SuppliesAnswersTest < AppTest
 
     assert_equal [3, 6], of["closures", SMOCK].values_at("reserved", "elsewhere")
     assert_equal [9, 0, 7], of["garments", garments["linen field smock"]].values_at("reserved", "elsewhere", "lacks")
-    sitting = call(:post, "/api/sittings", { closures: [SMOCK] })["id"]
+    session = call(:post, "/api/sessions", { closures: [SMOCK] })["id"]
 
-    assert_equal of["closures", SMOCK], of["sittings", sitting]
+    assert_equal of["closures", SMOCK], of["sessions", session]
     call(:put, "/api/closures/#{SMOCK}/shelf-count", { left: 1 })
 
     assert_equal [1, 0], of["closures", SMOCK].values_at("owned", "reserved")

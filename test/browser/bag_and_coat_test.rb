@@ -3,12 +3,12 @@
 require_relative "../browser_helper"
 require_relative "../support/printed"
 
-# A bag with bar tacks and a coat with corded holes and buttons on pins: planned from an empty workroom, sewn in one sitting and
+# A bag with bar tacks and a coat with corded holes and buttons on pins: planned from an empty workroom, sewn in one session and
 # recorded.
 class BagAndCoatTest < BrowserTest
   include Printed
 
-  def test_a_bag_and_a_coat_are_planned_sewn_in_a_sitting_and_recorded
+  def test_a_bag_and_a_coat_are_planned_sewn_in_a_session_and_recorded
     begin_workroom("Heron Shed")
     put_machine("Heron", "memory one-step", "Widest stitch, mm" => "7", "Length: between marks" => "0.05")
     check "bar tack, by its programme"
@@ -91,30 +91,30 @@ class BagAndCoatTest < BrowserTest
 
   # The first hole by hand on the screen, the rest as fast as they can be told.
   def sew_all(ids)
-    sitting = call(:post, "#{room}/sittings", { closures: ids })["id"]
-    visit "#{@home}/sittings/#{sitting}"
+    session = call(:post, "#{room}/sessions", { closures: ids })["id"]
+    visit "#{@home}/sessions/#{session}"
 
     assert_selector "[data-answer]", text: "until the machine is back"
     assert_selector "h2", text: "Counted, and to buy"
     assert_text "shopper bag"
     opened = nil
-    until (found = call(:get, "#{room}/sittings/#{sitting}"))["steps"].empty?
+    until (found = call(:get, "#{room}/sessions/#{session}"))["steps"].empty?
       found["steps"].each do |step|
-        opened = look(sitting, step) if step["opens"] && opened.nil?
-        told(found, step, sitting)
+        opened = look(session, step) if step["opens"] && opened.nil?
+        told(found, step, session)
       end
     end
 
     refute_nil opened
-    visit "#{@home}/sittings/#{sitting}"
+    visit "#{@home}/sessions/#{session}"
 
     assert_selector "[data-answer]", text: "All done, and the machine is as it was."
     ids.each { |id| assert_equal 0, closure_of(id)["sheet"]["sewing"]["passed_over"] }
   end
 
   # The button is put through before the step is pressed, and an uncut end is asked about first.
-  def look(sitting, step)
-    visit "#{@home}/sittings/#{sitting}/sew"
+  def look(session, step)
+    visit "#{@home}/sessions/#{session}/sew"
 
     assert_selector "[data-through]"
     click_button "tight"
@@ -127,9 +127,9 @@ class BagAndCoatTest < BrowserTest
     step["hole"]
   end
 
-  def told(found, step, sitting)
+  def told(found, step, session)
     step["enter"].each do |entry|
-      body = entry.merge("with" => entry.fetch("with", {}).merge("sitting.id" => sitting.to_s), "machine" => found["machine"]["id"],
+      body = entry.merge("with" => entry.fetch("with", {}).merge("sitting.id" => session.to_s), "machine" => found["machine"]["id"],
                          "happened_at" => Time.now.utc.iso8601, "sent_at" => Time.now.utc.iso8601)
       call(:put, "#{room}/journal/#{SecureRandom.uuid}", body)
 

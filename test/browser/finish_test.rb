@@ -31,8 +31,8 @@ class FinishTest < BrowserTest
     said = "its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm"
 
     assert_text said
-    sitting = begin_sitting([SMOCK])
-    steps = call(:get, "/api/workroom/sittings/#{sitting}")["steps"].select { |step| step["key"].start_with?("open-at") }
+    session = begin_session([SMOCK])
+    steps = call(:get, "/api/workroom/sessions/#{session}")["steps"].select { |step| step["key"].start_with?("open-at") }
 
     assert_equal(7, steps.count { |step| step["does"].include?(said) })
     type "cut.chisel", "2"

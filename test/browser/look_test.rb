@@ -25,17 +25,17 @@ class LookTest < BrowserTest
     db[:garments].where(id: 1).update(name: LONG)
   end
 
-  def sitting_begun
-    id = call(:post, "/api/workroom/sittings", { closures: [1] })["id"]
-    step = call(:get, "/api/workroom/sittings/#{id}")["steps"].find { |one| one["key"] == "needle" }
+  def session_begun
+    id = call(:post, "/api/workroom/sessions", { closures: [1] })["id"]
+    step = call(:get, "/api/workroom/sessions/#{id}")["steps"].find { |one| one["key"] == "needle" }
     step["enter"].each { |entry| enter({ machine: 4, **entry.transform_keys(&:to_sym) }) }
-    "/sittings/#{id}"
+    "/sessions/#{id}"
   end
 
   # Each view is opened once and looked at by day, by lamplight, and as wide as a phone.
   def test_no_serious_finding_on_any_view_and_nothing_beyond_its_edge
     fill_in_what_is_awkward
-    sitting = sitting_begun
+    session = session_begun
     visit ROOM
 
     assert_selector "h1", text: "Marsh Walk"
@@ -45,7 +45,7 @@ class LookTest < BrowserTest
 
       assert_looks_right
     end
-    { **PAGES, sitting => "[data-answer]", "#{sitting}/sew" => "[data-step]" }.each do |path, known|
+    { **PAGES, session => "[data-answer]", "#{session}/sew" => "[data-step]" }.each do |path, known|
       visit "#{ROOM}#{path}"
 
       assert_selector known

@@ -41,11 +41,11 @@ class CuttingTest < CoreTest
       found = sheet(cut: cut(seal: seal))
 
       assert_equal keys, found.progress.steps.map(&:key).grep(/seal|dry/), seal
-      part = SittingPart.new(key: 1, name: "a", garment: "b", sheet: found)
+      part = SessionPart.new(key: 1, name: "a", garment: "b", sheet: found)
 
       assert_equal(keys.count do |key|
         key.start_with?("seal")
-      end, SittingWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.count do |block|
+      end, SessionWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.count do |block|
              block.dries.positive?
            end)
     end

@@ -97,7 +97,7 @@ class HandsTest < CoreTest
   # @return [Array<String>] where ledger and hands differ
   def given_out(hands, at, place, pieces)
     differ = []
-    at.work(at_once: (at.sitting.steps.size * ONE_THIRD).ceil) do |one|
+    at.work(at_once: (at.session.steps.size * ONE_THIRD).ceil) do |one|
       yield one.step if block_given?
       do_step(hands, place, pieces[one.part&.key], one.step)
       told = one.ledger.state.to_h { |part, state| [part, MACHINE_PARTS.fetch(part).called(state).to_s] }

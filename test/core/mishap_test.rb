@@ -99,11 +99,11 @@ class MishapTest < CoreTest
   # A machine that stores the length forgets it when it goes off, and sews a test hole to learn it again.
   def test_a_machine_that_went_off_stores_its_length_again
     at = Support::AtTheTable.new({ smock: { machine: machine("memory") } }) { |changes, facts| sheet(facts: facts, **changes) }
-    at.work(most: 1) until at.sitting.steps.first.step.key.start_with?("place-at")
+    at.work(most: 1) until at.session.steps.first.step.key.start_with?("place-at")
 
     assert at.ledger.state.key?("memory")
-    at.went_wrong(at.sitting.steps.first, "power_gone")
-    keys = at.sitting.steps.map { |one| one.step.key }
+    at.went_wrong(at.session.steps.first, "power_gone")
+    keys = at.session.steps.map { |one| one.step.key }
 
     refute at.ledger.state.key?("memory")
     assert_operator(keys.index("test-sew"), :<, keys.index { |key| key.start_with?("sew-at") })

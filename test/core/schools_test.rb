@@ -152,14 +152,14 @@ class SchoolsTest < CoreTest
     assert_match(/From the buttons as they sit/, words(found)["mark"])
     assert_operator(sheet(**sewn(order: "holes")).progress.steps.index { |step| step.key.start_with?("button-at") }, :>,
                     sheet(**sewn(order: "holes")).progress.steps.index { |step| step.key.start_with?("sew-at") })
-    part = SittingPart.new(key: 1, name: "a", garment: "b", sheet: found)
+    part = SessionPart.new(key: 1, name: "a", garment: "b", sheet: found)
 
-    assert_equal "buttons", SittingWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.first.key
+    assert_equal "buttons", SessionWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.first.key
     table = Support::AtTheTable.new({ front: { **sewn(order: "buttons"), machine: machine("memory") } }) do |changes, facts|
       sheet(facts: facts, **changes)
     end
     table.work
 
-    assert_empty table.sitting.steps
+    assert_empty table.session.steps
   end
 end

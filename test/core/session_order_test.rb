@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 require_relative "../core_helper"
-require_relative "../support/sittings"
+require_relative "../support/sessions"
 
-# The order of a sitting: one person, one machine, several closures.
+# The order of a session: one person, one machine, several closures.
 class SessionOrderTest < CoreTest
-  Sittings = Support::Sittings
+  Sessions = Support::Sessions
   USUAL = Sewing::Changeover::USUAL
 
   def block(key, seconds, **more) = Schedule::WorkBlock.new(key: key, seconds: seconds, **more)
@@ -14,12 +14,12 @@ class SessionOrderTest < CoreTest
   def order(chains, **more) = Schedule::SessionOrder.of(chains, costs: USUAL, **more)
   def wished(chains, wish) = Schedule::SessionOrder.wished(chains, wish, costs: USUAL)
 
-  def test_no_order_of_a_small_sitting_ends_earlier
+  def test_no_order_of_a_small_session_ends_earlier
     150.times do |number|
-      chains, from = Sittings.small(random)
+      chains, from = Sessions.small(random)
       found = order(chains, from: from)
 
-      assert_equal Sittings::Everything.new(chains, from).best, found.seconds, "sitting #{number}"
+      assert_equal Sessions::Everything.new(chains, from).best, found.seconds, "session #{number}"
       assert_predicate found, :proven?
     end
   end
@@ -27,7 +27,7 @@ class SessionOrderTest < CoreTest
   # What is told is what happens: one thing after the other, nothing before it is dry, every block once and in its order.
   def test_what_is_told_can_be_done_and_is_no_worse_than_plain_orders
     25.times do
-      chains = Sittings.chains(random, random.rand(1..6))
+      chains = Sessions.chains(random, random.rand(1..6))
       found = order(chains, from: {}, most: 400)
 
       assert_operator found.seconds, :<=, [found.one_by_one, found.by_stages].min
@@ -62,8 +62,8 @@ class SessionOrderTest < CoreTest
 
   def test_what_a_changeover_takes_can_be_said
     assert_equal 180, Sewing::Changeover.costs("needle" => 180).fetch("needle")
-    assert_equal ["sitting.costs.needle"], refused { Sewing::Changeover.costs("needle" => -1) }.keys
-    assert_equal ["sitting.costs.lamp"], refused { Sewing::Changeover.costs("lamp" => 5) }.keys
+    assert_equal ["session.costs.needle"], refused { Sewing::Changeover.costs("needle" => -1) }.keys
+    assert_equal ["session.costs.lamp"], refused { Sewing::Changeover.costs("lamp" => 5) }.keys
     assert_equal 60, USUAL.between({ "foot" => "a", "top_thread" => "x" }, { "foot" => "b" }), "the thread stays on"
     assert_equal 150, USUAL.between({}, { "foot" => "b", "top_thread" => "x" })
   end
@@ -71,7 +71,7 @@ class SessionOrderTest < CoreTest
   # A bound that is too late once would prove a wrong order: at every point of the best way it is no later than the end.
   def test_no_bound_is_later_than_what_can_be_reached_from_there
     40.times do
-      chains, from = Sittings.small(random)
+      chains, from = Sessions.small(random)
       table = Schedule::SessionTable.new(chains, from, USUAL)
       search = Schedule::SessionSearch.new(table)
       found = search.run
@@ -82,7 +82,7 @@ class SessionOrderTest < CoreTest
         assert_operator bound, :<=, found.ends
         point = point.before
       end
-      everything = Sittings::Everything.new(chains, from).best
+      everything = Sessions::Everything.new(chains, from).best
 
       assert_operator Schedule::SessionBounds.new(table).earliest(0, [0] * chains.size, table.now, table.dry), :<=, everything
     end
@@ -91,7 +91,7 @@ class SessionOrderTest < CoreTest
   # What was begun comes first, whatever would be quicker; and it says how much quicker nothing is.
   def test_what_was_begun_is_gone_on_with
     25.times do
-      chains = Sittings.chains(random, random.rand(2..4))
+      chains = Sessions.chains(random, random.rand(2..4))
       first = chains.sample(random: random).key
       found = order(chains, first: first)
 

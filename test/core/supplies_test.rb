@@ -5,7 +5,7 @@ require_relative "../support/at_the_table"
 
 # What closures take, and what they bear afterwards.
 class SuppliesTest < CoreTest
-  def part(key = 1, **changes) = SittingPart.new(key: key, name: "front #{key}", garment: "smock", sheet: sheet(**changes))
+  def part(key = 1, **changes) = SessionPart.new(key: key, name: "front #{key}", garment: "smock", sheet: sheet(**changes))
   def kind(found, name) = found.select { |one| one.kind == name }
 
   # Nothing is counted that no step uses, and every step that uses something is counted.
@@ -48,13 +48,13 @@ class SuppliesTest < CoreTest
   # However far the row has come, the bobbin is changed before the same hole, and never in between.
   def test_a_bobbin_is_changed_before_the_same_hole_wherever_one_is_by_then
     at = Support::AtTheTable.new({ smock: { thread: thread(bobbin: "4 m") } }) { |changes, facts| sheet(facts: facts, **changes) }
-    need = -> { SittingForecast.of(at.sitting).threads.first }
+    need = -> { SessionForecast.of(at.session).threads.first }
     planned = need.call.changes
 
     refute_empty planned
     sewn = 0
-    until at.sitting.steps.none? { |one| one.step.hole }
-      one = at.sitting.steps.first
+    until at.session.steps.none? { |one| one.step.hole }
+      one = at.session.steps.first
       sewn += 1 if one.step.hole
       at.done(one)
       passed = planned.reject { |change| at.facts(:smock).holes.map(&:at).include?(change.at) }

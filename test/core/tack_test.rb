@@ -136,18 +136,18 @@ class TackTest < CoreTest
 placket: run_of(place: "belt_loops", count: 3) } }) do |changes, facts|
       sheet(facts: facts, **changes)
     end
-    first = table.sitting.steps.find { |one| one.step.key.start_with?("sew-at") }
-    table.done(table.sitting.steps.first) until table.sitting.steps.first.step.key == first.step.key
+    first = table.session.steps.find { |one| one.step.key.start_with?("sew-at") }
+    table.done(table.session.steps.first) until table.session.steps.first.step.key == first.step.key
 
-    assert_includes table.sitting.steps.first.mishaps, "tack_goes_on"
-    refute_includes table.sitting.steps.first.mishaps, "mid_cycle"
+    assert_includes table.session.steps.first.mishaps, "tack_goes_on"
+    refute_includes table.session.steps.first.mishaps, "mid_cycle"
     refute_includes Sewing::Rescuing.at("sew", machine("memory")).map(&:key), "tack_goes_on"
-    table.went_wrong(table.sitting.steps.first, "tack_goes_on")
+    table.went_wrong(table.session.steps.first, "tack_goes_on")
 
-    assert_equal "rescue", table.sitting.steps.first.block
+    assert_equal "rescue", table.session.steps.first.block
     table.work
 
-    assert_empty table.sitting.steps
+    assert_empty table.session.steps
     assert_empty(table.ledger.entries.reject { |entry| %w[top_thread bobbin_thread].include?(entry.part.key) })
     assert_equal 3, table.facts(:loops).holes.size
   end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# What somebody at the machine does in the browser: for tests of a sitting.
+# What somebody at the machine does in the browser: for tests of a session.
 module AtTheMachine
   AVOCET = [5, 3].freeze
   CURLEW = [4].freeze
@@ -25,12 +25,12 @@ module AtTheMachine
     super
   end
 
-  def begin_sitting(ids)
-    call(:post, "/api/workroom/sittings", { closures: ids })["id"]
+  def begin_session(ids)
+    call(:post, "/api/workroom/sessions", { closures: ids })["id"]
   end
 
-  def sew(sitting)
-    visit "#{BrowserTest::ROOM}/sittings/#{sitting}/sew"
+  def sew(session)
+    visit "#{BrowserTest::ROOM}/sessions/#{session}/sew"
 
     assert_selector "[data-step]"
   end

@@ -14,11 +14,11 @@ module NimbleEyelet
         @clock = Time.utc(2026, 3, 14, 9)
       end
 
-      def sitting(**more)
+      def session(**more)
         parts = @plans.map do |key, plan|
-          SittingPart.new(key: key, name: key.to_s, garment: "garment", sheet: @sheet.call(plan, facts(key)))
+          SessionPart.new(key: key, name: key.to_s, garment: "garment", sheet: @sheet.call(plan, facts(key)))
         end
-        Sitting.of(parts, ledger: @ledger, now: @clock, **more)
+        SewingSession.of(parts, ledger: @ledger, now: @clock, **more)
       end
 
       def initialize_copy(other)
@@ -29,7 +29,7 @@ module NimbleEyelet
       def facts(key) = Sewing::Facts.of(@entries.fetch(key))
       def count = @entries.values.sum(&:size)
 
-      # @param one [SittingStep]
+      # @param one [SessionStep]
       def done(one, seconds = 60)
         @clock += seconds
         one.also.each { |part, step| enter(part.key, step) }
@@ -47,12 +47,12 @@ module NimbleEyelet
 
       # @param most [Integer] steps
       # @param at_once [Integer] steps that are done as they were given out
-      # @yieldparam [SittingStep] the next one; ends before it when the block says so
-      # @return [SittingStep, nil] where it ended
+      # @yieldparam [SessionStep] the next one; ends before it when the block says so
+      # @return [SessionStep, nil] where it ended
       def work(most: 1000, at_once: AT_ONCE)
         given = []
         most.times do
-          given = sitting.steps.first(at_once) if given.empty?
+          given = session.steps.first(at_once) if given.empty?
           one = given.shift or break
           return one if block_given? && yield(one)
 

@@ -54,27 +54,27 @@ module NimbleEyelet
         end
       end
 
-      # A sitting of three closures: along the clock, a step of it wide and on a phone by lamplight, and the way out.
+      # A session of three closures: along the clock, a step of it wide and on a phone by lamplight, and the way out.
       def at_the_machine(wide, narrow)
-        sitting = call(:post, "/sittings", { closures: [5, 3, 7] })["id"]
-        shoot(wide, "sitting", "/sittings/#{sitting}")
-        sew_until(sitting, "place-at")
-        shoot(wide, "sew", "/sittings/#{sitting}/sew")
+        session = call(:post, "/sessions", { closures: [5, 3, 7] })["id"]
+        shoot(wide, "session", "/sessions/#{session}")
+        sew_until(session, "place-at")
+        shoot(wide, "sew", "/sessions/#{session}/sew")
         lamplight(narrow)
-        shoot(narrow, "sew-phone", "/sittings/#{sitting}/sew")
-        sew_until(sitting, "sew-at")
-        shoot(wide, "rescue", "/sittings/#{sitting}/sew") do |session|
+        shoot(narrow, "sew-phone", "/sessions/#{session}/sew")
+        sew_until(session, "sew-at")
+        shoot(wide, "rescue", "/sessions/#{session}/sew") do |session|
           session.click_button("Something went wrong")
           session.assert_selector("[data-mishap]")
         end
       end
 
-      def sew_until(sitting, name)
-        found = call(:get, "/sittings/#{sitting}")
+      def sew_until(session, name)
+        found = call(:get, "/sessions/#{session}")
         found["steps"].take_while { |step| !step["key"].start_with?(name) }.each do |step|
           step["enter"].each do |entry|
             enter({ **entry.transform_keys(&:to_sym), machine: found["machine"]["id"],
-                    with: entry.fetch("with", {}).merge("sitting.id" => sitting.to_s) })
+                    with: entry.fetch("with", {}).merge("sitting.id" => session.to_s) })
           end
         end
       end

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-# SessionBench measures the order of sittings: how many are proven within half a second, what is gained against the two plain
+# SessionBench measures the order of sessions: how many are proven within half a second, what is gained against the two plain
 # orders, and whether trying everything finds better ones. Then how soon a listening screen is told, and what listening holds.
 
 require "socket"
-require_relative "sittings"
+require_relative "sessions"
 
 module NimbleEyelet
   module Support
@@ -21,14 +21,14 @@ module NimbleEyelet
 
       def self.orders(random = Random.new(7))
         told = Array.new(SITTINGS) do
-          chains = Sittings.chains(random, random.rand(2..6))
+          chains = Sessions.chains(random, random.rand(2..6))
           start = cpu
           found = Schedule::SessionOrder.of(chains, costs: Sewing::Changeover::USUAL)
           { spent: cpu - start, found: found, work: chains.sum(&:seconds) }
         end
         proven = told.count { |one| one[:found].proven? && one[:spent] < 0.5 }
         spent = told.map { |one| one[:spent] }.sort
-        puts format("sittings of 2 to 6 closures: %d of %d proven within 0.5 s CPU (aim 95 %%), the middle one in %.3f s, " \
+        puts format("sessions of 2 to 6 closures: %d of %d proven within 0.5 s CPU (aim 95 %%), the middle one in %.3f s, " \
                     "19 in 20 in %.2f s", proven, SITTINGS, spent[SITTINGS / 2], spent[(SITTINGS * 0.95).to_i])
         gains(told)
       end
@@ -46,11 +46,11 @@ module NimbleEyelet
 
       def self.everything(random = Random.new(20_261_128))
         wrong = SMALL.times.count do
-          chains, from = Sittings.small(random)
+          chains, from = Sessions.small(random)
           found = Schedule::SessionOrder.of(chains, costs: Sewing::Changeover::USUAL, from: from)
-          found.seconds != Sittings::Everything.new(chains, from).best
+          found.seconds != Sessions::Everything.new(chains, from).best
         end
-        puts "small sittings in which trying everything finds another end: #{wrong} of #{SMALL}"
+        puts "small sessions in which trying everything finds another end: #{wrong} of #{SMALL}"
       end
 
       def self.live(world)

@@ -16,8 +16,11 @@ export const { navigate, route, p } = createRouter({
   '/w/:slug/basket': () => import('./pages/basket/BasketPage.svelte').catch(away),
   '/w/:slug/garments/:id': () => import('./pages/garment/GarmentPage.svelte').catch(away),
   '/w/:slug/machines/:id': () => import('./pages/machine/MachinePage.svelte').catch(away),
-  '/w/:slug/sittings/:id': () => import('./pages/sitting/SittingPage.svelte').catch(away),
+  '/w/:slug/sessions/:id': () => import('./pages/session/SessionPage.svelte').catch(away),
+  // Sessions by an older address, that somebody may have kept.
+  '/w/:slug/sittings/:id': () => import('./pages/session/SessionPage.svelte').catch(away),
   '/w/:slug/sittings/:id/sew': () => import('./pages/sew/SewPage.svelte').catch(away),
+  '/w/:slug/sessions/:id/sew': () => import('./pages/sew/SewPage.svelte').catch(away),
   '/w/:slug/closures/:id/log': () => import('./pages/log/LogPage.svelte').catch(away),
   '/w/:slug/closures/:id/:station': () => import('./table/Table.svelte').catch(away),
   '*': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),

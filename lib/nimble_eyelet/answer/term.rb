@@ -46,7 +46,7 @@ module NimbleEyelet
     Term.new(key: "setting", word: "setting",
              means: "What is set on the foot or the machine so that the opening wanted comes of it: clicks, a mark, a length."),
     Term.new(key: "shank", word: "shank", means: "What holds the button off the cloth: its own loop, or one made of thread."),
-    Term.new(key: "sitting", word: "sitting", means: "Several closures sewn in one go at one machine, in the order that ends first."),
+    Term.new(key: "session", word: "session", means: "Several closures sewn in one go at one machine, in the order that ends first."),
     Term.new(key: "slack", word: "slack", means: "The slit, stretched as the cloth gives, less half the way round the button."),
     Term.new(key: "stabiliser", word: "stabiliser",
              means: "What keeps the cloth from moving under the needle: fusible, tear-away, wash-away or another layer."),

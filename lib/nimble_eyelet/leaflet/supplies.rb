@@ -3,7 +3,7 @@
 # Supplies is what closures take, counted off the steps that use it: buttons with a spare, thread by reel and bobbin, stays,
 # cord, liquid, needles; against what lies in the stash, and with a word where two closures want the same buttons.
 #
-#   Supplies.of([SittingPart.new(…)], stash: { "shell 18" => StashCount.new(owned: 5) }).map(&:name)
+#   Supplies.of([SessionPart.new(…)], stash: { "shell 18" => StashCount.new(owned: 5) }).map(&:name)
 #   # => ["shell 18", "polyester, tex 27", …]
 
 require_relative "../answer/sentence"
@@ -49,7 +49,7 @@ module NimbleEyelet
     # Thread on a usual reel.
     REEL = Length.mm(100_000)
 
-    # @param parts [Array<SittingPart>] with holes that fit
+    # @param parts [Array<SessionPart>] with holes that fit
     # @param stash [Hash{String => StashCount}] buttons in the stash, by name
     # @param card [Integer, nil] buttons come on cards of so many
     # @return [Array<Supply>]
@@ -57,7 +57,7 @@ module NimbleEyelet
       [*buttons(parts, stash, card), *threads(parts), *stays(parts), *cords(parts), *liquid(parts), *needles(parts)]
     end
 
-    # @param part [SittingPart]
+    # @param part [SessionPart]
     # @param name [String] of a step
     # @return [Array<Work::Step>]
     def self.steps(part, name) = part.sheet.progress.steps.select { |step| step.name == name }

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# SessionBounds says how early everything can end at best, from some point of a sitting on: the largest of four things
+# SessionBounds says how early everything can end at best, from some point of a session on: the largest of four things
 # that all have to be true. None of them is ever later than the best end, which is what makes a found order proven.
 
 module NimbleEyelet

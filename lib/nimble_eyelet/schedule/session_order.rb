@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# SessionOrder is the order of a sitting: one person, one machine, several closures, each a chain of blocks. It ends as
+# SessionOrder is the order of a session: one person, one machine, several closures, each a chain of blocks. It ends as
 # early as it can, with the least changeovers and the least waiting for what dries.
 #
 #   order = Schedule::SessionOrder.of(chains, costs: costs, from: { "foot" => "carriage" })
@@ -14,7 +14,7 @@ require_relative "session_table"
 
 module NimbleEyelet
   module Schedule
-    # One stretch of a sitting.
+    # One stretch of a session.
     #
     # kind - "set", "work" or "wait"; from, to - Integer seconds from now; chain, block - keys, nil unless something is worked on
     # needs - Hash of what the machine is set to in it; dry_at - Integer, when what was worked on is dry, nil if nothing dries

@@ -9,7 +9,7 @@ require_relative "session_bounds"
 
 module NimbleEyelet
   module Schedule
-    # One point of a sitting. done - Array<Integer>; at - Integer, state; clock - Integer; ready - Array<Integer>
+    # One point of a session. done - Array<Integer>; at - Integer, state; clock - Integer; ready - Array<Integer>
     # chain - Integer done last, or nil
     # began - Integer, when that block began; before - SessionPoint or nil
     # bound - Integer, no end from here is earlier; beaten - Boolean, another one is at least as good

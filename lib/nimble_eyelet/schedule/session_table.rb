@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# SessionTable is the work of a sitting in numbers, for its search: blocks by chain and place, states of the machine as
+# SessionTable is the work of a session in numbers, for its search: blocks by chain and place, states of the machine as
 # numbers with what lies between any two, and the least changeovers that what is left can do with.
 
 require_relative "work_chain"

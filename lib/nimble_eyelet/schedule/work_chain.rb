@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# WorkChain is the work on one closure as the order of a sitting sees it: blocks one after the other, each with its
+# WorkChain is the work on one closure as the order of a session sees it: blocks one after the other, each with its
 # seconds, what it needs on the machine, and how long it has to dry afterwards.
 
 require_relative "../value"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Changeover is what it takes to make the machine ready for other work: seconds for every part that has to be
-# made otherwise. Feed, settings and threads are what the sitting reckons by; a person may say how long each
+# made otherwise. Feed, settings and threads are what the session reckons by; a person may say how long each
 # takes them.
 #
 #   Sewing::Changeover.costs("needle" => 180)["needle"]   # => 180
@@ -22,11 +22,11 @@ module NimbleEyelet
 
       # @param own [Hash{String => Integer}] seconds as a person needs them
       # @return [Hash{String => Integer}]
-      # @raise [Refusal] at sitting.costs.<part>
+      # @raise [Refusal] at session.costs.<part>
       def self.costs(own = {})
         Refusal.unless_valid do |check|
           own.each do |part, seconds|
-            check.expect("sitting.costs.#{part}", seconds, SECONDS.key?(part) && (0..LONGEST_CHANGEOVER).cover?(seconds),
+            check.expect("session.costs.#{part}", seconds, SECONDS.key?(part) && (0..LONGEST_CHANGEOVER).cover?(seconds),
                          "Between 0 and 30 minutes.")
           end
         end

@@ -15,13 +15,13 @@ export function underWay() {
   });
 }
 
-/** Sittings that go on, with what of each machine is away from its usual: a small answer, for every page. */
-export function sittingsOpen() {
+/** Sessions that go on, with what of each machine is away from its usual: a small answer, for every page. */
+export function sessionsOpen() {
   return createQuery(() => {
     const { slug } = workroom;
     return {
-      queryKey: ['sittings', slug],
-      queryFn: () => read(client.GET('/api/workrooms/{slug}/sittings', { params: { path: { slug } } })),
+      queryKey: ['sessions', slug],
+      queryFn: () => read(client.GET('/api/workrooms/{slug}/sessions', { params: { path: { slug } } })),
       enabled: slug !== '',
     };
   });

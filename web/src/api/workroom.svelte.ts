@@ -58,7 +58,7 @@ class CurrentWorkroom {
   /** Asks again: something in it was changed elsewhere. */
   async refresh(): Promise<void> {
     await Promise.all(
-      ['workroom', 'picks', 'under-way', 'sittings'].map((kind) =>
+      ['workroom', 'picks', 'under-way', 'sessions'].map((kind) =>
         queries.invalidateQueries({ queryKey: [kind, this.slug] }),
       ),
     );

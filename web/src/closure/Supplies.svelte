@@ -1,5 +1,5 @@
 <script lang="ts">
-  // What a closure, a garment or a sitting takes, counted off its steps: to buy, to wind, to lay ready; as CSV and on paper.
+  // What a closure, a garment or a session takes, counted off its steps: to buy, to wind, to lay ready; as CSV and on paper.
   // Of a closure its buttons can be laid by, and counted when they are sewn on.
   import { createQuery } from '@tanstack/svelte-query';
   import { ask, faultsOf, read, words } from '../api/ask';
@@ -16,7 +16,7 @@
     record = false,
     version = '',
   }: {
-    whose: 'closures' | 'garments' | 'sittings';
+    whose: 'closures' | 'garments' | 'sessions';
     id: number;
     /** Whether its record can be printed too. */ record?: boolean;
     /** Of the plan it is counted off. */ version?: string;
@@ -34,7 +34,7 @@
     const params = { path: { slug: workroom.slug, id }, query };
     if (whose === 'closures') return client.GET('/api/workrooms/{slug}/closures/{id}/supplies', { params });
     if (whose === 'garments') return client.GET('/api/workrooms/{slug}/garments/{id}/supplies', { params });
-    return client.GET('/api/workrooms/{slug}/sittings/{id}/supplies', { params });
+    return client.GET('/api/workrooms/{slug}/sessions/{id}/supplies', { params });
   }
 
   const asked = createQuery(() => ({
@@ -72,7 +72,7 @@
   <section class="mt-8" aria-labelledby="{uid}-supplies">
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-base-300">
       <h2 id="{uid}-supplies" class="text-2xl font-semibold">
-        {whose === 'sittings' ? 'Counted, and to buy' : 'What it takes'}
+        {whose === 'sessions' ? 'Counted, and to buy' : 'What it takes'}
       </h2>
       <p class="flex flex-wrap items-center gap-4 pb-1">
         <span class="text-sm">

@@ -2,7 +2,7 @@
   // The frame of a page: its bar, its title, and what is the matter when nothing can be shown.
   import { onMount, type Snippet } from 'svelte';
   import { workroom } from '../api/workroom.svelte';
-  import StillSet from '../sitting/StillSet.svelte';
+  import StillSet from '../session/StillSet.svelte';
   import PageBar from './PageBar.svelte';
 
   let {

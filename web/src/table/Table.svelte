@@ -10,7 +10,7 @@
   import Saved from '../closure/Saved.svelte';
   import { ClosureWork } from '../closure/work.svelte';
   import { navigate, route } from '../router';
-  import StillSet from '../sitting/StillSet.svelte';
+  import StillSet from '../session/StillSet.svelte';
   import { fetchAll, STATIONS } from '../stations/stations';
   import { announce } from '../ui/announce.svelte';
   import { fetchParts } from '../ui/later.svelte';

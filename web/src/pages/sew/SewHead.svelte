@@ -2,15 +2,15 @@
   // Over the step: whose hole it is, how far the holes are, what the machine is set to, and whether all of it is told.
   import { X } from '@lucide/svelte';
   import type { Snippet } from 'svelte';
-  import type { Sitting, SittingClosure, SittingStep } from '../../api/client';
+  import type { Session, SessionClosure, SessionStep } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
-  import type { SittingWork } from '../../sitting/sitting.svelte';
+  import type { SessionWork } from '../../session/session.svelte';
 
   type Props = {
-    work: SittingWork;
-    doc: Sitting;
-    closure: SittingClosure | undefined;
-    now: SittingStep | undefined;
+    work: SessionWork;
+    doc: Session;
+    closure: SessionClosure | undefined;
+    now: SessionStep | undefined;
     children: Snippet;
   };
   let { work, doc, closure, now, children }: Props = $props();
@@ -23,7 +23,7 @@
         : 'holes',
   );
   let holes = $derived(doc.closures.reduce((sum, one) => sum + one.holes.length, 0));
-  /** Holes of the sitting that are still to be sewn: their sewing is a step that is left. */
+  /** Holes of the session that are still to be sewn: their sewing is a step that is left. */
   let toSew = $derived(work.steps.filter((step) => step.name === 'sew' && step.hole !== null).length);
   let ledger = $derived(work.past.at(-1)?.ledger ?? doc.ledger);
   let shown = $derived(work.deeds.length ? ledger : doc.ledger);
@@ -51,7 +51,7 @@
     {status}
   </p>
   {@render children()}
-  <a class="btn btn-ghost max-sm:px-2" href={workroom.at(`/sittings/${doc.id}`)}
+  <a class="btn btn-ghost max-sm:px-2" href={workroom.at(`/sessions/${doc.id}`)}
     ><X size={22} /> <span class="max-sm:sr-only">Leave</span></a
   >
   <div class="h-1.5 w-full rounded bg-base-300" aria-hidden="true">

@@ -8,17 +8,17 @@
   import { workroom } from '../../api/workroom.svelte';
   import { announce } from '../../ui/announce.svelte';
   import Through from '../../closure/Through.svelte';
-  import MishapDialog from '../../sitting/MishapDialog.svelte';
-  import { SittingWork } from '../../sitting/sitting.svelte';
-  import StepPicture from '../../sitting/StepPicture.svelte';
-  import { timeOf } from '../../sitting/words';
+  import MishapDialog from '../../session/MishapDialog.svelte';
+  import { SessionWork } from '../../session/session.svelte';
+  import StepPicture from '../../session/StepPicture.svelte';
+  import { timeOf } from '../../session/words';
   import { Awake, onKey, Voice } from './hands.svelte';
   import LookAtIt from './LookAtIt.svelte';
   import SewHead from './SewHead.svelte';
   import { holdVersion } from '../../version';
 
   const params = route.params as { slug: string; id: string };
-  const work = new SittingWork(params.slug, Number(params.id));
+  const work = new SessionWork(params.slug, Number(params.id));
   const voice = new Voice();
   const awake = new Awake();
   let measured = $state('');
@@ -173,7 +173,7 @@
           </p>
         {/if}
         <p class="flex flex-wrap justify-center gap-3">
-          <a class="btn btn-lg btn-primary" href={workroom.at(`/sittings/${doc.id}`)}>To the sitting</a>
+          <a class="btn btn-lg btn-primary" href={workroom.at(`/sessions/${doc.id}`)}>To the session</a>
           <button class="btn btn-lg" disabled={!work.canGoBack} onclick={back}>Back one step</button>
         </p>
       </section>
@@ -181,7 +181,7 @@
     {#if awake.why}<p class="border-t border-base-300 px-4 py-1 text-sm text-secondary">{awake.why}</p>{/if}
   {:else if work.missing}
     <p class="p-8 text-2xl">
-      There is no such sitting here. <a class="link" href={workroom.at()}>Back to the workroom</a>
+      There is no such session here. <a class="link" href={workroom.at()}>Back to the workroom</a>
     </p>
   {:else}
     <p class="p-8 text-2xl" role="status">

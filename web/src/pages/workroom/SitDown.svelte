@@ -9,7 +9,7 @@
   const asked = underWay();
   let chosen = $state<number[]>([]);
   let failed = $state('');
-  let open = $derived(asked.data?.sittings ?? []);
+  let open = $derived(asked.data?.sessions ?? []);
   let machines = $derived(
     (workroom.data?.machines ?? [])
       .map((machine) => ({
@@ -26,18 +26,18 @@
   async function begin(ids: number[]): Promise<void> {
     const params = { path: { slug: workroom.slug } };
     const answer = await ask(
-      client.POST('/api/workrooms/{slug}/sittings', { params, body: { closures: ids } }),
+      client.POST('/api/workrooms/{slug}/sessions', { params, body: { closures: ids } }),
     );
     failed = words(answer);
     if (answer.kind !== 'data') return;
     void workroom.refresh();
-    await go(workroom.at(`/sittings/${answer.data.id}`));
+    await go(workroom.at(`/sessions/${answer.data.id}`));
   }
 </script>
 
 {#if open.length > 0}
-  <section class="mt-5" aria-labelledby="sittings">
-    <h2 id="sittings" class="text-xl font-semibold">At the machine</h2>
+  <section class="mt-5" aria-labelledby="sessions">
+    <h2 id="sessions" class="text-xl font-semibold">At the machine</h2>
     {#each open as one (one.id)}
       <p class="flex flex-wrap items-center gap-3 border-b border-base-300 py-3">
         <span class="min-w-48 flex-1 wrap-anywhere"
@@ -46,7 +46,7 @@
         <a
           class="btn btn-primary"
           aria-label="Go on at {one.machine}"
-          href={workroom.at(`/sittings/${one.id}`)}>Go on</a
+          href={workroom.at(`/sessions/${one.id}`)}>Go on</a
         >
       </p>
     {/each}
@@ -67,7 +67,7 @@
           </label>
         {/each}
         <button class="btn btn-sm" disabled={ids.length === 0} onclick={() => begin(ids)}
-          >{ids.length > 1 ? `Sew ${ids.length} in one sitting` : 'Begin a sitting'}</button
+          >{ids.length > 1 ? `Sew ${ids.length} in one session` : 'Begin a session'}</button
         >
       </fieldset>
     {/each}

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-# Sittings makes up sittings by chance, and knows the best end of small ones by trying everything.
+# Sessions makes up sessions by chance, and knows the best end of small ones by trying everything.
 
 require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
   module Support
-    module Sittings
+    module Sessions
       BLOCKS = %w[stay row seal open buttons].freeze
       ROWS = { "stay" => 120..720, "row" => 600..2400, "seal" => 60..460, "open" => 120..1020, "buttons" => 200..1400 }.freeze
 
@@ -87,7 +87,7 @@ module NimbleEyelet
         def change(one, other) = @costs.between(one, other)
       end
 
-      # A small sitting: chains, and what the machine is set to.
+      # A small session: chains, and what the machine is set to.
       def self.small(random)
         closures = [1, 2, 2, 3, 3].sample(random: random)
         blocks = { 1 => 2..5, 2 => 2..3, 3 => 2..2 }.fetch(closures)

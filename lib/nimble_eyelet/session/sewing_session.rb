@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-# Sitting is one or several closures sewn on one machine, from what it is set to now until it is back: everything that is
+# SewingSession is one or several closures sewn on one machine, from what it is set to now until it is back: everything that is
 # left to do, in the order that ends first, with the machine set between as it has to be.
 #
-#   sitting = Sitting.of(parts, ledger: ledger)
-#   sitting.steps.first.step.does   # => "Fit a new needle: universal 80/12."
-#   sitting.order.seconds           # 5400
+#   session = SewingSession.of(parts, ledger: ledger)
+#   session.steps.first.step.does   # => "Fit a new needle: universal 80/12."
+#   session.order.seconds           # 5400
 #
 # What the machine is set to already is not asked for again; what the next closure needs is not put back first.
 
@@ -18,22 +18,22 @@ require_relative "../sewing/rescuing"
 require_relative "../sewing/steps"
 require_relative "../value"
 require_relative "aftermath"
-require_relative "sitting_work"
+require_relative "session_work"
 
 module NimbleEyelet
-  # One thing to do in a sitting.
+  # One thing to do in a session.
   #
-  # id - String, the same as long as it is left to do; part - SittingPart, nil for what is the machine's alone
+  # id - String, the same as long as it is left to do; part - SessionPart, nil for what is the machine's alone
   # block - String, of Work::BLOCKS, or "rescue"; step - Work::Step
-  # also - Array of [SittingPart, Step] that are so already, and are kept as done with it
+  # also - Array of [SessionPart, Step] that are so already, and are kept as done with it
   # ledger - Ledger after it; seconds - Float; mishaps - Array<String>, keys of what can go wrong here
-  SittingStep = Value.of(:id, :part, :block, :step, :ledger, :seconds, also: [], mishaps: [])
+  SessionStep = Value.of(:id, :part, :block, :step, :ledger, :seconds, also: [], mishaps: [])
 
-  class Sitting
+  class SewingSession
     # Seconds that what is sealed dries, where the label says nothing else.
     DRYING = 1200
 
-    # @return [Array<SittingPart>]
+    # @return [Array<SessionPart>]
     attr_reader :parts
 
     # @return [Schedule::SessionOrder] as it is sewn; and the best there is
@@ -45,13 +45,13 @@ module NimbleEyelet
     # @return [Ledger] as the machine stands
     attr_reader :ledger
 
-    # @return [Array<SittingWork>]
+    # @return [Array<SessionWork>]
     attr_reader :works
 
     # @return [Schedule::Pace] of whoever sews
     attr_reader :pace
 
-    # @param parts [Array<SittingPart>] on one machine, each with holes that fit
+    # @param parts [Array<SessionPart>] on one machine, each with holes that fit
     # @param machine [Machine, nil] that they are sewn on; that of the first of them where nothing is said
     # @param ledger [Ledger] of the machine
     # @param costs [Hash{String => Integer}] seconds of a changeover, by part
@@ -59,10 +59,10 @@ module NimbleEyelet
     # @param pace [Schedule::Pace]
     # @param wish [Array<Array(Integer, String)>] closure and block, in the order somebody wants
     # @param now [Time, nil]
-    # @return [Sitting]
+    # @return [SewingSession]
     def self.of(parts, machine: machine_of(parts), ledger: Ledger.empty, costs: Sewing::Changeover::SECONDS,
                 drying: DRYING, pace: Schedule::Pace.usual, wish: [], now: nil)
-      new(parts, machine, ledger, costs, pace, wish) { |part| SittingWork.new(part, pace: pace, drying: drying, now: now) }
+      new(parts, machine, ledger, costs, pace, wish) { |part| SessionWork.new(part, pace: pace, drying: drying, now: now) }
     end
 
     def self.machine_of(parts) = parts.first && parts.first.sheet.plan.machine
@@ -77,9 +77,9 @@ module NimbleEyelet
       solve(costs, wish)
     end
 
-    # @return [Array<SittingStep>] what is left to do
+    # @return [Array<SessionStep>] what is left to do
     def steps
-      @steps ||= rescues.then { |first| first + SittingWriter.new(self, first.last&.ledger || @ledger).steps }
+      @steps ||= rescues.then { |first| first + SessionWriter.new(self, first.last&.ledger || @ledger).steps }
     end
 
     # @return [Integer] seconds that the wished order takes longer than the best
@@ -90,7 +90,7 @@ module NimbleEyelet
       @pace.range(steps.map { |one| [one.step.name, one.seconds] })
     end
 
-    # @return [SittingWork]
+    # @return [SessionWork]
     def work(key) = @works.find { |one| one.part.key == key }
 
     private
@@ -132,7 +132,7 @@ module NimbleEyelet
     end
 
     def rescue_step(part, step, state)
-      SittingStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: step.block, step: step, ledger: state,
+      SessionStep.new(id: "#{part.key}:rescue:#{step.key}", part: part, block: step.block, step: step, ledger: state,
                       seconds: step.seconds(1).to_f,
                       mishaps: mishaps(part, step))
     end
@@ -147,21 +147,21 @@ module NimbleEyelet
     end
   end
 
-  # SittingWriter writes the steps of a sitting down as its order says, and keeps book of the machine meanwhile.
-  class SittingWriter
-    # @param sitting [Sitting]
+  # SessionWriter writes the steps of a session down as its order says, and keeps book of the machine meanwhile.
+  class SessionWriter
+    # @param session [SewingSession]
     # @param state [Ledger] to begin with
-    def initialize(sitting, state)
-      @sitting = sitting
+    def initialize(session, state)
+      @session = session
       @state = state
-      @blocks = sitting.works.to_h { |work| [work.part.key, work.blocks.to_h { |block| [block.key, block] }] }
+      @blocks = session.works.to_h { |work| [work.part.key, work.blocks.to_h { |block| [block.key, block] }] }
       @written = Hash.new(0)
       @noted = Hash.new { |all, key| all[key] = [] }
     end
 
-    # @return [Array<SittingStep>]
+    # @return [Array<SessionStep>]
     def steps
-      moments = @sitting.order.moments
+      moments = @session.order.moments
       found = moments.each_with_index.flat_map do |moment, index|
         case moment.kind
         when "set" then ready(moments.drop(index + 1))
@@ -216,7 +216,7 @@ module NimbleEyelet
     end
 
     def so_already(block)
-      work = @sitting.work(block.part.key)
+      work = @session.work(block.part.key)
       noted = @noted[block.part.key]
       found = block.setters.reject { |step| work.done?(step) || noted.include?(step.key) }
       found.map { |step| [block.part, step.noted] }
@@ -225,14 +225,14 @@ module NimbleEyelet
     def put_back = @state.entries.map { |entry| machine_step(entry.part, "end") }
 
     def notes
-      @sitting.works.filter_map do |work|
+      @session.works.filter_map do |work|
         note = work.note or next
         write(work.part, "end", note).with(also: work.put_backs.map { |step| [work.part, step.noted] })
       end
     end
 
     def machine_step(part, block)
-      write(nil, block, Sewing::Steps.back(part, @sitting.machine))
+      write(nil, block, Sewing::Steps.back(part, @session.machine))
     end
 
     def write(part, block, step)
@@ -240,18 +240,18 @@ module NimbleEyelet
       @noted[part.key] << step.key if part
       id = "#{part ? part.key : 'machine'}:#{block}:#{step.key}"
       again = @written[id] += 1
-      SittingStep.new(id: again > 1 ? "#{id}:#{again}" : id, part: part, block: block, step: step, ledger: @state,
+      SessionStep.new(id: again > 1 ? "#{id}:#{again}" : id, part: part, block: block, step: step, ledger: @state,
                       seconds: seconds(part, step),
                       mishaps: mishaps(part, step))
     end
 
     def mishaps(part, step)
       about = part ? { sewn: part.sewn, material: part.material } : {}
-      Sewing::Rescuing.at(step.name, @sitting.machine, **about).map(&:key)
+      Sewing::Rescuing.at(step.name, @session.machine, **about).map(&:key)
     end
 
     def seconds(part, step)
-      return @sitting.work(part.key).seconds(step) if part
+      return @session.work(part.key).seconds(step) if part
 
       group, = Sewing::Changeover::GROUPS.find { |_, some| some.include?(step.moves.keys.first) }
       group ? Sewing::Changeover::SECONDS.fetch(group).to_f : step.seconds(1).to_f

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-# Sittings keeps which closures are sewn in one go on which machine, in what order somebody wants them, and what a
-# changeover takes them. How far a sitting has come is in the journal.
+# Sessions keeps which closures are sewn in one go on which machine, in what order somebody wants them, and what a
+# changeover takes them. How far a session has come is in the journal.
 #
-#   sittings.begin([3, 7])    # => Sitting record
-#   sittings.find(1).sitting  # => NimbleEyelet::Sitting, worked out
+#   sessions.begin([3, 7])    # => SewingSession record
+#   sessions.find(1).session  # => NimbleEyelet::SewingSession, worked out
 
 require "json"
 require_relative "../../lib/nimble_eyelet"
@@ -14,18 +14,18 @@ require_relative "errors"
 
 module NimbleEyelet
   module Store
-    # A sitting as it is kept, with what it is worked out from.
+    # A session as it is kept, with what it is worked out from.
     #
     # closures - Array<Closure> in it, in the order they were laid ready; waiting - those of them that cannot be sewn yet
-    # sitting - NimbleEyelet::Sitting of the others; last - Array<Hash> of entry ids done last and what they say
-    class SittingRecord < Value.of(:id, :revision, :machine, :begun_at, :ended_at, :drying, :own_costs, :wish, :closures, :waiting,
-                                   :sitting, :last)
+    # session - NimbleEyelet::SewingSession of the others; last - Array<Hash> of entry ids done last and what they say
+    class SessionRecord < Value.of(:id, :revision, :machine, :begun_at, :ended_at, :drying, :own_costs, :wish, :closures, :waiting,
+                                   :session, :last)
       # @return [Hash{String => Integer}]
       def costs = Sewing::Changeover.costs(own_costs)
     end
 
-    class Sittings
-      # Steps that one person did one after the other in one sitting, and how long after the one before. Of what was entered
+    class Sessions
+      # Steps that one person did one after the other in one session, and how long after the one before. Of what was entered
       # at one moment the last is the step itself: what was so already took no time.
       DURATIONS = <<~SQL
         SELECT key, seconds FROM (
@@ -45,10 +45,10 @@ module NimbleEyelet
          ORDER BY v.part, v.happened_at DESC, v.seq DESC
       SQL
 
-      # What was done last in a sitting: everything entered at one moment.
+      # What was done last in a session: everything entered at one moment.
       LAST = <<~SQL
         SELECT j.id, j.step_key, j.happened_at FROM journal j
-         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :sitting AND j.kind NOT IN ('withdrawal', 'swatch') AND NOT j.imported
+         WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :session AND j.kind NOT IN ('withdrawal', 'swatch') AND NOT j.imported
            AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
          ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
       SQL
@@ -70,9 +70,9 @@ module NimbleEyelet
       def open = @scope[:sittings].where(ended_at: nil).reverse(:begun_at).select(:id, :machine_id, :begun_at).all
 
       # @param ids [Array<Integer>] of closures
-      # @return [SittingRecord]
+      # @return [SessionRecord]
       # @raise [Missing]
-      # @raise [Refusal] when they are not sewn on one machine, or a sitting on it goes on
+      # @raise [Refusal] when they are not sewn on one machine, or a session on it goes on
       def begin(ids)
         id = @scope.transaction do
           rows = of_one_machine(ids)
@@ -85,12 +85,12 @@ module NimbleEyelet
         end
         find(id)
       rescue Sequel::UniqueConstraintViolation
-        raise Refusal.field("sitting.closures", ids.join(", "),
-                            "A sitting on this machine goes on already: go on with that one, or add this closure to it.")
+        raise Refusal.field("session.closures", ids.join(", "),
+                            "A session on this machine goes on already: go on with that one, or add this closure to it.")
       end
 
       # @param id [Integer]
-      # @return [SittingRecord]
+      # @return [SessionRecord]
       # @raise [Missing]
       def find(id)
         row = @scope[:sittings].where(id: id).first or raise Missing
@@ -104,7 +104,7 @@ module NimbleEyelet
       # @param revision [Integer] the one the person saw
       # @param closures [Array<Integer>, nil] that are in it from now on
       # @param drying [Integer, nil] seconds; costs - Hash or nil; wish - Array or nil
-      # @return [SittingRecord]
+      # @return [SessionRecord]
       # @raise [Missing, Stale, Refusal]
       def change(id, revision:, closures: nil, drying: nil, costs: nil, wish: nil)
         Sewing::Changeover.costs(costs || {})
@@ -121,7 +121,7 @@ module NimbleEyelet
 
       # It is over; what the machine is set to stays in the journal.
       #
-      # @return [SittingRecord]
+      # @return [SessionRecord]
       # @raise [Missing, Stale]
       def end(id, revision:)
         changed = @scope[:sittings].where(id: id, revision: revision, ended_at: nil)
@@ -134,7 +134,7 @@ module NimbleEyelet
       private
 
       def of_one_machine(ids, machine = nil)
-        raise Refusal.field("sitting.closures", "", "Choose one to #{MOST} closures.") unless ids.uniq.size.between?(1, MOST)
+        raise Refusal.field("session.closures", "", "Choose one to #{MOST} closures.") unless ids.uniq.size.between?(1, MOST)
 
         rows = @scope.standing(:closures).where(id: ids).select(:id, :name, :machine_id).all
         raise Missing if rows.size < ids.uniq.size
@@ -142,8 +142,8 @@ module NimbleEyelet
         machine ||= rows.find { |row| row[:id] == ids.first }[:machine_id]
         other = rows.find { |row| row[:machine_id] != machine }
         if other
-          raise Refusal.field("sitting.closures", other[:name],
-                              "“#{other[:name]}” is sewn on another machine: that is another sitting.")
+          raise Refusal.field("session.closures", other[:name],
+                              "“#{other[:name]}” is sewn on another machine: that is another session.")
         end
 
         rows
@@ -166,19 +166,19 @@ module NimbleEyelet
         own = row[:costs_s].to_h.transform_values(&:to_i)
         wish = row[:wish].to_a.map(&:to_a)
         kept = { machine: machine(row[:machine_id]), own_costs: own, wish: wish, drying: row[:drying_s], last: last(row[:id]) }
-        SittingRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), **kept, closures: closures, waiting: waiting,
-                                                                                     sitting: sitting(row, ready, own, wish))
+        SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), **kept, closures: closures, waiting: waiting,
+                                                                                     session: session(row, ready, own, wish))
       end
 
-      def sitting(row, ready, own, wish)
-        Sitting.of(parts(ready), machine: @workroom.machines.one(row[:machine_id]), ledger: ledger(row[:machine_id]), costs: Sewing::Changeover.costs(own),
+      def session(row, ready, own, wish)
+        SewingSession.of(parts(ready), machine: @workroom.machines.one(row[:machine_id]), ledger: ledger(row[:machine_id]), costs: Sewing::Changeover.costs(own),
                                  drying: row[:drying_s], pace: pace, wish: wish, now: @now)
       end
 
       def machine(id) = @scope[:machines].where(id: id).select(:id, :name, :kind).first
 
       def parts(closures)
-        closures.map { |one| SittingPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
+        closures.map { |one| SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
       end
 
       def ledger(machine_id)
@@ -195,7 +195,7 @@ module NimbleEyelet
       end
 
       def last(id)
-        rows = @scope.ask(:done_last, LAST, sitting: id.to_s)
+        rows = @scope.ask(:done_last, LAST, session: id.to_s)
         rows.take_while { |row| row[:happened_at] == rows.first[:happened_at] }
       end
     end

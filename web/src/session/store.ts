@@ -1,7 +1,7 @@
-// What a sitting needs without a connection lies in the browser: its steps as they were given out, and the facts that
+// What a session needs without a connection lies in the browser: its steps as they were given out, and the facts that
 // wait to be told, in the order in which they happened. A browser that keeps nothing works from memory.
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { EntryTyped, Sitting, SittingStep } from '../api/client';
+import type { EntryTyped, Session, SessionStep } from '../api/client';
 import type { Deed } from './overlay';
 
 export type Fact = Omit<EntryTyped, 'sent_at' | 'happened_at'>;
@@ -9,16 +9,16 @@ export type Fact = Omit<EntryTyped, 'sent_at' | 'happened_at'>;
 /** A fact that waits. n gives the order; about is for whoever reads why it was refused. */
 export type Waiting = { n?: number; slug: string; id: string; fact: Fact; at: string; says: string };
 
-/** A sitting as this browser knows it: as it was given out, and what was done since. */
-export type KeptSitting = { doc?: Sitting; deeds: Deed[]; past: SittingStep[]; undoable: Undoable[] };
-export type Undoable = { ids: string[]; step?: SittingStep; mishap?: string };
+/** A session as this browser knows it: as it was given out, and what was done since. */
+export type KeptSession = { doc?: Session; deeds: Deed[]; past: SessionStep[]; undoable: Undoable[] };
+export type Undoable = { ids: string[]; step?: SessionStep; mishap?: string };
 
 interface Schema extends DBSchema {
   facts: { key: number; value: Waiting; indexes: { slug: string } };
-  sittings: { key: string; value: KeptSitting };
+  sittings: { key: string; value: KeptSession };
 }
 
-export class SittingStore {
+export class SessionStore {
   private opened: Promise<IDBPDatabase<Schema>> | undefined;
   private memory: Waiting[] = [];
   private count = 0;
@@ -47,11 +47,11 @@ export class SittingStore {
     await (await this.db())?.delete('facts', n);
   }
 
-  async keep(key: string, kept: KeptSitting): Promise<void> {
+  async keep(key: string, kept: KeptSession): Promise<void> {
     await (await this.db())?.put('sittings', kept, key);
   }
 
-  async recall(key: string): Promise<KeptSitting | undefined> {
+  async recall(key: string): Promise<KeptSession | undefined> {
     return (await this.db())?.get('sittings', key);
   }
 

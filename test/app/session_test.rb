@@ -2,12 +2,12 @@
 
 require_relative "../app_helper"
 
-# A sitting over the interface: begun, sewn to the end by what is handed out, changed, followed live.
-class SittingRoutesTest < AppTest
+# A session over the interface: begun, sewn to the end by what is handed out, changed, followed live.
+class SessionRoutesTest < AppTest
   def of_machine(name) = db[:closures].where(machine_id: db[:machines].where(name: name).get(:id)).order(:id).select_map(:id)
-  def begin_sitting(ids) = call(:post, "/api/workroom/sittings", { closures: ids })
-  def sitting(id) = call(:get, "/api/workroom/sittings/#{id}")
-  def change(found, body) = call(:patch, "/api/workroom/sittings/#{found['id']}", body, seen(found))
+  def begin_session(ids) = call(:post, "/api/workroom/sessions", { closures: ids })
+  def session(id) = call(:get, "/api/workroom/sessions/#{id}")
+  def change(found, body) = call(:patch, "/api/workroom/sessions/#{found['id']}", body, seen(found))
   def seen(found) = { "HTTP_IF_MATCH" => "\"#{found['revision']}\"" }
 
   # Everything a step hands out, as a screen sends it back.
@@ -23,64 +23,65 @@ class SittingRoutesTest < AppTest
     end
   end
 
-  def test_a_sitting_is_sewn_to_the_end_by_what_it_hands_out
+  def test_a_session_is_sewn_to_the_end_by_what_it_hands_out
     ids = of_machine("Avocet")
-    found = begin_sitting(ids)
+    found = begin_session(ids)
 
     assert_status 201
     assert_operator ids.size, :>=, 2
     assert_operator found["order"]["seconds"], :<=, [found["order"]["one_by_one"], found["order"]["by_stages"]].min
-    assert_equal([found["id"]], call(:get, "/api/workroom/under-way")["sittings"].map { |one| one["id"] })
+    assert_equal([found["id"]], call(:get, "/api/workroom/under-way")["sessions"].map { |one| one["id"] })
     found["steps"].each_with_index { |step, index| done(found, step, at: NOW - 9000 + (index * 40)) }
-    after = sitting(found["id"])
+    after = session(found["id"])
 
+    assert_equal after, call(:get, "/api/workroom/sittings/#{found['id']}"), "by the address of older pages"
     assert_equal [[], []], after.values_at("steps", "ledger")
     assert_empty call(:get, "/api/workroom/under-way")["machines"], "the thread may stay on"
     ids.each { |id| assert_nil closure(id)["sheet"]["sewing"]["next"], "the closure's own page says so too" }
-    ended = call(:post, "/api/workroom/sittings/#{found['id']}/ended", nil, seen(after))
+    ended = call(:post, "/api/workroom/sessions/#{found['id']}/ended", nil, seen(after))
 
     refute_nil ended["ended_at"]
     change(ended, { drying_minutes: 5 })
 
     assert_status 412
-    assert_operator begin_sitting(ids)["id"], :>, found["id"], "another can be begun"
+    assert_operator begin_session(ids)["id"], :>, found["id"], "another can be begun"
   end
 
   def test_what_was_done_last_can_be_taken_back_whole
-    found = begin_sitting([SMOCK])
+    found = begin_session([SMOCK])
     first = found["steps"].first
     entries = done(found, first)
 
-    assert_equal entries.sort, sitting(found["id"])["last"]["entries"].sort
+    assert_equal entries.sort, session(found["id"])["last"]["entries"].sort
     entries.each do |about|
       call(:put, "/api/journal/#{SecureRandom.uuid}",
            { kind: "withdrawal", about: about, happened_at: NOW.iso8601, sent_at: NOW.iso8601 })
     end
 
-    assert_equal first["id"], sitting(found["id"])["steps"].first["id"]
+    assert_equal first["id"], session(found["id"])["steps"].first["id"]
   end
 
   def test_what_goes_on_is_told_shortly_on_every_page
-    assert_empty call(:get, "/api/workroom/sittings")
-    found = begin_sitting(of_machine("Avocet").first(1))
+    assert_empty call(:get, "/api/workroom/sessions")
+    found = begin_session(of_machine("Avocet").first(1))
     needle = found["steps"].find { |step| step["key"] == "needle" }
     done(found, needle)
-    open = call(:get, "/api/workroom/sittings")
+    open = call(:get, "/api/workroom/sessions")
 
     assert_equal([[found["id"], "Avocet", ["needle"]]], open.map do |one|
       [one["id"], one["machine"], one["ledger"].map do |entry|
         entry["name"]
       end]
     end)
-    call(:post, "/api/workroom/sittings/#{found['id']}/ended", nil, seen(found))
+    call(:post, "/api/workroom/sessions/#{found['id']}/ended", nil, seen(found))
 
-    assert_empty call(:get, "/api/workroom/sittings")
+    assert_empty call(:get, "/api/workroom/sessions")
     assert_equal ["Avocet"], call(:get, "/api/workroom/under-way")["machines"].map { |one| one["name"] }, "what is set stays known"
   end
 
   def test_the_way_somebody_wants_it
     ids = of_machine("Avocet")
-    found = begin_sitting(ids)
+    found = begin_session(ids)
     wish = ids.flat_map do |id|
       found["order"]["blocks"].select do |closure, _|
         closure == id
@@ -99,34 +100,34 @@ class SittingRoutesTest < AppTest
     change(found, { drying_minutes: 5 })
 
     assert_status 412
-    change(sitting(found["id"]), { wish: [{ closure: ids[0], block: "row" }] * 9 })
+    change(session(found["id"]), { wish: [{ closure: ids[0], block: "row" }] * 9 })
 
     assert_status 200
-    begin_sitting((1..7).to_a)
+    begin_session((1..7).to_a)
 
     assert_status 400
-    problem = change(sitting(found["id"]), { costs: { "lamp" => 3 } })
+    problem = change(session(found["id"]), { costs: { "lamp" => 3 } })
 
-    assert_equal [422, "sitting.costs.lamp"], [last_response.status, problem["faults"].first["field"]]
+    assert_equal [422, "session.costs.lamp"], [last_response.status, problem["faults"].first["field"]]
   end
 
   def test_what_cannot_be_sewn_in_one_go_is_refused_in_words
-    begin_sitting(of_machine("Avocet").first(1) + of_machine("Lapwing").first(1))
+    begin_session(of_machine("Avocet").first(1) + of_machine("Lapwing").first(1))
 
     assert_status 422
     assert_match(/another machine/, last_response.body)
-    begin_sitting([99_999])
+    begin_session([99_999])
 
     assert_status 404
-    begin_sitting([SMOCK])
-    begin_sitting([SMOCK])
+    begin_session([SMOCK])
+    begin_session([SMOCK])
 
     assert_status 422
     assert_match(/goes on already/, last_response.body)
     tick("foot")
     save({ placket: { count: "19" } })
     save({ button: { diameter: "30" } })
-    found = call(:get, "/api/workroom/sittings/#{db[:sittings].max(:id)}")
+    found = call(:get, "/api/workroom/sessions/#{db[:sittings].max(:id)}")
 
     assert_status 200
     assert_match(/\w/, found["closures"].first["waits"], "its holes do not fit by now")
@@ -135,17 +136,17 @@ class SittingRoutesTest < AppTest
 
   # A mishap is told with what was measured; its way out comes first, and the plan follows.
   def test_a_mishap_inserts_its_way_out_and_changes_the_hole
-    found = begin_sitting([SMOCK])
+    found = begin_session([SMOCK])
     upto = found["steps"].index { |step| step["key"].start_with?("open-at") }
     found["steps"].first(upto).each_with_index { |step, index| done(found, step, at: NOW - 8000 + (index * 30)) }
-    step = sitting(found["id"])["steps"].first
+    step = session(found["id"])["steps"].first
     mishap = found["mishaps"].find { |row| row["key"] == "tack_cut" }
     id = SecureRandom.uuid
     enter({ kind: "mishap", closure: SMOCK, machine: found["machine"]["id"], step: step["key"], at: step["hole"].to_s,
             with: { "mishap.what" => "tack_cut", "sitting.id" => found["id"].to_s } }, id: id)
 
     assert_status 200
-    after = sitting(found["id"])["steps"]
+    after = session(found["id"])["steps"]
 
     told = mishap["steps"].map { |one| one.slice("key", "part", "does", "caution", "asks") }
 
@@ -158,7 +159,7 @@ class SittingRoutesTest < AppTest
     after.first(mishap["steps"].size - 1).each { |one| done(found, one) }
     done(found, last, { "kind" => "hole_sewn", "measured" => "30" })
 
-    assert_equal step["id"], sitting(found["id"])["steps"].first["id"]
+    assert_equal step["id"], session(found["id"])["steps"].first["id"]
     assert_in_delta(30.0, closure["sheet"]["placket"]["holes"].find { |hole| hole["at"]["mm"] == step["hole"] }["opening"]["mm"])
     custom_request("POST", "/api/garments/import", {},
                    HEADERS.merge("CONTENT_TYPE" => "application/json", input: JSON.generate(call(:get, "/api/garments/1/file"))))

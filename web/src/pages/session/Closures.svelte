@@ -1,10 +1,10 @@
 <script lang="ts">
-  // What is sewn in this sitting, how far each is, and what else on this machine could be.
-  import type { Sitting, SittingChange } from '../../api/client';
+  // What is sewn in this session, how far each is, and what else on this machine could be.
+  import type { Session, SessionChange } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import SmallRun from '../../ui/SmallRun.svelte';
 
-  let { doc, change }: { doc: Sitting; change: (body: SittingChange) => Promise<boolean> } = $props();
+  let { doc, change }: { doc: Session; change: (body: SessionChange) => Promise<boolean> } = $props();
 
   let ids = $derived(doc.closures.map((one) => one.id));
   let others = $derived(

@@ -1,8 +1,8 @@
 <script lang="ts">
   // A hole or a tack as it lies under the foot: which end is away, where the needle goes in, which bead comes first.
-  import type { SittingClosure } from '../api/client';
+  import type { SessionClosure } from '../api/client';
 
-  let { hole, tack = false }: { hole: SittingClosure['holes'][number]; tack?: boolean } = $props();
+  let { hole, tack = false }: { hole: SessionClosure['holes'][number]; tack?: boolean } = $props();
 
   /** The way of a tack's zigzag, from end to end. */
   const ZIGZAG = `M${Array.from({ length: 23 }, (_, index) => `${index % 2 ? 130 : 110} ${30 + index * 5}`).join('L')}`;

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# SittingKit is what to lay ready before a sitting begins, from everything that is still to be done.
+# SessionKit is what to lay ready before a session begins, from everything that is still to be done.
 #
-#   SittingKit.of(sitting).map(&:name)   # => ["universal needle 80/12", "carriage foot", …]
+#   SessionKit.of(session).map(&:name)   # => ["universal needle 80/12", "carriage foot", …]
 
 require_relative "../answer/sentence"
 require_relative "../cloth/stabiliser"
@@ -11,10 +11,10 @@ require_relative "../thread/cord"
 require_relative "../value"
 
 module NimbleEyelet
-  # kind - String, key of SittingKit::KIT_KINDS; name - String or Sentence; lacks - String or nil, what the shelves do not have
+  # kind - String, key of SessionKit::KIT_KINDS; name - String or Sentence; lacks - String or nil, what the shelves do not have
   KitItem = Value.of(:kind, :name, lacks: nil)
 
-  module SittingKit
+  module SessionKit
     KIT_KINDS = { "needle" => "Needles", "foot" => "Feet", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
                   "button" => "Buttons",
               "tool" => "Tools" }.freeze
@@ -26,10 +26,10 @@ module NimbleEyelet
                 "spacer" => "thin upright spacer",
               "test-sew" => "scrap of the same layers", "hand-thread" => "hand needle, wax" }.freeze
 
-    # @param sitting [Sitting]
+    # @param session [SewingSession]
     # @return [Array<KitItem>] each once
-    def self.of(sitting)
-      open = sitting.works.reject { |work| work.blocks.empty? }
+    def self.of(session)
+      open = session.works.reject { |work| work.blocks.empty? }
       open.flat_map do |work|
         [*machine(work), *materials(work), *tools(work)]
       end.uniq.sort_by.with_index { |item, index| [KIT_KINDS.keys.index(item.kind), index] }

@@ -4,7 +4,7 @@ require_relative "../core_helper"
 require_relative "../support/at_the_table"
 
 # Several closures on one machine in one go, and what goes wrong meanwhile.
-class SittingTest < CoreTest
+class SessionTest < CoreTest
   def table(plans, ledger = Ledger.empty) = Support::AtTheTable.new(plans, ledger) { |changes, facts| sheet(facts: facts, **changes) }
 
   SMOCK = {}.freeze
@@ -15,10 +15,10 @@ class SittingTest < CoreTest
 
   def test_everything_is_done_once_the_machine_is_back_and_no_closure_is_left_open
     at = table(three)
-    planned = at.sitting.steps.size
+    planned = at.session.steps.size
     at.work
 
-    assert_empty at.sitting.steps
+    assert_empty at.session.steps
     assert_predicate at.ledger, :empty?
     three.each_key do |key|
       assert_nil sheet(facts: at.facts(key), **three.fetch(key)).progress.next_key, "#{key}: its own page says so too"
@@ -29,74 +29,74 @@ class SittingTest < CoreTest
   # Whatever is left over at any moment can be done, and everything in it is needed.
   def test_what_is_so_already_is_not_asked_again_and_what_comes_next_is_not_put_back
     at = table({ smock: SMOCK, other: SMOCK })
-    found = keys(at.sitting.steps)
+    found = keys(at.session.steps)
 
     assert_equal [1, 1, 1], %w[needle thread button-foot].map { |key| found.count(key) }, "the same needle, thread and foot for both"
     assert_operator found.count("foot"), :<=, 2
     assert_equal ["back-foot"], found.grep(/back-foot/)
     set = table({ smock: SMOCK }, ledger_after(sheet.progress.steps.select { |step| %w[needle thread foot].include?(step.key) }))
 
-    assert_empty keys(set.sitting.steps) & %w[needle thread]
-    also = set.sitting.steps.flat_map { |one| one.also.map { |_, step| step.key } }
+    assert_empty keys(set.session.steps) & %w[needle thread]
+    also = set.session.steps.flat_map { |one| one.also.map { |_, step| step.key } }
 
     assert_includes also, "needle", "and is kept as done"
     away = table({ smock: SMOCK }, Ledger.empty.changed("cover_plate" => "on", "memory" => mm(30)))
 
-    assert_equal %w[back-memory back-cover_plate], keys(away.sitting.steps).grep(/back-/).first(2),
+    assert_equal %w[back-memory back-cover_plate], keys(away.session.steps).grep(/back-/).first(2),
                  "what somebody else left is put back first"
-    refute_includes keys(table({ smock: SMOCK }, Ledger.empty.changed("top_thread" => "x")).sitting.steps), "back-top_thread"
+    refute_includes keys(table({ smock: SMOCK }, Ledger.empty.changed("top_thread" => "x")).session.steps), "back-top_thread"
   end
 
   def test_the_order_is_that_of_the_search_and_can_be_wished_otherwise
     at = table(three)
-    found = at.sitting
+    found = at.session
 
     assert_operator found.order.seconds, :<=, [found.order.one_by_one, found.order.by_stages].min
     wish = three.keys.flat_map { |key| %w[stay row seal open buttons].map { |block| [key, block] } }
-    wished = at.sitting(wish: wish)
+    wished = at.session(wish: wish)
 
     assert_equal wish.map(&:first), wished.order.moments.filter_map(&:chain)
     assert_operator wished.wish_costs, :>, 600, "one garment after the other waits for what dries"
     at.work(most: 8)
 
-    assert_empty at.sitting(wish: wish).steps.map { |one| one.part&.key } - [*three.keys, nil]
-    assert_equal 0, at.sitting(wish: wish.first(2)).order.moments.count { |moment|
+    assert_empty at.session(wish: wish).steps.map { |one| one.part&.key } - [*three.keys, nil]
+    assert_equal 0, at.session(wish: wish.first(2)).order.moments.count { |moment|
       moment.kind == "work"
-    } - at.sitting.order.moments.count { |moment|
+    } - at.session.order.moments.count { |moment|
       moment.kind == "work"
     }
   end
 
   # A row that was begun is gone on with, and what was sealed a while ago is dry the sooner.
-  def test_a_sitting_goes_on_where_it_was_left
+  def test_a_session_goes_on_where_it_was_left
     at = table(three)
     lever = at.work { |one| one.step.key.start_with?("lever") }
 
-    assert_equal([lever.step.key, lever.part.key], at.sitting.steps.first.then { |one| [one.step.key, one.part.key] })
+    assert_equal([lever.step.key, lever.part.key], at.session.steps.first.then { |one| [one.step.key, one.part.key] })
     one = table({ smock: SMOCK })
     one.work { |step| step.step.key == "dry" }
 
-    assert_operator one.sitting.order.moments.find { |moment| moment.kind == "wait" }.to, :<=, Sitting::DRYING
-    assert_nil(one.sitting(drying: 0).order.moments.find { |moment| moment.kind == "wait" })
+    assert_operator one.session.order.moments.find { |moment| moment.kind == "wait" }.to, :<=, SewingSession::DRYING
+    assert_nil(one.session(drying: 0).order.moments.find { |moment| moment.kind == "wait" })
   end
 
   def test_the_forecast_tells_thread_bobbins_and_how_sure_it_is
     at = table(three.merge(smock: { thread: thread(bobbin: "2 m") }))
-    forecast = SittingForecast.of(at.sitting)
+    forecast = SessionForecast.of(at.session)
     smock = forecast.threads.find { |need| need.left == mm(2000) }
 
     assert_equal 2, forecast.threads.size
     assert_operator forecast.least, :<, forecast.seconds
     assert_operator forecast.most, :>, forecast.seconds
     change = smock.changes.first
-    sewn = at.sitting.steps.select { |one| one.step.hole && one.part.key != :pyjamas }
+    sewn = at.session.steps.select { |one| one.step.hole && one.part.key != :pyjamas }
     first = sewn.index { |one| one.part == change.part && one.step.hole.at == change.at }
 
-    assert_operator at.sitting.work(:smock).reckoning.bobbin * first, :<=, mm(2000), "never within a hole"
-    assert_equal ["button foot", "carriage foot"], SittingKit.of(at.sitting).select { |item|
+    assert_operator at.session.work(:smock).reckoning.bobbin * first, :<=, mm(2000), "never within a hole"
+    assert_equal ["button foot", "carriage foot"], SessionKit.of(at.session).select { |item|
       item.kind == "foot"
     }.map(&:name).sort.uniq
-    assert_includes SittingKit.of(table({ one: { machine: machine("stepped") } }).sitting).filter_map(&:lacks).join, "not in the box"
+    assert_includes SessionKit.of(table({ one: { machine: machine("stepped") } }).session).filter_map(&:lacks).join, "not in the box"
   end
 
   def test_pace_is_the_middle_of_what_was_seen_drawn_to_what_is_usual
@@ -124,7 +124,7 @@ class SittingTest < CoreTest
     assert_includes found.layout.holes.select(&:sewn).map(&:at), place - mm(12)
     refute_includes found.layout.holes.map(&:at), place
     assert_equal 7, found.layout.holes.size
-    rescue_step = at.sitting.steps.first
+    rescue_step = at.session.steps.first
 
     places = ButtonPlaces.of(found)
 
@@ -133,14 +133,14 @@ class SittingTest < CoreTest
     assert_match(/Kept at 528 mm, the gaps run from .* Closed up and sewn again they run from/, rescue_step.step.how.to_s)
     at.work
 
-    assert_empty at.sitting.steps
+    assert_empty at.session.steps
   end
 
   def test_a_grown_hole_says_what_it_does_with_this_button_and_which_it_would_need
     at = table({ smock: SMOCK })
     one = at.work { |step| step.step.key.start_with?("open") }
     at.went_wrong(one, "too_thick", measured: mm(27))
-    said = at.sitting.steps.first.step.how.to_s
+    said = at.session.steps.first.step.how.to_s
 
     assert_match(/27 mm is too long for this button: it slips out. One of (\S+) mm across/, said)
     wider = said[/One of (\S+) mm across/, 1].to_f

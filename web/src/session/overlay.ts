@@ -1,18 +1,18 @@
 // What was done here and is not yet in what the server gave out, laid over it: steps done are gone, what was taken back
 // is there again, and the way out of a mishap comes first. Nothing of it is worked out: all of it was given out before.
-import type { SittingMishap, SittingStep } from '../api/client';
+import type { SessionMishap, SessionStep } from '../api/client';
 
 export type Deed =
-  | { kind: 'done'; step: SittingStep }
-  | { kind: 'back'; step: SittingStep }
-  | { kind: 'mishap'; id: string; row: SittingMishap; step: SittingStep; closure: number }
+  | { kind: 'done'; step: SessionStep }
+  | { kind: 'back'; step: SessionStep }
+  | { kind: 'mishap'; id: string; row: SessionMishap; step: SessionStep; closure: number }
   | { kind: 'unwrong'; id: string };
 
 /** As much of an id as the steps out of it are known by. */
 const short = (id: string): string => id.slice(0, 8);
 
 /** Steps out of a mishap, as they were given out for it: only its id is put in. */
-export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
+export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SessionStep[] {
   const { id, row, step, closure } = deed;
   return row.steps.map((one) => {
     const key = one.key.replace('{id}', short(id));
@@ -35,7 +35,7 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
       look: false,
       opens: false,
       dry_wait: false,
-      asks: one.asks as SittingStep['asks'],
+      asks: one.asks as SessionStep['asks'],
       mishaps: step.mishaps.filter((other) => other === 'power_gone' || other === 'something_else'),
       enter: [{ kind: 'step', step: key, closure, moves: one.moves, with: {}, ...at }],
     };
@@ -43,7 +43,7 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SittingStep[] {
 }
 
 /** Steps of this hole, this button or the test that are done again after a mishap: as they were given out. */
-function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SittingStep[]): SittingStep[] {
+function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SessionStep[]): SessionStep[] {
   const turn = deed.step.turn ?? 'hole';
   const found = past.filter(
     (step) =>
@@ -55,7 +55,7 @@ function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SittingStep[]): Si
   return found.filter((step, index) => found.findIndex((other) => other.id === step.id) === index);
 }
 
-export function overlay(steps: SittingStep[], deeds: Deed[], past: SittingStep[]): SittingStep[] {
+export function overlay(steps: SessionStep[], deeds: Deed[], past: SessionStep[]): SessionStep[] {
   let list = steps;
   for (const deed of deeds) {
     if (deed.kind === 'done') list = list.filter((step) => step.id !== deed.step.id);

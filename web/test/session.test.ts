@@ -1,11 +1,11 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Sitting, SittingMishap, SittingStep } from '../src/api/client';
-import { overlay, wayOut, type Deed } from '../src/sitting/overlay';
-import { lasting } from '../src/sitting/words';
-import { movable, moved } from '../src/pages/sitting/order';
+import type { Session, SessionMishap, SessionStep } from '../src/api/client';
+import { overlay, wayOut, type Deed } from '../src/session/overlay';
+import { lasting } from '../src/session/words';
+import { movable, moved } from '../src/pages/session/order';
 import { PATIENCE } from './patience';
 
-function step(id: string, more: Partial<SittingStep> = {}): SittingStep {
+function step(id: string, more: Partial<SessionStep> = {}): SessionStep {
   const key = id.split(':')[2] ?? id;
   return {
     id,
@@ -62,12 +62,12 @@ const LOST = {
       asks: null,
     },
   ],
-} as unknown as SittingMishap;
+} as unknown as SessionMishap;
 
 const PLACE = step('1:row:place-at-24000');
 const SEW = step('1:row:sew-at-24000');
 const OTHER = step('1:row:place-at-90000');
-const IDS = (steps: SittingStep[]) => steps.map((one) => one.id);
+const IDS = (steps: SessionStep[]) => steps.map((one) => one.id);
 
 describe('what was done here, over what was given out', () => {
   const wrong: Deed = { kind: 'mishap', id: 'abcdef12-0000', row: LOST, step: SEW, closure: 1 };
@@ -95,10 +95,10 @@ describe('what was done here, over what was given out', () => {
     expect(found[0]?.mishaps).toEqual(['power_gone']);
     expect(IDS(overlay([SEW], [wrong, { kind: 'unwrong', id: 'abcdef12-0000' }], []))).toEqual([SEW.id]);
     const button = step('1:buttons:button-at-24000', { turn: 'button' });
-    const jammed = { ...LOST, key: 'jammed', again: ['place', 'sew', 'button'] } as SittingMishap;
+    const jammed = { ...LOST, key: 'jammed', again: ['place', 'sew', 'button'] } as SessionMishap;
     const atButton: Deed = { ...wrong, row: jammed, step: button };
     expect(IDS(overlay([], [atButton], [PLACE, SEW, button])).slice(2)).toEqual([button.id]);
-    const asks = { ...LOST, steps: [{ ...LOST.steps[0]!, asks: 'slit' }] } as SittingMishap;
+    const asks = { ...LOST, steps: [{ ...LOST.steps[0]!, asks: 'slit' }] } as SessionMishap;
     expect(wayOut({ ...wrong, row: asks })[0]?.enter[0]?.at).toBe('24');
   });
 });
@@ -146,13 +146,13 @@ vi.mock('../src/api/client', () => ({
         closures: [],
         steps: [PLACE, SEW, OTHER].filter((one) => !done.includes(one.key)),
         last: { entries: [], step: null },
-      } as unknown as Sitting;
+      } as unknown as Session;
       return { data, response: new Response() };
     },
   },
 }));
 
-describe('a sitting as it is sewn', () => {
+describe('a session as it is sewn', () => {
   let now = 1_000_000;
   beforeEach(() => {
     server.told.length = 0;
@@ -161,8 +161,8 @@ describe('a sitting as it is sewn', () => {
   });
 
   it('goes on without a server, tells each fact once and in order, and takes one press for one', async () => {
-    const { SittingWork } = await import('../src/sitting/sitting.svelte');
-    const work = new SittingWork(
+    const { SessionWork } = await import('../src/session/session.svelte');
+    const work = new SessionWork(
       'marsh',
       7,
       () => now,

@@ -1,9 +1,9 @@
-// Moving one block of a sitting by hand: only what the blocks of one closure allow, each after the one before it.
-import type { Sitting, SittingChange } from '../../api/client';
+// Moving one block of a session by hand: only what the blocks of one closure allow, each after the one before it.
+import type { Session, SessionChange } from '../../api/client';
 
-type Wish = NonNullable<SittingChange['wish']>;
+type Wish = NonNullable<SessionChange['wish']>;
 
-export function wishOf(doc: Sitting): Wish {
+export function wishOf(doc: Session): Wish {
   return doc.order.moments
     .filter((moment) => moment.kind === 'work')
     .map((moment) => ({ closure: Number(moment.closure), block: moment.block as Wish[number]['block'] }));

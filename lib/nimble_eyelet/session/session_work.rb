@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-# SittingWork is what is left to do on one closure of a sitting, in its blocks: what the hands do, what the machine is set
+# SessionWork is what is left to do on one closure of a session, in its blocks: what the hands do, what the machine is set
 # to for it, and how long it takes.
 #
-#   work = SittingWork.new(part, pace: Schedule::Pace.usual, drying: 1200)
+#   work = SessionWork.new(part, pace: Schedule::Pace.usual, drying: 1200)
 #   work.blocks.map(&:key)   # => ["stay", "row", "seal", "open", "buttons"]
 
 require_relative "../machine/ledger"
@@ -17,7 +17,7 @@ require_relative "../work/step"
 
 module NimbleEyelet
   # key - Integer, id of the closure; name, garment - String; sheet - Sheet whose holes fit
-  class SittingPart < Value.of(:key, :name, :garment, :sheet)
+  class SessionPart < Value.of(:key, :name, :garment, :sheet)
     # @return [String] what is sewn: a hole or a tack
     def sewn = sheet.plan.button.sewn
 
@@ -25,10 +25,10 @@ module NimbleEyelet
     def material = Sewing::Material.of(sheet.plan.cloth, sheet.recipe.stitched)
   end
 
-  # What is left of one block. part - SittingPart; key - String, of Work::BLOCKS
+  # What is left of one block. part - SessionPart; key - String, of Work::BLOCKS
   # setters - Array<Step> that set the machine for it; hands - Array<Step> still to be done
   # needs - Hash of machine part to state, nil where the machine is not used; begun - Boolean
-  class SittingBlock < Value.of(:part, :key, :setters, :hands, :needs, :begun)
+  class SessionBlock < Value.of(:part, :key, :setters, :hands, :needs, :begun)
     def machine? = !needs.nil?
 
     # @param part [String] of the machine
@@ -36,15 +36,15 @@ module NimbleEyelet
     def sets?(part) = setters.any? { |step| step.moves.key?(part) }
   end
 
-  class SittingWork
+  class SessionWork
     # What is sealed in a block dries after it: sealed, and the block that waits for it.
     DRIES_BEFORE = { "seal" => %w[open dry], "open" => %w[buttons dry-after] }.freeze
     SEALED = { "open" => "seal", "buttons" => "seal-after" }.freeze
 
-    # @return [SittingPart]
+    # @return [SessionPart]
     attr_reader :part
 
-    # @param part [SittingPart]
+    # @param part [SessionPart]
     # @param pace [Schedule::Pace]
     # @param drying [Integer] seconds that what is sealed dries
     # @param now [Time, nil] to know how long something has been drying
@@ -56,7 +56,7 @@ module NimbleEyelet
       @progress = part.sheet.progress
     end
 
-    # @return [Array<SittingBlock>] with something left to do, in order
+    # @return [Array<SessionBlock>] with something left to do, in order
     def blocks = @blocks ||= order.filter_map { |key| block(key) }
 
     # @return [Schedule::WorkChain]
@@ -106,7 +106,7 @@ module NimbleEyelet
 
       needs = Work::Step.needed(open)
       setters = needs.empty? ? [] : setters_for(needs, setters, open)
-      SittingBlock.new(part: part, key: key, setters: setters, hands: open, begun: open.size < hands.size,
+      SessionBlock.new(part: part, key: key, setters: setters, hands: open, begun: open.size < hands.size,
                        needs: needs.empty? ? nil : needs)
     end
 

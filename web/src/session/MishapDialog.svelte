@@ -13,15 +13,15 @@
     Unplug,
     Zap,
   } from '@lucide/svelte';
-  import type { Sitting, SittingMishap, SittingStep } from '../api/client';
+  import type { Session, SessionMishap, SessionStep } from '../api/client';
   import Dialog from '../ui/Dialog.svelte';
-  import { mishapsAt } from './sitting.svelte';
+  import { mishapsAt } from './session.svelte';
 
   type Props = {
     open: boolean;
-    doc: Sitting;
-    step: SittingStep;
-    wrong: (row: SittingMishap, measured: string, hole: number | null) => void;
+    doc: Session;
+    step: SessionStep;
+    wrong: (row: SessionMishap, measured: string, hole: number | null) => void;
   };
   let { open = $bindable(), doc, step, wrong }: Props = $props();
 
@@ -46,14 +46,14 @@
     slit: 'How long is the slit now?',
   } as Record<string, string>;
 
-  let chosen = $state.raw<SittingMishap>();
+  let chosen = $state.raw<SessionMishap>();
   let measured = $state('');
   let fault = $state('');
   /** Of the step at hand, or asked for. */
   let hole = $state('');
   let rows = $derived(mishapsAt(doc, step));
   let holes = $derived(doc.closures.find((one) => one.id === step.closure)?.holes ?? []);
-  const asksHole = (row: SittingMishap): boolean =>
+  const asksHole = (row: SessionMishap): boolean =>
     row.of_a_hole && step.hole === null && !step.key.startsWith('test') && holes.length > 0;
   $effect(() => {
     if (!open) {
@@ -62,11 +62,11 @@
     }
   });
 
-  function choose(row: SittingMishap): void {
+  function choose(row: SessionMishap): void {
     if (row.asks || asksHole(row)) chosen = row;
     else tell(row);
   }
-  function tell(row: SittingMishap): void {
+  function tell(row: SessionMishap): void {
     if (asksHole(row) && !hole) {
       fault = 'Say which hole it is.';
       return;

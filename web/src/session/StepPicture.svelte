@@ -12,10 +12,10 @@
     Spool,
     TriangleAlert,
   } from '@lucide/svelte';
-  import type { SittingClosure, SittingStep } from '../api/client';
+  import type { SessionClosure, SessionStep } from '../api/client';
   import HoleTurn from './HoleTurn.svelte';
 
-  let { step, closure }: { step: SittingStep; closure: SittingClosure | undefined } = $props();
+  let { step, closure }: { step: SessionStep; closure: SessionClosure | undefined } = $props();
 
   const SIGNS = {
     needle: Power,

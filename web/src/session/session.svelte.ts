@@ -1,10 +1,10 @@
-// SittingWork is a sitting as somebody sews it: what is left to do, with or without a server. What is done is kept in the
+// SessionWork is a session as somebody sews it: what is left to do, with or without a server. What is done is kept in the
 // browser at once, told in order as soon as it can be, once each, and then the server's own word holds again.
 import { ask } from '../api/ask';
 import { uuid } from '../api/browser_store';
-import { client, type Sitting, type SittingMishap, type SittingStep } from '../api/client';
+import { client, type Session, type SessionMishap, type SessionStep } from '../api/client';
 import { overlay, type Deed } from './overlay';
-import { SittingStore, type Fact, type KeptSitting, type Undoable, type Waiting } from './store';
+import { SessionStore, type Fact, type KeptSession, type Undoable, type Waiting } from './store';
 
 /** A second press within this is the same press. */
 const ONE_PRESS = 500;
@@ -14,15 +14,15 @@ const LONGEST_RETRY = 8000;
 const REMEMBERED = 120;
 
 /** Steps and ways out that an older build kept cannot be laid out here; what it has to tell waits in the store all the same. */
-function ofOlderPage({ doc, deeds }: KeptSitting): boolean {
+function ofOlderPage({ doc, deeds }: KeptSession): boolean {
   const steps = [...(doc?.steps ?? []), ...deeds.map((deed) => ('step' in deed ? deed.step : {}))];
   return steps.some((step) => 'key' in step && !('name' in step));
 }
 
-export class SittingWork {
-  doc = $state.raw<Sitting>();
+export class SessionWork {
+  doc = $state.raw<Session>();
   deeds = $state.raw<Deed[]>([]);
-  past = $state.raw<SittingStep[]>([]);
+  past = $state.raw<SessionStep[]>([]);
   /** Facts that are not told yet; those the server would not take, and why. */
   waiting = $state(0);
   aside = $state.raw<{ says: string; why: string }[]>([]);
@@ -38,7 +38,7 @@ export class SittingWork {
     this.deeds.length ? this.undoable.length > 0 : (this.doc?.last.entries.length ?? 0) > 0,
   );
 
-  private readonly store = new SittingStore();
+  private readonly store = new SessionStore();
   private pressed = -Infinity;
   private sending: Promise<void> | undefined;
   private again = false;
@@ -103,7 +103,7 @@ export class SittingWork {
   }
 
   /** Something went wrong at the step at hand, or at a hole before it. */
-  async wrong(row: SittingMishap, step: SittingStep, measured = ''): Promise<void> {
+  async wrong(row: SessionMishap, step: SessionStep, measured = ''): Promise<void> {
     const closure = step.closure ?? this.doc?.closures[0]?.id;
     if (!closure) return;
     const id = uuid();
@@ -121,7 +121,7 @@ export class SittingWork {
 
   /** A hole was looked at, and differs: it teaches as a test hole does. */
   async differs(
-    step: SittingStep,
+    step: SessionStep,
     seen: { measured?: string; looks?: Record<string, string>; passes?: string },
   ): Promise<void> {
     const closure = this.doc?.closures.find((one) => one.id === step.closure);
@@ -141,7 +141,7 @@ export class SittingWork {
     await this.send();
   }
 
-  take(doc: Sitting): void {
+  take(doc: Session): void {
     this.doc = doc;
     this.kept = this.away = false;
     void this.keep();
@@ -241,7 +241,7 @@ export class SittingWork {
     // What is not in the store yet was not told either: it stays laid over the answer.
     const known = this.deeds.length - this.storing;
     const path = { slug: this.slug, id: this.id };
-    const answer = await ask(client.GET('/api/workrooms/{slug}/sittings/{id}', { params: { path } }));
+    const answer = await ask(client.GET('/api/workrooms/{slug}/sessions/{id}', { params: { path } }));
     if (answer.kind === 'away') {
       this.later();
       return true;
@@ -265,15 +265,15 @@ export class SittingWork {
   }
 
   private async keep(): Promise<void> {
-    const kept: KeptSitting = { deeds: this.deeds, past: this.past, undoable: this.undoable };
+    const kept: KeptSession = { deeds: this.deeds, past: this.past, undoable: this.undoable };
     if (this.doc) kept.doc = this.doc;
     await this.store.keep(this.key, kept);
   }
 }
 
 /** Mishaps that can happen at a step: its own, each with the way out that its closure has. */
-export function mishapsAt(doc: Sitting, step: SittingStep): SittingMishap[] {
-  const here = (row: SittingMishap) =>
+export function mishapsAt(doc: Session, step: SessionStep): SessionMishap[] {
+  const here = (row: SessionMishap) =>
     step.closure === null || !row.closures || row.closures.includes(step.closure);
   return step.mishaps.flatMap((key) => doc.mishaps.find((row) => row.key === key && here(row)) ?? []);
 }

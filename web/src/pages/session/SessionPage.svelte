@@ -1,14 +1,14 @@
 <script lang="ts">
-  // A sitting before and between: what it takes, what to lay ready, in which order, and what the machine is set to.
+  // A session before and between: what it takes, what to lay ready, in which order, and what the machine is set to.
   import { onMount } from 'svelte';
   import { ask, words } from '../../api/ask';
-  import { client, type SittingChange } from '../../api/client';
+  import { client, type SessionChange } from '../../api/client';
   import { listen } from '../../api/live';
   import { workroom } from '../../api/workroom.svelte';
   import { announce } from '../../ui/announce.svelte';
   import { go, route } from '../../router';
-  import { SittingWork } from '../../sitting/sitting.svelte';
-  import { lasting } from '../../sitting/words';
+  import { SessionWork } from '../../session/session.svelte';
+  import { lasting } from '../../session/words';
   import Page from '../Page.svelte';
   import Closures from './Closures.svelte';
   import Costs from './Costs.svelte';
@@ -18,7 +18,7 @@
   import Timeline from './Timeline.svelte';
 
   const params = route.params as { slug: string; id: string };
-  const work = new SittingWork(params.slug, Number(params.id));
+  const work = new SessionWork(params.slug, Number(params.id));
   let failed = $state('');
   let doc = $derived(work.doc);
   let now = $derived(work.now);
@@ -33,14 +33,14 @@
   });
 
   const path = { slug: params.slug, id: Number(params.id) };
-  async function change(body: SittingChange): Promise<boolean> {
+  async function change(body: SessionChange): Promise<boolean> {
     const header = { 'If-Match': `"${doc?.revision ?? 0}"` };
     const answer = await ask(
-      client.PATCH('/api/workrooms/{slug}/sittings/{id}', { params: { path, header }, body }),
+      client.PATCH('/api/workrooms/{slug}/sessions/{id}', { params: { path, header }, body }),
     );
     failed = words(answer);
     if (answer.kind === 'data') work.take(answer.data);
-    else if (answer.kind === 'refused' && answer.problem.sitting) work.take(answer.problem.sitting);
+    else if (answer.kind === 'refused' && answer.problem.session) work.take(answer.problem.session);
     return answer.kind === 'data';
   }
   async function move(index: number, by: -1 | 1): Promise<void> {
@@ -50,7 +50,7 @@
   async function end(): Promise<void> {
     const header = { 'If-Match': `"${doc?.revision ?? 0}"` };
     const answer = await ask(
-      client.POST('/api/workrooms/{slug}/sittings/{id}/ended', { params: { path, header } }),
+      client.POST('/api/workrooms/{slug}/sessions/{id}/ended', { params: { path, header } }),
     );
     failed = words(answer);
     if (answer.kind !== 'data') return;
@@ -60,15 +60,15 @@
 </script>
 
 <Page
-  title={doc ? `At ${doc.machine.name}` : 'A sitting'}
+  title={doc ? `At ${doc.machine.name}` : 'A session'}
   wide
   failed={work.away ? 'The server does not answer. Trying again…' : failed}
-  missing={work.missing ? 'There is no such sitting here.' : ''}
+  missing={work.missing ? 'There is no such session here.' : ''}
 >
   {#if doc}
     {@const order = doc.order}
     <h1 class="text-3xl font-semibold wrap-anywhere">At {doc.machine.name}</h1>
-    {#if doc.ended_at}<p class="mt-1">This sitting is over.</p>{/if}
+    {#if doc.ended_at}<p class="mt-1">This session is over.</p>{/if}
     {#if now}
       <p class="mt-3 font-serif text-3xl leading-tight font-semibold" data-answer>
         {lasting(doc.forecast.seconds)} until the machine is back, between {lasting(doc.forecast.least)} and {lasting(
@@ -93,7 +93,7 @@
         </p>
       {/if}
       <p class="mt-4 flex flex-wrap items-center gap-3">
-        <a class="btn btn-lg btn-primary" href={workroom.at(`/sittings/${doc.id}/sew`)}>At the machine</a>
+        <a class="btn btn-lg btn-primary" href={workroom.at(`/sessions/${doc.id}/sew`)}>At the machine</a>
         <span class="min-w-0 flex-1 wrap-anywhere">Next: {now.does}</span>
       </p>
     {:else}
@@ -117,9 +117,9 @@
       <Forecast {doc} />
       <Costs {doc} {change} />
     {/if}
-    <Supplies whose="sittings" id={doc.id} />
+    <Supplies whose="sessions" id={doc.id} />
     {#if !doc.ended_at}
-      <p class="mt-8"><button class="btn" onclick={end}>End this sitting</button></p>
+      <p class="mt-8"><button class="btn" onclick={end}>End this session</button></p>
     {/if}
   {:else if !work.missing}
     <p role="status">One moment…</p>

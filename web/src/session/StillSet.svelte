@@ -1,10 +1,10 @@
 <script lang="ts">
-  // A sitting that was left with something away from its usual says so on every page, until it is back.
-  import { sittingsOpen } from '../api/under_way';
+  // A session that was left with something away from its usual says so on every page, until it is back.
+  import { sessionsOpen } from '../api/under_way';
   import { workroom } from '../api/workroom.svelte';
 
-  const asked = sittingsOpen();
-  let left = $derived((asked.data ?? []).filter((sitting) => sitting.ledger.length > 0));
+  const asked = sessionsOpen();
+  let left = $derived((asked.data ?? []).filter((session) => session.ledger.length > 0));
 </script>
 
 {#each left as one (one.id)}
@@ -17,6 +17,6 @@
         .map((entry) => `${entry.name} ${entry.now}`)
         .join(', ')}.</span
     >
-    <a class="link" href={workroom.at(`/sittings/${one.id}`)}>Go on with the sitting</a>
+    <a class="link" href={workroom.at(`/sessions/${one.id}`)}>Go on with the session</a>
   </p>
 {/each}

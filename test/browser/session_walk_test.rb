@@ -4,16 +4,16 @@ require_relative "../browser_helper"
 require_relative "../support/at_the_machine"
 
 # Three closures on two machines, sewn to the end with the connection lost, the server killed and things going wrong.
-class SittingWalkTest < BrowserTest
+class SessionWalkTest < BrowserTest
   include AtTheMachine
 
   def self.keeps_pages? = true
 
-  def test_a_sitting_is_walked_to_the_end_whatever_happens_meanwhile
+  def test_a_session_is_walked_to_the_end_whatever_happens_meanwhile
     [*AVOCET, *CURLEW].each { |id| save({ placket: { count: "2", pins: [] } }, id: id) }
     hurry
-    first = begin_sitting(AVOCET)
-    visit "#{ROOM}/sittings/#{first}"
+    first = begin_session(AVOCET)
+    visit "#{ROOM}/sessions/#{first}"
 
     assert_selector "[data-gain]", text: /One garment after the other would take .* longer/
     sew(first)
@@ -61,14 +61,14 @@ class SittingWalkTest < BrowserTest
     assert_told
     assert_equal 4, facts("hole_sewn").count, "each hole once"
     assert_equal 2, facts("mishap").count
-    assert_empty call(:get, "/api/workroom/sittings/#{first}")["steps"]
+    assert_empty call(:get, "/api/workroom/sessions/#{first}")["steps"]
     second_machine
   end
 
   private
 
   def second_machine
-    second = begin_sitting(CURLEW)
+    second = begin_session(CURLEW)
     sew(second)
     press_until("sew-at")
     offline(true)
@@ -88,10 +88,10 @@ class SittingWalkTest < BrowserTest
   end
 
   # Another screen shows the same step, and what is done there is done here.
-  def followed(sitting)
+  def followed(session)
     at = here
     Capybara.using_session(:other) do
-      sew(sitting)
+      sew(session)
 
       assert_selector "[data-step='#{at}']"
       press

@@ -1,47 +1,47 @@
 # frozen_string_literal: true
 
-# sitting: what is left to do, one step after the other, with all a screen needs that has no connection: figures to hand
+# session: what is left to do, one step after the other, with all a screen needs that has no connection: figures to hand
 # back, the machine after it, and the ways out of what can go wrong.
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/plain_value"
 require_relative "../presenter"
 require_relative "sewing"
-require_relative "sitting_step"
+require_relative "session_step"
 
 module NimbleEyelet
   module View
-    module SittingView
-      # @param record [Store::SittingRecord]
+    module SessionView
+      # @param record [Store::SessionRecord]
       # @param now [Time]
       # @return [Hash]
       def self.of(record, now)
-        sitting = record.sitting
+        session = record.session
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) }, last: last(record),
-          steps: steps(sitting), ledger: SewingView.ledger(sitting.ledger, Presenter.new(:mm)),
-          threaded: threaded(sitting.ledger), order: order(record), forecast: forecast(sitting), kit: kit(sitting),
-          mishaps: mishaps(sitting) }
+          steps: steps(session), ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
+          threaded: threaded(session.ledger), order: order(record), forecast: forecast(session), kit: kit(session),
+          mishaps: mishaps(session) }
       end
 
       # Before the hole that the bobbin does not last for, that is said at its first step.
-      def self.steps(sitting)
-        short = SittingForecast.of(sitting).threads.flat_map(&:changes)
-        sitting.steps.map do |one|
+      def self.steps(session)
+        short = SessionForecast.of(session).threads.flat_map(&:changes)
+        session.steps.map do |one|
           here = short.find do |change|
             change.part == one.part && (change.at ? change.at == one.step.figures["hole.at"] : one.step.key == "test-sew")
           end
           short.delete(here)
-          SittingStepView.of(one, bobbin: !here.nil?)
+          SessionStepView.of(one, bobbin: !here.nil?)
         end
       end
 
-      # Sittings that go on, each with what of its machine is away from its usual.
+      # Sessions that go on, each with what of its machine is away from its usual.
       #
       # @param under_way [Store::UnderWay]
       # @return [Array<Hash>]
       def self.open(under_way)
         left = under_way.machines.to_h { |machine| [machine.id, SewingView.ledger(machine.ledger, Presenter.new(:mm))] }
-        under_way.sittings.map do |one|
+        under_way.sessions.map do |one|
           { **one.to_h, begun_at: one.begun_at.utc.iso8601, ledger: left.fetch(one.machine_id, []) }
         end
       end
@@ -90,12 +90,12 @@ module NimbleEyelet
       def self.threaded(ledger) = ledger.state["top_thread"]&.to_s
 
       def self.order(record)
-        sitting = record.sitting
-        order = sitting.order
-        best = sitting.best
+        session = record.session
+        order = session.order
+        best = session.best
         { seconds: order.seconds, proven: best.proven?, gap: best.gap, one_by_one: best.one_by_one, by_stages: best.by_stages,
           changing: order.changing,
-          waiting: order.waiting, wished: !record.wish.empty?, wish_costs: sitting.wish_costs,
+          waiting: order.waiting, wished: !record.wish.empty?, wish_costs: session.wish_costs,
           moments: order.moments.map { |moment| moment(moment) },
           blocks: order.moments.filter_map { |moment| [moment.chain, moment.block] if moment.chain } }
       end
@@ -109,8 +109,8 @@ module NimbleEyelet
           dry_at: moment.dry_at }
       end
 
-      def self.forecast(sitting)
-        found = SittingForecast.of(sitting)
+      def self.forecast(session)
+        found = SessionForecast.of(session)
         { seconds: found.seconds, least: found.least.round, most: found.most.round, changing: found.changing, waiting: found.waiting,
           working: found.working.map { |closure, seconds| { closure: closure, seconds: seconds } },
           threads: found.threads.map { |need| thread(need) } }
@@ -122,9 +122,9 @@ module NimbleEyelet
           changes: need.changes.map { |change| { closure: change.part.key, hole: change.number } } }
       end
 
-      def self.kit(sitting)
-        items = SittingKit.of(sitting)
-        SittingKit::KIT_KINDS.filter_map do |kind, title|
+      def self.kit(session)
+        items = SessionKit.of(session)
+        SessionKit::KIT_KINDS.filter_map do |kind, title|
           of_kind = items.select { |item| item.kind == kind }
           if of_kind.any?
             { title: title, items: of_kind.map do |item|
@@ -136,9 +136,9 @@ module NimbleEyelet
 
       # Rows of what can go wrong, with the way out of it, for whoever has no connection just then: one for each way there is
       # among the closures.
-      def self.mishaps(sitting)
-        closures = sitting.parts.group_by(&:material).transform_values { |parts| parts.map(&:key) }
-        Sewing::MISHAPS.slice(*sitting.steps.flat_map(&:mishaps)).values.flat_map do |mishap|
+      def self.mishaps(session)
+        closures = session.parts.group_by(&:material).transform_values { |parts| parts.map(&:key) }
+        Sewing::MISHAPS.slice(*session.steps.flat_map(&:mishaps)).values.flat_map do |mishap|
           closures.keys.group_by { |material| mishap.way_out(material) }.values.map do |alike|
             mishap(mishap, alike.first).merge(closures: closures.values_at(*alike).flatten)
           end

@@ -1,5 +1,5 @@
 // How long something takes, and when: as one says it.
-import type { Sitting } from '../api/client';
+import type { Session } from '../api/client';
 
 /** "1 h 20 min", "4 min", "under a minute". */
 export function lasting(seconds: number): string {
@@ -16,8 +16,8 @@ export function timeOf(asOf: string, seconds: number): string {
   return at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false });
 }
 
-/** A closure of a sitting by its garment, and by its own name too where the garment has more than one there. */
-export function calledIn(doc: Sitting, id: number | null | undefined): string {
+/** A closure of a session by its garment, and by its own name too where the garment has more than one there. */
+export function calledIn(doc: Session, id: number | null | undefined): string {
   const closure = doc.closures.find((one) => one.id === id);
   if (!closure) return '';
   const alone = doc.closures.filter((one) => one.garment === closure.garment).length === 1;

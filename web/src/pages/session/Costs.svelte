@@ -1,8 +1,8 @@
 <script lang="ts">
   // What the order is reckoned with: how long things dry, and how long a changeover takes this person.
-  import type { Sitting, SittingChange } from '../../api/client';
+  import type { Session, SessionChange } from '../../api/client';
 
-  let { doc, change }: { doc: Sitting; change: (body: SittingChange) => Promise<boolean> } = $props();
+  let { doc, change }: { doc: Session; change: (body: SessionChange) => Promise<boolean> } = $props();
 
   const whole = (text: string): number | undefined =>
     /^\d{1,4}$/.test(text.trim()) ? Number(text) : undefined;

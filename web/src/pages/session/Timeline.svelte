@@ -1,11 +1,11 @@
 <script lang="ts">
-  // The sitting drawn along the clock: a lane for each closure, one for the machine. Solid is work, hatched dries, dotted
+  // The session drawn along the clock: a lane for each closure, one for the machine. Solid is work, hatched dries, dotted
   // is waited. A block can be moved before the one in front of it, or after the one behind.
-  import type { Sitting, SittingMoment } from '../../api/client';
-  import { calledIn, lasting, timeOf } from '../../sitting/words';
+  import type { Session, SessionMoment } from '../../api/client';
+  import { calledIn, lasting, timeOf } from '../../session/words';
 
   type Props = {
-    doc: Sitting;
+    doc: Session;
     move: (index: number, by: -1 | 1) => void;
     canMove: (index: number, by: -1 | 1) => boolean;
   };
@@ -20,14 +20,14 @@
   let length = $derived(Math.max(doc.order.seconds, ...moments.map((one) => one.dry_at ?? 0), 60));
   let lanes = $derived(doc.closures.filter((one) => moments.some((moment) => moment.closure === one.id)));
   const x = (seconds: number): number => LEFT + (seconds / length) * (WIDE - LEFT * 2);
-  const lane = (moment: SittingMoment): number => lanes.findIndex((one) => one.id === moment.closure);
+  const lane = (moment: SessionMoment): number => lanes.findIndex((one) => one.id === moment.closure);
   let blocks = $derived(moments.filter((one) => one.kind === 'work'));
   let every = $derived([5, 10, 15, 30, 60, 120, 240].find((minutes) => length / 60 / minutes <= 12) ?? 480);
   let ticks = $derived(
     Array.from({ length: Math.floor(length / 60 / every) + 1 }, (_, index) => index * every * 60),
   );
   let picked = $derived(chosen === undefined ? undefined : blocks[chosen]);
-  const called = (moment: SittingMoment): string => calledIn(doc, moment.closure);
+  const called = (moment: SessionMoment): string => calledIn(doc, moment.closure);
 
   function go(by: -1 | 1): void {
     if (chosen === undefined || !canMove(chosen, by)) return;
@@ -41,7 +41,7 @@
     viewBox="0 0 {WIDE} {(lanes.length + 1) * LANE + 44}"
     class="w-full min-w-[44rem] overflow-hidden"
     role="img"
-    aria-label="The sitting along the clock, {lasting(doc.order.seconds)}"
+    aria-label="The session along the clock, {lasting(doc.order.seconds)}"
   >
     <defs>
       <pattern id="{id}-dry" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

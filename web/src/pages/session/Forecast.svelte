@@ -1,9 +1,9 @@
 <script lang="ts">
   // What to lay ready, and how thread and bobbins last.
-  import type { Sitting } from '../../api/client';
-  import { calledIn, lasting } from '../../sitting/words';
+  import type { Session } from '../../api/client';
+  import { calledIn, lasting } from '../../session/words';
 
-  let { doc }: { doc: Sitting } = $props();
+  let { doc }: { doc: Session } = $props();
 
   const called = (id: number): string => calledIn(doc, id);
 </script>

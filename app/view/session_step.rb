@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# One step of a sitting, with everything that is handed back when it is done.
+# One step of a session, with everything that is handed back when it is done.
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
@@ -10,10 +10,10 @@ require_relative "sewing"
 
 module NimbleEyelet
   module View
-    module SittingStepView
+    module SessionStepView
       BOBBIN = "Change the bobbin first: what is on it does not last for this hole."
 
-      # @param one [SittingStep]
+      # @param one [SessionStep]
       # @param bobbin [Boolean] whether the bobbin has to be changed before it
       # @return [Hash]
       def self.of(one, bobbin: false)

@@ -3,12 +3,12 @@
 require_relative "../browser_helper"
 require_relative "../support/at_the_machine"
 
-# At the machine: one step after the other, and the sitting it belongs to.
-class SittingBrowserTest < BrowserTest
+# At the machine: one step after the other, and the session it belongs to.
+class SessionBrowserTest < BrowserTest
   include AtTheMachine
 
   def test_one_press_is_one_step_and_back_takes_it_back
-    sew(begin_sitting([5]))
+    sew(begin_session([5]))
     was = here
     time_stands_still { find("body").send_keys(:space, :space, :enter) }
 
@@ -26,8 +26,8 @@ class SittingBrowserTest < BrowserTest
   end
 
   def test_the_order_is_moved_by_hand_and_says_what_that_costs
-    sitting = begin_sitting(AVOCET)
-    visit "#{ROOM}/sittings/#{sitting}"
+    session = begin_session(AVOCET)
+    visit "#{ROOM}/sessions/#{session}"
     within("[data-order]") do
       blocks = all("li > button[aria-pressed]")
       blocks.drop(1).find do |block|
@@ -50,11 +50,11 @@ class SittingBrowserTest < BrowserTest
     assert_selector "[role=alert]", text: "Whole minutes"
   end
 
-  def test_a_sitting_left_says_what_is_still_set_on_every_page
+  def test_a_session_left_says_what_is_still_set_on_every_page
     visit ROOM
     find("summary", text: "Sit down at a machine").click
     all("[data-sit-down] input[type=checkbox]").first.click
-    click_button "Begin a sitting"
+    click_button "Begin a session"
 
     assert_selector "h1", text: "At "
     click_link "At the machine"
@@ -74,13 +74,13 @@ class SittingBrowserTest < BrowserTest
   end
 
   def test_it_can_be_used_by_everybody
-    sitting = begin_sitting(AVOCET)
+    session = begin_session(AVOCET)
     hurry
-    visit "#{ROOM}/sittings/#{sitting}"
+    visit "#{ROOM}/sessions/#{session}"
     find("summary", text: "What it is reckoned with").click
 
     assert_nothing_found
-    sew(sitting)
+    sew(session)
 
     assert_nothing_found
     press_until("place-at")
@@ -103,9 +103,9 @@ class SittingBrowserTest < BrowserTest
 
   # Where a step is about all holes, which one it was is asked; the hole is done again.
   def test_which_hole_went_wrong_is_asked_where_nobody_can_know
-    sitting = begin_sitting([5])
+    session = begin_session([5])
     hurry
-    sew(sitting)
+    sew(session)
     press_until("seal:tails")
     click_button "Something went wrong"
     find("[data-mishap='place_uncut']").click
@@ -119,10 +119,10 @@ class SittingBrowserTest < BrowserTest
     assert_includes here, ":rescue:"
     assert_told
     place = closure(5)["sheet"]["placket"]["holes"][1]["at"]["mm"]
-    sewn = call(:get, "/api/workroom/sittings/#{sitting}")["closures"].first["holes"].reject { |hole| hole["sewn"] }
+    sewn = call(:get, "/api/workroom/sessions/#{session}")["closures"].first["holes"].reject { |hole| hole["sewn"] }
 
     assert_equal([place], sewn.map { |hole| hole["at"] })
-    assert_includes call(:get, "/api/workroom/sittings/#{sitting}")["steps"].map { |step|
+    assert_includes call(:get, "/api/workroom/sessions/#{session}")["steps"].map { |step|
       step["key"]
     }, "sew-at-#{(place * 1000).round}"
   end

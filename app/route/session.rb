@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+# A session at the machine: begun, looked at, changed and ended. What is done in it goes into the journal.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../problem"
+require_relative "../store/errors"
+require_relative "../store/sessions"
+require_relative "../store/under_way"
+require_relative "../view/session"
+
+module NimbleEyelet
+  module Route
+    module SessionRoutes
+      AT = "/api/workrooms/:slug/sessions"
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get(AT) { json(View::SessionView.open(Store::UnderWay.new(workroom))) }
+        app.post(AT) { show_session(sessions.begin(body_hash.fetch("closures")), status: 201) }
+        app.get("#{AT}/:id") { show_session(sessions.find(number(params["id"]))) }
+        app.patch("#{AT}/:id") { seen_session { |id, revision| sessions.change(id, revision: revision, **wanted_of_session) } }
+        app.post("#{AT}/:id/ended") { seen_session { |id, revision| sessions.end(id, revision: revision) } }
+      end
+
+      module Helpers
+        def sessions = @sessions ||= Store::Sessions.new(workroom, now: settings.now)
+
+        def show_session(record, status: 200)
+          etag_of(record.revision)
+          json(View::SessionView.of(record, settings.now), status: status)
+        end
+
+        def seen_session
+          show_session(yield(number(params["id"]), revision_seen))
+        rescue Store::Stale => e
+          halt Problem.new(412, "This session was changed or ended in another place meanwhile.",
+                           session: View::SessionView.of(e.current, settings.now)).render
+        end
+
+        def wanted_of_session
+          { closures: body_hash["closures"], drying: body_hash["drying_minutes"]&.then do |minutes|
+            minutes * 60
+          end, costs: body_hash["costs"],
+            wish: body_hash["wish"]&.map { |step| step.values_at("closure", "block") } }
+        end
+      end
+    end
+  end
+end
