@@ -11,36 +11,20 @@ require_relative "../field/closure_fields"
 module NimbleEyelet
   module View
     module Figures
+      # What is no field: it is worked out, and told.
       LABELS = {
         "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark at",
-        "hole.start_edge" => "the start from the edge",
-        "opening.length" => "slit", "opening.overall" => "overall length", "opening.wanted" => "the opening wanted",
-        "opening.correction" => "added to the length",
-        "opening.verdict" => "the verdict",
-        "setting.figure" => "the setting", "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
-        "setting.stops" => "between the stops", "recipe.style" => "the style", "recipe.foot" => "the foot",
-        "recipe.needle" => "the needle",
-        "recipe.stitch_width" => "the stitch width", "recipe.stitch_length" => "the stitch length",
-        "recipe.tension" => "the top tension",
-        "recipe.tension_move" => "the tension", "recipe.stabiliser" => "the stabiliser",
-        "recipe.stay_layers" => "layers of the stabiliser",
-        "recipe.cord" => "the cord",
-        "recipe.second_pass" => "the second pass", "recipe.balance" => "the balance",
-        "setting.hands" => "what is set",
-        "cloth.name" => "the cloth",
-        "cloth.kind" => "the kind of cloth", "cloth.thickness" => "its thickness", "cloth.layers" => "layers",
-        "thread.name" => "the thread", "thread.fibre" => "its fibre", "machine.id" => "the machine",
+        "hole.start_edge" => "the start from the edge", "opening.length" => "slit", "opening.overall" => "overall length",
+        "opening.wanted" => "the opening wanted", "opening.verdict" => "the verdict", "setting.figure" => "the setting",
+        "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
+        "setting.stops" => "between the stops", "recipe.needle" => "the needle", "recipe.tension_move" => "the tension",
+        "recipe.cord" => "the cord", "setting.hands" => "what is set", "machine.id" => "the machine",
         "stay.width" => "the stay", "cord.length" => "the cord", "cord.strands" => "strands of the cord",
-        "cord.strand" => "each strand", "cord.thickness" => "thickness of the cord",
-        "cut.tool" => "opened with", "cut.half" => "cut from each tack",
-        "cut.seal" => "sealed", "attach.marks" => "marked", "attach.secure" => "secured by",
-        "thread.tex" => "the thread",
-        "placket.count" => "number of holes", "mark.edge" => "from the finished edge", "attach.width" => "the zigzag width",
-        "attach.diagonal" => "the width for the diagonal",
-        "attach.pattern" => "the pattern", "attach.stitches" => "stitches a pair", "attach.shank" => "the thread shank",
-        "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button", "attach.by" => "sewn on by",
-        "attach.clearance" => "the needle's room", "button.half_perimeter" => "half the way round", "machine.name" => "the machine",
-        "machine.feet" => "its feet", "machine.styles" => "its programmes", "sewing.steps" => "the number of steps"
+        "cord.strand" => "each strand", "cord.thickness" => "thickness of the cord", "cut.half" => "cut from each tack",
+        "mark.edge" => "from the finished edge", "attach.diagonal" => "the width for the diagonal",
+        "attach.shank" => "the thread shank", "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button",
+        "attach.by" => "sewn on by", "attach.clearance" => "the needle's room", "button.half_perimeter" => "half the way round",
+        "machine.name" => "the machine", "machine.feet" => "its feet", "machine.styles" => "its programmes"
       }.freeze
       # Of one hole each.
       NUMBERED = { "mark" => "mark %d at", "button" => "button %d at", "start" => "start %d at",
@@ -52,13 +36,17 @@ module NimbleEyelet
       # @param path [String]
       # @return [String, nil]
       def self.label(path)
-        LABELS[path] || NUMBERED.find do |head, _|
-          path.start_with?("#{head}.")
-        end&.then { |head, words| format(words.sub("%d", "%s"), path.delete_prefix("#{head}.")) }
+        ClosureFields::BY_PATH[path]&.label || LABELS[path] || numbered(path)
       end
 
+      def self.numbered(path)
+        head, words = NUMBERED.find { |one, _| path.start_with?("#{one}.") }
+        head && format(words.sub("%d", "%s"), path.delete_prefix("#{head}."))
+      end
+      private_class_method :numbered
+
       # @param change [PlanChange]
-      # @return [String] "the stitch length: 0.4 mm → 0.35 mm"
+      # @return [String] "stitch length: 0.4 mm → 0.35 mm"
       def self.change(change, present)
         name = label(change.path) || change.path.tr("._", " ")
         "#{name}: #{shown(change.path, change.from, present)} → #{shown(change.path, change.to, present)}"

@@ -41,8 +41,7 @@ module NimbleEyelet
 
       # @return [String] what a path is called
       def self.label(path)
-        Figures.label(path) || ClosureFields::BY_PATH[path]&.label || OWN[path] || list(path)&.word || path.split(".").last.tr("_",
-                                                                                                                               " ")
+        Figures.label(path) || OWN[path] || list(path)&.word || path.split(".").last.tr("_", " ")
       end
 
       def self.change(change, present)

@@ -154,7 +154,7 @@ class ContractTest < AppTest
     assert_equal [3, []], found["sheet"]["swatch"]["frozen"].values_at("number", "changes")
     moved = save({ recipe: { stitch_length: "0.5" } })["sheet"]["swatch"]["frozen"]
 
-    assert_equal ["the stitch length: 0.3 mm → 0.5 mm"], moved["changes"]
+    assert_equal ["stitch length: 0.3 mm → 0.5 mm"], moved["changes"]
     assert_equal NOW, Time.parse(found["sheet"]["swatch"]["log"][0]["sewn_at"])
     act(:put, "accepted/#{SecureRandom.uuid}")
 

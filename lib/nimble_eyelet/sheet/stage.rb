@@ -161,7 +161,7 @@ module NimbleEyelet
     def self.sewing(sheet)
       return {} unless sheet.progress
 
-      { **placket(sheet), **swatch(sheet), **attach(sheet), "sewing.steps" => sheet.progress.steps.size }
+      { **placket(sheet), **swatch(sheet), **attach(sheet) }
     end
 
     def self.attach(sheet)
