@@ -57,17 +57,21 @@ module NimbleEyelet
 
       def draw_page(pdf, strip, number)
         from = number * (tile - OVERLAP)
-        head = Pen.new(pdf, MARGIN, @page[1] - MARGIN)
-        draw_head(head, strip, number)
-        tile_pen = Pen.new(pdf, MARGIN, @page[1] - MARGIN - HEAD + from)
-        tall = [tile, strip.length - from].min
-        pdf.save_graphics_state do
-          pdf.rectangle([0, (@page[1] - MARGIN - HEAD + 0.5) * POINTS], @page[0] * POINTS, (tall + 1) * POINTS)
-          pdf.add_content("W n")
-          strip.draw(tile_pen)
-        end
+        top = @page[1] - MARGIN
+        draw_head(Pen.new(pdf, MARGIN, top), strip, number)
+        tile_pen = Pen.new(pdf, MARGIN, top - HEAD + from)
+        clipped(pdf, top - HEAD, [tile, strip.length - from].min) { strip.draw(tile_pen) }
         draw_joins(tile_pen, strip, from, number)
         draw_registers(tile_pen, strip, from, number)
+      end
+
+      # What of the strip lies on this page.
+      def clipped(pdf, top, tall)
+        pdf.save_graphics_state do
+          pdf.rectangle([0, (top + 0.5) * POINTS], @page[0] * POINTS, (tall + 1) * POINTS)
+          pdf.add_content("W n")
+          yield
+        end
       end
 
       def draw_head(pen, strip, number)

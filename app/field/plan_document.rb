@@ -28,20 +28,24 @@ module NimbleEyelet
     # @param machine [Machine] the one it names
     # @return [Plan]
     def self.load(document, machine)
-      sections = Plan::SECTIONS.to_h { |name, _| [name.to_sym, {}] }
-      ClosureFields::ALL.each do |field|
+      sections = sections(document)
+      lists = ClosureFields::LISTS.to_h { |path, list| [path[/\w+\z/].to_sym, load_rows(list, document[path].to_h)] }
+      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine,
+                             accepted: document["swatch.accepted"], settled: settled(document["settled"].to_h))
+    end
+
+    # @return [Hash{Symbol => Hash}] values by name
+    def self.sections(document)
+      ClosureFields::ALL.each_with_object(Plan::SECTIONS.to_h { |name, _| [name.to_sym, {}] }) do |field, sections|
         section, name = field.path.split(".")
         next if section == ClosureFields::HEAD
 
         sections.fetch(section.to_sym)[name.to_sym] = document.key?(field.path) ? field.load(document[field.path]) : field.begun
       end
-      lists = ClosureFields::LISTS.to_h { |path, list| [path[/\w+\z/].to_sym, load_rows(list, document[path].to_h)] }
-      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine,
-        accepted: document["swatch.accepted"],
-                             settled: document["settled"].to_h.transform_values do |read|
-                               OlderWords.figures(PlainValue.load_all(read))
-                             end)
     end
+
+    # What each stage was settled with, by this version or an earlier one.
+    def self.settled(stages) = stages.transform_values { |read| OlderWords.figures(PlainValue.load_all(read)) }
 
     # @param sections [Hash{Symbol => Hash}] values by name
     # @param lists [Hash{Symbol => Array}] pins and keep_outs

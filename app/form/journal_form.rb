@@ -96,12 +96,15 @@ module NimbleEyelet
 
       def values(name, given)
         given.to_h.to_h do |path, value|
-          sound = path.length <= 60 && (value.nil? || (value.is_a?(Hash) ? value["mm"].to_s.match?(LENGTH) : value.to_s.length <= LONGEST_VALUE))
+          sound = path.length <= 60 && figure?(value)
           raise Refusal.field("journal.#{name}", path.to_s[0, 40], "This is no figure a step is done with.") unless sound
 
           [path, PlainValue.load(value)]
         end
       end
+
+      # A length, a key or a number, or nothing.
+      def figure?(value) = value.is_a?(Hash) ? value["mm"].to_s.match?(LENGTH) : value.to_s.length <= LONGEST_VALUE
 
       def moves(given)
         strange = given.to_h.keys - MACHINE_PARTS.keys

@@ -75,10 +75,7 @@ module NimbleEyelet
       # @return [Workroom]
       # @raise [Stale]
       def change(revision:, unit: nil, name: nil, habits: {}, stabilisers: nil)
-        kept = habits.reduce(@row[:habits].to_h) do |all, (path, value)|
-          value.nil? ? all.except(path) : all.merge(path => ClosureFields.fetch(path).dump(value))
-        end
-        kept = kept.merge(DRAWER => stabilisers.uniq) if stabilisers
+        kept = kept_habits(habits).merge(stabilisers ? { DRAWER => stabilisers.uniq } : {})
         changed = @db[:workrooms].where(id: id, revision: revision).returning
                                  .update(unit: unit || @row[:unit], name: name || @row[:name], habits: Sequel.pg_jsonb_wrap(kept),
                                          revision: Sequel[:revision] + 1)
@@ -140,6 +137,14 @@ module NimbleEyelet
 
       # @return [Stash]
       def stash = @stash ||= Stash.new(@scope)
+
+      private
+
+      def kept_habits(habits)
+        habits.reduce(@row[:habits].to_h) do |all, (path, value)|
+          value.nil? ? all.except(path) : all.merge(path => ClosureFields.fetch(path).dump(value))
+        end
+      end
     end
   end
 end

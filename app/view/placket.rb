@@ -13,14 +13,13 @@ module NimbleEyelet
       def self.of(sheet, present)
         layout = sheet.layout or return
         { holes: layout.holes.map { |hole| hole(hole, present) }, long: layout.run.long?, edge: edge(layout.edge, present),
-          mean_gap: present.length(layout.mean_gap), smallest_gap: present.length(layout.smallest_gap),
-          largest_gap: present.length(layout.largest_gap), evenness: present.length(layout.evenness),
-          grid: present.length(layout.run.grid_ruler.step),
-          binding: layout.binding.map do |demand|
-            present.words(demand)
-          end, unseen: present.length(Placket::UNSEEN), marking: sheet.plan.cloth.type.marking,
+          **GAPS.to_h { |gap| [gap, present.length(layout[gap])] }, grid: present.length(layout.run.grid_ruler.step),
+          binding: layout.binding.map { |demand| present.words(demand) }, unseen: present.length(Placket::UNSEEN),
+          marking: sheet.plan.cloth.type.marking,
           because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
       end
+
+      GAPS = %i[mean_gap smallest_gap largest_gap evenness].freeze
 
       # What else the run could be: takes solving, and is asked for when somebody looks.
       #
@@ -41,8 +40,13 @@ module NimbleEyelet
 
       def self.hole(hole, present)
         LENGTHS.to_h { |name| [name, present.length(hole[name])] }
-               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned, lies: hole.lies, sewn: hole.sewn, cautions: present.cautions(hole.cautions),
-                      starts: hole.starts.map { |start| { at: start.at, along: present.length(start.along), from_edge: present.length(start.from_edge) } })
+               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned, lies: hole.lies,
+                      sewn: hole.sewn, cautions: present.cautions(hole.cautions),
+                      starts: hole.starts.map { |start| start(start, present) })
+      end
+
+      def self.start(start, present)
+        { at: start.at, along: present.length(start.along), from_edge: present.length(start.from_edge) }
       end
 
       def self.edge(edge, present)
@@ -55,7 +59,7 @@ module NimbleEyelet
           fits: item.fits?, places: item.places.map(&:to_f),
           chosen: item.count == layout.holes.size && item.pattern == layout.run.pattern }
       end
-      private_class_method :hole, :edge, :alternative
+      private_class_method :hole, :start, :edge, :alternative
     end
   end
 end

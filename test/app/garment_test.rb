@@ -181,7 +181,8 @@ class GarmentTest < AppTest
   def test_bad_rows_get_clear_answers_in_bounded_time
     { { "count" => "0" } => "placket.count", { "count" => "500" } => "placket.count", { "run_length" => "5m" } => "placket.run_length",
       { "keep_outs" => Array.new(80) { |at| { "from" => at.to_s, "to" => (at + 1).to_s } } } => "placket.keep_outs",
-      { "keep_outs" => [{ "from" => "300", "to" => "290" }] } => "placket.keep_outs.t1.to", { "together" => "9" } => "placket.together",
+      { "keep_outs" => [{ "from" => "300", "to" => "290" }] } => "placket.keep_outs.t1.to",
+      { "together" => "9" } => "placket.together",
       { "pins" => [{ "at" => "212" }, { "at" => "212.0", "weight" => "4" }] } => "placket.pins",
       { "grid" => "0.05" } => "placket.grid",
       { "pins" => [{ "at" => "212", "weight" => "lots" }] } => "placket.pins.t1.weight",

@@ -156,7 +156,8 @@ module NimbleEyelet
       def spaced
         return if shank.zero? || (spacer <= SPACER_HIGHEST && room_for_spacer >= SPACER_LEAST)
 
-        ["spacer", Sentence["A shank of %s wants a spacer %s high between the needle's ways: there is no room for it.", shank, spacer], HAND]
+        says = Sentence["A shank of %s wants a spacer %s high between the needle's ways: there is no room for it.", shank, spacer]
+        ["spacer", says, HAND]
       end
 
       def holes? = @button.holes.positive?
@@ -201,10 +202,10 @@ module NimbleEyelet
 
       def because
         off = @machine.anchor == "left" ? "|width − spacing|" : "|width − spacing|/2"
-        most = clearance.largest_needle
+        largest = clearance.largest_needle&.then { |size| "; the largest that clears well is #{size}" }
         [Reason.new(rule: "width", source: "zigzag width = hole spacing, × √2 for a diagonal", says: swing_words),
          Reason.new(rule: "clearance", source: "hole/2 − needle/2 − #{off}",
-                    says: Sentence["In a hole of %s the #{@needle} needle keeps %s from the rim#{"; the largest that clears well is #{most}" if most}.",
+                    says: Sentence["In a hole of %s the #{@needle} needle keeps %s from the rim#{largest}.",
                                    @button.hole_diameter, clearance.room]),
          shank_reason]
       end

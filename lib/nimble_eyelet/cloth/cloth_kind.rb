@@ -17,8 +17,8 @@ module NimbleEyelet
   # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
   # heavy_wear - Boolean, its buttons are pulled hard
   ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example,
-                       perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false, thick: false, fine: false,
-                       heavy_wear: false)
+                       perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false, thick: false,
+                       fine: false, heavy_wear: false)
 
   # Cloth that the foot pushes along wants less of it.
   LIGHTER = "foot pressure one step lighter"
@@ -27,7 +27,8 @@ module NimbleEyelet
     ClothKind.new(key: "light_woven", name: "light woven", weight: 120, thickness: Length.mm(0.25), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk, or a wash-away pen tried on a scrap",
                   example: "shirting, lawn, light linen"),
-    ClothKind.new(key: "heavy_woven", thick: true, heavy_wear: true, name: "heavy woven", weight: 320, thickness: Length.mm(0.7), stretch: 0,
+    ClothKind.new(key: "heavy_woven", thick: true, heavy_wear: true, name: "heavy woven", weight: 320,
+                  thickness: Length.mm(0.7), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "chalk", example: "canvas, denim, coating, flannel"),
     ClothKind.new(key: "knit", knitted: true, name: "knit", weight: 200, thickness: Length.mm(0.6), stretch: 30,
                   nap: false, heat: true, fray: false, marking: "a wash-away pen tried on a scrap",
@@ -35,10 +36,12 @@ module NimbleEyelet
     ClothKind.new(key: "sheer", fine: true, name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
                   nap: false, heat: true, fray: true, marking: "thread tacks",
                   example: "voile, organza, chiffon"),
-    ClothKind.new(key: "leather", heavy_wear: true, name: "leather or suede", hide: true, weight: 500, thickness: Length.mm(1), stretch: 0,
+    ClothKind.new(key: "leather", heavy_wear: true, name: "leather or suede", hide: true, weight: 500,
+                  thickness: Length.mm(1), stretch: 0,
                   nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
                   example: "garment leather, suede", perforates: true, washed: false),
-    ClothKind.new(key: "waxed", name: "waxed or oiled, woven", thick: true, heavy_wear: true, weight: 280, thickness: Length.mm(4r / 10), stretch: 0,
+    ClothKind.new(key: "waxed", name: "waxed or oiled, woven", thick: true, heavy_wear: true, weight: 280,
+                  thickness: Length.mm(4r / 10), stretch: 0,
                   nap: false, heat: false, fray: true, marking: "chalk: it brushes off, and wax does not", washed: false,
                   example: "waxed cotton, oiled canvas"),
     ClothKind.new(key: "coated", name: "film-coated", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,

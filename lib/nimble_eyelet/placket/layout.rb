@@ -57,7 +57,8 @@ module NimbleEyelet
 
         ways = moves.map(&:last)
         sizes = ways.map(&:abs).minmax.uniq
-        Sentence["#{Layout.counted(moves.map(&:first), words.noun)} moved#{Layout.way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
+        by = (["%s"] * sizes.size).join(" to ")
+        Sentence["#{Layout.counted(moves.map(&:first), words.noun)} moved#{Layout.way(ways)} by #{by}.", *sizes]
       end
 
       def self.way(ways)

@@ -27,9 +27,10 @@ module NimbleEyelet
         ridge = ridges.find { |item| near?(hole, item, behind, before) } or return
         turned = turnable && !near?(hole, ridge, before, behind)
         name = ridge.label.empty? ? "A ridge" : ridge.label.capitalize
+        flat = "where the #{FOOT_KINDS.fetch(foot).name} wants flat cloth"
         Caution.new(rule: "runway",
-                    says: Sentence["#{name} lies %s from hole #{hole.number}, where the #{FOOT_KINDS.fetch(foot).name} wants flat cloth: " \
-                                   "%s behind and %s in front.", distance(hole, ridge), behind, before],
+                    says: Sentence["#{name} lies %s from hole #{hole.number}, #{flat}: %s behind and %s in front.",
+                                   distance(hole, ridge), behind, before],
                     instead: if turned
                                "Turn the garment and sew this hole the other way, or level the foot with a folded scrap."
                              else

@@ -42,7 +42,8 @@ module NimbleEyelet
       def self.rinse(order)
         return [] unless order.recipe.stay&.film
 
-        rinse = Work::Operation["rinse", lasts: Work::Lasting.at("rinsed", order.layout.holes.map(&:at)), says: "Rinse film and marks out."]
+        rinsed = Work::Lasting.at("rinsed", order.layout.holes.map(&:at))
+        rinse = Work::Operation["rinse", lasts: rinsed, says: "Rinse film and marks out."]
         last = order.opens? ? "open" : "seal"
         [Work::Step.of("rinse", block: order.button.fastens? && !order.buttons_first? ? "buttons" : last, operations: [rinse],
                                 part: order.opens? ? RINSED : Finishing::FINISHED)]

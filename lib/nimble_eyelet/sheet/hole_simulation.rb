@@ -58,13 +58,15 @@ module NimbleEyelet
       style = recipe.style.value
       width, length = HoleSimulation.dials(sheet, trial)
       ends = style.ends(width: width)
-      corded = recipe.cord.value ? Cord.thickness_of(sheet.plan.thread).to_f : 0.0
       Stitches::HoleShape.new(near_end: style.near, far_end: style.far, opening: sheet.opening.to_f, near: ends.near.to_f,
                               far: ends.far.to_f,
                               eye: ends.eye.to_f, width: width.to_f, space: HoleSimulation.space(recipe, width), length: length.to_f,
                               balance: trial.balance / 100.0, own_bead: style.round? ? width.to_f : recipe.manual_width&.value&.to_f,
-                              cord: corded, twice: recipe.second_pass)
+                              cord: HoleSimulation.corded(sheet), twice: recipe.second_pass)
     end
+
+    # @return [Float] mm, thickness of the cord
+    def self.corded(sheet) = sheet.recipe.cord.value ? Cord.thickness_of(sheet.plan.thread).to_f : 0.0
 
     # @return [Array(Length, Length)] width and length
     def self.dials(sheet, trial)

@@ -33,13 +33,19 @@ module NimbleEyelet
       # @param tension [Rational] set on the dial
       # @return [Reckoning]
       def self.of(path, thread:, cloth:, machine:, tension:)
-        share = (SHARE + ((machine.neutral_tension - tension) * SHARE_A_UNIT)).clamp(1r / 10, 9r / 10)
         stitches = path.points.size
-        top, bobbin = [share, 1 - share].map { |part| path.travel + (stitches * 2 * (cloth.stack * part).to_f) }
+        top, bobbin = Reckoning.sewn(path, cloth, machine.neutral_tension - tension)
         hits = Reckoning.densest(path)
         new(top: with_waste(top), bobbin: with_waste(bobbin), sewn_in: [Length.mm(top), Length.mm(bobbin)],
             seconds: stitches * 60.0 / (machine.top_speed * SATIN_SPEED).to_f, cover: Reckoning.cover(path, thread), hits: hits,
             bulk: bulk(path, thread, cloth), cautions: [Reckoning.perforation(hits, cloth)].compact)
+      end
+
+      # @param eased [Rational] how far the top tension is below neutral
+      # @return [Array(Float, Float)] mm of top and bobbin thread in the stitches
+      def self.sewn(path, cloth, eased)
+        share = (SHARE + (eased * SHARE_A_UNIT)).clamp(1r / 10, 9r / 10)
+        [share, 1 - share].map { |part| path.travel + (path.points.size * 2 * (cloth.stack * part).to_f) }
       end
 
       def self.with_waste(sewn) = Length.mm(sewn * (1 + WASTE).to_f) + (TAIL * 2)

@@ -15,7 +15,8 @@ module NimbleEyelet
     FACTORS = { "tex" => 1r, "dtex" => 1r / 10, "den" => 1r / 9 }.freeze
     INVERSE = { "nm" => 1000r, "ne" => 590_541r / 1000, "no" => 3000r }.freeze
 
-    DENSITY_FORM = %r{\A\s*(?<before>tex|dtex|denier|den|nm|ne|no\.?|ticket)?\s*(?<number>\d{1,4}(?:[.,]\d{1,3})?)(?:\s*/\s*(?<plies>\d))?
+    DENSITY_FORM = %r{\A\s*(?<before>tex|dtex|denier|den|nm|ne|no\.?|ticket)?
+              \s*(?<number>\d{1,4}(?:[.,]\d{1,3})?)(?:\s*/\s*(?<plies>\d))?
               \s*(?<after>tex|dtex|denier|den|nm|ne|no\.?|ticket)?\s*\z}xi
     SAME = { "denier" => "den", "no." => "no", "ticket" => "no" }.freeze
     DENSITY_HELP = "Write a figure in tex, or with its system: 270 dtex, 240 den, Nm 80/2, Ne 40/2, No. 120."
@@ -27,12 +28,19 @@ module NimbleEyelet
       match = DENSITY_FORM.match(text.to_s)
       raise Refusal.field(field, text, DENSITY_HELP) unless match && !(match[:before] && match[:after])
 
-      system = (match[:before] || match[:after] || "tex").downcase.then { |word| SAME.fetch(word, word) }
       number = Rational(match[:number].tr(",", "."))
+      system = system(match)
       raise Refusal.field(field, text, DENSITY_HELP) if number.zero? || (match[:plies] && !%w[nm ne].include?(system))
 
-      (FACTORS[system] ? number * FACTORS[system] : INVERSE.fetch(system) / number * (match[:plies] || 1).to_i).round(4)
+      in_tex(number, system, (match[:plies] || 1).to_i).round(4)
     end
+
+    def self.system(match) = (match[:before] || match[:after] || "tex").downcase.then { |word| SAME.fetch(word, word) }
+
+    def self.in_tex(number, system, plies)
+      FACTORS[system] ? number * FACTORS[system] : INVERSE.fetch(system) / number * plies
+    end
+    private_class_method :system, :in_tex
 
     # @param tex [Rational]
     # @return [Hash{String => Rational}] by system, rounded as spools are
