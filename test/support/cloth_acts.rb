@@ -32,6 +32,7 @@ module NimbleEyelet
 
       # A hole.
       def do_place
+        unless_so(@under.nil?, :another_cloth_lies_there)
         unless_so(did?(:marked), :never_marked)
         unless_so(!cut?, :cut_already)
         @at = [@piece.key, @place]
@@ -45,9 +46,11 @@ module NimbleEyelet
         sewn
         @piece.sewn[@place] << @state
         @at = nil
+        @under = @piece.key
       end
 
       def do_sew_scrap
+        unless_so(@under.nil?, :another_cloth_lies_there)
         sewn
         note(:tried)
       end
@@ -74,7 +77,10 @@ module NimbleEyelet
       end
 
       def do_second_pass = unless_so(!@piece.automatic?, :parts_of_a_programme)
-      def do_lift = @at = nil
+      def do_lift
+        @at = nil
+        @under = nil
+      end
 
       # Putting right.
       def do_iron = unless_so(@piece.plan.cloth.iron?, :ironed)
@@ -96,6 +102,7 @@ module NimbleEyelet
       def do_punch = note(:punched)
 
       def do_cut(length)
+        unless_so(@under.nil?, :another_cloth_lies_there)
         unless_so(@piece.sewn[@place].any?, :cut_before_it_is_sewn)
         unless_so(@piece.sealed != :wet || did?(:sealed_after), :cut_wet)
         unless_so(did?(:torn) || !@piece.stay&.torn, :cut_through_the_stay)

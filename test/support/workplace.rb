@@ -62,6 +62,7 @@ module NimbleEyelet
         piece.done[:wrong] += 1
         piece.undone(place, elsewhere) if GONE.include?(mishap) || elsewhere
         @undone = [piece.key, place]
+        @under = nil
       end
 
       def initialize_copy(other)

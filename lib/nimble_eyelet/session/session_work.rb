@@ -31,6 +31,9 @@ module NimbleEyelet
   class SessionBlock < Value.of(:part, :key, :setters, :hands, :needs, :begun)
     def machine? = !needs.nil?
 
+    # @return [Boolean] whether its cloth lies under the foot, and has to come out before anything else
+    def under_the_foot? = begun && hands.first.operations.any? { |operation| operation.key == "lift_out" }
+
     # @param part [String] of the machine
     # @return [Boolean] whether a step of it sets that part
     def sets?(part) = setters.any? { |step| step.moves.key?(part) }

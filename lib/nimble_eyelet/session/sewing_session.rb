@@ -106,7 +106,8 @@ module NimbleEyelet
 
     # What was begun on the machine is gone on with.
     def begun
-      @works.find { |work| work.blocks.first&.then { |block| block.begun && block.machine? } }&.part&.key
+      first = @works.filter_map { |work| work.blocks.first }
+      (first.find(&:under_the_foot?) || first.find { |block| block.begun && block.machine? })&.part&.key
     end
 
     # The wish as far as it still can be kept, and then what it says nothing about.
