@@ -77,6 +77,7 @@ module NimbleEyelet
       end
 
       def do_second_pass = unless_so(!@piece.automatic?, :parts_of_a_programme)
+
       def do_lift
         @at = nil
         @under = nil
