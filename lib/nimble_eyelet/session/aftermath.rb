@@ -42,12 +42,14 @@ module NimbleEyelet
       (sheet.plan.button.across * (wanted / passing.half_perimeter)).round_to(Length.mm(1r / 2))
     end
 
-    # Keeping it, against closing it up and sewing it where it was planned.
+    # Keeping it, against closing it up and sewing it where it was planned, which cloth that keeps its needle holes does not take.
     def self.spaced(sheet, entry)
       around = sheet.layout&.holes or
         return Sentence["With a hole at %s the rest of the row does not fit: close it up, or give the run more room.", entry.measured]
 
       kept = Sentence["Kept at %s, the gaps run from %s to %s.", entry.measured, *gaps(around)]
+      return kept if sheet.plan.cloth.type.perforates
+
       planned = Sheet.of(sheet.plan, sheet.facts.with(mishaps: [], holes: sheet.facts.holes_as_planned)).layout
       planned ? Sentence.list([kept, Sentence["Closed up and sewn again they run from %s to %s.", *gaps(planned.holes)]]) : kept
     end
