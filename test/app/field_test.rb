@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
+require_relative "../../app/field/field_papers"
 require_relative "../support/core_values"
 require_relative "../support/closures"
 
@@ -52,6 +53,15 @@ class FieldTest < AppTest
       assert one.limit, one.path
       assert_includes checks, "#{one.column.to_s.sub(/_(g_m2|percent)\z/, '')}_in_range"
     end
+  end
+
+  # What follows from the table stands in the papers: bin/fields writes it there.
+  def test_the_papers_say_what_the_table_says
+    root = File.expand_path("../..", __dir__)
+    read = ->(file) { File.read(File.join(root, file)) }
+
+    assert_equal FieldPapers.interface(read[FieldPapers::INTERFACE]), read[FieldPapers::INTERFACE], "run bin/fields"
+    assert_equal FieldPapers.garment(read[FieldPapers::GARMENT]), read[FieldPapers::GARMENT], "run bin/fields"
   end
 
   # What no screen offers would be asked for in vain.

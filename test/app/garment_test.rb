@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "json_schema"
 require_relative "../app_helper"
 
 # A garment with all its closures, its mirror images, and the way out to a file and back.
@@ -130,6 +131,12 @@ class GarmentTest < AppTest
     assert_equal closure["required"].sort, content["closures"].first.keys.sort
     assert_equal ClosureFields::BY_PATH.keys.sort,
                  (closure["properties"]["plan"]["required"] - %w[placket.pins placket.keep_outs swatch.accepted settled]).sort
+    plan = JsonSchema.parse!(closure["properties"]["plan"])
+    content["closures"].each do |one|
+      sound, faults = plan.validate(one["plan"])
+
+      assert sound, faults.to_a.map(&:message).join("; ")
+    end
     machine = schema["properties"]["machines"]["items"]
 
     assert_equal machine["required"].sort, content["machines"].first.keys.sort

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+# FieldPapers writes down what the table of fields says where others read it: in the description of the interface and in the schema of
+# a garment's file.
+#
+#   FieldPapers.interface(text)   # => the same text, with every field of the table in Plan and PlanChange
+
+require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "closure_fields"
+
+module NimbleEyelet
+  module FieldPapers
+    INTERFACE = "app/http/openapi.yaml"
+    GARMENT = "docs/garment.schema.json"
+    # A plain decimal, as lengths and figures are kept.
+    DECIMAL = "^-?\\d+(\\.\\d{1,6})?$"
+
+    # @param root [String] folder of the application
+    def self.write(root)
+      { INTERFACE => method(:interface), GARMENT => method(:garment) }.each do |file, written|
+        path = File.join(root, file)
+        File.write(path, written.call(File.read(path)))
+      end
+    end
+
+    # @param text [String] of the description
+    # @return [String]
+    def self.interface(text)
+      fields = ClosureFields::ALL
+      plan = fields.map { |field| "        #{field.path}: #{shown(field)}\n" }.join
+      change = fields.map { |field| "        #{field.path}: { $ref: '#/components/schemas/AsTyped' }\n" }.join
+      required = [*fields.map(&:path), *ClosureFields::LISTS.keys, "machine.id", "swatch.accepted"].join(", ")
+      part(part(text, "Plan", plan), "PlanChange", change)
+        .sub(/(^    Plan:\n(?:      .*\n)*?      required: \[).*(\]\n)/) { "#{Regexp.last_match(1)}#{required}#{Regexp.last_match(2)}" }
+    end
+
+    # The fields stand first among what a schema of the description holds, its lists after them.
+    def self.part(text, name, lines)
+      text.sub(/(^    #{name}:\n(?:      (?!properties:).*\n)*      properties:\n)(?:        (?!placket\.(?:pins|keep_outs)).*\n)*/) do
+        Regexp.last_match(1) + lines
+      end
+    end
+
+    def self.shown(field)
+      return "{ $ref: '#/components/schemas/Length#{'OrNone' if field.optional}' }" if field.kind == :length
+
+      field.optional ? "{ type: string, nullable: true }" : "{ type: string }"
+    end
+
+    # @param text [String] of the schema
+    # @return [String]
+    def self.garment(text)
+      schema = JSON.parse(text)
+      plan = schema.dig("properties", "closures", "items", "properties", "plan")
+      lists = plan["properties"].slice(*ClosureFields::LISTS.keys)
+      others = plan["properties"].except(*ClosureFields::BY_PATH.keys, *lists.keys)
+      plan["properties"] = { **ClosureFields::ALL.to_h { |field| [field.path, kept(field)] }, **lists, **others }
+      plan["required"] = plan["properties"].keys & (plan["required"] | ClosureFields::BY_PATH.keys)
+      "#{JSON.pretty_generate(schema)}\n"
+    end
+
+    # As it is kept in a file.
+    def self.kept(field)
+      type = { whole: "integer", signed: "integer", flag: "boolean" }.fetch(field.kind, "string")
+      found = { "type" => field.optional ? [type, "null"] : type }
+      found["enum"] = [*field.choices.keys, *(nil if field.optional)] if field.kind == :choice
+      found["pattern"] = DECIMAL if %i[length decimal tex].include?(field.kind)
+      found.merge("description" => field.kind == :length ? "#{field.label}, millimetres" : field.label)
+    end
+    private_class_method :part, :shown, :kept
+  end
+end
