@@ -32,7 +32,7 @@ module NimbleEyelet
       change = fields.map { |field| "        #{field.path}: { $ref: '#/components/schemas/AsTyped' }\n" }.join
       required = [*fields.map(&:path), *ClosureFields::LISTS.keys, "machine.id", "swatch.accepted"].join(", ")
       part(part(text, "Plan", plan), "PlanChange", change)
-        .sub(/(^    Plan:\n(?:      .*\n)*?      required: \[).*(\]\n)/) { "#{Regexp.last_match(1)}#{required}#{Regexp.last_match(2)}" }
+        .sub(/(^    Plan:\n(?:      .*\n)*?      required: )\[.*\]$/) { "#{Regexp.last_match(1)}[#{required}]" }
     end
 
     # The fields stand first among what a schema of the description holds, its lists after them.
@@ -64,7 +64,7 @@ module NimbleEyelet
     def self.kept(field)
       type = { whole: "integer", signed: "integer", flag: "boolean" }.fetch(field.kind, "string")
       found = { "type" => field.optional ? [type, "null"] : type }
-      found["enum"] = [*field.choices.keys, *(nil if field.optional)] if field.kind == :choice
+      found["enum"] = field.choices.keys + (field.optional ? [nil] : []) if field.kind == :choice
       found["pattern"] = DECIMAL if %i[length decimal tex].include?(field.kind)
       found.merge("description" => field.kind == :length ? "#{field.label}, millimetres" : field.label)
     end
