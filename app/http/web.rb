@@ -36,6 +36,7 @@ require_relative "exchange"
 require_relative "front_end"
 require_relative "guards"
 require_relative "live"
+require_relative "stores"
 
 module NimbleEyelet
   module Http
@@ -142,7 +143,7 @@ module NimbleEyelet
           closure
         end
       end
-      helpers Exchange
+      helpers Exchange, Stores
 
       # A browser keeps what it was told, and asks each time whether it still holds.
       before do

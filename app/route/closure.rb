@@ -83,18 +83,6 @@ module NimbleEyelet
         # A stage settles with the one before it where that follows by itself.
         ACCEPTING = %w[recipe swatch].freeze
 
-        def closures = @closures ||= Store::Closures.new(workroom)
-
-        def show(closure, status: 200, sheet: closure.sheet)
-          etag_of(closure.version)
-          json(shown(closure, sheet: sheet), status: status)
-        end
-
-        def shown(closure, sheet: closure.sheet)
-          in_its_unit(closure)
-          View::ClosureView.of(closure, present, sheet: sheet)
-        end
-
         def preview(closure)
           in_its_unit(closure)
           plan = form.apply(body_hash.fetch("changes"), closure.plan)
@@ -114,9 +102,6 @@ module NimbleEyelet
           end
           show(saved, sheet: @checked || saved.sheet)
         end
-
-        # Of whoever types: what is typed on within a minute is one revision.
-        def device = request.env["HTTP_X_DEVICE"].to_s[/\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/]
 
         def stale_aware
           yield

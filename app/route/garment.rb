@@ -54,8 +54,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        def garments = @garments ||= Store::Garments.new(workroom)
-
         # The middle size: enough to see every stitch.
         def photos_of(garment)
           entries = garment.closures.flat_map { |closure| closure.facts.swatches.map(&:id) }

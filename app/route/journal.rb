@@ -21,8 +21,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        def journal = @journal ||= Store::Journal.new(workroom.scope)
-
         # One write; it never asks what the plan is by now. Sent twice it is one fact.
         def enter
           entry = Form::JournalForm.new(unit_of_entry, now: settings.now).read(params["entry"], body_hash)

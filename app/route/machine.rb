@@ -36,7 +36,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        def machines = workroom.machines
         def taught(id) = [machines.taught(number(id)), number(id)]
 
         def show_machine(record, status: 200)

@@ -39,8 +39,6 @@ module NimbleEyelet
       private_class_method :keeping
 
       module Helpers
-        def photos = @photos ||= Store::Photos.new(workroom.scope, settings.album)
-
         def photographed(entry)
           yield uuid(entry)
           json(View::PhotoView.of(photos.find(uuid(entry)), present))

@@ -24,8 +24,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        def sessions = @sessions ||= Store::Sessions.new(workroom, now: settings.now)
-
         def show_session(record, status: 200)
           etag_of(record.revision)
           json(View::SessionView.of(record, settings.now), status: status)

@@ -45,7 +45,6 @@ module NimbleEyelet
       private_class_method :keeping, :carrying
 
       module Helpers
-        def shelf = @shelf ||= workroom.shelf_of(params["shelf"])
         def shelf_typed = Form::ShelfForm.new(shelf.kind, workroom.unit).read(body_hash)
 
         def show_shelf_item(row, status: 200)

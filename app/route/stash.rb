@@ -51,7 +51,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        def stash = workroom.stash
         def item_typed = Form::StashForm.read(body_hash, unit: workroom.unit)
 
         def show_item(record, status: 200)

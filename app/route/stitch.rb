@@ -54,8 +54,6 @@ module NimbleEyelet
           ["Held by test hole #{frozen[:number]}#{since}."]
         end
 
-        def sheet_of(id) = in_its_unit(closures.find(number(id))).sheet
-
         # Dials as typed.
         def trial
           read = lambda do |name|

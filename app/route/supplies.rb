@@ -54,12 +54,10 @@ module NimbleEyelet
         def closures_of(whose, id)
           case whose
           when "closures" then closures.find(id).then { |one| ["#{one.garment_name}: #{one.plan.name}", [one]] }
-          when "garments" then Store::Garments.new(workroom).find(id).then { |garment| [garment.name, garment.closures] }
-          else Store::Sessions.new(workroom, now: settings.now).find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
+          when "garments" then garments.find(id).then { |garment| [garment.name, garment.closures] }
+          else sessions.find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
           end
         end
-
-        def reservations = @reservations ||= Store::Reservations.new(workroom.scope)
 
         # Answers with what the closure takes by then.
         def button_of(id)

@@ -45,8 +45,6 @@ module NimbleEyelet
       module Helpers
         ANSWERS = { "yes" => true, "no" => false }.freeze
 
-        def book = Store::SwatchBook.new(workroom.scope)
-
         def turn_to(page)
           seen = photos.of(page.leaves.map { |leaf| leaf.swatch.id })
           json(View::SwatchBookView.of(page, params["before"] ? {} : book.there, present, seen))
@@ -76,8 +74,6 @@ module NimbleEyelet
 
           text
         end
-
-        def uuid(text) = text.to_s.downcase[Form::JournalForm::UUID] || raise(Store::Missing)
 
         def swatch_pdf(entry)
           leaf = book.find(uuid(entry))

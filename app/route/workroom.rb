@@ -80,8 +80,6 @@ module NimbleEyelet
       private_class_method :all, :one, :shelves, :basket
 
       module Helpers
-        def waste_basket = @waste_basket ||= Store::WasteBasket.new(workroom.scope)
-
         def show_workroom(found, status: 200)
           etag_of(found.revision)
           json(View::WorkroomView.of(found), status: status)

@@ -27,7 +27,29 @@ class FloorsTest < AppTest
     assert_empty wrong
   end
 
+  # What several routes share is said once, in http/: none calls what another one defines.
+  def test_no_route_leans_on_another
+    defined, called = routes.values.map { |names| names.group_by(&:first).transform_values { |all| all.map(&:last) } }
+    leaning = called.flat_map do |name, files|
+      (defined.key?(name) ? files.uniq - defined[name] : []).map { |file| "#{File.basename(file)} calls #{name}" }
+    end
+
+    assert_empty leaning
+  end
+
   private
+
+  # @return [Hash{Symbol => Array<Array(Symbol, String)>}] names and files: of helpers that are defined, and of calls without receiver
+  def routes
+    Dir["#{APP}/route/*.rb"].each_with_object({ defined: [], called: [] }) do |file, found|
+      nodes = [Prism.parse_file(file).value]
+      while (node = nodes.shift)
+        found[:defined] << [node.name, file] if node.is_a?(Prism::DefNode) && node.receiver.nil?
+        found[:called] << [node.name, file] if node.is_a?(Prism::CallNode) && node.receiver.nil?
+        nodes.concat(node.compact_child_nodes)
+      end
+    end
+  end
 
   def room(file)
     file.delete_prefix("#{APP}/").then { |path| path.include?("/") ? path[%r{\A[^/]+}] : path.delete_suffix(".rb") }
