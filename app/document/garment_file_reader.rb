@@ -44,10 +44,7 @@ module NimbleEyelet
         machines = list("machines").to_h { |machine| machine(machine).then { |found| [found.name, found] } }
         Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) }, photos: @photos)
       rescue Refusal => e
-        raise e if e.faults.first.field == "file"
-
-        fault = e.faults.first
-        raise refused(Sentence["This garment file is damaged: %s holds %s. %s", fault.field, fault.given.to_s[0, 40], fault.allowed])
+        raise damaged(e)
       rescue StandardError => e
         # Nothing is read here but what the file holds: whatever goes wrong is its fault.
         raise refused("This garment file is damaged: #{Field.clean(e.message.lines.first)[0, 120]}.")
@@ -56,6 +53,14 @@ module NimbleEyelet
       private
 
       def refused(words) = Refusal.field("file", "", words)
+
+      # What it holds is said of the file.
+      def damaged(refusal)
+        fault = refusal.faults.first
+        return refusal if fault.field == "file"
+
+        refused(Sentence["This garment file is damaged: %s holds %s. %s", fault.field, fault.given.to_s[0, 40], fault.allowed])
+      end
 
       def check_format
         raise refused("This is no garment file.") unless @file.is_a?(Hash) && @file["format"] == @format
@@ -163,19 +168,21 @@ module NimbleEyelet
         steps = kept.fetch("steps_done").map do |key|
           GarmentFacts.entry({ "id" => SecureRandom.uuid, "kind" => "step", "step" => key.to_s, "happened_at" => LONG_AGO })
         end
-        lists = { "placket.pins" => kept.fetch("pins").map do |pin|
-          { "at" => pin.fetch("at_mm"), "label" => pin["label"], "weight" => pin.fetch("weight", 0) }
-        end,
-                  "placket.keep_outs" => kept.fetch("keep_outs").map do |item|
-                    { "from" => item.fetch("from_mm"), "to" => item.fetch("to_mm"), "label" => item["label"] }
-                  end }
         accepted = kept["swatches"].index { |swatch| swatch["accepted"] }
-        [kept.fetch("fields").merge(lists.transform_values do |rows|
-          rows.each_with_index.to_h do |row, index|
-            ["row#{index + 1}", row]
-          end
-        end)
-                             .merge("swatch.accepted" => accepted && swatches[accepted].id), swatches + steps]
+        [kept.fetch("fields").merge(first_lists(kept), "swatch.accepted" => accepted && swatches[accepted].id), swatches + steps]
+      end
+
+      # @return [Hash{String => Hash}] rows of each list by an id, which they had none of
+      def first_lists(kept)
+        pins = kept.fetch("pins").map do |pin|
+          { "at" => pin.fetch("at_mm"), "label" => pin["label"], "weight" => pin.fetch("weight", 0) }
+        end
+        keep_outs = kept.fetch("keep_outs").map do |item|
+          { "from" => item.fetch("from_mm"), "to" => item.fetch("to_mm"), "label" => item["label"] }
+        end
+        { "placket.pins" => pins, "placket.keep_outs" => keep_outs }.transform_values do |rows|
+          rows.each_with_index.to_h { |row, index| ["row#{index + 1}", row] }
+        end
       end
 
       def swatch(old)

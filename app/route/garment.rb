@@ -17,14 +17,19 @@ module NimbleEyelet
         app.helpers Helpers
         papers(app)
         marks(app)
+        file(app)
+        app.get("/api/workrooms/:slug/garments/:id") do
+          id = number(params["id"])
+          remembered(stamps.garment(params["slug"], id)) { View::GarmentView.of(garments.find(id)) }
+        end
+      end
+
+      # Out as a file, and in again.
+      def self.file(app)
         app.get("/api/workrooms/:slug/garments/:id/file") do
           garment = garments.find(number(params["id"]))
           sends("garment-#{garment.id}.json")
           Document::GarmentFile.write(garment, photos_of(garment))
-        end
-        app.get("/api/workrooms/:slug/garments/:id") do
-          id = number(params["id"])
-          remembered(stamps.garment(params["slug"], id)) { View::GarmentView.of(garments.find(id)) }
         end
         app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))

@@ -12,6 +12,8 @@ require_relative "stash_import"
 module NimbleEyelet
   module Route
     module StashRoutes
+      AT = "/api/workrooms/:slug/stash"
+
       def self.registered(app)
         app.helpers Helpers
         keeping(app)
@@ -19,18 +21,14 @@ module NimbleEyelet
       end
 
       def self.keeping(app)
-        app.get("/api/workrooms/:slug/stash") { json(View::StashView.of(*stash.search(params["search"], from: params["from"].to_i), present)) }
-        app.post("/api/workrooms/:slug/stash") { show_item(stash.add(item_typed), status: 201) }
-        app.put("/api/workrooms/:slug/stash/:id") do
-          show_item(stash.change(number(params["id"]), item_typed, revision: revision_seen))
-        rescue Store::Stale
-          halt Problem.new(412, "This button was changed in another place meanwhile. Look again.").render
+        app.get(AT) { json(View::StashView.of(*stash.search(params["search"], from: params["from"].to_i), present)) }
+        app.post(AT) { show_item(stash.add(item_typed), status: 201) }
+        app.put("#{AT}/:id") do
+          as_seen { |id, revision| show_item(stash.change(id, item_typed, revision: revision)) }
         end
-        app.delete("/api/workrooms/:slug/stash/:id") do
-          stash.remove(number(params["id"]), revision: revision_seen)
+        app.delete("#{AT}/:id") do
+          as_seen { |id, revision| stash.remove(id, revision: revision) }
           halt 204
-        rescue Store::Stale
-          halt Problem.new(412, "This button was changed in another place meanwhile. Look again.").render
         end
       end
 
@@ -51,6 +49,12 @@ module NimbleEyelet
       end
 
       module Helpers
+        def as_seen
+          yield(number(params["id"]), revision_seen)
+        rescue Store::Stale
+          halt Problem.new(412, "This button was changed in another place meanwhile. Look again.").render
+        end
+
         def item_typed = Form::StashForm.read(body_hash, unit: workroom.unit)
 
         def show_item(record, status: 200)

@@ -32,8 +32,9 @@ module NimbleEyelet
       def self.of(closure, present, sheet: closure.sheet)
         { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
           machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
-          version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present), redo: changed(closure.redo_changes, present),
-          house: house(closure.house, present), usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present) }
+          version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present),
+          redo: changed(closure.redo_changes, present), house: house(closure.house, present),
+          usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present) }
       end
 
       # What changes while something is dragged: what the table always shows, and the station in view.
@@ -78,15 +79,22 @@ module NimbleEyelet
 
       def self.sheet(sheet, closure, present)
         VIEWS.transform_values { |view| view.of(sheet, present) }
-             .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) }, "faults" => present.faults(sheet.faults),
+             .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) },
+                    "faults" => present.faults(sheet.faults),
                     "ledger" => SewingView.ledger(closure.ledger, present))
       end
 
       def self.stage(stage, sheet, present)
         state = stage.state(sheet, sheet.plan.settled[stage.word])
-        { word: stage.word, title: stage.title_for(sheet.plan.button), question: stage.question_for(sheet.plan.button), state: state.state,
+        { word: stage.word, title: stage.title_for(sheet.plan.button), question: stage.question_for(sheet.plan.button),
+          state: state.state,
           missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
-          answer: SHORT.key?(stage.word) ? SHORT.fetch(stage.word).call(sheet, present) : VIEWS.fetch(stage.word).short(sheet, present) }
+          answer: short(stage.word, sheet, present) }
+      end
+
+      # The answer of a stage in a few words.
+      def self.short(word, sheet, present)
+        SHORT.key?(word) ? SHORT.fetch(word).call(sheet, present) : VIEWS.fetch(word).short(sheet, present)
       end
       private_class_method :changed, :plan, :row, :sheet, :stage
     end

@@ -15,9 +15,10 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
-          stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), stored: stored(sheet.stored), pace: sheet.plan.recipe.pace,
+          stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), stored: stored(sheet.stored),
+          pace: sheet.plan.recipe.pace,
           looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map { |look| look(look, sheet) },
-          symptoms: Swatches.further_symptoms(opens: sheet.plan.button.opens?).map { |symptom| { key: symptom.key, axis: symptom.axis } } }
+          symptoms: Swatches.further_symptoms(opens: sheet.plan.button.opens?).map { |symptom| symptom.to_h.slice(:key, :axis) } }
       end
 
       # @return [String] for the knot
@@ -30,8 +31,10 @@ module NimbleEyelet
       def self.pictures(sheet)
         thickness = sheet.plan.thread.thickness.to_f
         LookPictures.of(sheet).map do |picture|
-          { look: picture.look, grade: picture.grade, lines: picture.lines.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
-            box: picture.box.map { |figure| figure.round(3) }, thread: thickness, cover: picture.cover.round(3), bobbin: picture.bobbin,
+          { look: picture.look, grade: picture.grade,
+            lines: picture.lines.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
+            box: picture.box.map { |figure| figure.round(3) }, thread: thickness, cover: picture.cover.round(3),
+            bobbin: picture.bobbin,
             loops: picture.loops, button: picture.button, thick: picture.thick, slit: picture.slit&.round(3) }
         end
       end
@@ -64,7 +67,8 @@ module NimbleEyelet
       def self.log(sheet, present) = sheet.facts.swatches.map { |swatch| logged(swatch.looked, sheet.plan, present) }.reverse
 
       def self.logged(swatch, plan, present)
-        { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured), symptoms: swatch.shown,
+        { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured),
+          symptoms: swatch.shown,
           looks: swatch.looks, note: swatch.note, accepted: swatch.id == plan.accepted, drawn: SwatchBookView.drawn(swatch),
           simulated: swatch.simulated, again: !swatch.second.nil?, sewn_at: swatch.sewn_at.to_s, **set(swatch, present) }
       end
@@ -76,8 +80,9 @@ module NimbleEyelet
       end
 
       def self.look(look, sheet)
-        question = look.key == "fit" && sheet.plan.button.opens? ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question
-        { key: look.key, axis: look.axis, question: question, grades: look.grades.map { |grade| { key: grade.key, name: grade.name } } }
+        through = look.key == "fit" && sheet.plan.button.opens?
+        { key: look.key, axis: look.axis, grades: look.grades.map { |grade| { key: grade.key, name: grade.name } },
+          question: through ? "How does the #{sheet.plan.button.form.noun} go through?" : look.question }
       end
       private_class_method :stored, :to_sew, :dials, :layers, :log, :logged, :set, :look
     end

@@ -14,12 +14,14 @@ class HostileTest < AppTest
            "../../etc/passwd", "\u202e18", "18 mm mm", "{\"a\":1}", "1/0", "°", "=1+1"].freeze
 
   def address(path, id: 1, number: 1)
-    path.sub("{slug}", "marsh-walk").sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button").sub("{kind}", "closure").sub("{shelf}", "cloths")
+    path.sub("{slug}", "marsh-walk").sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button")
+        .sub("{kind}", "closure").sub("{shelf}", "cloths")
         .sub("{entry}", "6f0c7a1e-0000-4000-8000-000000000001")
   end
 
   def send_raw(verb, path, input, type: "application/json", headers: {})
-    sent = HEADERS.merge(path.match?(%r{/closures/1(/|\z)}) ? match : { "HTTP_IF_MATCH" => "\"1\"" }).merge(input: input).merge(headers)
+    seen = path.match?(%r{/closures/1(/|\z)}) ? match : { "HTTP_IF_MATCH" => "\"1\"" }
+    sent = HEADERS.merge(seen).merge(input: input).merge(headers)
     custom_request(verb.upcase, path, {}, input ? sent.merge("CONTENT_TYPE" => type) : sent)
     last_response
   end

@@ -124,8 +124,8 @@ class RefusedTest < AppTest
     statuses = Array.new(4) do |number|
       Thread.new do
         session = Rack::MockRequest.new(app)
-        session.patch("#{HOME}/closures/1/plan", HEADERS.merge(seen).merge("CONTENT_TYPE" => "application/json",
-                                                                           input: JSON.generate("button.diameter" => (20 + number).to_s))).status
+        wider = { "CONTENT_TYPE" => "application/json", input: JSON.generate("button.diameter" => (20 + number).to_s) }
+        session.patch("#{HOME}/closures/1/plan", HEADERS.merge(seen, wider)).status
       end
     end.map(&:value)
 

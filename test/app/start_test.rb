@@ -121,7 +121,8 @@ class StartTest < AppTest
   def refused_early(bytes)
     Timeout.timeout(PATIENCE) do
       Socket.tcp("127.0.0.1", @port) do |line|
-        line.write("POST /api/workrooms/marsh-walk/stash/import HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Nimble-Eyelet: 1\r\nContent-Type: text/csv\r\n" \
+        line.write("POST /api/workrooms/marsh-walk/stash/import HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Nimble-Eyelet: 1\r\n" \
+                   "Content-Type: text/csv\r\n" \
                    "Content-Length: #{bytes}\r\n\r\n")
         line.gets[/ (\d{3}) /, 1]
       end

@@ -85,7 +85,7 @@ class StitchTest < AppTest
     card, record = %w[closures/1/card garments/1/record].map { |path| printed_text(call(:get, "/api/#{path}.pdf")) }
 
     assert_empty step("settings")["outdated"]
-    assert_includes step("sew-7")["outdated"].join(" "), "the second pass"
+    assert_includes step("sew-7")["outdated"].join(" "), "second pass"
     assert_includes step("sew-7")["how"], "Sew both beads a second time, without tacks."
     assert_includes card, "Sew both beads a second time, without tacks."
     assert_includes record, "sewn twice"

@@ -74,7 +74,8 @@ module NimbleEyelet
     def self.passing_section(button)
       noun = button.form.noun
       tip = button.tip && button.tip == button.half_perimeter
-      says = tip ? "What is at its end has to pass too: half the way round it is %s." : "The #{noun} passes #{button.form.passes}; half its outline, H, is %s."
+      says = "The #{noun} passes #{button.form.passes}; half its outline, H, is %s."
+      says = "What is at its end has to pass too: half the way round it is %s." if tip
       [button.half_perimeter, [Reason.new(rule: "passing section", source: tip ? "the largest of what passes" : button.form.formula,
                                           says: Sentence[says, button.half_perimeter])]]
     end
@@ -110,7 +111,8 @@ module NimbleEyelet
     end
 
     def self.ease_addition(question)
-      says = question.sizing.ease ? "Your own ease of %s." : "Ease of %s lets a hand push it through#{' thin cloth' if question.thin?}."
+      says = "Ease of %s lets a hand push it through#{' thin cloth' if question.thin?}."
+      says = "Your own ease of %s." if question.sizing.ease
       [question.ease, "ease", Sentence[says, question.ease]]
     end
     private_class_method :passing_section, :stretch_reason, :by_round, :passing_additions, :ease_addition
@@ -135,11 +137,13 @@ module NimbleEyelet
 
     def self.by_clamp(question)
       gap = question.clamp_gap
-      says = question.stand_in? ? "A flat stand-in of %s, as long as H, is clamped in place of the ball." : "The foot is clamped on %s."
+      says = "The foot is clamped on %s."
+      says = "A flat stand-in of %s, as long as H, is clamped in place of the ball." if question.stand_in?
       reasons = [Reason.new(rule: "clamp", says: Sentence[says, gap])]
       added = question.foot&.allowance
       if added
-        return [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: Sentence["The foot itself adds %s.", added])]
+        says = Sentence["The foot itself adds %s.", added]
+        return [gap + added, reasons << Reason.new(rule: "foot", source: "this foot", says: says)]
       end
 
       added = USUAL_ALLOWANCE.sum(Length.zero) / USUAL_ALLOWANCE.size
@@ -172,7 +176,8 @@ module NimbleEyelet
     end
 
     # Of a bar tack there is one school.
-    TACK_SCHOOL = School.new(key: "tack", name: "as long as its place wants", assumes: "It holds what lies under it from edge to edge.",
+    TACK_SCHOOL = School.new(key: "tack", name: "as long as its place wants",
+                             assumes: "It holds what lies under it from edge to edge.",
                              fails: "Too short it tears out; too long it is stiff.", rule: method(:by_place))
 
     SCHOOLS = [

@@ -45,8 +45,8 @@ module NimbleEyelet
     # expected - Array(Length, Length) or nil, what it will come to about while nobody has measured
     # stops - Length or nil, between the two stops of the lever; clamps - String or nil, what is put into the foot
     # clicks - Integer; opened - Length beyond what is clamped; pitch - Length between two marks, or nil
-    class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0, opened: Length.zero, pitch: nil,
-                                                                                                   stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
+    class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0, opened: Length.zero,
+                             pitch: nil, stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
       # @param button [Button]
@@ -106,18 +106,20 @@ module NimbleEyelet
 
       def self.key(request)
         made(request, "key", figure: request.set, short: Sentence["key at %s", request.set],
-                             says: Sentence["At the test hole, press the reverse key when the first bead is %s long: the opening, without " \
-                                            "its ends. Every further hole repeats it.", request.set])
+                             says: Sentence["At the test hole, press the reverse key when the first bead is %s long: the opening, " \
+                                            "without its ends. Every further hole repeats it.", request.set])
       end
 
       # A bar tack whose length the machine learns: it sews on after the key.
       def self.press(request)
         early = [TackLength.early(request.stitch), request.set / 2].min
         place = request.set - early
-        first = request.own ? Sentence["Clear the %s it has of its own, then sew the test tack: ", request.own] : Sentence["At the test tack, "]
+        first = Sentence["At the test tack, "]
+        first = Sentence["Clear the %s it has of its own, then sew the test tack: ", request.own] if request.own
         made(request, "press", reads: "overall", figure: place, short: Sentence["key at %s", place],
-                               says: Sentence["%spress the reverse key when it is %s long. It sews on by two stitches, %s, and comes out %s long; " \
-                                              "every further tack repeats it.", first, place, early, request.set])
+                               says: Sentence["%spress the reverse key when it is %s long. It sews on by two stitches, %s, and " \
+                                              "comes out %s long; every further tack repeats it.",
+                                              first, place, early, request.set])
       end
 
       # The programme stops where it always does.
@@ -154,8 +156,8 @@ module NimbleEyelet
 
       # What has no steps of its own comes out as it is wanted.
       def self.made(request, by, figure:, says:, short:, reads: "opening", **more)
-        new(by: SETTING_METHODS.fetch(by), reads: reads, figure: figure, wanted: request.wanted, set: request.set, gives: request.wanted,
-            overall: request.wanted + request.ends.both, says: says, short: short, **more)
+        new(by: SETTING_METHODS.fetch(by), reads: reads, figure: figure, wanted: request.wanted, set: request.set,
+            gives: request.wanted, overall: request.wanted + request.ends.both, says: says, short: short, **more)
       end
       private_class_method :made, :own_caution, :tack_lines
     end
@@ -196,15 +198,17 @@ module NimbleEyelet
       def unknown
         about = USUAL_ALLOWANCE.map { |allowance| gap + allowance }
         build(gap, gives: nil, expected: about, clamps: thing, short: Sentence["%s, then measure", gap],
-                   says: Sentence["Clamp %s and sew the test hole: this foot will make about %s to %s, and %s is wanted. Measure the slit " \
-                                  "and type it at the swatch; from then on it is known.", thing, *about, @request.wanted])
+                   says: Sentence["Clamp %s and sew the test hole: this foot will make about %s to %s, and %s is wanted. " \
+                                  "Measure the slit and type it at the swatch; from then on it is known.",
+                                  thing, *about, @request.wanted])
       end
 
       def on_stand_in
         long = @request.set - @foot.allowance
-        build(long, gives: @request.wanted, stops: @request.set, clamps: "a flat stand-in", short: Sentence["a stand-in %s long", long],
-                    says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button: %s between the two " \
-                                   "stops.", long, @request.set])
+        build(long, gives: @request.wanted, stops: @request.set, clamps: "a flat stand-in",
+                    short: Sentence["a stand-in %s long", long],
+                    says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button: %s between " \
+                                   "the two stops.", long, @request.set])
       end
 
       def opened
@@ -251,7 +255,8 @@ module NimbleEyelet
       def thick
         return unless @foot.allowance.nil? && @button.form.clampable && @button.height > FELT_THICKNESS
 
-        Caution.new(rule: "thickness", says: Sentence["The foot feels how wide a button is, never that it is %s thick.", @button.height],
+        Caution.new(rule: "thickness",
+                    says: Sentence["The foot feels how wide a button is, never that it is %s thick.", @button.height],
                     instead: "Expect the test hole to come out short, and open the foot further after it.")
       end
 

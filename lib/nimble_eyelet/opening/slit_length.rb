@@ -94,7 +94,8 @@ module NimbleEyelet
       def self.answer(school, question, ruler, ends)
         exact, because = school.answer(question)
         length = ruler.up([exact, ruler.step].max)
-        Answer.new(school: school, exact: exact, length: length, overall: length + ends.both, verdict: question.passing.verdict(length),
+        Answer.new(school: school, exact: exact, length: length, overall: length + ends.both,
+                   verdict: question.passing.verdict(length),
                    because: because + [rounding_reason(length - exact, ruler)])
       end
 
@@ -111,13 +112,15 @@ module NimbleEyelet
 
       # Shorter or longer than anybody sews one.
       USUAL_SIZES = (Length.mm(4)..Length.mm(25))
+      SHORT_TACK = "short for a tack: it tears out"
+      LONG_TACK = "long for one tack: it is stiff, and catches"
 
       def self.tack_caution(length)
         return if USUAL_SIZES.cover?(length)
 
         short = length < USUAL_SIZES.begin
         Caution.new(rule: "tack", instead: short ? "Make it longer." : "Sew two, one at each end of what it holds.",
-                    says: Sentence["%s is #{short ? 'short for a tack: it tears out' : 'long for one tack: it is stiff, and catches'}.", length])
+                    says: Sentence["%s is #{short ? SHORT_TACK : LONG_TACK}.", length])
       end
 
       # A bar goes through end on; it stays out because it is so much longer than the slit.
@@ -125,7 +128,8 @@ module NimbleEyelet
         wanted = chosen.length * BAR_LENGTHS
         return unless button.fastens? && button.form.end_on && button.across < wanted
 
-        Caution.new(rule: "bar", says: Sentence["A bar %s long may slip back: it wants to be %s for this slit.", button.across, wanted],
+        Caution.new(rule: "bar",
+                    says: Sentence["A bar %s long may slip back: it wants to be %s for this slit.", button.across, wanted],
                     instead: "Choose a longer or a thinner bar.")
       end
 

@@ -55,10 +55,14 @@ module NimbleEyelet
         moves = holes.zip(before).filter_map { |hole, place| [hole.number, hole.at - place] unless hole.at == place }
         return if moves.empty?
 
-        ways = moves.map(&:last)
+        Layout.moved(Layout.counted(moves.map(&:first), words.noun), moves.map(&:last))
+      end
+
+      # @param which [String] holes
+      # @param ways [Array<Length>] how far each
+      def self.moved(which, ways)
         sizes = ways.map(&:abs).minmax.uniq
-        by = (["%s"] * sizes.size).join(" to ")
-        Sentence["#{Layout.counted(moves.map(&:first), words.noun)} moved#{Layout.way(ways)} by #{by}.", *sizes]
+        Sentence["#{which} moved#{way(ways)} by #{(['%s'] * sizes.size).join(' to ')}.", *sizes]
       end
 
       def self.way(ways)
@@ -111,24 +115,32 @@ module NimbleEyelet
 
       def check_ends
         half = @holes.footprint / 2
-        top = @holes.first_footprint / 2
-        first = @spacings.first
-        last = @spacings.last
         Refusal.unless_valid do |check|
-          check.expect("placket.first", first, first >= top,
-                       Sentence["Write at least %s for the first hole: it reaches so far up itself.", top])
-          check.expect("placket.last", last, last + half <= @run.run_length,
-                       Sentence["Write at most %s for the last hole: it reaches %s down itself.", @run.run_length - half, half])
-          @run.musts.each do |pin|
-            check.expect("placket.pins.#{pin.id}.at", pin.at, @holes.pinned(pin).between?(half, @run.run_length - half),
-                         Sentence["Write a place where a hole fits on the run, from %s to %s.", *pin_range(pin, half)])
-          end
-          @sewn.each do |hole|
-            check.expect("placket.run_length", @run.run_length, hole.at + half <= @run.run_length,
-                         Sentence["A hole is sewn at %s already: the run has to reach below it, to %s at least.", hole.at,
-                                  hole.at + half])
-          end
+          check_first(check, @holes.first_footprint / 2)
+          check_last(check, half)
+          @run.musts.each { |pin| check_pin(check, pin, half) }
+          @sewn.each { |hole| check_sewn(check, hole, half) }
         end
+      end
+
+      def check_first(check, top)
+        check.expect("placket.first", @spacings.first, @spacings.first >= top,
+                     Sentence["Write at least %s for the first hole: it reaches so far up itself.", top])
+      end
+
+      def check_last(check, half)
+        check.expect("placket.last", @spacings.last, @spacings.last + half <= @run.run_length,
+                     Sentence["Write at most %s for the last hole: it reaches %s down itself.", @run.run_length - half, half])
+      end
+
+      def check_pin(check, pin, half)
+        check.expect("placket.pins.#{pin.id}.at", pin.at, @holes.pinned(pin).between?(half, @run.run_length - half),
+                     Sentence["Write a place where a hole fits on the run, from %s to %s.", *pin_range(pin, half)])
+      end
+
+      def check_sewn(check, hole, half)
+        check.expect("placket.run_length", @run.run_length, hole.at + half <= @run.run_length,
+                     Sentence["A hole is sewn at %s already: the run has to reach below it, to %s at least.", hole.at, hole.at + half])
       end
 
       def pin_range(pin, half)

@@ -36,7 +36,8 @@ module NimbleEyelet
       Use.new(key: "trousers", name: "trousers or skirt", usual_gap: Length.mm(50), least_gap: Length.mm(30), most_gap: Length.mm(80)),
       Use.new(key: "bedding", name: "cover or bedding", usual_gap: Length.mm(150), least_gap: Length.mm(100), most_gap: Length.mm(200),
               thing: "cover"),
-      Use.new(key: "curtain", name: "curtain", usual_gap: Length.mm(120), least_gap: Length.mm(80), most_gap: Length.mm(200), thing: "curtain"),
+      Use.new(key: "curtain", name: "curtain", usual_gap: Length.mm(120), least_gap: Length.mm(80),
+              most_gap: Length.mm(200), thing: "curtain"),
       Use.new(key: "bag", name: "bag", usual_gap: Length.mm(60), least_gap: Length.mm(15), most_gap: Length.mm(150), thing: "bag")
     ].to_h { |use| [use.key, use] }.freeze
 
@@ -45,7 +46,8 @@ module NimbleEyelet
     # How far the outer end of a hole stays from the finished edge; people were taught differently.
     # Whoever goes by the pattern's centre line keeps to that, and only off the edge where a hole would tear out.
     EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13), "pattern" => Length.zero }.freeze
-    EDGE_NAMES = EDGE_SCHOOLS.to_h { |key, length| [key, key == "pattern" ? "the pattern's centre line" : Sentence["%s", length]] }.freeze
+    EDGE_NAMES = EDGE_SCHOOLS.to_h { |key, length| [key, Sentence["%s", length]] }
+                             .merge("pattern" => "the pattern's centre line").freeze
 
     # A button sits this far below the upper end of a vertical hole.
     SEAT_BELOW = Length.mm(3)
@@ -109,10 +111,10 @@ module NimbleEyelet
     # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
     # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
     # place - String, key of PLACES; first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
-    class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil,
-                                                                                           count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil,
-                                                                                           most_gap: nil, pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest",
-                                                                                           overlap: "right", rows: "single", offset: Length.mm(60), place: "front")
+    class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil, count: nil,
+                         wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil, most_gap: nil,
+                         pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest", overlap: "right", rows: "single",
+                         offset: Length.mm(60), place: "front")
       gap = Typing::Limit.length(5, 500)
       place = Typing::Limit.length(0, 3000, open: true)
       LIMITS = {
@@ -195,7 +197,8 @@ module NimbleEyelet
         return unless check.expect("#{path}.from", keep_out.from, keep_out.from <= run_length, on_run) && keep_out.to
 
         check.expect("#{path}.to", keep_out.to, keep_out.to > keep_out.from,
-                     Sentence["Write more than %s here, where it begins; or leave this empty for a seam at that place.", keep_out.from])
+                     Sentence["Write more than %s here, where it begins; or leave this empty for a seam at that place.",
+                              keep_out.from])
         check.expect("#{path}.to", keep_out.to, keep_out.to <= run_length, on_run)
       end
     end
