@@ -64,6 +64,11 @@ module NimbleEyelet
       end
 
       def transaction(...) = @db.transaction(...)
+
+      # Everything that is read in it is as it was at its first read, whatever is written meanwhile.
+      def at_one_moment(&)
+        @db.in_transaction? ? yield : @db.transaction(isolation: :repeatable, read_only: true, &)
+      end
     end
   end
 end

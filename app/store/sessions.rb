@@ -92,13 +92,18 @@ module NimbleEyelet
       # @param id [Integer]
       # @return [SessionRecord]
       # @raise [Missing]
-      def find(id)
+      def find(id) = @scope.at_one_moment { read(id) }
+
+      # Facts of several closures and what the machine is set to are one picture: a step that is done between two of these reads
+      # would count in the one and not in the other.
+      def read(id)
         row = @scope[:sittings].where(id: id).first or raise Missing
         kept = Closures.new(@workroom)
         ids = @scope[:sitting_closures].where(sitting_id: id).order(:place).select_map(:closure_id)
         standing = @scope.standing(:closures).where(id: ids, machine_id: row[:machine_id]).select_map(:id)
         record(row, (ids & standing).map { |closure| kept.find(closure) })
       end
+      private :read
 
       # @param id [Integer]
       # @param revision [Integer] the one the person saw

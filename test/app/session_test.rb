@@ -47,6 +47,24 @@ class SessionRoutesTest < AppTest
     assert_operator begin_session(ids)["id"], :>, found["id"], "another can be begun"
   end
 
+  # A step that is done just then counts for its closure and for the machine, or for neither.
+  def test_what_is_done_while_a_session_is_read_is_in_it_whole_or_not_at_all
+    found = begin_session(of_machine("Avocet"))
+    step = found["steps"].find { |one| one["key"] == "needle" }
+    find = Store::Closures.instance_method(:find)
+    meanwhile = Thread.method(:new)
+    doing = -> { meanwhile.call { done(found, step) }.join }
+    between = [doing]
+    Store::Closures.define_method(:find) { |id| find.bind_call(self, id).tap { between.shift&.call } }
+    read = Store::Sessions.new(workroom, now: NOW).find(found["id"]).session
+
+    refute read.ledger.state.key?("needle"), "it was not so when the closures were read"
+    assert_includes read.steps.map { |one| one.step.key }, "needle"
+    assert(session(found["id"])["ledger"].any? { |part| part["key"] == "needle" })
+  ensure
+    Store::Closures.define_method(:find, find)
+  end
+
   def test_what_was_done_last_can_be_taken_back_whole
     found = begin_session([SMOCK])
     first = found["steps"].first

@@ -59,9 +59,10 @@ module NimbleEyelet
         session = call(:post, "/sessions", { closures: [5, 3, 7] })["id"]
         shoot(wide, "session", "/sessions/#{session}")
         sew_until(session, "place-at")
-        shoot(wide, "sew", "/sessions/#{session}/sew")
+        next_step = call(:get, "/sessions/#{session}")["steps"].first["does"]
+        shoot(wide, "sew", "/sessions/#{session}/sew") { |page| page.assert_text(next_step, wait: 30) }
         lamplight(narrow)
-        shoot(narrow, "sew-phone", "/sessions/#{session}/sew")
+        shoot(narrow, "sew-phone", "/sessions/#{session}/sew") { |page| page.assert_text(next_step, wait: 30) }
         sew_until(session, "sew-at")
         shoot(wide, "rescue", "/sessions/#{session}/sew") do |session|
           session.click_button("Something went wrong")
