@@ -45,7 +45,11 @@ module NimbleEyelet
 
       # As the steps have it: nothing where a hole or a tack has no parts to go back to.
       def reset
-        resets = (@sheet.progress&.steps || []).any? { |step| step.name.start_with?("reset") }
+        resets = (@sheet.progress&.steps || []).any? do |step|
+          step.operations.any? do |one|
+            one.sets.key?("cycle") && one.sets["cycle"].nil?
+          end
+        end
         resets ? "Back to the first part: #{@sheet.plan.machine.reset_words}." : "Nothing to reset."
       end
 

@@ -112,7 +112,7 @@ module NimbleEyelet
         "note" => NOTHING, "have_cord" => NOTHING, "stay" => OF["stay"], "stay_underlap" => NOTHING,
         "mark" => ->(one, *) { [["mark", one.figures["placket.count"]]] }, "draw_lines" => OF["lines"], "finish_tails" => OF["tails"],
         "tear" => OF["tear"], "trim_film" => OF["trim"], "seal" => ->(_, _, step) { sealed(step) },
-        "mark_buttons" => ->(one, *) { [["mark_buttons", one.figures["attach.marks"]]] }, "sew_eyelets" => NOTHING,
+        "mark_buttons" => ->(one, *) { [["mark_buttons", one.figures["attach.marks"]]] }, "sew_eyelets" => OF["punch"],
         "wind_shank" => NOTE["wound"],
         "secure" => ->(one, *) { [%w[note secured], *([%w[width 0]] if one.figures["attach.secure"] == "tie_off")] }
       }.freeze
@@ -146,7 +146,7 @@ module NimbleEyelet
         def sealed(step) = step.name == "seal-after" ? [%w[note sealed_after], ["seal"]] : [["seal"]]
 
         def punched(one, piece)
-          piece.style.round? ? [["punch"], ["cut", one.figures["opening.length"].to_s]] : [["punch"]]
+          piece.style.round? ? [["cut", one.figures["opening.length"].to_s]] : [["punch"]]
         end
 
         def cut(one)

@@ -33,6 +33,18 @@ module NimbleEyelet
         @sewn[elsewhere], @cut[elsewhere] = was if elsewhere
       end
 
+      # What of the work is known by where it was done, and what by that it was done, by the names that steps have for it.
+      NOTED = { stayed: "stayed", corded: "corded", tails: "tailed", torn: "torn", trimmed: "trimmed", rinsed: "rinsed",
+                secured: "secured", wound: "wound" }.freeze
+
+      # @return [Hash{String => Array<String>}] kind of what stays to the places where it does, none where they were not looked at
+      def left
+        { "stitched" => @sewn.keys, "slit" => @cut.keys, **NOTED.slice(*@done.keys).values.to_h { |kind| [kind, []] },
+          **(@sealed ? { "sealed" => [] } : {}), **(@done.key?(:marked) || @done.key?(:buttons_marked) ? { "marked" => [] } : {}),
+          **(@done.key?(:punched) ? { "punched" => [] } : {}), **(@buttons.any? ? { "buttoned" => [] } : {}) }
+          .reject { |kind, places| places.empty? && %w[stitched slit].include?(kind) }
+      end
+
       def plan = @sheet.plan
       def recipe = @sheet.recipe
       def stay = recipe.stay

@@ -32,7 +32,7 @@ module NimbleEyelet
     end
 
     def self.liquid(sheet)
-      sealed = sheet.progress&.steps.to_a.any? { |step| step.name.start_with?("seal") }
+      sealed = sheet.progress&.steps.to_a.any? { |step| step.lasts.any? { |one| one.kind == "sealed" } }
       sealed ? "Sealed: a day before the first wash or iron, unless the label says less; no dry cleaning before it was tried." : nil
     end
 

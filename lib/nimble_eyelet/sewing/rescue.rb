@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Rescue is what hands do when something went wrong, as far as several mishaps share it: switching off, steaming, threading anew.
+# Rescue is what hands do when something went wrong, as far as several mishaps share it: switching off, steaming, threading again.
 #
 #   Sewing::Rescue::UP.does   # => "Turn the wheel toward you until the needle is up."
 

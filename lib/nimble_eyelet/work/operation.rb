@@ -3,7 +3,7 @@
 # Operation is one thing that hands do, as plain data: what a step says, needs, changes, costs and warns of follows from its
 # operations and from nothing else.
 #
-#   fit = Work::Operation["fit_foot", sets: { "foot" => "carriage foot" }, says: "Fit the carriage foot."]
+#   fit = Work::Operation["fit_foot", sets: { "foot" => "carriage_foot" }, says: "Fit the carriage foot."]
 #   fit.so?(ledger)    # => true, where that foot is on already
 #   fit.kind.hazards   # => ["power"]
 
@@ -13,7 +13,7 @@ module NimbleEyelet
   module Work
     # What hands can do. seconds - Integer, as it mostly takes; each - Boolean, so long for every hole
     # sets - Boolean, all it does is to set a part of the machine, which then stands so until somebody moves it
-    # hazards - Array<String>, keys of HAZARDS, that belong to it whatever it is done with
+    # hazards - Array<String>, keys of HAZARDS, that always belong there
     # joins - String or nil, the verb under which one sentence says several of it together
     OperationKind = Value.of(:key, :seconds, each: false, sets: false, hazards: [], joins: nil)
 

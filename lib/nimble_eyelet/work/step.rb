@@ -3,7 +3,7 @@
 # Step is what is done before one looks up again: operations, one after the other, under one heading.
 #
 #   step = Work::Step.of("foot", block: "row", part: "Set the machine", operations: [fit])
-#   step.moves            # => { "foot" => "carriage foot" }
+#   step.moves            # => { "foot" => "carriage_foot" }
 #   step.left_on(ledger)  # => nil, where that foot is on already
 
 require_relative "../answer/sentence"
