@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "tsort"
 require_relative "../core_helper"
 require_relative "../support/leanings"
 
@@ -55,6 +56,19 @@ class CoreRulesTest < CoreTest
       sorted.concat(ready)
       left = left.except(*ready)
     end
+  end
+
+  # Files that name one another, the types of their documentation counted: one thing in several files. The list only shrinks.
+  TOGETHER = [%w[length/length.rb length/wording.rb], %w[thread/bobbin.rb thread/sewing_thread.rb],
+              %w[recipe/density_choice.rb recipe/equipment_choice.rb recipe/recipe.rb recipe/style_choice.rb recipe/width_choice.rb],
+              %w[placket/hole.rb placket/runway.rb placket/start.rb],
+              %w[sheet/accepted_settings.rb sheet/sheet.rb sheet/stage.rb]].freeze
+
+  def test_no_others_lean_on_one_another_by_their_types
+    leans = leanings.files.to_h { |file| [file, leanings.uses(file) & (leanings.files - [file])] }
+    circles = TSort.strongly_connected_components(leans.method(:each_key), ->(file, &block) { leans.fetch(file).each(&block) })
+
+    assert_equal TOGETHER.sort, circles.select { |files| files.size > 1 }.map { |files| files.map { |file| short(file) }.sort }.sort
   end
 
   def test_no_constant_name_stands_for_two_things
