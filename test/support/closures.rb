@@ -33,7 +33,8 @@ module NimbleEyelet
                       anchor: pick(ANCHORS.keys), reset: pick([nil, *RESETS.keys]) || CoreValues::MACHINES.fetch(kind)[:reset],
                       neutral_tension: pick([4r, 4r, 0r]), foot_lift: pick([mm(6), mm(9)]),
                       first_direction: pick([nil, "away", "toward"]),
-                      first_side: pick([nil, "left"]), feet: any_feet(kind))
+                      first_side: pick([nil, "left"]), feet: any_feet(kind), lift_resets: pick([true, false]),
+                      straight_first: pick([true, false]), styles: CoreValues::MACHINES.fetch(kind)[:styles] + pick([[], %w[bar_tack]]))
       end
 
       # What a carriage foot makes longer than what is clamped, where somebody has measured it, and how far it opens at a click.
@@ -77,7 +78,7 @@ module NimbleEyelet
 
       def any_run
         run_of(run_length: mm(300), count: pick([2, 3]), orientation: pick(%w[vertical horizontal]), extension: mm(pick([18, 30])),
-               use: pick(Placket::USES.keys))
+               use: pick(Placket::USES.keys), pins: pick([[], [], [Placket::Pin.new(id: "bust", at: mm(118), holds: "hole")]]))
       end
 
       def fits?(plan)
