@@ -34,8 +34,10 @@ module NimbleEyelet
                       neutral_tension: pick([4r, 4r, 0r]), foot_lift: pick([mm(6), mm(9)]),
                       first_direction: pick([nil, "away", "toward"]),
                       first_side: pick([nil, "left"]), feet: any_feet(kind), lift_resets: pick([true, false]),
-                      straight_first: pick([true, false]), styles: CoreValues::MACHINES.fetch(kind)[:styles] + pick([[], %w[bar_tack]]))
+                      straight_first: pick([true, false]), styles: any_styles(kind))
       end
+
+      def any_styles(kind) = CoreValues::MACHINES.fetch(kind)[:styles] + pick([[], %w[bar_tack]])
 
       # What a carriage foot makes longer than what is clamped, where somebody has measured it, and how far it opens at a click.
       def any_feet(kind)
