@@ -89,7 +89,14 @@ module NimbleEyelet
 
       def self.named(operation)
         states = operation.sets.to_h { |part, state| [part, MACHINE_PARTS.fetch(part).called(state)] }
-        states.merge(operation.figures).compact
+        states.merge(operation.figures, laid(operation)).compact
+      end
+
+      # A stabiliser is kept by its key, and said by its name, which speaks of a tack where one is sewn.
+      def self.laid(operation)
+        key = operation.figures["recipe.stabiliser"] or return {}
+        name = Stabiliser.called(key)
+        { "recipe.stabiliser" => [name, name.gsub("hole", "tack")].find { |one| operation.says.to_s.include?(one) } }
       end
 
       def self.slot(words, names, slots)
@@ -106,7 +113,7 @@ module NimbleEyelet
         end
         text.gsub(FIGURE) { |words| slot(words, [], slots) }
       end
-      private_class_method :rows, :row, :sentences, :marked, :figure, :named, :slot, :marked_string
+      private_class_method :rows, :row, :sentences, :marked, :figure, :named, :laid, :slot, :marked_string
 
       # @return [Hash{String => String}] what it means, by what it says
       def meanings(key) = @rows.fetch(key, []).to_h { |row| [row["says"], row["means"]] }.compact
