@@ -54,7 +54,7 @@ module NimbleEyelet
 
       def refused(words) = Refusal.field("file", "", words)
 
-      # What it holds is said of the file.
+      # Whatever is wrong in a file is wrong with the file.
       def damaged(refusal)
         fault = refusal.faults.first
         return refusal if fault.field == "file"

@@ -92,18 +92,7 @@ module NimbleEyelet
       # @param id [Integer]
       # @return [SessionRecord]
       # @raise [Missing]
-      def find(id) = @scope.at_one_moment { read(id) }
-
-      # Facts of several closures and what the machine is set to are one picture: a step that is done between two of these reads
-      # would count in the one and not in the other.
-      def read(id)
-        row = @scope[:sittings].where(id: id).first or raise Missing
-        kept = Closures.new(@workroom)
-        ids = @scope[:sitting_closures].where(sitting_id: id).order(:place).select_map(:closure_id)
-        standing = @scope.standing(:closures).where(id: ids, machine_id: row[:machine_id]).select_map(:id)
-        record(row, (ids & standing).map { |closure| kept.find(closure) })
-      end
-      private :read
+      def find(id) = record(**@scope.at_one_moment { read(id) })
 
       # @param id [Integer]
       # @param revision [Integer] the one the person saw
@@ -166,18 +155,32 @@ module NimbleEyelet
         lay_ready(id, closures)
       end
 
-      def record(row, closures)
+      # Facts of several closures and what the machine is set to are one picture: a step that is done between two of these reads
+      # would count in the one and not in the other. What is worked out from them can wait until they are read.
+      def read(id)
+        row = @scope[:sittings].where(id: id).first or raise Missing
+        machine = row[:machine_id]
+        { row: row, closures: closures(id, machine), last: last(id), ledger: ledger(machine), pace: pace,
+          machine: machine(machine), sewn_on: @workroom.machines.one(machine) }
+      end
+
+      def closures(id, machine)
+        kept = Closures.new(@workroom)
+        ids = @scope[:sitting_closures].where(sitting_id: id).order(:place).select_map(:closure_id)
+        standing = @scope.standing(:closures).where(id: ids, machine_id: machine).select_map(:id)
+        (ids & standing).map { |closure| kept.find(closure) }
+      end
+
+      # @param known [Hash] what a SewingSession goes by: its ledger and pace
+      def record(row:, closures:, last:, machine:, sewn_on:, **known)
         ready, waiting = closures.partition { |closure| closure.sheet.layout }
         own = row[:costs_s].to_h.transform_values(&:to_i)
         wish = row[:wish].to_a.map(&:to_a)
-        kept = { machine: machine(row[:machine_id]), own_costs: own, wish: wish, drying: row[:drying_s], last: last(row[:id]) }
-        SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), **kept, closures: closures, waiting: waiting,
-                                                                                     session: session(row, ready, own, wish))
-      end
-
-      def session(row, ready, own, wish)
-        SewingSession.of(parts(ready), machine: @workroom.machines.one(row[:machine_id]), ledger: ledger(row[:machine_id]), costs: Sewing::Changeover.costs(own),
-                                 drying: row[:drying_s], pace: pace, wish: wish, now: @now)
+        session = SewingSession.of(parts(ready), machine: sewn_on, costs: Sewing::Changeover.costs(own), drying: row[:drying_s],
+                                                 wish: wish, now: @now, **known)
+        SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), machine: machine, own_costs: own, wish: wish, last: last,
+                                                                             drying: row[:drying_s], closures: closures,
+                                                                             waiting: waiting, session: session)
       end
 
       def machine(id) = @scope[:machines].where(id: id).select(:id, :name, :kind).first

@@ -40,7 +40,7 @@ module NimbleEyelet
       # A session that goes on. begun_at - Time; closures - Array<String>, their names
       SessionOpen = Value.of(:id, :machine_id, :machine, :begun_at, :closures)
 
-      SITTINGS = <<~SQL
+      OPEN_SESSIONS = <<~SQL
         SELECT s.id, s.machine_id, m.name AS machine, s.begun_at,
           (SELECT json_agg(g.name || ': ' || c.name ORDER BY l.place) FROM sitting_closures l
              JOIN closures c ON c.workroom_id = l.workroom_id AND c.id = l.closure_id AND c.removed_at IS NULL
@@ -67,7 +67,7 @@ module NimbleEyelet
 
       # @return [Array<SessionOpen>] the newest first
       def sessions
-        @scope.ask(:sessions_open, SITTINGS).map do |row|
+        @scope.ask(:sessions_open, OPEN_SESSIONS).map do |row|
           SessionOpen.new(**row.slice(:id, :machine_id, :machine, :begun_at), closures: JSON.parse(row[:closures] || "[]"))
         end
       end

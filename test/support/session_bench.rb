@@ -9,7 +9,7 @@ require_relative "sessions"
 module NimbleEyelet
   module Support
     module SessionBench
-      SITTINGS = 200
+      SESSIONS = 200
       SMALL = 3000
       LISTENERS = 300
 
@@ -20,7 +20,7 @@ module NimbleEyelet
       end
 
       def self.orders(random = Random.new(7))
-        told = Array.new(SITTINGS) do
+        told = Array.new(SESSIONS) do
           chains = Sessions.chains(random, random.rand(2..6))
           start = cpu
           found = Schedule::SessionOrder.of(chains, costs: Sewing::Changeover::USUAL)
@@ -29,7 +29,7 @@ module NimbleEyelet
         proven = told.count { |one| one[:found].proven? && one[:spent] < 0.5 }
         spent = told.map { |one| one[:spent] }.sort
         puts format("sessions of 2 to 6 closures: %d of %d proven within 0.5 s CPU (aim 95 %%), the middle one in %.3f s, " \
-                    "19 in 20 in %.2f s", proven, SITTINGS, spent[SITTINGS / 2], spent[(SITTINGS * 0.95).to_i])
+                    "19 in 20 in %.2f s", proven, SESSIONS, spent[SESSIONS / 2], spent[(SESSIONS * 0.95).to_i])
         gains(told)
       end
 

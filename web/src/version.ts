@@ -3,7 +3,7 @@
 import { registerSW } from 'virtual:pwa-register';
 
 /** Held, shared, by every page that must not change under the hands. */
-const SITTING = 'nimble-eyelet:sitting';
+const AT_THE_MACHINE = 'nimble-eyelet:sitting';
 
 let take: ((reload?: boolean) => Promise<void>) | undefined;
 let ready = false;
@@ -16,7 +16,7 @@ export function keepShell(): void {
 /** Somebody went to another page: a new version may come now. */
 export async function mayChange(): Promise<void> {
   if (!ready || !take || !('locks' in navigator)) return;
-  await navigator.locks.request(SITTING, { ifAvailable: true }, async (free) => {
+  await navigator.locks.request(AT_THE_MACHINE, { ifAvailable: true }, async (free) => {
     if (!free) return;
     ready = false;
     await take?.(true);
@@ -28,7 +28,7 @@ export function holdVersion(): () => void {
   let letGo: () => void = () => undefined;
   if ('locks' in navigator)
     void navigator.locks.request(
-      SITTING,
+      AT_THE_MACHINE,
       { mode: 'shared' },
       () => new Promise<void>((done) => (letGo = done)),
     );

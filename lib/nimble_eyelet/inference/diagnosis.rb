@@ -41,7 +41,6 @@ module NimbleEyelet
       end
 
       def accept? = kind == :sew_row
-      def pending? = kind == :pending
 
       # @param swatches [Array<Swatches::Swatch>] oldest first
       # @param current [Swatches::CurrentSettings]
