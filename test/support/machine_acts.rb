@@ -70,7 +70,11 @@ module NimbleEyelet
         set("lever", "usual")
       end
 
-      def do_lever_up = set("lever", "usual")
+      def do_lever_up
+        unless_so(@machine.type.senses, :no_such_part, "lever")
+        set("lever", "usual")
+      end
+
       def do_store(length) = set("memory", length)
       def do_switched_on = nil
     end

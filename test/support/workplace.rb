@@ -46,9 +46,10 @@ module NimbleEyelet
 
       # What of the machine goes by itself when something goes wrong: it is switched off, or its programme was interrupted.
       FORGETS = %w[power_gone lost_under_foot lost_out bobbin_under jammed needle_struck tack_goes_on].freeze
-      INTERRUPTS = %w[lost_under_foot lost_out mid_cycle thread_out bobbin_under jammed needle_struck tack_goes_on].freeze
+      INTERRUPTS = %w[lost_under_foot lost_out mid_cycle mid_programme thread_out bobbin_under jammed needle_struck
+                      tack_goes_on].freeze
       # Where the hands lift the foot and with it the lever before anything is said.
-      LIFTS = %w[lost_out mid_cycle thread_out bobbin_under jammed needle_struck short_uncut place_uncut tack_place
+      LIFTS = %w[lost_out mid_cycle mid_programme thread_out bobbin_under jammed needle_struck short_uncut place_uncut tack_place
                  place_closed].freeze
       # After these nothing of the hole is left.
       GONE = %w[place_uncut tack_place place_closed].freeze

@@ -20,19 +20,24 @@ module NimbleEyelet
     # runs, which can be begun in its middle
     # asks - String or nil: "place", where the hole lies really; "slit", how long it is now
     # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
+    # lever - Boolean or nil, only where a machine has a sensing lever, or only where it has none
     # fits - Symbol or nil, what a Material has to answer with yes for it to happen there
     # afterwards - String or nil, what to think of from here on; sewn - String or nil, "hole" or "tack" where it happens only to that
     class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, cycle: false, asks: nil,
-                            hole: nil, afterwards: nil, sewn: nil, fits: nil)
+                            hole: nil, afterwards: nil, sewn: nil, fits: nil, lever: nil)
       # @param step [String] name of a step, without its hole
       # @param machine [Machine]
       # @param sewn [String] "hole" or "tack", what is sewn there
       # @param material [Material]
       # @return [Boolean] whether it can happen there
       def at?(step, machine, sewn: "hole", material: Material.new)
-        (during.nil? || during.include?(step)) && (!cycle || machine.type.programmed) && [nil, sewn].include?(self.sewn) &&
+        (during.nil? || during.include?(step)) && on?(machine.type) && [nil, sewn].include?(self.sewn) &&
           (fits.nil? || material.public_send(fits))
       end
+
+      # @param kind [MachineKind]
+      # @return [Boolean] whether it can happen on such a machine
+      def on?(kind) = (!cycle || kind.programmed) && (lever.nil? || lever == kind.senses)
 
       # @param material [Material]
       # @return [Array<RescueStep>] the way out of it
@@ -58,7 +63,11 @@ module NimbleEyelet
       Mishap.new(key: "lost_out", says: "It lost its place, and the cloth is out or has moved", drawn: "foot", during: Rescue::SEWN,
                  steps: [Rescue::UP, Rescue::ANEW], again: Rescue::HOLE + %w[test-sew reset-test],
                  moves: { "memory" => nil, "lever" => nil, **Rescue::INTERRUPTED }),
-      Mishap.new(key: "mid_cycle", sewn: "hole", says: "It began in the middle, or the lever was up", drawn: "lever",
+      Mishap.new(key: "mid_programme", sewn: "hole", says: "It began in the middle", drawn: "foot", lever: false, cycle: true,
+                 during: Rescue::SEWN, again: Rescue::HOLE + %w[test-sew reset-test], moves: Rescue::INTERRUPTED,
+                 steps: [Rescue::UP, RescueStep.new(does: "Foot up, back to the first part.", moves: Rescue::AT_FIRST,
+                                                    how: "A few stitches may stay under the new ones.")]),
+      Mishap.new(key: "mid_cycle", sewn: "hole", says: "It began in the middle, or the lever was up", drawn: "lever", lever: true,
                  during: Rescue::SEWN,
                  again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, **Rescue::INTERRUPTED }, cycle: true,
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.",
