@@ -41,6 +41,7 @@ module NimbleEyelet
       end
 
       def accept? = kind == :sew_row
+      def pending? = kind == :pending
 
       # @param swatches [Array<Swatches::Swatch>] oldest first
       # @param current [Swatches::CurrentSettings]
