@@ -77,7 +77,7 @@ class MishapTest < CoreTest
   # What the craft insists on.
   def test_the_ways_out_are_those_of_the_craft
     assert_match(/presser foot stays down.*Thread the last guides and the eye only/, does("thread_broke"))
-    assert_match(/Foot up, and thread anew/, does("thread_out"))
+    assert_match(/Foot up, and thread again/, does("thread_out"))
     assert_match(/\AFoot off the pedal. Switch the machine off. Wheel toward you, gently.*flat blade.*new needle/, does("jammed"))
     assert_match(/Find every piece/, does("needle_struck"))
     leather = Sewing::Material.of(cloth(kind: "leather"), :straight)

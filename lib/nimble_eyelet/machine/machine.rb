@@ -73,7 +73,7 @@ module NimbleEyelet
     # @return [String, nil] nothing where nothing is to be done
     def reset_words = RESETS.fetch(reset) || type.reset
 
-    # What makes it forget a stored length: another thing than going back to the first part.
+    # What makes it forget a stored length; going back to the first part does not.
     # @return [String]
     def forget_words = FORGETS.fetch(forgets)
 

@@ -84,7 +84,7 @@ module NimbleEyelet
       Mishap.new(key: "thread_out", says: "The thread came out further up", drawn: "thread", during: Rescue::SEWN,
                  again: Rescue::HOLE + %w[test-sew reset-test],
                  moves: { "lever" => nil, **Rescue::INTERRUPTED },
-                 steps: [RescueStep.new(does: "Foot up, and thread anew from the spool.", hazards: %w[power],
+                 steps: [RescueStep.new(does: "Foot up, and thread again from the spool.", hazards: %w[power],
                                         how: "With the foot down the thread lies outside the discs. Lifting it loses the place."),
                          Rescue::ANEW]),
       Mishap.new(key: "bobbin_out", says: "The bobbin ran out, and I can reach it as it lies", drawn: "bobbin",

@@ -123,7 +123,7 @@ module NimbleEyelet
 
         setting = @order.setting
         step("clamp", Work::Operation["clamp", figures: @order.length_set.merge(stops), sets: @row.clamp, says: setting.says,
-                                      minds: ["#{setting.clamps.capitalize} lies flat; nothing of it rises above the foot."]],
+                                      minds: ["#{setting.clamps.capitalize} lies flat and stays below the foot."]],
              symptom: "A carriage not against its front stop sews a gap.")
       end
 

@@ -77,7 +77,7 @@ module NimbleEyelet
       # How this machine does it, where machines do it differently.
       def self.put_back_words(part, machine)
         case part.key
-        when "memory" then "#{part.back} #{machine.forget_words.capitalize}: that is another thing than going back to the first part."
+        when "memory" then "#{part.back} #{machine.forget_words.capitalize}; going back to the first part does not do that."
         when "cycle" then machine.reset_words ? "Back to the first part: #{machine.reset_words}." : part.back
         else part.back
         end
