@@ -92,7 +92,7 @@ class HandsTest < CoreTest
     Array.new(pick([2, 3, 4])) { |index| [:"closure #{index}", any_closure(with)] }.to_h
   end
 
-  def table(plans) = Support::AtTheTable.new(plans) { |changes, facts| sheet(facts: facts, **changes) }
+  def table(plans) = Support::AtTheTable.new(plans) { |plan, *done| sheet_of(plan, *done) }
 
   def session(hands, plans, about)
     at = table(plans)

@@ -57,7 +57,7 @@ class MishapTest < CoreTest
         STYLES.each_key do |style|
           own = machine(like, kind: "dialled", styles: Recipes::PROGRAMMES & STYLES.keys)
           plan = { machine: own, placket: run_of(run_length: mm(200), count: 2), recipe: Recipes::Overrides.new(style: style) }
-          at = Support::AtTheTable.new({ smock: plan }) { |changes, facts| sheet(facts: facts, **changes) }
+          at = Support::AtTheTable.new({ smock: plan }) { |plan, *done| sheet_of(plan, *done) }
 
           words(sheet(**plan)).each { |key, text| refute_empty text.strip, key }
           at.work do |one|
@@ -98,7 +98,7 @@ class MishapTest < CoreTest
 
   # A machine that stores the length forgets it when it goes off, and sews a test hole to learn it again.
   def test_a_machine_that_went_off_stores_its_length_again
-    at = Support::AtTheTable.new({ smock: { machine: machine("memory") } }) { |changes, facts| sheet(facts: facts, **changes) }
+    at = Support::AtTheTable.new({ smock: { machine: machine("memory") } }) { |plan, *done| sheet_of(plan, *done) }
     at.work(most: 1) until at.session.steps.first.step.key.start_with?("place-at")
 
     assert at.ledger.state.key?("memory")

@@ -5,7 +5,7 @@ require_relative "../support/at_the_table"
 
 # Several closures on one machine in one go, and what goes wrong meanwhile.
 class SessionTest < CoreTest
-  def table(plans, ledger = Ledger.empty) = Support::AtTheTable.new(plans, ledger) { |changes, facts| sheet(facts: facts, **changes) }
+  def table(plans, ledger = Ledger.empty) = Support::AtTheTable.new(plans, ledger) { |plan, *done| sheet_of(plan, *done) }
 
   SMOCK = {}.freeze
   def pyjamas(**more) = { thread: thread(tex: 40, name: "cream"), recipe: Recipes::Overrides.new(stitch_width: mm(5)), **more }

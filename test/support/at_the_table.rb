@@ -2,21 +2,32 @@
 
 module NimbleEyelet
   module Support
+    # Remembers all it was asked for.
+    class Remembers
+      def initialize = @kept = {}
+      def of(key) = @kept.fetch(key) { @kept[key] = yield }
+    end
+
     # What somebody does at the table: every step entered as it is given out.
     class AtTheTable
       attr_reader :ledger
 
+      # @yieldparam changes [Hash] of a plan
+      # @yieldparam facts [Sewing::Facts]
+      # @yieldparam memory [Remembers] of all sheets of this table
+      # @yieldreturn [Sheet]
       def initialize(plans, ledger = Ledger.empty, &sheet)
         @plans = plans
         @entries = plans.keys.to_h { |key| [key, []] }
         @ledger = ledger
         @sheet = sheet
+        @memory = Remembers.new
         @clock = Time.utc(2026, 3, 14, 9)
       end
 
       def session(**more)
         parts = @plans.map do |key, plan|
-          SessionPart.new(key: key, name: key.to_s, garment: "garment", sheet: @sheet.call(plan, facts(key)))
+          SessionPart.new(key: key, name: key.to_s, garment: "garment", sheet: @sheet.call(plan, facts(key), @memory))
         end
         SewingSession.of(parts, ledger: @ledger, now: @clock, **more)
       end

@@ -69,7 +69,8 @@ module CoreValues
              placket: run_of, recipe: Recipes::Overrides.none, attach: Attach::ButtonSewing.new(pattern: "two_bars"), **changes)
   end
 
-  def sheet(facts: Sewing::Facts.none, **changes) = Sheet.of(plan(**changes).validate, facts)
+  def sheet(facts: Sewing::Facts.none, **changes) = sheet_of(changes, facts, Sheet::NO_MEMORY)
+  def sheet_of(changes, facts, memory) = Sheet.of(plan(**changes).validate, facts, memory: memory)
 
   # What was done: keys of steps, and test holes as seen.
   def facts(steps: [], swatches: [], with: {})

@@ -50,7 +50,7 @@ module NimbleEyelet
 
     # @param plan [Plan] valid, in its house
     # @param facts [Sewing::Facts]
-    # @param memory [#of] that remembers what test holes amount to, by all it hangs on
+    # @param memory [#of] that remembers recipes, layouts, steps and what test holes amount to, each by all it hangs on
     # @return [Sheet]
     def self.of(plan, facts = Sewing::Facts.none, memory: NO_MEMORY) = new(plan, facts, memory)
 
@@ -65,7 +65,9 @@ module NimbleEyelet
     def ==(other) = other.is_a?(Sheet) && [:plan, :facts, *PARTS].all? { |part| public_send(part) == other.public_send(part) }
 
     # @return [Recipes::Recipe]
-    def recipe = @recipe ||= Recipes::Recipe.of(situation, @plan.recipe)
+    def recipe
+      @recipe ||= situation.then { |given| @memory.of([:recipe, given, @plan.recipe]) { Recipes::Recipe.of(given, @plan.recipe) } }
+    end
 
     # @return [Opening::SlitLength]
     def cut
@@ -118,7 +120,7 @@ module NimbleEyelet
     end
 
     # @return [Sewing::Progress, nil] nil while the holes do not fit
-    def progress = @progress ||= layout && Sewing::Progress.of(Sewing::Steps.of(order), @facts)
+    def progress = @progress ||= layout && Sewing::Progress.of(steps, @facts)
 
     # @return [Inference::Diagnosis]
     def diagnosis = @diagnosis ||= @lessons.diagnosis(current)
@@ -211,8 +213,14 @@ module NimbleEyelet
     end
 
     def laid(run, sewn)
-      Placket::Layout.of(run, @plan.button, cut.extent(opening), width: recipe.width(opening), foot: fitted.kind, sewn: sewn,
-                         beginning: beginning)
+      given = [run, @plan.button, cut.extent(opening)]
+      with = { width: recipe.width(opening), foot: fitted.kind, sewn: sewn, beginning: beginning }
+      @memory.of([:layout, given, with]) { Placket::Layout.of(*given, **with) }
+    end
+
+    # A list of steps hangs on the plan, on what was learned for it, and on the holes that are sewn: not on what was ticked.
+    def steps
+      @memory.of([:steps, @plan, @lessons.experience, fitted, correction, run, @facts.holes, stored]) { Sewing::Steps.of(order) }
     end
 
     def order
