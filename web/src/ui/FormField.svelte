@@ -2,6 +2,7 @@
   // A labelled input of a form that is saved as a whole.
   let {
     label,
+    path,
     value = $bindable(),
     fault = '',
     hint = '',
@@ -10,6 +11,8 @@
     changed,
   }: {
     label: string;
+    /** What it fills in, such as machine.max_width. */
+    path: string;
     value: string | undefined;
     fault?: string;
     hint?: string;
@@ -26,6 +29,7 @@
   {#if choices}
     <select
       {id}
+      data-path={path}
       class="select w-full bg-base-100 pr-8 pl-2 text-ellipsis"
       bind:value
       onchange={() => changed?.()}
@@ -35,6 +39,7 @@
   {:else}
     <input
       {id}
+      data-path={path}
       type="text"
       autocomplete="off"
       spellcheck="false"

@@ -17,6 +17,7 @@
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
     <FormField
       label="Widest stitch, mm"
+      path="machine.max_width"
       bind:value={facts.max_width}
       fault={fault('max_width')}
       hint="0: it sews straight only"
@@ -24,36 +25,42 @@
     />
     <FormField
       label="Width: between marks"
+      path="machine.width_step"
       bind:value={facts.width_step}
       fault={fault('width_step')}
       {changed}
     />
     <FormField
       label="Length: between marks"
+      path="machine.length_step"
       bind:value={facts.length_step}
       fault={fault('length_step')}
       {changed}
     />
     <FormField
       label="Usual top tension"
+      path="machine.neutral_tension"
       bind:value={facts.neutral_tension}
       fault={fault('neutral_tension')}
       {changed}
     />
     <FormField
       label="Step of the tension"
+      path="machine.tension_step"
       bind:value={facts.tension_step}
       fault={fault('tension_step')}
       {changed}
     />
     <FormField
       label="Needle positions"
+      path="machine.needle_positions"
       bind:value={facts.needle_positions}
       fault={fault('needle_positions')}
       {changed}
     />
     <FormField
       label="Top speed"
+      path="machine.top_speed"
       bind:value={facts.top_speed}
       fault={fault('top_speed')}
       hint="stitches a minute"
@@ -61,6 +68,7 @@
     />
     <FormField
       label="The foot lifts"
+      path="machine.foot_lift"
       bind:value={facts.foot_lift}
       fault={fault('foot_lift')}
       hint="button and cloth fit under it"
@@ -68,12 +76,14 @@
     />
     <FormField
       label="Its zigzag is anchored"
+      path="machine.anchor"
       bind:value={facts.anchor}
       choices={catalogue.anchors}
       {changed}
     />
     <FormField
       label="To stop the feed"
+      path="machine.feed_stop"
       bind:value={facts.feed_stop}
       choices={catalogue.feed_stops}
       {changed}

@@ -27,11 +27,24 @@
       {@const wrong = (name: string) => profile.faults[`feet.${index + 1}.${name}`] ?? ''}
       <li class="border-l-4 border-base-300 pl-3" aria-label="Foot {index + 1}">
         <div class="flex flex-wrap items-start gap-x-4 gap-y-2">
-          <FormField label="Foot" bind:value={foot.kind} choices={catalogue.feet} {changed} />
-          <FormField label="You call it" bind:value={foot.nickname} fault={wrong('nickname')} {changed} />
+          <FormField
+            label="Foot"
+            path="foot.kind"
+            bind:value={foot.kind}
+            choices={catalogue.feet}
+            {changed}
+          />
+          <FormField
+            label="You call it"
+            path="foot.nickname"
+            bind:value={foot.nickname}
+            fault={wrong('nickname')}
+            {changed}
+          />
           {#if foot.kind === 'carriage_foot'}
             <FormField
               label="Largest button"
+              path="foot.largest_button"
               bind:value={foot.largest_button}
               fault={wrong('largest_button')}
               hint="it can clamp"
@@ -39,6 +52,7 @@
             />
             <FormField
               label="Adds by itself"
+              path="foot.allowance"
               bind:value={foot.allowance}
               fault={wrong('allowance')}
               hint="slit less button; empty: not measured"
@@ -46,6 +60,7 @@
             />
             <FormField
               label="One click"
+              path="foot.click"
               bind:value={foot.click}
               fault={wrong('click')}
               hint="empty: it has none"
@@ -54,12 +69,14 @@
           {:else if foot.kind === 'sliding_scale_foot'}
             <FormField
               label="Between two marks"
+              path="foot.scale_pitch"
               bind:value={foot.scale_pitch}
               fault={wrong('scale_pitch')}
               {changed}
             />
             <FormField
               label="Its marks count"
+              path="foot.scale_reads"
               bind:value={foot.scale_reads}
               choices={catalogue.scale_reads}
               {changed}

@@ -38,6 +38,7 @@
           type="radio"
           class="radio radio-sm"
           name="kind"
+          value={kind.key}
           checked={kind.key === facts.kind}
           onchange={() => {
             begin(kind.key);

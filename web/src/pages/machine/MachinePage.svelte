@@ -65,6 +65,7 @@
     <div class="mt-4">
       <FormField
         label="What you call it"
+        path="machine.name"
         bind:value={facts.name}
         fault={profile.faults['machine.name'] ?? ''}
         wide

@@ -23,6 +23,8 @@
         <input
           type="checkbox"
           class="checkbox mt-0.5 checkbox-sm"
+          name="programme"
+          value={style.key}
           checked={owned.includes(style.key)}
           onchange={() => toggle(style.key)}
         />
@@ -34,6 +36,7 @@
     <div class="mt-2">
       <FormField
         label="Its own bar tack is long"
+        path="machine.tack_length"
         bind:value={profile.typed.facts.tack_length}
         fault={profile.faults['machine.tack_length'] ?? ''}
         hint="when no key was pressed; empty: it waits for the key"

@@ -22,25 +22,35 @@
   <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
     <FormField
       label="Which bead comes first?"
+      path="machine.first_side"
       bind:value={facts.first_side}
       choices={[UNSEEN, ...catalogue.first_sides]}
       {changed}
     />
     <FormField
       label="Which way is it sewn?"
+      path="machine.first_direction"
       bind:value={facts.first_direction}
       choices={[UNSEEN, ...catalogue.first_directions]}
       {changed}
     />
-    <FormField label="Who stops at the end?" bind:value={facts.stops} choices={catalogue.stops} {changed} />
+    <FormField
+      label="Who stops at the end?"
+      path="machine.stops"
+      bind:value={facts.stops}
+      choices={catalogue.stops}
+      {changed}
+    />
     <FormField
       label="The second bead is sewn"
+      path="machine.second_bead"
       bind:value={facts.second_bead}
       choices={catalogue.second_beads}
       {changed}
     />
     <FormField
       label="The eye or the round is made at"
+      path="machine.eye_end"
       bind:value={facts.eye_end}
       choices={catalogue.eye_ends}
       {changed}
@@ -48,6 +58,7 @@
     {#if stores}
       <FormField
         label="To make it forget the length"
+        path="machine.forgets"
         bind:value={facts.forgets}
         choices={catalogue.forgets}
         {changed}
@@ -55,6 +66,7 @@
     {/if}
     <FormField
       label="Back to the first part"
+      path="machine.reset"
       bind:value={facts.reset}
       choices={catalogue.resets.map((reset) => ({
         key: reset.key,

@@ -78,6 +78,7 @@
       {@const of = choices(name)}
       <FormField
         {label}
+        path={`shelf.${name}`}
         bind:value={typed[name]}
         fault={faults[`shelf.${name}`] ?? ''}
         hint={help}

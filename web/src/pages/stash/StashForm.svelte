@@ -70,10 +70,17 @@
   aria-label={button ? `Change ${button.fields.name}` : 'A new button'}
 >
   <div class="flex flex-wrap gap-x-4 gap-y-3">
-    <FormField label="Name" bind:value={typed.name} fault={fault('name')} wide {changed} />
-    <FormField label="How many" bind:value={typed.owned} fault={fault('owned')} {changed} />
+    <FormField label="Name" path="button.name" bind:value={typed.name} fault={fault('name')} wide {changed} />
+    <FormField
+      label="How many"
+      path="button.owned"
+      bind:value={typed.owned}
+      fault={fault('owned')}
+      {changed}
+    />
     <FormField
       label="Shape"
+      path="button.shape"
       bind:value={typed.shape}
       fault={fault('shape')}
       choices={workroom.catalogue?.shapes ?? []}
@@ -81,12 +88,14 @@
     />
     <FormField
       label="Colour"
+      path="button.colour"
       bind:value={typed.colour}
       choices={workroom.catalogue?.colours ?? []}
       {changed}
     />
     <FormField
       label="Sewn on through"
+      path="button.attachment"
       bind:value={typed.attachment}
       choices={workroom.catalogue?.attachments ?? []}
       {changed}
@@ -96,6 +105,7 @@
     {#if asks('outline')}
       <FormField
         label="Corner points, in {workroom.data?.unit ?? 'mm'}"
+        path="button.outline"
         bind:value={typed.outline}
         fault={fault('outline')}
         hint="x y pairs with commas between, once round"
@@ -105,16 +115,24 @@
     {:else}
       <FormField
         label={form?.across ?? 'Diameter'}
+        path="button.diameter"
         bind:value={typed.diameter}
         fault={fault('diameter')}
         {changed}
       />
     {/if}
     {#if asks('width')}
-      <FormField label="Smallest width" bind:value={typed.width} fault={fault('width')} {changed} />
+      <FormField
+        label="Smallest width"
+        path="button.width"
+        bind:value={typed.width}
+        fault={fault('width')}
+        {changed}
+      />
     {/if}
     {#if asks('thickness')}<FormField
         label="Thickness"
+        path="button.thickness"
         bind:value={typed.thickness}
         fault={fault('thickness')}
         {changed}
@@ -122,18 +140,20 @@
     {#if typed.attachment !== 'shank'}
       <FormField
         label="Hole spacing"
+        path="button.hole_spacing"
         bind:value={typed.hole_spacing}
         fault={fault('hole_spacing')}
         {changed}
       />
       <FormField
         label="Hole diameter"
+        path="button.hole_diameter"
         bind:value={typed.hole_diameter}
         fault={fault('hole_diameter')}
         {changed}
       />
     {/if}
-    <FormField label="Note" bind:value={typed.note} fault={fault('note')} wide {changed} />
+    <FormField label="Note" path="button.note" bind:value={typed.note} fault={fault('note')} wide {changed} />
   </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
   <div class="mt-3 flex gap-2">

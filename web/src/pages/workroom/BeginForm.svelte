@@ -130,6 +130,7 @@
   <div class="mt-3 space-y-3">
     <FormField
       label="Start from"
+      path="begin.like"
       bind:value={typed.like}
       choices={[
         { key: '', name: 'what is said here' },
@@ -147,26 +148,35 @@
         for the other side</label
       >
     {:else}
-      <FormField label="What goes through" bind:value={typed.shape} choices={catalogue?.shapes ?? []} />
+      <FormField
+        label="What goes through"
+        path="begin.shape"
+        bind:value={typed.shape}
+        choices={catalogue?.shapes ?? []}
+      />
       <FormField
         label="Machine"
+        path="begin.machine"
         bind:value={() => machine, (key) => (typed.machine = key ?? '')}
         choices={(workroom.data?.machines ?? []).map((item) => ({ key: String(item.id), name: item.name }))}
       />
-      <FormField label="Cloth" bind:value={typed.cloth} choices={cloths} />
+      <FormField label="Cloth" path="begin.cloth" bind:value={typed.cloth} choices={cloths} />
       <FormField
         label="Kind of garment"
+        path="begin.use"
         bind:value={() => use, (key) => (typed.use = key ?? '')}
         choices={catalogue?.uses ?? []}
       />
       <FormField
         label="Place on it"
+        path="begin.place"
         bind:value={() => place, (key) => (typed.place = key ?? '')}
         choices={places}
         hint={places.find((item) => item.key === place)?.note ?? ''}
       />
       <FormField
         label="Lap, as worn"
+        path="begin.overlap"
         bind:value={() => overlap, (key) => (typed.overlap = key ?? '')}
         choices={catalogue?.overlaps ?? []}
       />

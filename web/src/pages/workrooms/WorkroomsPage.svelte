@@ -83,7 +83,13 @@
       <h2 class="text-xl font-semibold">Begin your own workroom</h2>
       <p class="text-sm text-secondary">It begins empty: your own machine, your own garments.</p>
       <div class="mt-3">
-        <FormField label="What it is called" bind:value={name} fault={faults['workroom.name'] ?? ''} wide />
+        <FormField
+          label="What it is called"
+          path="workroom.name"
+          bind:value={name}
+          fault={faults['workroom.name'] ?? ''}
+          wide
+        />
       </div>
       <button class="btn mt-3 btn-primary">Begin it</button>
     </form>

@@ -70,6 +70,7 @@
           {#each Object.entries(test.fields) as [name, label] (name)}
             <FormField
               {label}
+              path={`feel.${name}`}
               bind:value={typed[name]}
               fault={faults[`feel.${name}`] ?? ''}
               changed={() => look(test)}

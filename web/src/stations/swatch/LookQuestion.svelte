@@ -9,7 +9,7 @@
   const id = $props.id();
 </script>
 
-<fieldset class="mt-4">
+<fieldset class="mt-4" data-look={look.key}>
   <legend class="text-base font-semibold">{look.question}</legend>
   <div class="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-5">
     {#each look.grades as grade (grade.key)}
