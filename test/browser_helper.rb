@@ -5,6 +5,7 @@
 require "capybara/minitest"
 require_relative "app_helper"
 require_relative "support/browser"
+require_relative "support/screen_words"
 
 Capybara.register_driver(:chromium) { |app| NimbleEyelet::Support::Browser.driver(app) }
 Capybara.default_driver = :chromium
@@ -91,6 +92,12 @@ class BrowserTest < AppTest
     JS
   end
 
+  # What the screen says under that name: a test knows no other words of it.
+  #
+  # @param name [String] such as "stash_form.put_it_in_the", of words.yml
+  # @param figures [Array<String>] that stand in its gaps
+  def said(name, *figures) = NimbleEyelet::Support::ScreenWords.said(name, *figures)
+
   # Where the sample lies.
   ROOM = "/w/marsh-walk"
 
@@ -107,58 +114,62 @@ class BrowserTest < AppTest
     field.send_keys [:control, "a"], :backspace, *text.chars
   end
 
-  # A workroom of one's own, from the machine to the first closure.
+  # One of several that lie side by side.
+  #
+  # @param where [String] selector of what they lie in
+  # @param key [String] of the one that is picked
+  def pick(where, key) = find("#{where} label:has(input[value='#{key}'])").click
+
   def go(key) = find("main").send_keys(key)
 
+  # A workroom of one's own, from the machine to the first closure.
   def begin_workroom(name)
     visit "/"
-    fill_in "What it is called", with: name
-    click_button "Begin it"
+    fill_in said("workrooms_page.what_it_is_called"), with: name
+    click_button said("workrooms_page.begin_it")
 
-    assert_selector "h2", text: "The first three moves"
+    assert_selector "h2", text: said("first_moves.the_first_three_moves")
     @home = URI(page.current_url).path
   end
 
   def put_machine(name, kind, dials)
     visit "#{@home}/machines/new"
-    fill_in "What you call it", with: name
-    find("label", text: kind).click
-    dials.each { |label, text| fill_in label, with: text }
-    click_button "Another foot"
-    click_button "Put it in the workroom"
+    fill_in said("machine_page.what_you_call_it"), with: name
+    pick("fieldset", kind)
+    dials.each { |dial, text| find("[data-path='machine.#{dial}']").set(text) }
+    click_button said("machine_feet.another_foot")
+    click_button said("machine_page.put_it_in_the")
 
-    assert_selector "[role=status]", text: "All saved"
+    assert_selector "[role=status]", text: said("machine_page.all_saved")
   end
 
   def begin_closure(garment, name, chosen = {})
     visit @home
-    fill_in "Garment", with: garment
-    fill_in "Closure", with: name
-    chosen.each { |label, option| find_field(label).find("option", text: option, match: :first).select_option }
-    click_button "Begin"
+    fill_in said("garment_page.garment"), with: garment
+    fill_in said("begin_form.closure"), with: name
+    chosen.each { |field, key| find("[data-path='begin.#{field}'] option[value='#{key}']").select_option }
+    click_button said("begin_form.begin")
 
     assert_selector "[data-answer]"
   end
 
   # What is seen on a test hole: all of it right, but for what is said.
+  #
+  # @param otherwise [Hash{String => String}] key of a grade by that of the look
   def looks(otherwise = {})
-    { "How does" => "passes as it should", "The bead that was sewn away" => "full", "The bead that was sewn toward" => "full",
-      "The edge of the beads" => "a neat edge", "The cloth between" => "room to cut" }.merge(otherwise).each do |question, answer|
-      within("[data-look-form] fieldset", text: question) do
-        find("label", text: answer, exact_text: false, match: :prefer_exact).click
-      end
-    end
+    seen = { "fit" => "passes", "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" }.merge(otherwise)
+    seen.each { |look, grade| pick("[data-look=#{look}]", grade) }
   end
 
   def log_hole(measured, otherwise = {})
     looks(otherwise)
-    fill_in "The slit as measured", with: measured
-    click_on "Log it"
+    fill_in said("look_form.the_slit_as_measured"), with: measured
+    click_on said("look_form.log_it")
   end
 
   def assert_answer(text) = assert_selector("[data-answer]", text: text)
 
-  def assert_saved = assert_selector("header [role=status]", text: "All saved")
+  def assert_saved = assert_selector("header [role=status]", text: said("machine_page.all_saved"))
 
   # Rules whose outcome hangs on colours alone.
   COLOURS = %w[color-contrast link-in-text-block].freeze

@@ -10,16 +10,16 @@ class BagAndCoatTest < BrowserTest
 
   def test_a_bag_and_a_coat_are_planned_sewn_in_a_session_and_recorded
     begin_workroom("Heron Shed")
-    put_machine("Heron", "memory one-step", "Widest stitch, mm" => "7", "Length: between marks" => "0.05")
-    check "bar tack, by its programme"
-    fill_in "Its own bar tack is long", with: "1"
-    find_field("Its own bar tack is long").send_keys(:tab)
+    put_machine("Heron", "memory", "max_width" => "7", "length_step" => "0.05")
+    pick("fieldset", "bar_tack")
+    fill_in said("machine_programmes.its_own_bar_tack"), with: "1"
+    find_field(said("machine_programmes.its_own_bar_tack")).send_keys(:tab)
 
     assert_selector "[role=alert]", text: "at least 2 mm"
-    fill_in "Its own bar tack is long", with: "12"
-    find_field("Its own bar tack is long").send_keys(:tab)
+    fill_in said("machine_programmes.its_own_bar_tack"), with: "12"
+    find_field(said("machine_programmes.its_own_bar_tack")).send_keys(:tab)
 
-    assert_selector "[role=status]", text: "All saved"
+    assert_selector "[role=status]", text: said("machine_page.all_saved")
     bag = plan_bag
     coat, eyelets = plan_coat
     sew_all([bag, coat, eyelets])
@@ -33,8 +33,8 @@ class BagAndCoatTest < BrowserTest
 
   # One figure, from the place over the key to the step, the strip and the card.
   def plan_bag
-    begin_closure("shopper bag", "handle ends", "What goes through" => "nothing: a bar tack", "Cloth" => "another, heavy woven",
-                                                "Kind of garment" => "bag", "Place on it" => "ends of a strap")
+    begin_closure("shopper bag", "handle ends", "shape" => "bar_tack", "cloth" => "kind:heavy_woven", "use" => "bag",
+"place" => "strap_ends")
 
     assert_selector "nav li[data-stage]", count: 8
     go "2"
@@ -47,7 +47,7 @@ class BagAndCoatTest < BrowserTest
     key = find("[data-setting]").text[/is ([\d.]+ mm) long/, 1]
 
     assert_equal "8.2 mm", key
-    assert_selector "[data-setting]", text: "Clear the 12 mm it has of its own"
+    assert_selector "[data-setting]", text: said("setting.clear_the_it_has", "12 mm")
     assert_violates_nothing
     go "4"
     { run_length: "300", count: "3" }.each { |name, text| type("placket.#{name}", text) }
@@ -56,36 +56,35 @@ class BagAndCoatTest < BrowserTest
     assert_saved
     go "6"
 
-    assert_selector "fieldset", text: "How long did it come out?"
-    assert_no_selector "fieldset", text: "The cloth between"
+    assert_selector "[data-look=fit]", text: said("look.how_long_did_it")
+    assert_no_selector "[data-look=space]"
     go "7"
 
     assert_text "Sew a test tack on a scrap of the same layers, grain and stabiliser: key at #{key}."
-    assert_no_text "How the holes are opened"
+    assert_no_text said("opened.how_the_holes_are")
     go "9" # eight stages: nothing lies there
     go "8"
 
-    assert_link "Tack card and marks"
+    assert_link said("print.card_and_marks", "Tack")
     assert_includes printed_text(call(:get, "#{room}/closures/#{id_here}/card.pdf")), "press the reverse key when it is #{key} long"
-    assert_includes printed_text(call(:get, "#{room}/closures/#{id_here}/strip.pdf")), "3 tacks, each 9 mm long"
+    assert_includes printed_text(call(:get, "#{room}/closures/#{id_here}/strip.pdf")), said("strip.each_long", "3 tacks", "9 mm")
     id_here
   end
 
   def plan_coat
-    begin_closure("loden coat", "front", "What goes through" => "ball", "Cloth" => "another, heavy woven",
-                                         "Kind of garment" => "jacket or coat", "Place on it" => "front that is pulled round the body")
+    begin_closure("loden coat", "front", "shape" => "ball", "cloth" => "kind:heavy_woven", "use" => "coat", "place" => "pulled_front")
     coat = id_here
     call(:patch, "#{room}/closures/#{coat}/plan",
          { "button.diameter" => "16", "button.attachment" => "shank", "button.name" => "loden ball", "recipe.style" => "corded",
            "placket.run_length" => "500", "placket.count" => "3", "placket.grid" => "half_millimetre" }, match(coat))
     visit "#{@home}/closures/#{coat}/attach"
-    find("[data-path='attach.shank_by'] label", text: "eyelet and removable pin").click
+    find("[data-path='attach.shank_by'] label", text: said("attach_habits.eyelet_and_removable_pin")).click
 
     assert_saved
-    click_button "Plan the eyelets as a closure of their own"
+    click_button said("attach.plan_the_eyelets_as")
 
     assert_answer "3 holes"
-    assert_selector "header", text: "front: eyelets"
+    assert_selector "header", text: said("attach.eyelets", "front")
     [coat, id_here]
   end
 
@@ -94,8 +93,8 @@ class BagAndCoatTest < BrowserTest
     session = call(:post, "#{room}/sessions", { closures: ids })["id"]
     visit "#{@home}/sessions/#{session}"
 
-    assert_selector "[data-answer]", text: "until the machine is back"
-    assert_selector "h2", text: "Counted, and to buy"
+    assert_selector "[data-answer]", text: said("session_page.until_the_machine_is")
+    assert_selector "h2", text: said("supplies.counted_and_to_buy")
     assert_text "shopper bag"
     opened = nil
     until (found = call(:get, "#{room}/sessions/#{session}"))["steps"].empty?
@@ -108,7 +107,7 @@ class BagAndCoatTest < BrowserTest
     refute_nil opened
     visit "#{@home}/sessions/#{session}"
 
-    assert_selector "[data-answer]", text: "All done, and the machine is as it was."
+    assert_selector "[data-answer]", text: said("session_page.all_done_and_the")
     ids.each { |id| assert_equal 0, closure_of(id)["sheet"]["sewing"]["passed_over"] }
   end
 
@@ -119,10 +118,10 @@ class BagAndCoatTest < BrowserTest
     assert_selector "[data-through]"
     click_button "tight"
 
-    assert_text "Is it cut right up to both tacks?"
-    click_button "Yes: it tight"
+    assert_text said("through.is_it_cut_right")
+    click_button said("through.yes_it", "tight")
 
-    assert_text "Noted: it counts as a test hole does."
+    assert_text said("through.noted_it_counts_as")
     assert_selector "[data-status]", text: /told|saved/i
     step["hole"]
   end
@@ -143,7 +142,8 @@ class BagAndCoatTest < BrowserTest
     garment = closure_of(coat)["garment"]["id"]
     text = printed_text(call(:get, "#{room}/garments/#{garment}/record.pdf"))
 
-    ["loden coat", "front: eyelets", "corded", "The buttons come off first", "Through the holes"].each do |word|
+    ["loden coat", said("attach.eyelets", "front"), "corded", said("care.the_buttons_come_off"),
+     said("record_pdf.through_the_holes")].each do |word|
       assert_includes text, word
     end
     assert_includes printed_text(call(:get, "#{room}/garments/#{garment}/supplies.pdf")), "loden ball"

@@ -21,13 +21,13 @@ class FinishTest < BrowserTest
   # One figure from the field to the hand: the picture, the step, and the step at the machine say the same bites.
   def test_bites_of_the_chisel_are_the_same_wherever_they_are_said
     open_drawer
-    within("[data-path='cut.tool']") { find("label", text: "chisel on a block", match: :prefer_exact).click }
+    within("[data-path='cut.tool']") { find("label", text: said("cut_method.chisel_on_a_block"), match: :prefer_exact).click }
 
-    assert_field "Edge of the chisel"
+    assert_field said("opened.edge_of_the_chisel")
     type "cut.chisel", "12"
 
     assert_saved
-    assert_selector "svg[aria-label*='2 bites of the chisel']"
+    assert_selector "svg[aria-label*='#{said('cut_picture.of_the_chisel', '2', 'bites')}']"
     said = "its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm"
 
     assert_text said
@@ -40,17 +40,17 @@ class FinishTest < BrowserTest
     assert_selector "[role=alert]", text: "3 mm"
     type "cut.chisel", "30"
 
-    assert_text "over the block's edge"
+    assert_text said("steps.over_the_block_s")
   end
 
   def test_sealing_after_the_cut_moves_the_drying
     open_drawer
-    within("[data-path='cut.seal']") { find("label", text: "after cutting", match: :prefer_exact).click }
+    within("[data-path='cut.seal']") { find("label", text: said("cut_method.after_cutting"), match: :prefer_exact).click }
 
     assert_saved
     assert_selector "#step-seal-after"
     assert_no_selector "#step-seal"
-    within("[data-path='cut.seal']") { find("label", text: "not at all").click }
+    within("[data-path='cut.seal']") { find("label", text: said("cut_method.not_at_all")).click }
 
     assert_no_selector "#step-seal-after"
   end
@@ -58,20 +58,20 @@ class FinishTest < BrowserTest
   def test_a_button_off_its_place_strikes_where_the_map_says
     open_station "attach"
 
-    assert_selector "[data-strikes]", text: "It clears"
+    assert_selector "[data-strikes]", text: said("button_sewn_panel.it_clears")
     forgiven = find("[data-forgiven] td span.outline-2").text.to_f
-    slide("The button lies off, along the swing", (forgiven - 0.05).round(2))
+    slide(said("button_sewn_panel.the_button_lies_off"), (forgiven - 0.05).round(2))
 
-    assert_selector "[data-strikes]", text: "It clears"
-    slide("The button lies off, along the swing", (forgiven + 0.1).round(2))
+    assert_selector "[data-strikes]", text: said("button_sewn_panel.it_clears")
+    slide(said("button_sewn_panel.the_button_lies_off"), (forgiven + 0.1).round(2))
 
-    assert_selector "[data-strikes]", text: "The needle strikes"
-    slide("The button lies off, along the swing", 0)
-    click_button "Sew it"
+    assert_selector "[data-strikes]", text: said("button_sewn_panel.the_needle_strikes")
+    slide(said("button_sewn_panel.the_button_lies_off"), 0)
+    click_button said("button_sewn_panel.sew_it")
 
-    assert_button "Stop"
-    click_button "Stop"
-    within("[data-path='attach.pattern']") { find("label", text: "an arrow").click }
+    assert_button said("button_sewn_panel.stop")
+    click_button said("button_sewn_panel.stop")
+    within("[data-path='attach.pattern']") { find("label", text: said("button_pattern.an_arrow")).click }
 
     assert_text "to the left, then to the right, then along the middle"
     assert_selector "[data-strikes]", text: "clears"
@@ -83,7 +83,7 @@ class FinishTest < BrowserTest
     enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528", with: { "mishap.what" => "place_cut" } })
     open_station "attach"
 
-    assert_selector "[data-places]", text: "The holes lie otherwise than planned."
+    assert_selector "[data-places]", text: said("attach.the_holes_lie_otherwise")
     assert_selector "[data-places] tr", text: "-12 mm"
     assert_text(/it would (pull|bubble)/)
     open_station "sewing"
@@ -93,30 +93,30 @@ class FinishTest < BrowserTest
 
   def test_the_house_says_how_and_a_closure_says_otherwise
     visit "#{ROOM}/habits"
-    find("[data-habit='attach.secure'] label", text: "knot and liquid").click
+    find("[data-habit='attach.secure'] label", text: said("attach_habits.knot_and_liquid")).click
     open_station "attach"
 
-    assert_selector "[data-path='attach.secure'] label.bg-primary", text: "as the house: knot and liquid"
-    find("[data-path='attach.marks'] label", text: "from the plan").click
+    assert_selector "[data-path='attach.secure'] label.bg-primary", text: said("pick.as_the_house", said("attach_habits.knot_and_liquid"))
+    find("[data-path='attach.marks'] label", text: said("attach.from_the_plan")).click
 
     assert_saved
     open_station "sewing"
 
-    assert_text "Tails to the back, knot, a drop of liquid on it, and trim."
-    assert_text "Mark the buttons from the plan, each from the top edge"
+    assert_text said("steps.tails_to_the_back")
+    assert_text said("steps.mark_the_buttons_from")
   end
 
   def test_what_a_garment_takes_follows_its_plan_and_the_stash
     db[:buttons].where(name: closure["plan"]["button.name"]).update(owned: 3)
     visit "#{ROOM}/garments/1"
 
-    assert_selector "[data-supplies]", text: "7 and 1 spare; 3 in the stash"
-    assert_selector "[data-supplies]", text: "5 to buy"
+    assert_selector "[data-supplies]", text: said("supplies_pdf.in_the_stash", "7 and 1 spare; 3")
+    assert_selector "[data-supplies]", text: said("supplies.to_buy", "5")
     assert_selector "a[download='supplies-1.csv']"
     save({ placket: { count: "5", pins: [] } })
     visit "#{ROOM}/garments/1"
 
-    assert_selector "[data-supplies]", text: "5 and 1 spare; 3 in the stash"
+    assert_selector "[data-supplies]", text: said("supplies_pdf.in_the_stash", "5 and 1 spare; 3")
     assert_violates_nothing
     narrow
 
@@ -128,24 +128,24 @@ class FinishTest < BrowserTest
     name = closure["plan"]["button.name"]
     db[:buttons].where(name: name).update(owned: 9)
     open_station "print"
-    click_button "Lay 8 by for this"
+    click_button said("shelf_count.lay_by_for_this", "8")
 
     assert_selector "[data-supplies]", text: "9 in the stash, 8 laid by for this"
-    fill_in "Buttons on cards of", with: "a few"
+    fill_in said("supplies.buttons_on_cards_of"), with: "a few"
 
-    assert_selector "[role=alert]", text: "A whole number, from 1 to 999."
-    fill_in "Buttons on cards of", with: "3"
-    fill_in "Left in the box, as counted", with: "two"
-    click_button "Note it"
+    assert_selector "[role=alert]", text: said("supplies.a_whole_number_from")
+    fill_in said("supplies.buttons_on_cards_of"), with: "3"
+    fill_in said("shelf_count.left_in_the_box"), with: "two"
+    click_button said("shelf_count.note_it")
 
-    assert_selector "[role=alert]", text: "Write how many there are, as a whole number."
+    assert_selector "[role=alert]", text: said("shelf_count.write_how_many_there")
     assert_violates_nothing
-    fill_in "Left in the box, as counted", with: "2"
-    click_button "Note it"
+    fill_in said("shelf_count.left_in_the_box"), with: "2"
+    click_button said("shelf_count.note_it")
 
-    assert_selector "[data-supplies]", text: "2 in the stash"
-    assert_selector "[data-supplies]", text: "2 cards of 3 to buy"
-    assert_button "Lay 2 by for this"
+    assert_selector "[data-supplies]", text: said("supplies_pdf.in_the_stash", "2")
+    assert_selector "[data-supplies]", text: said("supplies.of_to_buy", "2", "cards", "3")
+    assert_button said("shelf_count.lay_by_for_this", "2")
     assert_equal 2, db[:buttons].where(name: name).get(:owned)
   end
 
@@ -153,13 +153,13 @@ class FinishTest < BrowserTest
     enter(step("sew-7").fetch("enter").merge("machine" => 4))
     enter(step("open-at-540000").fetch("enter").merge("machine" => 4))
     open_station "sewing"
-    within("main [data-through]", match: :first) { click_button "will not pass" }
+    within("main [data-through]", match: :first) { click_button said("verdict.will_not_pass") }
 
-    assert_text "Is it cut right up to both tacks?"
-    click_button "No: I cut the last threads and try again"
-    within("main [data-through]", match: :first) { click_button "passes as it should" }
+    assert_text said("through.is_it_cut_right")
+    click_button said("through.no_i_cut_the")
+    within("main [data-through]", match: :first) { click_button said("look.passes_as_it_should") }
 
-    assert_text "Noted: it counts as a test hole does."
+    assert_text said("through.noted_it_counts_as")
     assert_saved
     assert_equal "passes", step("open-at-540000")["through"]
   end

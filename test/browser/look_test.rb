@@ -7,7 +7,7 @@ require_relative "../browser_helper"
 class LookTest < BrowserTest
   STATIONS = NimbleEyelet::STAGES.keys.freeze
   # The pages that are not about one closure, and what each is known by.
-  PAGES = { "/stash" => "main li", "/habits" => "fieldset", "/machines/4" => "li[aria-label='Foot 1']", "/machines/new" => "fieldset",
+  PAGES = { "/stash" => "main li", "/habits" => "fieldset", "/machines/4" => "[data-path='foot.kind']", "/machines/new" => "fieldset",
             "/garments/1" => "main li" }.freeze
 
   LONG = "W" * 80
@@ -27,7 +27,7 @@ class LookTest < BrowserTest
 
   def session_begun
     id = call(:post, "/api/workroom/sessions", { closures: [1] })["id"]
-    step = call(:get, "/api/workroom/sessions/#{id}")["steps"].find { |one| one["key"] == "needle" }
+    step = call(:get, "/api/workroom/sessions/#{id}")["steps"].find { |one| one["key"] == said("hole_turn.needle") }
     step["enter"].each { |entry| enter({ machine: 4, **entry.transform_keys(&:to_sym) }) }
     "/sessions/#{id}"
   end
@@ -59,13 +59,13 @@ class LookTest < BrowserTest
 
   def test_the_theme_is_kept
     open_station "button"
-    click_on "Lamplight"
+    click_on said("page_bar.lamplight")
 
     assert_selector "html[data-theme=lamplight]"
     visit current_path
 
     assert_selector "html[data-theme=lamplight]"
-    click_on "Daylight"
+    click_on said("page_bar.daylight")
 
     assert_selector "html[data-theme=daylight]"
   end
@@ -86,10 +86,10 @@ class LookTest < BrowserTest
 
   def test_holes_of_the_run_are_picked_by_keyboard
     open_station "opening"
-    find("[aria-label^='Hole 2']").send_keys :enter
+    find("[aria-label^='#{said('run_hole.hole')} 2']").send_keys :enter
 
     assert_current_path "#{ROOM}/closures/1/placket"
-    assert_selector "[aria-label^='Hole 2'][aria-pressed=true]"
+    assert_selector "[aria-label^='#{said('run_hole.hole')} 2'][aria-pressed=true]"
     focused = page.evaluate_script("getComputedStyle(document.activeElement).outlineStyle")
 
     refute_nil focused

@@ -9,17 +9,17 @@ class NothingLostTest < BrowserTest
     open_station "button"
     type "button.diameter", "wide"
 
-    assert_selector "[role=alert]", text: "Write a length such as"
-    assert_field "Diameter", with: "wide"
-    assert_selector "header [role=status]", text: "1 not saved"
+    assert_selector "[role=alert]", text: said("notation.write_a_length_such")
+    assert_field said("stash_form.diameter"), with: "wide"
+    assert_selector "header [role=status]", text: said("top_bar.not_saved", "1")
     type "button.hole_diameter", "2"
 
-    assert_text "1 not saved"
+    assert_text said("top_bar.not_saved", "1")
     assert_equal "2 mm", closure["plan"]["button.hole_diameter"]["text"]
     visit current_path
 
-    assert_field "Diameter", with: "wide"
-    assert_selector "[role=alert]", text: "Write a length such as"
+    assert_field said("stash_form.diameter"), with: "wide"
+    assert_selector "[role=alert]", text: said("notation.write_a_length_such")
     type "button.diameter", "19"
 
     assert_saved
@@ -30,7 +30,7 @@ class NothingLostTest < BrowserTest
     open_station "button"
     type "button.thickness", "19"
 
-    assert_selector "[role=alert]", text: "not thicker than it is wide"
+    assert_selector "[role=alert]", text: said("button.not_thicker_than_it")
     type "button.diameter", "20"
 
     assert_saved
@@ -42,22 +42,22 @@ class NothingLostTest < BrowserTest
     field = find("input[data-path='button.diameter']")
     field.send_keys [:control, "a"], "2"
 
-    assert_selector "[role=alert]", text: "not thicker than it is wide"
+    assert_selector "[role=alert]", text: said("button.not_thicker_than_it")
     field.send_keys "1"
 
     assert_answer "24 mm"
     assert_saved
-    assert_field "Diameter", with: "21"
+    assert_field said("stash_form.diameter"), with: "21"
     field.send_keys ".5", :tab
 
     assert_answer "24.5 mm"
-    assert_field "Diameter", with: "21.5 mm"
+    assert_field said("stash_form.diameter"), with: "21.5 mm"
     find("input[data-path='button.diameter']").send_keys "x"
 
-    assert_text "1 not saved"
+    assert_text said("top_bar.not_saved", "1")
     find("input[data-path='button.diameter']").send_keys :escape
 
-    assert_field "Diameter", with: "21.5 mm"
+    assert_field said("stash_form.diameter"), with: "21.5 mm"
     assert_saved
   end
 
@@ -67,8 +67,8 @@ class NothingLostTest < BrowserTest
     field.send_keys [:control, "a"], "22"
     page.execute_script("location.reload()")
 
-    assert_field "Diameter", with: "22 mm"
-    assert_answer "25 mm"
+    assert_field said("stash_form.diameter"), with: "22 mm"
+    assert_answer said("photo_panel.mm")
   end
 
   def test_what_was_typed_just_before_leaving_is_saved
@@ -89,8 +89,8 @@ class NothingLostTest < BrowserTest
     offline(true)
     type "button.diameter", "23"
 
-    assert_selector "[role=alert]", text: "kept here"
-    assert_text "Not saved: no connection"
+    assert_selector "[role=alert]", text: said("sew_head.kept_here")
+    assert_text said("top_bar.not_saved_no_connection")
     find("main").send_keys "7"
     find("[data-step=stabilise]").click
 
@@ -111,7 +111,7 @@ class NothingLostTest < BrowserTest
     offline(true)
     type "button.diameter", "23"
 
-    assert_text "Not saved: no connection"
+    assert_text said("top_bar.not_saved_no_connection")
     first = page.current_window
     within_window(open_new_window) do
       visit "#{ROOM}/closures/1/button"
@@ -136,18 +136,18 @@ class NothingLostTest < BrowserTest
     world.stop_serving
     type "button.diameter", "24"
 
-    assert_text "Not saved: no connection"
+    assert_text said("top_bar.not_saved_no_connection")
     world.serve(port: BrowserTest.port)
 
     assert_saved
     world.stop_serving
     type "button.diameter", "26"
 
-    assert_text "Not saved: no connection"
+    assert_text said("top_bar.not_saved_no_connection")
     world.serve(port: BrowserTest.port)
     visit "#{ROOM}/closures/1/button"
 
-    assert_field "Diameter", with: "26 mm"
+    assert_field said("stash_form.diameter"), with: "26 mm"
     assert_saved
     assert_equal "26 mm", closure["plan"]["button.diameter"]["text"]
   end
@@ -168,16 +168,16 @@ class NothingLostTest < BrowserTest
     open_station "button"
     meanwhile(-> { save({ button: { diameter: "25" } }) }) { type "button.diameter", "19" }
 
-    assert_text "Another tab or device made this 25 mm."
-    assert_field "Diameter", with: "19"
-    click_on "Keep 19"
+    assert_text "#{said('clash.another_tab_or_device')} 25 mm."
+    assert_field said("stash_form.diameter"), with: "19"
+    click_on said("clash.keep", "19")
 
     assert_saved
     assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
     meanwhile(-> { save({ button: { diameter: "27" } }) }) { type "button.diameter", "18" }
-    click_on "Take 27 mm"
+    click_on said("clash.take", "27 mm")
 
-    assert_field "Diameter", with: "27 mm"
+    assert_field said("stash_form.diameter"), with: "27 mm"
     assert_saved
   end
 
@@ -186,7 +186,7 @@ class NothingLostTest < BrowserTest
     offline(true)
     yield
 
-    assert_text "Not saved: no connection"
+    assert_text said("top_bar.not_saved_no_connection")
     elsewhere.call
     offline(false)
   end
@@ -199,14 +199,14 @@ class NothingLostTest < BrowserTest
 
   def test_another_tab_that_changed_the_same_list_is_asked_about
     open_station "placket"
-    meanwhile(-> { pin({ at: "150", label: "bust" }) }) { fill_in "Which point, row 1", with: "chest" }
+    meanwhile(-> { pin({ at: "150", label: "bust" }) }) { fill_in said("rows.row", said("placket.which_point"), "1"), with: "chest" }
 
-    assert_text "Another tab or device made this theirs."
-    click_on "Take theirs"
+    assert_text "#{said('clash.another_tab_or_device')} theirs."
+    click_on said("clash.take", "theirs")
 
-    assert_field "Which point, row 1", with: "bust"
-    meanwhile(-> { pin({ at: "160", label: "bust" }) }) { fill_in "Which point, row 1", with: "chest" }
-    click_on "Keep my row"
+    assert_field said("rows.row", said("placket.which_point"), "1"), with: "bust"
+    meanwhile(-> { pin({ at: "160", label: "bust" }) }) { fill_in said("rows.row", said("placket.which_point"), "1"), with: "chest" }
+    click_on said("clash.keep", "my row")
 
     assert_saved
     assert_equal([["150 mm", "chest"]], closure["plan"]["placket.pins"].map { |pin| [pin["at"]["text"], pin["label"]] })
@@ -218,13 +218,13 @@ class NothingLostTest < BrowserTest
     type "button.diameter", "30"
 
     assert_saved
-    assert_selector "nav li[data-stage=placket]", text: "does not fit"
+    assert_selector "nav li[data-stage=placket]", text: said("otherwise.does_not_fit")
     find("main").send_keys "7"
 
-    assert_answer "The steps wait."
-    click_on "Put that right first."
+    assert_answer said("sewing.the_steps_wait")
+    click_on said("print.put_that_right_first")
 
-    assert_answer "They do not fit"
+    assert_answer said("placket.they_do_not_fit")
     type "placket.count", "6"
 
     assert_answer "6 holes"
@@ -233,9 +233,9 @@ class NothingLostTest < BrowserTest
   def test_what_is_not_there
     visit "#{ROOM}/closures/999/button"
 
-    assert_text "This closure is not here any more."
+    assert_text said("log_page.this_closure_is_not")
     visit "#{ROOM}/closures/1/nonsense"
 
-    assert_answer "light woven"
+    assert_answer said("cloth_kind.light_woven")
   end
 end

@@ -6,28 +6,28 @@ require_relative "../browser_helper"
 class OwnWorkroomTest < BrowserTest
   def test_a_workroom_of_ones_own_from_begin_to_the_printed_strip
     visit "/"
-    fill_in "What it is called", with: "Heron Cottage"
-    click_button "Begin it"
+    fill_in said("workrooms_page.what_it_is_called"), with: "Heron Cottage"
+    click_button said("workrooms_page.begin_it")
 
-    assert_selector "h2", text: "The first three moves"
+    assert_selector "h2", text: said("first_moves.the_first_three_moves")
     assert_violates_nothing
-    fill_in "Garment", with: "oilskin jacket"
+    fill_in said("garment_page.garment"), with: "oilskin jacket"
     fill_in "Closure", with: "storm flap"
-    click_button "Begin"
+    click_button said("begin_form.begin")
 
     assert_selector "[role=alert]", text: "machine"
-    click_link "Say which machine you sew on"
-    fill_in "What you call it", with: "Dunlin"
+    click_link said("first_moves.say_which_machine_you")
+    fill_in said("machine_page.what_you_call_it"), with: "Dunlin"
     find("label", text: "stepped").click
-    click_button "Another foot"
-    click_button "Put it in the workroom"
+    click_button said("machine_feet.another_foot")
+    click_button said("machine_page.put_it_in_the")
 
-    assert_selector "[role=status]", text: "All saved"
-    click_link "Workroom"
-    click_button "Begin"
+    assert_selector "[role=status]", text: said("machine_page.all_saved")
+    click_link said("page_bar.workroom")
+    click_button said("begin_form.begin")
 
-    assert_answer "light woven"
-    click_button "Next: Button"
+    assert_answer said("cloth_kind.light_woven")
+    click_button said("session_page.next", "Button")
 
     assert_selector "nav li[data-stage=cloth]", text: ", settled"
     type "button.diameter", "22"
@@ -39,7 +39,7 @@ class OwnWorkroomTest < BrowserTest
     find("main").send_keys "9"
 
     assert_answer "1 : 1"
-    strip = URI(find_link("Strip as PDF, A4")[:href]).path
+    strip = URI(find_link(said("print.strip_as_pdf", "A4"))[:href]).path
 
     assert_equal "%PDF-", call(:get, strip)[0, 5]
     assert_equal 9, db[:closures].where(workroom_id: 1).count, "the sample is as it was"
@@ -47,30 +47,30 @@ class OwnWorkroomTest < BrowserTest
 
     assert_no_text "oilskin jacket"
     visit "/"
-    click_button "Put away Heron Cottage"
-    click_button "Take Heron Cottage back"
+    click_button said("shelf_page.put_away", "Heron Cottage")
+    click_button said("workrooms_page.take_back", "Heron Cottage")
 
     assert_selector "h2", text: "oilskin jacket"
   end
 
   def test_undo_right_after_a_tick_offers_to_withdraw_it_and_the_log_shows_that
     open_station "sewing"
-    click_button "Done"
+    click_button said("sew_page.done")
 
     assert_answer "Thread all-purpose polyester"
     assert_saved
     find("main").send_keys [:control, "z"]
-    within("[role=dialog]") { click_button "Withdraw it" }
+    within("[role=dialog]") { click_button said("top_bar.withdraw_it") }
 
-    assert_answer "Fit a new needle"
+    assert_answer said("steps.fit_a_new_needle")
     assert_saved
     visit "#{ROOM}/closures/1/log"
 
-    assert_selector "li .line-through", text: "needle"
-    fill_in "A note", with: "new needle"
-    click_button "Note it"
+    assert_selector "li .line-through", text: said("hole_turn.needle")
+    fill_in said("log_page.a_note"), with: "new needle"
+    click_button said("shelf_count.note_it")
 
-    assert_selector "li", text: "new needle"
+    assert_selector "li", text: said("steps.new_needle")
     assert_violates_nothing
   end
 
@@ -78,7 +78,7 @@ class OwnWorkroomTest < BrowserTest
     open_station "opening"
     click_button "overall"
 
-    assert_text "overall length: The opening and the finish of both its ends."
+    assert_text said("slit_length.overall", "length: The opening and the finish of both its ends.")
     assert_violates_nothing
   end
 end

@@ -9,7 +9,7 @@ class RunTest < BrowserTest
   # The pixels of a millimetre of the run, from two marks.
   def pixels
     page.evaluate_script(<<~JS)
-      (() => { const [first, last] = [...document.querySelectorAll("g[role=button][aria-label^='Hole']")]
+      (() => { const [first, last] = [...document.querySelectorAll("g[role=button][aria-label^='#{said('run_hole.hole')}']")]
         .map((hole) => [parseFloat(hole.getAttribute('aria-label').split(' at ')[1]), hole.querySelector('circle').getBoundingClientRect()])
         .filter((_, index, all) => index === 0 || index === all.length - 1)
         return (last[1].y - first[1].y) / (last[0] - first[0]) })()
@@ -23,71 +23,72 @@ class RunTest < BrowserTest
     page.driver.browser.action.pointer_up.perform if drop
   end
 
-  def places = all("g[role=button][aria-label^='Hole']").map { |hole| hole["aria-label"][/at ([\d.]+)/, 1].to_f }
+  def places = all("g[role=button][aria-label^='#{said('run_hole.hole')}']").map { |hole| hole["aria-label"][/at ([\d.]+)/, 1].to_f }
 
   def test_the_pocket_dragged_over_a_hole_moves_the_holes_out_of_its_way_while_the_finger_moves
     open_station "placket"
     before = places
-    drag(handle("Keep clear: pocket edge"), 26) do
+    drag(handle(said("run_keep_out.keep_clear", "pocket edge")), 26) do
       assert_selector "[aria-live]", text: /Holes? \d.* moved .* mm/
       refute_equal before, places, "while it is held"
     end
 
     assert_saved
-    from = handle("Keep clear: pocket edge")["aria-valuenow"].to_f
+    from = handle(said("run_keep_out.keep_clear", "pocket edge"))["aria-valuenow"].to_f
 
     assert_includes 285..302, from
     places.each { |place| refute_includes ((from - 15)..(from + 23)), place }
     assert_includes places, 220, "the pin stays hit: the button hangs 8 mm above"
     find("body").send_keys [:control, "z"]
 
-    assert_selector "g[aria-label^='Hole 4 at 300']"
+    assert_selector "g[aria-label^='#{said('run_hole.hole')} 4 at 300']"
   end
 
   def test_a_pin_is_nudged_by_keys_added_by_a_double_click_and_taken_out
     open_station "placket"
-    handle("Pin: fullest point").native.send_keys(:arrow_down, :arrow_down)
+    handle(said("run_pin.pin", "fullest point")).native.send_keys(:arrow_down, :arrow_down)
 
-    assert_selector "[role=slider][aria-label^='Pin: fullest point'][aria-valuetext='214 mm']"
+    assert_selector "[role=slider][aria-label^='#{said('run_pin.pin', 'fullest point')}'][aria-valuetext='214 mm']"
     page.driver.browser.action.send_keys(:arrow_up).perform
 
     assert_selector "[role=slider][aria-valuetext='213 mm']"
     assert_saved
-    handle("Pin: fullest point").native.send_keys(:delete)
+    handle(said("run_pin.pin", "fullest point")).native.send_keys(:delete)
 
-    assert_no_selector "[role=slider][aria-label^='Pin']"
-    hole = find("g[role=button][aria-label^='Hole 3']")
+    assert_no_selector "[role=slider][aria-label^='#{said('run_pin.pin_2')}']"
+    hole = find("g[role=button][aria-label^='#{said('run_hole.hole')} 3']")
     hole.native.send_keys("p")
 
-    assert_selector "[role=slider][aria-label^='Pin']", count: 1
-    canvas = find("svg[aria-label='Holes on the run']")
+    assert_selector "[role=slider][aria-label^='#{said('run_pin.pin_2')}']", count: 1
+    canvas = find("svg[aria-label='#{said('run_picture.on_the_run', 'Holes')}']")
     page.driver.browser.action.move_to(canvas.native, 60, 150).double_click.perform
 
-    assert_selector "[role=slider][aria-label^='Pin']", count: 2
+    assert_selector "[role=slider][aria-label^='#{said('run_pin.pin_2')}']", count: 2
     # A seam is added by a key, too: one place, until its row says how far it reaches.
-    find("g[role=button][aria-label^='Hole 5']").native.send_keys("k")
+    find("g[role=button][aria-label^='#{said('run_hole.hole')} 5']").native.send_keys("k")
 
-    assert_selector "[role=slider][aria-label='Keep clear: a stretch'][aria-valuetext^='a seam at']"
+    assert_selector "[role=slider][aria-label='#{said('run_keep_out.keep_clear',
+                                                      'a stretch')}'][aria-valuetext^='#{said('run_keep_out.a_seam_at')}']"
     assert_saved
   end
 
   def test_what_cannot_be_is_said_while_it_is_dragged_and_nothing_is_lost
     open_station "placket"
-    drag(handle("Keep clear: pocket edge"), -60) do
+    drag(handle(said("run_keep_out.keep_clear", "pocket edge")), -60) do
       assert_selector "[aria-live]", text: "The hole of the button pinned at 212 mm lies within the keep-out of pocket edge"
-      assert_selector "g[role=button][aria-label^='Hole']", count: 7
+      assert_selector "g[role=button][aria-label^='#{said('run_hole.hole')}']", count: 7
     end
 
     assert_selector "[role=alert]", text: "The hole of the button pinned at 212 mm"
-    click_button "Give up what was refused", match: :first
+    click_button said("rows.give_up_what_was"), match: :first
 
-    assert_selector "g[aria-label^='Hole 4 at 300']"
+    assert_selector "g[aria-label^='#{said('run_hole.hole')} 4 at 300']"
     assert_saved
   end
 
   def test_first_and_last_holes_are_dragged_and_an_alternative_is_picked
     open_station "placket"
-    last = find("g[role=button][aria-label^='Hole 7']")
+    last = find("g[role=button][aria-label^='#{said('run_hole.hole')} 7']")
     drag(last.first("circle"), 20)
 
     assert_saved
@@ -95,7 +96,7 @@ class RunTest < BrowserTest
     find("button[aria-pressed]", text: "8 holes\ngaps", match: :first).click
 
     assert_answer "8 holes"
-    find("button[aria-pressed]", text: "in clusters").click
+    find("button[aria-pressed]", text: said("otherwise.in_clusters")).click
 
     assert_selector "input[data-path='placket.together']"
     assert_answer "8 holes"
@@ -108,15 +109,15 @@ class RunTest < BrowserTest
 
     assert_selector "li", text: "7 holes of 22.5 mm, right over left"
     assert_violates_nothing
-    within("li", text: "left cuff", match: :first) { click_button "Its mirror image" }
+    within("li", text: said("term.left_cuff"), match: :first) { click_button said("garment_page.its_mirror_image") }
 
     assert_text "right cuff"
     open_station "print", id: 1
 
-    select "Letter", from: "Paper"
-    select "underlap, the buttons", from: "Side"
+    select "Letter", from: said("print.paper")
+    select said("print.underlap_the_buttons"), from: said("print.side")
 
-    assert_includes find_link("Strip as PDF, Letter")[:href], "paper=letter&side=underlap"
-    assert_link "Marks as a table"
+    assert_includes find_link(said("print.strip_as_pdf", "Letter"))[:href], "paper=letter&side=underlap"
+    assert_link said("print.marks_as_a_table")
   end
 end

@@ -34,30 +34,30 @@ class SessionBrowserTest < BrowserTest
         block.click
 
         assert_equal "true", block["aria-pressed"]
-        page.has_button?("Earlier", disabled: false, wait: 0)
+        page.has_button?(said("timeline.earlier"), disabled: false, wait: 0)
       end
-      click_button "Earlier"
+      click_button said("timeline.earlier")
     end
 
-    assert_selector "[data-wish]", text: "Your own order"
-    click_button "Back to the best order"
+    assert_selector "[data-wish]", text: said("session_page.your_own_order")
+    click_button said("session_page.back_to_the_best")
 
     assert_no_selector "[data-wish]"
-    find("summary", text: "What it is reckoned with").click
-    fill_in "Fray liquid dries, minutes as its label says", with: "soon"
-    find_field("Fray liquid dries, minutes as its label says").send_keys(:tab)
+    find("summary", text: said("costs.what_it_is_reckoned")).click
+    fill_in said("costs.fray_liquid_dries_minutes"), with: "soon"
+    find_field(said("costs.fray_liquid_dries_minutes")).send_keys(:tab)
 
-    assert_selector "[role=alert]", text: "Whole minutes"
+    assert_selector "[role=alert]", text: said("costs.whole_minutes")
   end
 
   def test_a_session_left_says_what_is_still_set_on_every_page
     visit ROOM
-    find("summary", text: "Sit down at a machine").click
+    find("summary", text: said("sit_down.sit_down_at_a")).click
     all("[data-sit-down] input[type=checkbox]").first.click
-    click_button "Begin a session"
+    click_button said("sit_down.begin_a_session")
 
     assert_selector "h1", text: "At "
-    click_link "At the machine"
+    click_link said("session_page.at_the_machine")
 
     assert_selector "[data-step]"
     hurry
@@ -65,19 +65,19 @@ class SessionBrowserTest < BrowserTest
     press_until("row:test-sew")
 
     assert_told
-    click_link "Leave"
+    click_link said("sew_head.leave")
 
     assert_selector "[data-away]"
     visit "#{ROOM}/stash"
 
-    assert_selector "[data-still-set]", text: "is still set"
+    assert_selector "[data-still-set]", text: said("still_set.is_still_set")
   end
 
   def test_it_can_be_used_by_everybody
     session = begin_session(AVOCET)
     hurry
     visit "#{ROOM}/sessions/#{session}"
-    find("summary", text: "What it is reckoned with").click
+    find("summary", text: said("costs.what_it_is_reckoned")).click
 
     assert_nothing_found
     sew(session)
@@ -86,11 +86,11 @@ class SessionBrowserTest < BrowserTest
     press_until("place-at")
 
     assert_nothing_found
-    click_button "Something went wrong"
+    click_button said("sew_page.something_went_wrong")
 
     assert_selector "[role=dialog] [data-mishap]"
     assert_nothing_found
-    find("[role=dialog] button[aria-label=Close]").click
+    find("[role=dialog] button[aria-label='#{said('dialog_body.close')}']").click
     narrow
 
     assert_nothing_found
@@ -107,18 +107,18 @@ class SessionBrowserTest < BrowserTest
     hurry
     sew(session)
     press_until("seal:tails")
-    click_button "Something went wrong"
+    click_button said("sew_page.something_went_wrong")
     find("[data-mishap='place_uncut']").click
-    click_button "The way out"
+    click_button said("mishap_dialog.the_way_out")
 
-    assert_selector "[role=dialog] [role=alert]", text: "Say which hole"
-    select "hole 2", from: "Which hole?"
-    click_button "The way out"
+    assert_selector "[role=dialog] [role=alert]", text: said("mishap_dialog.say_which_hole")
+    select said("forecast.hole", "2"), from: said("mishap_dialog.which_hole")
+    click_button said("mishap_dialog.the_way_out")
 
     assert_no_selector "[role=dialog]"
     assert_includes here, ":rescue:"
     assert_told
-    place = closure(5)["sheet"]["placket"]["holes"][1]["at"]["mm"]
+    place = closure(5)["sheet"]["placket"]["holes"][1]["at"][said("top_bar.mm")]
     sewn = call(:get, "/api/workroom/sessions/#{session}")["closures"].first["holes"].reject { |hole| hole["sewn"] }
 
     assert_equal([place], sewn.map { |hole| hole["at"] })

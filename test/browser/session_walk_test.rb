@@ -28,7 +28,7 @@ class SessionWalkTest < BrowserTest
     offline(true)
     3.times { press }
 
-    assert_selector "[data-status]", text: "kept here"
+    assert_selector "[data-status]", text: said("sew_head.kept_here")
     at = here
     visit current_path
 
@@ -55,9 +55,9 @@ class SessionWalkTest < BrowserTest
     world.serve(port: port)
 
     assert_told
-    press_until("nothing like it", most: 150) unless page.has_text?("All done", wait: 0)
+    press_until("nothing like it", most: 150) unless page.has_text?(said("sew_head.all_done"), wait: 0)
 
-    assert_selector "[data-answer]", text: "All done, and the machine is as it was."
+    assert_selector "[data-answer]", text: said("session_page.all_done_and_the")
     assert_told
     assert_equal 4, facts("hole_sewn").count, "each hole once"
     assert_equal 2, facts("mishap").count
@@ -77,11 +77,11 @@ class SessionWalkTest < BrowserTest
     press_until("open:open-at")
     go_wrong("tack_cut")
     press_until("nothing like it")
-    fill_in "How long is the slit now?", with: "26"
+    fill_in said("sew_page.how_long_is_the"), with: "26"
     find("[data-done]").click
     press_until("nothing like it")
 
-    assert_selector "[data-answer]", text: "All done, and the machine is as it was."
+    assert_selector "[data-answer]", text: said("session_page.all_done_and_the")
     assert_told
     assert_includes facts("hole_sewn").where(closure_id: 4).select_map(:opening_mm).map(&:to_f), 26.0
     assert_empty call(:get, "/api/workroom/under-way")["machines"]

@@ -6,41 +6,41 @@ require_relative "../browser_helper"
 class ShelfPageTest < BrowserTest
   def test_a_cloth_is_put_on_the_shelf_changed_and_put_away
     visit "#{ROOM}/shelves/cloths"
-    click_on "Another cloth"
-    find_field("kind of cloth").select "pile or felted"
+    click_on said("shelf_page.another_cloth")
+    find_field(said("closure_fields.kind_of_cloth")).select said("cloth_kind.pile_or_felted")
 
     assert_field "weight", with: "300"
-    click_on "Keep it"
+    click_on said("shelf_form.keep_it")
 
-    assert_selector "[role=alert]", text: "This needs a name."
+    assert_selector "[role=alert]", text: said("field.this_needs_a_name")
     find_field("cloth").set "heron fleece"
-    click_on "Keep it"
+    click_on said("shelf_form.keep_it")
 
     assert_selector "main li", text: "heron fleece"
     assert_violates_nothing
-    fill_in "Search", with: "heron"
+    fill_in said("shelf_page.search"), with: "heron"
 
     assert_selector "main li", count: 1
-    click_on "Put away heron fleece"
+    click_on said("shelf_page.put_away", "heron fleece")
 
     assert_no_selector "main li"
-    click_on "Put it back"
+    click_on said("shelf_page.put_it_back")
 
     assert_selector "main li", text: "heron fleece"
     open_station "cloth"
     select "heron fleece, pile or felted, 300 g/m²"
 
-    assert_answer "pile or felted"
+    assert_answer said("cloth_kind.pile_or_felted")
   end
 
   def test_a_stabiliser_on_the_shelf_is_at_hand_at_the_cloth_station
     visit "#{ROOM}/shelves/stabilisers"
 
     assert_selector "main li", text: "crisp tear-away"
-    click_on "Another stabiliser"
+    click_on said("shelf_page.another_stabiliser")
     find_field("stabiliser").set "marsh film"
-    find_field("kind of stabiliser").select "wash-away film"
-    click_on "Keep it"
+    find_field(said("shelf_fields.kind_of_stabiliser")).select said("stabiliser.wash_away_film")
+    click_on said("shelf_form.keep_it")
 
     assert_selector "main li", text: "marsh film"
     open_station "cloth"

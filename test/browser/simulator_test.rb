@@ -4,7 +4,7 @@ require_relative "../browser_helper"
 
 # The hole sewn on the table: playing, stepping, turning the dials, comparing; and the figures of the cloth.
 class SimulatorTest < BrowserTest
-  def simulator = find("section[aria-label='See it sewn']")
+  def simulator = find("section[aria-label='#{said('simulator.see_it_sewn')}']")
 
   def turn(label, to)
     slider = simulator.find("label", text: /\A#{label}/).find("input")
@@ -31,22 +31,22 @@ class SimulatorTest < BrowserTest
   def test_a_hole_is_played_stepped_and_scrubbed
     open_station "recipe"
 
-    assert_selector "[data-stitch]", text: "Stitch 132 of 132, lock"
-    click_button "To the start"
+    assert_selector "[data-stitch]", text: said("simulator.stitch_of", "132", "132", "lock")
+    click_button said("simulator.to_the_start")
 
-    assert_selector "[data-stitch]", text: "Stitch 0 of 132, start"
-    3.times { click_button "One stitch on" }
-    click_button "One stitch back"
+    assert_selector "[data-stitch]", text: said("simulator.stitch_of", "0", "132", "start")
+    3.times { click_button said("simulator.one_stitch_on") }
+    click_button said("simulator.one_stitch_back")
 
     assert_selector "[data-stitch]", text: "Stitch 2 of 132"
-    select "far tack", from: "Part"
+    select said("machine_kind.far_tack"), from: said("simulator.part")
 
     assert_selector "[data-stitch]", text: "Stitch 66 of 132"
-    select "16 times", from: "Speed"
-    click_button "Play"
+    select said("simulator.times"), from: said("simulator.speed")
+    click_button said("simulator.play")
 
-    assert_selector "[data-stitch]", text: "Stitch 132 of 132, lock"
-    assert_selector "button[aria-label=Play]"
+    assert_selector "[data-stitch]", text: said("simulator.stitch_of", "132", "132", "lock")
+    assert_selector "button[aria-label='#{said('simulator.play')}']"
     assert_violates_nothing
   end
 
@@ -55,13 +55,13 @@ class SimulatorTest < BrowserTest
 
     assert_selector "[data-cover]", text: "left bead: full"
     full = bare(:left)
-    turn "Stitch length", "0.8"
+    turn said("simulator.stitch_length"), "0.8"
 
     assert_selector "[data-cover]", text: /left bead: gappy.*right bead: gappy/
     assert_operator bare(:left), :>, full
-    click_button "As the recipe"
-    click_button "Set this one beside"
-    turn "Feed off balance", "30"
+    click_button said("simulator.as_the_recipe")
+    click_button said("simulator.set_this_one_beside")
+    turn said("simulator.feed_off_balance"), "30"
 
     assert_selector "[data-cover]", text: /left bead: gappy.*right bead: piled up/
     assert_operator bare(:left), :>, bare(:right)
@@ -84,25 +84,25 @@ class SimulatorTest < BrowserTest
     assert_text "Tex 75 polyester"
 
     assert_selector "[data-bobbin]", text: /It lasts for \d of 7 holes/
-    find("summary", text: "Why not another style?").click
+    find("summary", text: said("scores.why_not_another", "style")).click
 
-    assert_selector "[data-score=keyhole]", text: "Against: An eyelet has nothing to seat."
+    assert_selector "[data-score=keyhole]", text: said("scores.against", said("style_rules.an_eyelet_has_nothing"))
   end
 
   def test_who_knows_no_figures_weighs_folds_and_pulls
     open_station "cloth"
-    find("summary", text: "I know none of these figures").click
+    find("summary", text: said("feel.i_know_none_of")).click
     fill_in "Grams", with: "1.8"
-    fill_in "Side of the square", with: "10cm"
+    fill_in said("feel.side_of_the_square"), with: "10cm"
     click_button "Use 180 g/m²"
 
     assert_saved
     assert_equal "180", find("input[data-path='cloth.weight']").value
-    fill_in "Pulled to", with: "90mm"
+    fill_in said("feel.pulled_to"), with: "90mm"
 
-    assert_selector "[role=alert]", text: "From where it was to three times that."
-    assert_link "Or print a scale to pull it along."
-    click_button "It shines, sticks or shrinks"
+    assert_selector "[role=alert]", text: said("cloth_feel.from_where_it_was")
+    assert_link said("feel.or_print_a_scale")
+    click_button said("feel.it_shines_sticks_or")
 
     assert_selector "select[data-path='cloth.iron'] option:checked", text: "no"
     assert_saved

@@ -9,59 +9,59 @@ class StationsTest < BrowserTest
     select "horn dome 22, domed, flat back, 22 mm"
 
     assert_answer "25.54 mm"
-    assert_field "Thickness", with: "8 mm"
-    assert_no_field "Hole spacing"
+    assert_field said("stash_form.thickness"), with: "8 mm"
+    assert_no_field said("stash_form.hole_spacing")
     find("label", text: /\Aball\z/).click
 
     assert_answer "34.56 mm"
-    assert_no_field "Thickness"
+    assert_no_field said("stash_form.thickness")
     assert_saved
     assert_equal %w[ball shank], closure["plan"].values_at("button.shape", "button.attachment")
   end
 
   def test_buttons_that_are_no_discs
     open_station "button"
-    find("label", text: "square or rectangle").click
+    find("label", text: said("button_shape.square_or_rectangle")).click
     type "button.width", "12"
 
     assert_answer "15 mm"
-    find("label", text: "many corners").click
+    find("label", text: said("button_shape.many_corners")).click
     type "button.outline", "0 0, 20 0, 20 10, 0 10"
 
     assert_answer "13 mm"
     assert_selector "svg polygon[points='-10,-5 10,-5 10,5 -10,5']"
     type "button.outline", "0 0, 20 10, 20 0, 0 10"
 
-    assert_selector "[role=alert]", text: "crosses itself"
-    find("label", text: "bar or toggle").click
+    assert_selector "[role=alert]", text: said("outline.crosses_itself")
+    find("label", text: said("button_shape.bar_or_toggle")).click
 
-    assert_field "Length"
-    assert_no_field "Smallest width"
+    assert_field said("card_pdf.length")
+    assert_no_field said("stash_form.smallest_width")
     select "oyster 24, irregular, 24 mm"
 
     assert_answer "21 mm"
     assert_saved
     find("main").send_keys "3"
 
-    assert_text "turned to its narrowest"
+    assert_text said("button_shape.turned_to_its_narrowest")
   end
 
   def test_measuring_more_than_once
     open_station "button"
-    find("summary", text: "How to measure it").click
-    fill_in "Reading 1", with: "19"
-    fill_in "Reading 2", with: "19.2"
+    find("summary", text: said("measuring.how_to_measure_it")).click
+    fill_in said("measuring.reading", "1"), with: "19"
+    fill_in said("measuring.reading", "2"), with: "19.2"
 
     assert_selector "[data-readings]", text: "Mean 19.1 mm, spread 0.2 mm"
-    fill_in "Reading 3", with: "20"
+    fill_in said("measuring.reading", "3"), with: "20"
 
-    assert_text "number 3 is the odd one out"
-    fill_in "Reading 3", with: "twenty"
+    assert_text said("readings.number_is_the_odd", "3")
+    fill_in said("measuring.reading", "3"), with: "twenty"
 
-    assert_selector "[role=alert]", text: "Write a length"
-    fill_in "Reading 3", with: "19.4"
-    click_on "Another"
-    click_on "A set: use the largest as diameter"
+    assert_selector "[role=alert]", text: said("look_at_it.write_a_length")
+    fill_in said("measuring.reading", "3"), with: "19.4"
+    click_on said("measuring.another")
+    click_on said("measuring.a_set_use_the", "diameter")
 
     assert_answer "22.4 mm"
     assert_saved
@@ -70,53 +70,53 @@ class StationsTest < BrowserTest
   def test_what_if_the_cloth_gives_more
     open_station "opening"
 
-    assert_selector "[data-if-it-gives]", text: "This slit at 0 % stretch: snug"
+    assert_selector "[data-if-it-gives]", text: "#{said('slit_length.this_slit_at_stretch', '0')} snug"
     find("input[type=range]").send_keys :end
 
     # A firm strip inside does not give, whatever the cloth does; a sheet that is torn away holds nothing.
-    assert_selector "[data-if-it-gives]", text: "This slit at 50 % stretch: snug"
+    assert_selector "[data-if-it-gives]", text: "#{said('slit_length.this_slit_at_stretch', '50')} snug"
     save({ recipe: { stabiliser: "thin paper of one's own" } })
     open_station "opening"
     find("input[type=range]").send_keys :end
 
-    assert_selector "[data-if-it-gives]", text: "This slit at 50 % stretch: slips out"
+    assert_selector "[data-if-it-gives]", text: "#{said('slit_length.this_slit_at_stretch', '50')} slips out"
   end
 
   def test_the_allowance_is_asked_for_where_a_school_needs_it
     open_station "opening"
 
-    assert_no_field "Fixed allowance"
-    find("label", text: "diameter + fixed allowance").click
+    assert_no_field said("slit_length.fixed_allowance")
+    find("label", text: said("school.diameter_fixed_allowance")).click
     type "opening.allowance", "1/8"
 
     assert_answer "21.5 mm"
     assert_selector "[data-verdict]", text: "tight"
-    select "sixteenths of an inch"
+    select said("ruler.sixteenths_of_an_inch")
 
     # What is set is the wanted opening and what was learned; the answer stays what is wanted.
-    assert_text "22.23 mm is wanted"
-    find("label", text: "passing geometry").click
-    select "half millimetres"
+    assert_text said("slit_length.is_wanted", "22.23 mm")
+    find("label", text: said("school.passing_geometry")).click
+    select said("ruler.half_millimetres")
 
     assert_answer "22.5 mm"
     type "opening.correction", "2"
 
-    assert_selector "[data-setting]", text: "24.5 mm between the two stops"
+    assert_selector "[data-setting]", text: said("setting.between_the_two_stops", "24.5 mm")
     assert_answer "22.5 mm"
   end
 
   def test_holes_across_the_run
     open_station "placket"
-    find("label", text: "across the run").click
+    find("label", text: said("run.across_the_run")).click
 
-    assert_selector "th", text: "Outer end beyond centre"
-    assert_no_text "Button sits"
+    assert_selector "th", text: said("placket.outer_end_beyond_centre")
+    assert_no_text said("placket.button_sits")
     type "placket.extension", "14"
 
-    assert_text "at least 10 mm is wanted"
+    assert_text said("edge.at_least_is_wanted", "10 mm")
     type "placket.extension", "20"
 
-    assert_no_text "at least 10 mm is wanted"
+    assert_no_text said("edge.at_least_is_wanted", "10 mm")
   end
 
   def test_alternatives_are_picked_and_given_up
@@ -133,20 +133,20 @@ class StationsTest < BrowserTest
 
   def test_a_setting_is_overruled_and_given_back_to_the_rules
     open_station "recipe"
-    click_on "Change stitch length"
+    click_on said("shelf_page.change", "stitch length")
     type "recipe.stitch_length", "0.6"
 
     assert_selector "[data-setting=stitch_length]", text: "0.6 mm"
-    assert_text "below the band"
-    click_on "As the rules say"
+    assert_text said("density_choice.below_the_band")
+    click_on said("recipe.as_the_rules_say")
 
     assert_selector "[data-setting=stitch_length]", text: "0.4 mm"
-    click_on "Change style"
+    click_on said("shelf_page.change", "style")
     find("select[data-path='recipe.style']").select "keyhole"
 
     assert_selector "[data-setting=style]", text: "keyhole"
     assert_saved
-    ends = closure["sheet"]["opening"].values_at("overall", "length").map { |length| length["mm"] }.reduce(:-)
+    ends = closure["sheet"]["opening"].values_at("overall", "length").map { |length| length[said("top_bar.mm")] }.reduce(:-)
 
     assert_in_delta 2.25, ends
   end
@@ -164,8 +164,8 @@ class StationsTest < BrowserTest
     assert_saved
     find("main").send_keys "5"
 
-    assert_selector "[data-setting=style]", text: "stretch, open zigzag"
-    assert_text "Knits stretch"
+    assert_selector "[data-setting=style]", text: said("style.stretch_open_zigzag")
+    assert_text said("style_rules.knits_stretch")
     assert_equal "stretch", closure["sheet"]["swatch"]["with"]["recipe.style"]
     open_station "cloth"
     # Another kind begins with what is typical for it.
@@ -175,13 +175,13 @@ class StationsTest < BrowserTest
     assert_equal ["0.4 mm", "250"], [closure["plan"]["cloth.thickness"]["text"], closure["plan"]["cloth.weight"]]
     find("main").send_keys "5"
 
-    assert_selector "[data-setting=stabiliser]", text: "tear-away under the hole"
+    assert_selector "[data-setting=stabiliser]", text: said("stabiliser.tear_away_under_the")
   end
 
   def test_from_one_closure_to_another_at_the_same_station
     open_station "opening"
-    click_on "Another closure: now linen field smock, front placket"
-    find("[role=menuitem]", text: "left cuff").click
+    click_on said("top_bar.another_closure_now", "linen field smock", "front placket")
+    find("[role=menuitem]", text: said("term.left_cuff")).click
 
     assert_current_path "#{ROOM}/closures/2/opening"
     assert_answer "14.5 mm"
@@ -205,10 +205,10 @@ class StationsTest < BrowserTest
     world.stop_serving
     click_on "front placket"
 
-    assert_text "The server does not answer"
+    assert_text said("saved.the_server_does_not")
     world.serve(port: BrowserTest.port)
 
-    assert_answer "light woven"
+    assert_answer said("cloth_kind.light_woven")
   ensure
     world.serve(port: BrowserTest.port) unless world.serving?
   end
@@ -217,72 +217,72 @@ class StationsTest < BrowserTest
     open_station "opening", id: 8
 
     assert_answer "5 mm"
-    assert_selector "[data-says]", text: "Your cord runs through a round hole of 5 mm."
+    assert_selector "[data-says]", text: said("opening.your_runs_through_a", "cord", "5 mm")
     assert_no_selector "nav li[data-stage=attach]"
     find("main").send_keys "2"
 
-    assert_no_text "Sewn on through"
+    assert_no_text said("stash_form.sewn_on_through")
     type "button.diameter", "8"
 
     assert_saved
     find("main").send_keys "3"
     # An eyelet as wide as that is wider than the needle swings: a slit, πd/2 and 2.
-    assert_selector "[data-says]", text: "needs a slit"
+    assert_selector "[data-says]", text: said("opening.needs_a_slit")
     find("main").send_keys "7"
 
-    assert_answer "Fit a new needle"
+    assert_answer said("steps.fit_a_new_needle")
     assert_no_text "Sew the buttons"
   end
 
   def test_a_swatch_half_filled_in_survives_a_reload_and_a_mistake
     open_station "swatch"
-    click_on "Log it"
+    click_on said("look_form.log_it")
 
-    assert_selector "[role=alert]", text: "Say what you saw"
-    click_on "Something else is seen on it"
-    check "puckers or a tunnel"
-    looks "The bead that was sewn away" => "a little cloth shows", "The bead that was sewn toward" => "a little cloth shows"
-    fill_in "The slit as measured", with: "long"
-    fill_in "Something else", with: "second try"
+    assert_selector "[role=alert]", text: said("swatch.say_what_you_saw")
+    click_on said("look_form.something_else_is_seen")
+    check said("symptom.puckers_or_a_tunnel")
+    looks "bead_away" => "thin", "bead_back" => "thin"
+    fill_in said("look_form.the_slit_as_measured"), with: "long"
+    fill_in said("mishap_dialog.something_else"), with: "second try"
     visit current_path
 
-    assert_checked_field "puckers or a tunnel"
-    assert_field "Something else", with: "second try"
-    click_on "Log it"
+    assert_checked_field said("symptom.puckers_or_a_tunnel")
+    assert_field said("mishap_dialog.something_else"), with: "second try"
+    click_on said("look_form.log_it")
 
-    assert_selector "[role=alert]", text: "Write a length"
-    fill_in "The slit as measured", with: "22.5"
-    click_on "Log it"
+    assert_selector "[role=alert]", text: said("look_at_it.write_a_length")
+    fill_in said("look_form.the_slit_as_measured"), with: "22.5"
+    click_on said("look_form.log_it")
 
     assert_answer "Shorten the stitch from 0.4 to 0.3"
-    assert_selector "[data-more-changes]", text: "Add a second layer"
-    assert_selector "[data-remark]", text: "as it was wanted"
-    assert_selector "figure", text: "Stitch length"
-    assert_field "Something else", with: ""
-    click_on "Make them all"
+    assert_selector "[data-more-changes]", text: said("troubleshooter.add_a_second_layer")
+    assert_selector "[data-remark]", text: said("diagnosis.as_it_was_wanted")
+    assert_selector "figure", text: said("simulator.stitch_length")
+    assert_field said("mishap_dialog.something_else"), with: ""
+    click_on said("advice.make_them_all")
 
-    assert_answer "Changed: sew the next one."
+    assert_answer said("advice.changed_sew_the_next")
   end
 
   def test_steps_go_back_and_forth_and_what_was_passed_over_leads_to_its_step
     open_station "sewing"
-    click_on "Done"
+    click_on said("sew_page.done")
 
     assert_answer "Thread all-purpose polyester (tex 27 polyester)"
-    click_on "Back one step"
+    click_on said("sew_page.back_one_step")
 
-    assert_answer "Fit a new needle"
-    check "Fit the carriage foot (the sledge)."
+    assert_answer said("steps.fit_a_new_needle")
+    check said("steps.fit_the", "carriage foot (the sledge)")
 
-    assert_text "Passed over: Fit a new needle"
-    assert_answer "Fit a new needle"
-    click_on "Fit a new needle: universal 80/12.", match: :first
+    assert_text "#{said('sewing.passed_over')} #{said('steps.fit_a_new_needle')}"
+    assert_answer said("steps.fit_a_new_needle")
+    click_on said("steps.fit_a_new_needle_2", "universal 80/12"), match: :first
 
     assert_includes URI(current_url).fragment.to_s, "step-needle"
     assert_saved
     visit current_path
 
-    assert_checked_field "Fit the carriage foot (the sledge)."
+    assert_checked_field said("steps.fit_the", "carriage foot (the sledge)")
   end
 
   # A ticked step knows what it was done with; a hole that is sewn stays, or is done again.
@@ -294,9 +294,9 @@ class StationsTest < BrowserTest
     assert_saved
     find("main").send_keys "7"
 
-    assert_selector "[data-outdated-steps]", text: "done with 22.5 mm, the plan says 24.5 mm"
+    assert_selector "[data-outdated-steps]", text: said("sewing.done_with_the_plan", "22.5 mm", "24.5 mm")
     assert_selector "line[data-sewn]", count: 1, visible: :all
-    click_on "Keep it as sewn"
+    click_on said("step_row.keep_it_as_sewn")
 
     assert_no_selector "[data-outdated-steps]"
     assert_saved
@@ -310,11 +310,11 @@ class StationsTest < BrowserTest
     open_station "attach"
     type "attach.width", "5"
 
-    assert_answer "Not by machine"
-    assert_text "Set the width to 3: there it clears most."
+    assert_answer said("attach.not_by_machine")
+    assert_text said("attaching.set_the_width_to", "3")
     type "attach.width", ""
     find("input[data-path='attach.width']").send_keys :tab
 
-    assert_selector "[data-verdict]", text: "room enough"
+    assert_selector "[data-verdict]", text: said("attaching.room_enough")
   end
 end

@@ -8,26 +8,26 @@ require "vips"
 class SwatchStationTest < BrowserTest
   def test_on_a_simulated_machine_only_what_is_said_leads_to_acceptance
     begin_workroom("Heron Loft")
-    put_machine("Heron", "memory one-step", "Widest stitch, mm" => "7", "Length: between marks" => "0.05")
+    put_machine("Heron", "memory", "max_width" => "7", "length_step" => "0.05")
     db[:machines].update(stand_in: 4711)
     begin_closure("marsh coat", "front")
     go "6"
-    click_on "No machine at hand"
+    click_on said("swatch.no_machine_at_hand")
     sewn = accepted_after
 
-    assert_selector "[data-frozen]", text: "which was simulated"
+    assert_selector "[data-frozen]", text: said("frozen_note.which_was_simulated")
     go "5"
 
-    assert_selector "[data-frozen]", text: "everything is set as it was sewn"
+    assert_selector "[data-frozen]", text: said("photo_panel.as_it_was_sewn", "everything is set")
     # The next closure on that machine begins where this one ended.
     begin_closure("marsh waistcoat", "front")
     go "6"
-    click_on "No machine at hand"
+    click_on said("swatch.no_machine_at_hand")
 
-    assert_button "Back to my own Heron"
+    assert_button said("swatch.back_to_my_own", "Heron")
     go "5"
 
-    assert_selector "[data-sewn-before]", text: "Sewn before on the stand-in"
+    assert_selector "[data-sewn-before]", text: said("sewn_before.sewn_before_on_the")
     go "6"
 
     assert_operator accepted_after, :<=, sewn + 3
@@ -41,30 +41,30 @@ class SwatchStationTest < BrowserTest
 
     assert_selector "[data-leaf]", count: 3
     assert_violates_nothing
-    fill_in "Words", with: "linen"
+    fill_in said("swatches_page.words"), with: "linen"
 
     assert_selector "[data-leaf]", count: 2
     all("label", text: "compare").each(&:click)
 
     assert_selector "[data-compare] td.font-semibold", minimum: 1
-    fill_in "Words", with: "flanel"
+    fill_in said("swatches_page.words"), with: "flanel"
 
-    assert_text "None like this"
-    click_on "Show all"
-    select "pile or felted", from: "Kind of cloth"
+    assert_text said("swatches_page.none_like_this")
+    click_on said("swatches_page.show_all")
+    select said("cloth_kind.pile_or_felted"), from: said("cloth.kind_of_cloth")
 
     assert_selector "[data-leaf]", count: 1, text: "third"
-    click_on "Add a photo"
+    click_on said("swatch_leaf.add_a_photo")
     picture = File.join(Dir.mktmpdir, "scrap.jpg")
     (Vips::Image.black(600, 400, bands: 3) + [200, 180, 140]).cast(:uchar).copy(interpretation: :srgb).jpegsave(picture)
     find("input[type=file][capture]", visible: :all).attach_file(picture)
 
     assert_selector "[data-photo] img[alt$='as it was sewn']"
-    find("button[aria-label^='Point 1']").send_keys :right, :right
-    fill_in "From point to point", with: "25 mm"
-    click_on "Mark them"
+    find("button[aria-label^='#{said('photo_panel.point_of', '1')}']").send_keys :right, :right
+    fill_in said("photo_panel.from_point_to_point"), with: "25 mm"
+    click_on said("photo_panel.mark_them")
 
-    assert_text "on the scale of the photo"
+    assert_text said("photo_panel.on_the_scale_of")
     visit "#{ROOM}/closures/5/swatch"
 
     assert_selector "ol > li", text: "third"
@@ -77,23 +77,25 @@ class SwatchStationTest < BrowserTest
     1.upto(14) do |number|
       assert_selector "[data-advice=fresh]"
       count = all("ol > li span.badge", text: "simulated", minimum: 0).size
-      again = page.has_button?("Look again on the stand-in", wait: 0)
-      click_on again ? "Look again on the stand-in" : "Sew it on the stand-in"
+      again = page.has_button?(said("swatch.look_again_on_the"), wait: 0)
+      click_on again ? said("swatch.look_again_on_the") : said("swatch.sew_it_on_the")
       if again
-        assert_no_button("Look again on the stand-in")
+        assert_no_button(said("swatch.look_again_on_the"))
       else
         assert_selector("ol > li span.badge", text: "simulated", count: count + 1)
       end
 
       assert_saved
       assert_selector "[data-advice=fresh]"
-      if page.has_button?("Accept swatch", wait: 0)
-        click_on "Accept swatch"
+      if page.has_button?(said("advice.accept_swatch"), wait: 0)
+        click_on said("advice.accept_swatch")
 
-        assert_answer "Accepted: sew the row like this."
+        assert_answer said("advice.accepted_sew_the_row")
         return number
       end
-      ["Make them all", "Make this change"].find { |name| page.has_button?(name, wait: 0) }&.then { |name| first(:button, name).click }
+      [said("advice.make_them_all"), said("advice.make_this_change")].find do |name|
+        page.has_button?(name, wait: 0)
+      end&.then { |name| first(:button, name).click }
 
       assert_saved
     end

@@ -8,24 +8,24 @@ class WalkTest < BrowserTest
     visit ROOM
     click_on "front placket"
 
-    assert_answer "light woven"
-    click_on "Next: Button"
+    assert_answer said("cloth_kind.light_woven")
+    click_on said("session_page.next", "Button")
 
     assert_answer "21 mm"
     type "button.diameter", "28L"
 
     assert_answer "20.78 mm"
     assert_saved
-    click_on "Next: Opening"
+    click_on said("session_page.next", "Opening")
 
     assert_selector "nav li[data-stage=button]", text: ", settled"
 
     assert_answer "22.78 mm"
     assert_selector "[data-verdict]", text: "snug"
-    find("label", text: "diameter + thickness").click
+    find("label", text: said("school.diameter_thickness")).click
 
     assert_selector "[data-verdict]", text: "tight"
-    find("label", text: "passing geometry").click
+    find("label", text: said("school.passing_geometry")).click
 
     assert_selector "[data-verdict]", text: "snug"
     find("main").send_keys "4"
@@ -34,8 +34,8 @@ class WalkTest < BrowserTest
     type "placket.count", "8"
 
     assert_answer "8 holes"
-    assert_selector "section[aria-label='The run'] [role=button]", count: 8
-    find("[aria-label^='Hole 3']").click
+    assert_selector "section[aria-label='#{said('run_picture.the_run')}'] [role=button]", count: 8
+    find("[aria-label^='#{said('run_hole.hole')} 3']").click
 
     assert_selector "tr#mark-3.bg-primary\\/15"
     find("main").send_keys "5"
@@ -46,49 +46,49 @@ class WalkTest < BrowserTest
 
     assert_saved
     assert_selector "nav li[data-stage=button]", text: "settled"
-    assert_selector "nav li[data-stage=cloth]", text: "settled, but stale"
+    assert_selector "nav li[data-stage=cloth]", text: said("thread.settled_but_stale")
     find("main").send_keys "5"
 
-    assert_selector "[data-setting=foot]", text: "sliding scale foot"
-    assert_text "Both beads are sewn twice"
+    assert_selector "[data-setting=foot]", text: said("foot.sliding_scale_foot")
+    assert_text "#{said('recipe.both_beads_are')} sewn twice"
     find("main").send_keys "6"
 
-    assert_selector "[data-missing]", text: "No test hole is sewn yet"
-    click_on "Something else is seen on it"
-    check "puckers or a tunnel"
+    assert_selector "[data-missing]", text: said("stage.no_test_hole_is")
+    click_on said("look_form.something_else_is_seen")
+    check said("symptom.puckers_or_a_tunnel")
     log_hole("23")
 
-    assert_answer "Add a second layer of stabiliser."
-    click_on "Make this change"
+    assert_answer said("troubleshooter.add_a_second_layer_2")
+    click_on said("advice.make_this_change")
     2.times do |number|
       assert_selector "ol li", text: "23 mm", count: number + 1
       log_hole("23")
     end
 
-    assert_answer "It is good"
-    click_on "Accept swatch 3"
+    assert_answer said("advice.it_is_good")
+    click_on said("advice.accept_swatch_2", "3")
 
-    assert_selector "[data-frozen]", text: "Held by swatch 3: everything is set as it was sewn."
+    assert_selector "[data-frozen]", text: said("frozen_note.held_by_swatch", "3")
 
     assert_selector ".badge", text: "accepted"
     assert_selector "nav li[data-stage=recipe]", text: ", settled"
     find("main").send_keys "7"
-    2.times { click_on "Done" }
+    2.times { click_on said("sew_page.done") }
 
-    assert_selector "header [role=status]", text: "All saved"
-    check "Fit the sliding scale foot (the long frame)."
+    assert_selector "header [role=status]", text: said("machine_page.all_saved")
+    check said("steps.fit_the", "sliding scale foot (the long frame)")
 
-    assert_selector "aside", text: "sliding scale foot"
+    assert_selector "aside", text: said("foot.sliding_scale_foot")
     find("main").send_keys "8"
 
     assert_answer "3 mm"
-    find("label", text: "a cross").click
+    find("label", text: said("button_pattern.a_cross")).click
 
     assert_answer "4 mm"
     find("main").send_keys "9"
 
     assert_answer "1 : 1"
-    assert_link "Strip as PDF, A4"
+    assert_link said("print.strip_as_pdf", "A4")
     strip = find("main img")
     page.evaluate_async_script("const image = document.querySelector('main img'); image.decode().then(arguments[0])")
 
@@ -124,10 +124,10 @@ class WalkTest < BrowserTest
     find("main").send_keys [:control, :shift, "z"]
 
     assert_answer "23 mm"
-    click_on "History"
+    click_on said("top_bar.history")
     within("[role=dialog]") do
       assert_text "diameter 18 → 20 mm"
-      click_on "Bring back"
+      click_on said("history.bring_back")
     end
 
     assert_answer "21 mm"
@@ -135,50 +135,50 @@ class WalkTest < BrowserTest
 
   def test_a_closure_of_ones_own
     visit ROOM
-    fill_in "Garment", with: "storm hood"
-    click_button "Begin"
+    fill_in said("garment_page.garment"), with: "storm hood"
+    click_button said("begin_form.begin")
 
-    assert_text "This needs a name."
+    assert_text said("field.this_needs_a_name")
     fill_in "Closure", with: "throat strap"
-    select "cord or drawstring", from: "What goes through"
-    click_button "Begin"
+    select said("button_shape.cord_or_drawstring"), from: said("begin_form.what_goes_through")
+    click_button said("begin_form.begin")
 
-    assert_selector "nav li[data-stage=button]", text: "Cord"
-    assert_answer "light woven"
+    assert_selector "nav li[data-stage=button]", text: said("supplies.cord")
+    assert_answer said("cloth_kind.light_woven")
     find("main").send_keys "2"
-    find("label", text: "flat disc, square edge").click
+    find("label", text: said("button_shape.flat_disc_square_edge")).click
 
     assert_answer "18 mm"
     type "button.name", "horn disc"
-    click_on "Keep on the shelf"
+    click_on said("button.keep_on_the_shelf")
 
-    assert_text "“horn disc” is on the shelf."
+    assert_text said("button.is_on_the_shelf", "horn disc")
     visit ROOM
 
     assert_selector "h2", text: "storm hood"
-    click_on "Remove throat strap"
+    click_on said("workroom_page.remove", "throat strap")
 
     assert_no_selector "h2", text: "storm hood"
-    click_on "Put it back"
+    click_on said("shelf_page.put_it_back")
 
     assert_selector "h2", text: "storm hood"
   end
 
   def test_inches_for_people_with_inch_rulers
     open_station "button"
-    select "inches"
+    select said("top_bar.inches")
 
-    assert_field "Diameter", with: "23/32 in"
+    assert_field said("stash_form.diameter"), with: "23/32 in"
     type "button.diameter", "3/4"
     find("input[data-path='button.diameter']").send_keys :tab
 
     assert_saved
-    assert_field "Diameter", with: "3/4 in"
+    assert_field said("stash_form.diameter"), with: "3/4 in"
     find("main").send_keys "3"
     # The ruler comes with the unit; what is on the machine is never converted.
     assert_answer(%r{\A\d*/?\d+ ?[\d/]* in\z})
     assert_text(/Ease of [\d.]+ in/)
-    assert_selector "option:checked", text: "sixteenths of an inch"
+    assert_selector "option:checked", text: said("ruler.sixteenths_of_an_inch")
     find("main").send_keys "5"
 
     assert_answer "4.5 mm"
@@ -186,14 +186,14 @@ class WalkTest < BrowserTest
 
   def test_pins_and_keep_outs_are_added_and_removed
     open_station "placket"
-    within("section", text: "Points to pin", match: :first) do
-      fill_in "From the top, new", with: "300"
-      fill_in "Which point, new", with: "waist"
-      click_on "Pin"
+    within("section", text: said("placket.points_to_pin"), match: :first) do
+      fill_in said("rows.new", said("placket.from_the_top")), with: "300"
+      fill_in said("rows.new", said("placket.which_point")), with: "waist"
+      click_on said("placket.pin")
     end
 
     assert_selector "td", text: "308 mm · waist"
-    within("section", text: "Stretches to keep clear", match: :first) { click_on "Remove row 1" }
+    within("section", text: said("placket.stretches_to_keep_clear"), match: :first) { click_on said("rows.remove_row", "1") }
 
     assert_saved
     assert_equal [2, 0], closure["plan"].values_at("placket.pins", "placket.keep_outs").map(&:size)
@@ -202,7 +202,7 @@ class WalkTest < BrowserTest
   def test_shank_buttons_are_not_for_the_machine
     open_station "attach", id: 5
 
-    assert_answer "Not by machine"
-    assert_text "removable pin"
+    assert_answer said("attach.not_by_machine")
+    assert_text said("attach_habits.removable_pin")
   end
 end

@@ -17,49 +17,49 @@ class WorkroomPageTest < BrowserTest
     visit "#{ROOM}/stash"
 
     assert_selector "main li", count: 10
-    click_button "From a file"
+    click_button said("shelf_page.from_a_file")
     rows = "marsh pearl,flat,two_holes,13,3,4\nflawed,flat,two_holes,,3,1\n"
     file("name,shape,attachment,diameter_mm,thickness_mm,owned\n#{rows}") do |path|
       attach_file(path) { find("input[type=file]").click }
 
-      assert_selector "[data-import]", text: "1 would be new"
+      assert_selector "[data-import]", text: "1 #{said('import_panel.would_be_new')}"
       assert_selector "td", text: "bad: diameter: Write a length"
-      assert_text "10 kinds of button"
-      click_button "Bring in 1 button"
+      assert_text "10 #{said('stash_page.kinds_of_button')}"
+      click_button said("import_panel.bring_in", "1", "button")
 
-      assert_selector "[data-import]", text: "1 are new"
-      assert_text "11 kinds of button"
+      assert_selector "[data-import]", text: "1 #{said('import_panel.are_new')}"
+      assert_text "11 #{said('stash_page.kinds_of_button')}"
     end
-    fill_in "Search by name, shape, colour or note", with: "pearl"
+    fill_in said("stash_page.search_by_name_shape"), with: "pearl"
 
     assert_selector "main li", count: 1
   end
 
   def test_a_button_typed_into_the_stash_survives_a_reload_and_can_be_put_back
     visit "#{ROOM}/stash"
-    click_button "A new button"
-    fill_in "Name", with: "pebble"
-    fill_in "Diameter", with: "wide"
-    click_button "Put it in the box"
+    click_button said("stash_form.a_new_button")
+    fill_in said("import_panel.name"), with: "pebble"
+    fill_in said("stash_form.diameter"), with: "wide"
+    click_button said("stash_form.put_it_in_the")
 
-    assert_selector "[role=alert]", text: "Write a length"
+    assert_selector "[role=alert]", text: said("look_at_it.write_a_length")
     visit "#{ROOM}/stash"
 
-    assert_field "Diameter", with: "wide"
-    fill_in "Diameter", with: "28L"
-    fill_in "Thickness", with: "3"
-    click_button "Put it in the box"
+    assert_field said("stash_form.diameter"), with: "wide"
+    fill_in said("stash_form.diameter"), with: "28L"
+    fill_in said("stash_form.thickness"), with: "3"
+    click_button said("stash_form.put_it_in_the")
 
     assert_selector "main li", text: "17.78 mm"
     within("main li", text: "pebble") do
-      2.times { click_button "One pebble more" }
+      2.times { click_button said("stash_row.one_more", "pebble") }
 
-      assert_selector "[aria-label='2 of them']"
-      click_button "Take out"
+      assert_selector "[aria-label='#{said('stash_row.of_them', '2')}']"
+      click_button said("basket_page.take_out")
     end
 
     assert_no_selector "main li", text: "pebble"
-    click_button "Put it back"
+    click_button said("shelf_page.put_it_back")
 
     assert_selector "main li", text: "pebble"
     assert_violates_nothing
@@ -67,38 +67,38 @@ class WorkroomPageTest < BrowserTest
 
   def test_the_caliper_reads_into_the_field_somebody_is_in
     open_station "button"
-    find("summary", text: "open its jaws").click
-    fill_in "Between the jaws", with: "20.5"
+    find("summary", text: said("caliper.open_its_jaws")).click
+    fill_in said("caliper.between_the_jaws"), with: "20.5"
     find("input[data-path='button.diameter']").click
     send_keys [:alt, "c"]
 
     assert_saved
     assert_match(/\A20\.(4[7-9]|5[0-3])/, find("input[data-path='button.diameter']").value)
-    find("summary", text: "How to measure it").click
-    find("input[aria-label='Reading 1']").click
+    find("summary", text: said("measuring.how_to_measure_it")).click
+    find("input[aria-label='#{said('measuring.reading', '1')}']").click
     send_keys [:alt, "c"]
-    click_button "mm / in"
-    find("input[aria-label='Reading 2']").click
+    click_button said("caliper.mm_in")
+    find("input[aria-label='#{said('measuring.reading', '2')}']").click
     send_keys [:alt, "c"]
 
-    assert_field "Reading 2", with: / in\z/
+    assert_field said("measuring.reading", "2"), with: / in\z/
     assert_selector "[data-readings]", text: "20."
   end
 
   def test_a_habit_is_followed_until_a_closure_goes_its_own_way
     visit "#{ROOM}/habits"
-    find("[data-habit='opening.school'] label", text: "fixed allowance").click
+    find("[data-habit='opening.school'] label", text: said("closure_fields.fixed_allowance")).click
 
-    assert_selector "[data-habit='opening.school'] label.border-primary", text: "fixed allowance"
+    assert_selector "[data-habit='opening.school'] label.border-primary", text: said("closure_fields.fixed_allowance")
     assert_violates_nothing
     open_station "opening"
 
     assert_answer "21 mm"
-    assert_text "diameter + fixed allowance, the house habit"
-    find("label", text: "passing geometry + ease").click
+    assert_text "#{said('school.diameter_fixed_allowance')}#{said('slit_length.the_house_habit')}"
+    find("label", text: said("school.passing_geometry_ease")).click
 
     assert_answer "22.5 mm"
-    click_button "Back to the house habit: diameter + fixed allowance"
+    click_button said("slit_length.back_to_the_house", said("school.diameter_fixed_allowance"))
 
     assert_answer "21 mm"
   end
@@ -106,30 +106,30 @@ class WorkroomPageTest < BrowserTest
   def test_a_machine_is_asked_about_and_what_its_foot_makes_follows
     visit ROOM
     click_link "Lapwing sensing one-step"
-    within("li[aria-label='Foot 1']") { fill_in "Adds by itself", with: "2.5" }
+    within("li[aria-label='#{said('machine_feet.foot_number', '1')}']") { fill_in said("machine_feet.adds_by_itself"), with: "2.5" }
 
-    assert_selector "[role=status]", text: "All saved"
+    assert_selector "[role=status]", text: said("machine_page.all_saved")
     assert_violates_nothing
-    within("li[aria-label='Foot 1']") { fill_in "One click", with: "90" }
+    within("li[aria-label='#{said('machine_feet.foot_number', '1')}']") { fill_in said("machine_feet.one_click"), with: "90" }
 
     assert_selector "[role=alert]", text: "at most 3 mm"
     open_station "opening"
 
     assert_selector "[data-setting]",
-                    text: "Clamp the button, then open the foot by 4 clicks of 0.5 mm: 22.5 mm between the two stops."
-    find("summary", text: "The same as a table").click
+                    text: said("steps.clamp_the_button_then", "4", "22.5 mm")
+    find("summary", text: said("slit_length.the_same_as_a")).click
 
     assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 clicks"
     visit "#{ROOM}/machines/new"
-    fill_in "What you call it", with: "Snipe barn"
-    find("label", text: "plain zigzag").click
-    click_button "Put it in the workroom"
+    fill_in said("machine_page.what_you_call_it"), with: "Snipe barn"
+    find("label", text: said("machine_kind.plain_zigzag")).click
+    click_button said("machine_page.put_it_in_the")
 
     assert_selector "h1", text: "Snipe barn"
     assert_current_path(%r{#{ROOM}/machines/\d+}o)
-    click_button "Remove this machine"
+    click_button said("machine_page.remove_this_machine")
 
-    assert_selector "h1", text: "Waste basket"
+    assert_selector "h1", text: said("basket_page.waste_basket")
     assert_selector "li", text: "Snipe barn machine"
   end
 
@@ -137,27 +137,27 @@ class WorkroomPageTest < BrowserTest
   def test_every_habit_left_open_shows_what_the_house_does
     open_station "attach"
 
-    assert_selector "[data-path='attach.pattern'] label.bg-primary", text: "as the house: two parallel bars"
-    find("[data-path='attach.pattern'] label", text: "a cross").click
+    assert_selector "[data-path='attach.pattern'] label.bg-primary", text: said("pick.as_the_house", said("button_pattern.two_parallel_bars"))
+    find("[data-path='attach.pattern'] label", text: said("button_pattern.a_cross")).click
 
     assert_saved
-    assert_text "along a diagonal"
+    assert_text said("button_pattern.along_a_diagonal")
     open_station "placket"
 
-    assert_selector "[data-path='placket.seat'] label.bg-primary", text: "as the house: 3 mm below the upper end"
-    assert_selector "select[data-path='placket.edge'] option:checked", text: "the house habit: 10 mm"
-    assert_selector "select[data-path='placket.grid'] option:checked", text: "the house habit: whole millimetres"
+    assert_selector "[data-path='placket.seat'] label.bg-primary", text: said("run.below_the_upper_end", "as the house: 3 mm")
+    assert_selector "select[data-path='placket.edge'] option:checked", text: said("pick.the_house_habit", "10 mm")
+    assert_selector "select[data-path='placket.grid'] option:checked", text: said("pick.the_house_habit", "whole millimetres")
     open_station "opening"
 
-    assert_selector "select[data-path='opening.ruler'] option:checked", text: "the house habit: half millimetres"
+    assert_selector "select[data-path='opening.ruler'] option:checked", text: said("pick.the_house_habit", "half millimetres")
   end
 
   def test_the_workroom_says_where_somebody_was
-    tick("needle")
+    tick(said("hole_turn.needle"))
     visit ROOM
 
     assert_selector "section", text: "Left set Lapwing: needle universal 80/12", normalize_ws: true
-    click_on "Go on with linen field smock: front placket"
+    click_on said("under_way.go_on_with", "linen field smock", "front placket")
 
     assert_current_path "#{ROOM}/closures/1/sewing"
     assert_answer "Thread all-purpose polyester (tex 27 polyester)"

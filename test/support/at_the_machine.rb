@@ -72,18 +72,18 @@ module AtTheMachine
   end
 
   def go_wrong(key, measured: nil)
-    click_button "Something went wrong"
+    click_button said("sew_page.something_went_wrong")
     find("[data-mishap='#{key}']").click
     if measured
       find("[role=dialog] input[data-measures]").send_keys(measured)
-      click_button "The way out"
+      click_button said("mishap_dialog.the_way_out")
     end
 
     assert_no_selector "[role=dialog]"
     assert_includes here, ":rescue:"
   end
 
-  def assert_told = assert_selector("[data-status]", text: "All saved")
+  def assert_told = assert_selector("[data-status]", text: said("machine_page.all_saved"))
   def facts(kind) = db[:journal].where(kind: kind).exclude(id: db[:journal].where(kind: "withdrawal").select(:about))
 
   def shell_kept
