@@ -18,7 +18,7 @@ module NimbleEyelet
   class Field < Value.of(:path, :kind, :column, optional: false, choices: nil, limit: nil, initial: "", habit: false, label: "",
                                                 help: "", dial: false)
     LONGEST_TEXT = 80
-    NAMED = %w[closure.name machine.name stash.name shelf.name].freeze
+    NAMED = %w[closure.name machine.name stash.name shelf.name workroom.name].freeze
 
     # @param typed [String, nil] as typed; empty counts as nothing
     # @param unit [Symbol] the person's unit

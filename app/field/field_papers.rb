@@ -3,11 +3,12 @@
 # FieldPapers writes down what the table of fields says where others read it: in the description of the interface and in the schema of
 # a garment's file.
 #
-#   FieldPapers.interface(text)   # => the same text, with every field of the table in Plan and PlanChange
+#   FieldPapers.interface(text)   # => the same text, with every field in Plan and PlanChange, every setting of a workroom in Workroom
 
 require "json"
 require_relative "../../lib/nimble_eyelet"
 require_relative "closure_fields"
+require_relative "workroom_fields"
 
 module NimbleEyelet
   module FieldPapers
@@ -31,13 +32,24 @@ module NimbleEyelet
       plan = fields.map { |field| "        #{field.path}: #{shown(field)}\n" }.join
       change = fields.map { |field| "        #{field.path}: { $ref: '#/components/schemas/AsTyped' }\n" }.join
       required = [*fields.map(&:path), *ClosureFields::LISTS.keys, "machine.id", "swatch.accepted"].join(", ")
-      part(part(text, "Plan", plan), "PlanChange", change)
+      workroom(part(part(text, "Plan", plan), "PlanChange", change))
         .sub(/(^    Plan:\n(?:      .*\n)*?      required: )\[.*\]$/) { "#{Regexp.last_match(1)}[#{required}]" }
     end
 
-    # The fields stand first among what a schema of the description holds, its lists after them.
-    def self.part(text, name, lines)
-      text.sub(/(^    #{name}:\n(?:      (?!properties:).*\n)*      properties:\n)(?:        (?!placket\.(?:pins|keep_outs)).*\n)*/) do
+    def self.workroom(text)
+      fields = WorkroomFields::ALL
+      ours = /(?:#{fields.keys.join('|')}):/
+      shown = fields.map { |name, field| "        #{name}: { type: string#{one_of(field)} }\n" }.join
+      typed = fields.map { |name, field| "        #{name}: { type: string#{one_of(field) || ', maxLength: 2000'} }\n" }.join
+      text = part(text, "Workroom", shown, ours)
+      %w[WorkroomSettings WorkroomChange].reduce(text) { |found, name| part(found, name, typed, ours) }
+    end
+
+    def self.one_of(field) = (", enum: [#{field.choices.keys.join(', ')}]" if field.kind == :choice)
+
+    # The fields stand first among what a schema of the description holds; what is not of the table stands after them.
+    def self.part(text, name, lines, ours = /(?!placket\.(?:pins|keep_outs))/)
+      text.sub(/(^    #{name}:\n(?:      (?!properties:).*\n)*      properties:\n)(?:        #{ours}.*\n)*/) do
         Regexp.last_match(1) + lines
       end
     end
@@ -68,6 +80,6 @@ module NimbleEyelet
       found["pattern"] = DECIMAL if %i[length decimal tex].include?(field.kind)
       found.merge("description" => field.kind == :length ? "#{field.label}, millimetres" : field.label)
     end
-    private_class_method :part, :shown, :kept
+    private_class_method :part, :workroom, :one_of, :shown, :kept
   end
 end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# WorkroomForm reads what is typed about a workroom: its name and the habits of the house.
+# WorkroomForm reads what is typed in a workroom: names, and the habits of the house.
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
@@ -12,7 +12,7 @@ module NimbleEyelet
       # @param text [String]
       # @return [String]
       # @raise [Refusal]
-      def self.name(text, field: "workroom.name")
+      def self.name(text, field:)
         name = Field.clean(text)
         return name if name.length.between?(1, Field::LONGEST_TEXT)
 

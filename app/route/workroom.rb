@@ -3,6 +3,7 @@
 # The workrooms: which there are, begun, put away and taken back; and each with its unit, its habits,
 # its shelves, and what can be chosen from.
 
+require_relative "../field/workroom_fields"
 require_relative "../form/workroom_form"
 require_relative "../problem"
 require_relative "../store/errors"
@@ -31,7 +32,7 @@ module NimbleEyelet
       def self.all(app)
         app.get("/api/workrooms") { json(View::WorkroomsView.of(workrooms.all, workrooms.put_away_ones)) }
         app.post("/api/workrooms") do
-          show_workroom(workrooms.begin(Form::WorkroomForm.name(body_hash["name"]), unit: body_hash.fetch("unit", "mm")), status: 201)
+          show_workroom(workrooms.begin(**WorkroomFields.read({ "name" => "" }.merge(body_hash))), status: 201)
         end
         app.post("/api/workrooms/sample") { show_workroom(Store::Sample.new(db).fresh, status: 201) }
       end
@@ -41,8 +42,7 @@ module NimbleEyelet
         app.get("#{AT}/catalogue") { json(View::Catalogue.of(present)) }
         app.get(AT) { show_workroom(workroom) }
         app.patch(AT) do
-          show_workroom(workroom.change(revision: revision_seen, unit: body_hash["unit"],
-                                        name: body_hash["name"] && Form::WorkroomForm.name(body_hash["name"]),
+          show_workroom(workroom.change(revision: revision_seen, settings: WorkroomFields.read(body_hash),
                                         habits: Form::WorkroomForm.habits(body_hash.fetch("habits", {}), unit: workroom.unit),
                                         stabilisers: body_hash["stabilisers"]))
         rescue Store::Stale

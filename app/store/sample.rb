@@ -37,7 +37,7 @@ module NimbleEyelet
       # @return [Workroom] as it was on the first day
       def fresh
         @db.transaction do
-          @workroom = Workrooms.new(@db).begin(read("workroom").fetch("name"), sample: true)
+          @workroom = Workrooms.new(@db).begin(name: read("workroom").fetch("name"), sample: true)
           @scope = @workroom.scope
           machines = read("machines").to_h { |machine| [machine["name"], add_machine(machine)] }
           @shelves = %w[cloths threads buttons].to_h { |table| [table, read(table).to_h { |row| [row["name"], add(table, row)] }] }

@@ -7,6 +7,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "../field/workroom_fields"
 require_relative "../field/shelf_fields"
 require_relative "errors"
 require_relative "machines"
@@ -42,6 +43,9 @@ module NimbleEyelet
       def id = @row[:id]
       def slug = @row[:slug]
       def name = @row[:name]
+
+      # @return [Hash{Symbol => Object}] of WorkroomFields, by name
+      def settings = WorkroomFields.of(@row)
       def sample? = @row[:sample]
 
       # @return [Symbol] :mm, :cm or :in
@@ -68,17 +72,15 @@ module NimbleEyelet
       end
 
       # @param revision [Integer] the one the person saw
-      # @param unit [String, nil]
-      # @param name [String, nil]
+      # @param settings [Hash{Symbol => Object}] read, by column
       # @param habits [Hash{String => Object, nil}] read; nil goes back to the first school
       # @param stabilisers [Array<String>, nil] all that are owned now
       # @return [Workroom]
       # @raise [Stale]
-      def change(revision:, unit: nil, name: nil, habits: {}, stabilisers: nil)
+      def change(revision:, settings: {}, habits: {}, stabilisers: nil)
         kept = kept_habits(habits).merge(stabilisers ? { DRAWER => stabilisers.uniq } : {})
         changed = @db[:workrooms].where(id: id, revision: revision).returning
-                                 .update(unit: unit || @row[:unit], name: name || @row[:name], habits: Sequel.pg_jsonb_wrap(kept),
-                                         revision: Sequel[:revision] + 1)
+                                 .update(**settings, habits: Sequel.pg_jsonb_wrap(kept), revision: Sequel[:revision] + 1)
         raise Stale, Workroom.new(@db, @db[:workrooms].where(id: id).first || raise(Missing), now: @now) if changed.empty?
 
         Workroom.new(@db, changed.first, now: @now)

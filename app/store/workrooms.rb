@@ -2,7 +2,7 @@
 
 # Workrooms are all there are on this server: the sample and people's own.
 #
-#   Store::Workrooms.new(db).begin("Heron Loft").slug   # => "heron-loft"
+#   Store::Workrooms.new(db).begin(name: "Heron Loft").slug   # => "heron-loft"
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "errors"
@@ -42,10 +42,10 @@ module NimbleEyelet
 
       # @param name [String] clean
       # @param sample [Boolean]
-      # @param unit [String]
+      # @param settings [Hash{Symbol => Object}] further columns, of WorkroomFields
       # @return [Workroom] empty
       # @raise [Refusal] when there are too many
-      def begin(name, sample: false, unit: "mm")
+      def begin(name:, sample: false, **settings)
         @db.transaction do
           # One at a time, so that no address is given twice.
           @db.run("LOCK TABLE workrooms IN EXCLUSIVE MODE")
@@ -54,7 +54,7 @@ module NimbleEyelet
                                 "There are #{MOST} workrooms: put one away first.")
           end
 
-          id = @db[:workrooms].insert(name: name, slug: free_slug(name), sample: sample, unit: unit)
+          id = @db[:workrooms].insert(name: name, slug: free_slug(name), sample: sample, **settings)
           Workroom.new(@db, @db[:workrooms].where(id: id).first, now: @now)
         end
       end

@@ -14,7 +14,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(workroom)
         present = Presenter.new(workroom.unit)
-        { slug: workroom.slug, name: workroom.name, sample: workroom.sample?, unit: workroom.unit, revision: workroom.revision,
+        { **workroom.settings, slug: workroom.slug, sample: workroom.sample?, revision: workroom.revision,
           garments: workroom.garments,
           habits: workroom.house.habits.map { |path, value| habit(HABITS.fetch(path), value, present) },
           stabilisers: STABILISER_KINDS.map do |key, name|

@@ -40,7 +40,7 @@ class EdgesTest < AppTest
 
   # What a closure begins with is typed in its own unit, and refused like anything else.
   def test_a_closure_begins_in_its_own_unit_and_within_the_limits
-    workroom.change(revision: workroom.revision, unit: "in")
+    workroom.change(revision: workroom.revision, settings: { unit: "in" })
     names = ("a".."z").each
     begin_with = ->(plan) { call(:post, "/api/closures", { garment: "gull cardigan", name: "band #{names.next}", plan: plan }) }
     begun = begin_with.call({ "closure.unit" => "mm", "button.diameter" => "12", "thread.fibre" => "cotton",

@@ -168,7 +168,7 @@ class MigrateTest < Minitest::Test
       placket_overlap: "both" }.each do |column, wrong|
       assert_raises(Sequel::CheckConstraintViolation, column.to_s) { @db[:closures].update(column => wrong) }
     end
-    other = Store::Workrooms.new(@db).begin("elsewhere").id
+    other = Store::Workrooms.new(@db).begin(name: "elsewhere").id
 
     assert_raises(Sequel::ForeignKeyConstraintViolation) { @db[:closures].where(id: 1).update(workroom_id: other) }
     entry = { workroom_id: 1, id: SecureRandom.uuid, closure_id: 1, happened_at: Time.now }

@@ -37,7 +37,7 @@ module NimbleEyelet
       end
 
       def filled(db, count)
-        room = Store::Workrooms.new(db).begin("Bench #{count}")
+        room = Store::Workrooms.new(db).begin(name: "Bench #{count}")
         db.fetch(FILL, workroom: room.id, count: count).all
         db.run("ANALYZE swatch_book; ANALYZE journal")
         Store::SwatchBook.new(room.scope)
