@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Memo remembers the newest of what was worked out, each by all that it hangs on: what is remembered and what is made anew
-# are the same, so that it makes no difference which of several servers is asked.
+# Memo remembers the newest of what was worked out, each by all that it hangs on: what is remembered and what is made
+# anew are the same, so that it makes no difference which of several servers is asked.
 #
 #   memo = NimbleEyelet::Memo.new(64)
 #   memo.of([plan, facts]) { Sheet.of(plan, facts) }

@@ -94,6 +94,8 @@ module NimbleEyelet
 
     # @param value [Object] of a field
     # @return [String] as a person would type it; empty for nothing
-    def typed(value, dial: false) = field(value, dial: dial).then { |shown| shown.is_a?(Hash) ? shown.fetch(:text) : shown.to_s }
+    def typed(value, dial: false)
+      field(value, dial: dial).then { |shown| shown.is_a?(Hash) ? shown.fetch(:text) : shown.to_s }
+    end
   end
 end

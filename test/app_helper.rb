@@ -44,7 +44,8 @@ class AppTest < Minitest::Test
   def call(verb, path, body = nil, headers = {})
     sent = HEADERS.merge(headers)
     sent = sent.merge("CONTENT_TYPE" => "application/json") if body
-    custom_request(verb.to_s.upcase, path, {}, sent.merge(input: body.is_a?(String) ? body : body && JSON.generate(body)))
+    custom_request(verb.to_s.upcase, path, {},
+                   sent.merge(input: body.is_a?(String) ? body : body && JSON.generate(body)))
     return if last_response.status == 204
 
     confirm if described?(at(path))
@@ -52,7 +53,10 @@ class AppTest < Minitest::Test
   end
 
   def custom_request(verb, path, *rest) = super(verb, at(path), *rest)
-  def at(path) = path.match?(WHOLE) ? path : path.sub(%r{\A/api/workroom\b}, HOME).sub(%r{\A/api/(?!workrooms/)}, "#{HOME}/")
+
+  def at(path)
+    path.match?(WHOLE) ? path : path.sub(%r{\A/api/workroom\b}, HOME).sub(%r{\A/api/(?!workrooms/)}, "#{HOME}/")
+  end
 
   # What is typed, by path: { button: { diameter: "20" } } is "button.diameter". A list takes the place of
   # the one there is.

@@ -23,8 +23,8 @@ class BrowserTest < AppTest
 
   def self.port = @@port ||= URI(AppWorld.world.serve).port # rubocop:disable Style/ClassVars
 
-  # Whether pages are kept by a service worker, as a browser does on an address it trusts. Elsewhere they are not, which is what
-  # the tests begin with unless they say so: installing it anew for every one of them takes longer than most.
+  # Whether pages are kept by a service worker, as a browser does on an address it trusts. Elsewhere they are not, which
+  # is what the tests begin with unless they say so: installing it anew for every one of them takes longer than most.
   def self.keeps_pages? = false
 
   def setup
@@ -44,7 +44,9 @@ class BrowserTest < AppTest
 
   def teardown
     offline(false)
-    strange = page.driver.browser.logs.get(:browser).reject { |entry| entry.message.match?(/status of (4\d\d|503)|net::ERR_/) }
+    strange = page.driver.browser.logs.get(:browser).reject do |entry|
+      entry.message.match?(/status of (4\d\d|503)|net::ERR_/)
+    end
     leave
     wide
     on_no_page(@plain)
@@ -52,7 +54,8 @@ class BrowserTest < AppTest
     assert_empty strange.map(&:message), "the console stays silent"
   end
 
-  # To an address of the same server that is no page: what was on its way is sent, and nothing holds on to what the browser kept.
+  # To an address of the same server that is no page: what was on its way is sent, and nothing holds on to what the
+  # browser kept.
   def leave
     world.serve(port: BrowserTest.port) unless world.serving?
     visit "/api/health"
@@ -157,7 +160,8 @@ class BrowserTest < AppTest
   #
   # @param otherwise [Hash{String => String}] key of a grade by that of the look
   def looks(otherwise = {})
-    seen = { "fit" => "passes", "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" }.merge(otherwise)
+    seen = { "fit" => "passes", "bead_away" => "full", "bead_back" => "full", "tension" => "even",
+             "space" => "room" }.merge(otherwise)
     seen.each { |look, grade| pick("[data-look=#{look}]", grade) }
   end
 
@@ -184,7 +188,9 @@ class BrowserTest < AppTest
   end
 
   # The rules ask for AA; moderate findings are matters of taste.
-  def assert_violates_nothing(**only) = assert_empty(violations(**only).select { |_, impact,| %w[serious critical].include?(impact) })
+  def assert_violates_nothing(**only)
+    assert_empty(violations(**only).select { |_, impact,| %w[serious critical].include?(impact) })
+  end
 
   def size(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1,

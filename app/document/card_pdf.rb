@@ -29,7 +29,8 @@ module NimbleEyelet
       def draw(pdf)
         pdf.text "#{@sheet.plan.machine.name}, #{@sheet.plan.machine.type.name}", size: 9
         section(pdf, "Set", settings)
-        section(pdf, "Length", [@present.words(setting.says)] + setting.cautions.map { |caution| @present.words(caution.says) })
+        cautions = setting.cautions.map { |caution| @present.words(caution.says) }
+        section(pdf, "Length", [@present.words(setting.says), *cautions])
         section(pdf, "Where it begins", begins)
         section(pdf, @sheet.plan.button.of_sewn("After the test hole and between two holes"), [reset])
         opened(pdf) if @sheet.plan.button.opens? && !@sheet.recipe.style.value.round?

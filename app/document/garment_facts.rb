@@ -36,7 +36,8 @@ module NimbleEyelet
       def self.entry(kept)
         data = kept["data"].to_h
         seen = data.slice("passes", "measured", "symptoms", "looks", "again")
-        sound = { "id" => kept.fetch("id"), "kind" => kept.fetch("kind"), "about" => kept["about"], "step" => kept["step"],
+        sound = { "id" => kept.fetch("id"), "kind" => kept.fetch("kind"), "about" => kept["about"],
+                  "step" => kept["step"],
                   "at" => kept["at"], "opening" => kept["opening"], "happened_at" => kept.fetch("happened_at"),
                   "moves" => figures(kept["moves"]).slice(*MACHINE_PARTS.keys),
                   "data" => { **seen, "with" => figures(data["with"]), "note" => note(data["note"]) } }

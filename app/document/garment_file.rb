@@ -55,7 +55,8 @@ module NimbleEyelet
       def self.machine_out(machine)
         dump = ->(fields, thing) { fields.to_h { |name, field| [name.to_s, field.dump(thing[name])] } }
         dump.call(MachineFields::MACHINE, machine)
-            .merge("styles" => machine.styles, "feet" => machine.feet.map { |foot| dump.call(MachineFields::FOOT, foot) })
+            .merge("styles" => machine.styles,
+                   "feet" => machine.feet.map { |foot| dump.call(MachineFields::FOOT, foot) })
       end
       private_class_method :closure_out, :photo_out, :entry_out, :machine_out
     end

@@ -131,7 +131,8 @@ module NimbleEyelet
         fields = ClosureFields::ALL.select { |field| document.key?(field.path) }
                                    .to_h { |field| [field.path, field.dump(read(field, document[field.path]))] }
         lists = ClosureFields::LISTS.to_h { |path, list| [path, rows(list, document.fetch(path))] }
-        { **fields, **lists, "swatch.accepted" => document["swatch.accepted"]&.to_s, "settled" => settled(document["settled"].to_h) }
+        { **fields, **lists, "swatch.accepted" => document["swatch.accepted"]&.to_s,
+          "settled" => settled(document["settled"].to_h) }
       end
 
       def settled(kept)
@@ -166,7 +167,8 @@ module NimbleEyelet
       def first_version(kept)
         swatches = kept.fetch("swatches").map { |swatch| swatch(swatch) }
         steps = kept.fetch("steps_done").map do |key|
-          GarmentFacts.entry({ "id" => SecureRandom.uuid, "kind" => "step", "step" => key.to_s, "happened_at" => LONG_AGO })
+          GarmentFacts.entry({ "id" => SecureRandom.uuid, "kind" => "step", "step" => key.to_s,
+                               "happened_at" => LONG_AGO })
         end
         accepted = kept["swatches"].index { |swatch| swatch["accepted"] }
         [kept.fetch("fields").merge(first_lists(kept), "swatch.accepted" => accepted && swatches[accepted].id), swatches + steps]
@@ -186,7 +188,8 @@ module NimbleEyelet
       end
 
       def swatch(old)
-        set = { "opening.length" => "opening", "recipe.stitch_width" => "stitch_width", "recipe.stitch_length" => "stitch_length" }
+        set = { "opening.length" => "opening", "recipe.stitch_width" => "stitch_width",
+                "recipe.stitch_length" => "stitch_length" }
               .transform_values { |name| { "mm" => old.fetch(name) } }
         GarmentFacts.entry({ "id" => SecureRandom.uuid, "kind" => "swatch", "happened_at" => old.fetch("sewn_at"),
                 "data" => { **old.slice("passes", "measured", "symptoms", "note"),

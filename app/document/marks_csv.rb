@@ -29,7 +29,9 @@ module NimbleEyelet
 
       # Empty while nobody has watched where the machine begins.
       def self.start(hole)
-        hole.starts.one? ? [hole.starts.first.along, hole.starts.first.from_edge].map { |length| Field.decimal(length) } : [nil, nil]
+        return [nil, nil] unless hole.starts.one?
+
+        [hole.starts.first.along, hole.starts.first.from_edge].map { |length| Field.decimal(length) }
       end
       private_class_method :start
     end

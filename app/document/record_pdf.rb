@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# RecordPdf is the record of a garment when it is done: for each closure its run, its buttons, what it was sewn with, what to
-# remember, and what it bears.
+# RecordPdf is the record of a garment when it is done: for each closure its run, its buttons, what it was sewn with,
+# what to remember, and what it bears.
 #
 #   Document::RecordPdf.new("linen field smock", [["front placket", sheet, present]]).render   # => String
 

@@ -58,8 +58,8 @@ module NimbleEyelet
       # One row: item - Item or nil; faults - Array<Fault>; bytes - Integer, read so far
       Row = Value.of(:number, :name, :item, :faults, :bytes)
 
-      # Reads row by row, so that a bad one spoils no other. A quoted cell may go on over several lines; lines end with a line
-      # feed, with both signs, or with a carriage return alone.
+      # Reads row by row, so that a bad one spoils no other. A quoted cell may go on over several lines; lines end with
+      # a line feed, with both signs, or with a carriage return alone.
       class Reader
         include Enumerable
 
@@ -96,7 +96,8 @@ module NimbleEyelet
           line.force_encoding(Encoding::UTF_8)
         end
 
-        # A quote that is open at the end of a line goes on in the next; one that is never closed spoils its own line only.
+        # A quote that is open at the end of a line goes on in the next; one that is never closed spoils its own line
+        # only.
         def next_row
           lines = [next_line || return]
           lines << (next_line || break) while open?(lines) && lines.size < MOST_LINES

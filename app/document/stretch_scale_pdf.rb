@@ -36,7 +36,9 @@ module NimbleEyelet
                  "Print at 100 %. Hold the cloth at the start and at 0 %, pull without force, read where the second point went.", 2.8)
         pen.line(0, 10, HELD * (1 + (MOST / 100.0)), 10, :edge)
         mark(pen, 0, "start")
-        (0..MOST).step(STEP) { |percent| mark(pen, HELD * (1 + (percent / 100.0)), (percent % 10).zero? ? "#{percent} %" : "") }
+        (0..MOST).step(STEP) do |percent|
+          mark(pen, HELD * (1 + (percent / 100.0)), (percent % 10).zero? ? "#{percent} %" : "")
+        end
         pen.text(0, 24, "From the start to 0 % there are 100 mm: measure it first.", 2.8)
       end
 

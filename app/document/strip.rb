@@ -35,7 +35,8 @@ module NimbleEyelet
       # @param garment [String]
       # @param date [String] of the plan, as a person writes it
       # @param side [Symbol] :overlap with the holes, or :underlap with the crosses for the buttons
-      # @param crosses [String, nil] "sewn" through the holes as they lie, "plan" from the plan; nil: as buttons are marked here
+      # @param crosses [String, nil] "sewn" through the holes as they lie, "plan" from the plan; nil: as buttons are
+      #   marked here
       def initialize(sheet, present, garment:, date: "", side: :overlap, crosses: nil)
         @side = side
         @crosses = crosses || (sheet.plan.attach.from_plan? ? "plan" : "sewn")
@@ -133,7 +134,7 @@ module NimbleEyelet
 
       # Where the paper begins, from the finished edge: never beyond the outermost mark.
       def left
-        outermost = @layout.holes.map { |hole| hole.out_outer.to_f }.max + @cut.ends.near.to_f + (@button.across.to_f / 2) + 3
+        outermost = @layout.holes.map(&:out_outer).max.to_f + @cut.ends.near.to_f + (@button.across.to_f / 2) + 3
         @left ||= (@extension + inner + FIGURES - WIDEST).clamp(0, [@extension - outermost, 0].max)
       end
 
@@ -203,7 +204,7 @@ module NimbleEyelet
 
       def draw_stitches(pen, hole)
         StripHole.new(self, @cut.ends, @sheet.recipe.style.value).draw(pen, hole)
-        pen.circle(across(@extension - rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
+        pen.circle(out(rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
         hole.starts.each { |start| draw_start(pen, start) }
       end
 

@@ -96,7 +96,8 @@ module NimbleEyelet
 
       # In the middle of what two pages share, at the same place of the run on both.
       def draw_registers(pen, strip, from, number)
-        places = [(from + (OVERLAP / 2) unless number.zero?), (from + tile - (OVERLAP / 2) unless number == pages - 1)].compact
+        places = [(from + (OVERLAP / 2) unless number.zero?),
+                  (from + tile - (OVERLAP / 2) unless number == pages - 1)].compact
         places.product([-5.0, strip.cloth_width + 30]) { |y, x| draw_register(pen, x, y) }
       end
 

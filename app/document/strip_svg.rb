@@ -48,20 +48,20 @@ module NimbleEyelet
       end
 
       def line(from_x, from_y, to_x, to_y, kind)
-        add "<line x1=\"#{beside(from_x)}\" y1=\"#{down(from_y)}\" x2=\"#{beside(to_x)}\" y2=\"#{down(to_y)}\"#{style(kind)}/>"
+        add tag("line", kind, x1: beside(from_x), y1: down(from_y), x2: beside(to_x), y2: down(to_y))
       end
 
       def rectangle(x, y, width, height, kind)
-        add "<rect x=\"#{beside(x)}\" y=\"#{down(y)}\" width=\"#{figure(width)}\" height=\"#{figure(height)}\"#{style(kind)}/>"
+        add tag("rect", kind, x: beside(x), y: down(y), width: figure(width), height: figure(height))
       end
 
       def circle(x, y, radius, kind)
-        add "<circle cx=\"#{beside(x)}\" cy=\"#{down(y)}\" r=\"#{figure(radius)}\"#{style(kind)}/>"
+        add tag("circle", kind, cx: beside(x), cy: down(y), r: figure(radius))
       end
 
       def text(x, y, words, size)
-        add "<text x=\"#{beside(x)}\" y=\"#{down(y)}\" font-size=\"#{size}\" font-family=\"sans-serif\" fill=\"black\" " \
-            "stroke=\"none\">#{CGI.escapeHTML(words)}</text>"
+        add "<text x=\"#{beside(x)}\" y=\"#{down(y)}\" font-size=\"#{size}\" " \
+            "font-family=\"sans-serif\" fill=\"black\" stroke=\"none\">#{CGI.escapeHTML(words)}</text>"
       end
 
       private
@@ -76,6 +76,7 @@ module NimbleEyelet
       def wide = [@strip.width, WIDTH].max
 
       def add(part) = @parts << part
+      def tag(name, kind, **at) = "<#{name} #{at.map { |key, value| "#{key}=\"#{value}\"" }.join(' ')}#{style(kind)}/>"
       def figure(number) = number.to_f.round(4)
       def beside(x) = figure(x + @right)
       def down(y) = figure(y + @offset)

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# SuppliesPdf is the shopping list on paper: every thing with a box to tick, how much of it, and what lies at home already.
+# SuppliesPdf is the shopping list on paper: every thing with a box to tick, how much of it, and what lies at home
+# already.
 #
 #   Document::SuppliesPdf.new("linen field smock", supplies, present).render   # => String
 

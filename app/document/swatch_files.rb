@@ -20,9 +20,11 @@ module NimbleEyelet
       # Columns of the CSV: out of where it lies, out of what was set and seen, and out of what it was sewn with.
       PLACES = { "garment" => ->(leaf) { leaf.garment&.fetch(:name) }, "closure" => ->(leaf) { leaf.closure&.fetch(:name) },
                  "machine" => lambda(&:machine) }.freeze
-      SEWN_WITH = { "cloth" => "cloth.name", "cloth_kind" => "cloth.kind", "thread" => "thread.name", "fibre" => "thread.fibre",
+      SEWN_WITH = { "cloth" => "cloth.name", "cloth_kind" => "cloth.kind", "thread" => "thread.name",
+                    "fibre" => "thread.fibre",
                     "tex" => "thread.tex", "foot" => "recipe.foot", "style" => "recipe.style", "needle" => "recipe.needle" }.freeze
-      SET = { "stabiliser" => :stabiliser, "opening_wanted_mm" => :opening, "set_to_mm" => :hands, "measured_mm" => :measured,
+      SET = { "stabiliser" => :stabiliser, "opening_wanted_mm" => :opening, "set_to_mm" => :hands,
+              "measured_mm" => :measured,
               "stitch_width_mm" => :stitch_width, "stitch_length_mm" => :stitch_length, "top_tension" => :tension,
               "balance" => :balance, "passes" => :passes }.freeze
       LOOKED_AT = %w[bead_away bead_back tension space].freeze
@@ -36,8 +38,8 @@ module NimbleEyelet
       # @return [String] one row
       def self.row(leaf)
         swatch = leaf.swatch
-        cells = [swatch.sewn_at, *PLACES.values.map { |place| place.call(leaf) }, *swatch.sewn_with.values_at(*SEWN_WITH.values),
-                 *SET.values.map do |member|
+        cells = [swatch.sewn_at, *PLACES.values.map { |place| place.call(leaf) },
+                 *swatch.sewn_with.values_at(*SEWN_WITH.values), *SET.values.map do |member|
                    swatch.public_send(member)
                  end, *swatch.looks.values_at(*LOOKED_AT), swatch.symptoms.join(" "),
                  swatch.note, *[leaf.accepted, swatch.simulated].map { |flag| flag ? "yes" : "no" }]
@@ -48,8 +50,8 @@ module NimbleEyelet
       # @return [Hash{String => Object}]
       def self.json(leaf)
         swatch = leaf.swatch
-        entry = Sewing::Entry.new(id: swatch.id, kind: "swatch", happened_at: nil, done_with: swatch.sewn_with, swatch: swatch,
-                                  note: swatch.note)
+        entry = Sewing::Entry.new(id: swatch.id, kind: "swatch", happened_at: nil, done_with: swatch.sewn_with,
+                                  swatch: swatch, note: swatch.note)
         { "id" => leaf.swatch.id, "kind" => "swatch", "happened_at" => leaf.swatch.sewn_at.to_s,
           "data" => Store::JournalRows.data(entry).merge("with" => named(leaf)) }
       end

@@ -31,7 +31,10 @@ module NimbleEyelet
     end
 
     # What is left open follows the house.
-    def self.habit(path, label, choices, **more) = row(path, :choice, label, choices: choices, optional: true, habit: true, **more)
+    def self.habit(path, label, choices, **more)
+      row(path, :choice, label, choices: choices, optional: true, habit: true, **more)
+    end
+
     def self.open(path, kind, label, **more) = row(path, kind, label, optional: true, **more)
     private_class_method :row, :habit, :open
 
@@ -137,7 +140,8 @@ module NimbleEyelet
 
     # Rows of the lists of a run: what is typed in each, and what a row is called.
     #
-    # lengths - Array<Symbol>; word - String; choices - Hash of name to Hash of key to words; optional - Array<Symbol> of lengths
+    # lengths - Array<Symbol>; word - String; choices - Hash of name to Hash of key to words; optional - Array<Symbol>
+    #   of lengths
     ListField = Value.of(:path, :row, :lengths, :most, :word, choices: {}, optional: [])
 
     LISTS = [

@@ -8,14 +8,15 @@
 require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
-  # kind - Symbol: :length, :choice, :whole, :signed, :decimal, :outline, :tex, :flag, :text, or :named, which is a choice typed by
-  #   its name, or somebody's own words
+  # kind - Symbol: :length, :choice, :whole, :signed, :decimal, :outline, :tex, :flag, :text, or :named, which is a
+  #   choice typed by its name, or somebody's own words
   # optional - Boolean, may be left empty for the rules or the house to decide
   # choices - Hash of key to what it is called, String or Sentence, or nil; limit - Typing::Limit or nil
   # initial - String, what it begins with, as typed
   # habit - Boolean, left empty the house decides; label, help - String
   # dial - Boolean, a figure of the machine: in millimetres, whatever ruler a person reads
-  class Field < Value.of(:path, :kind, :column, optional: false, choices: nil, limit: nil, initial: "", habit: false, label: "",
+  class Field < Value.of(:path, :kind, :column, optional: false, choices: nil, limit: nil, initial: "", habit: false,
+                         label: "",
                                                 help: "", dial: false)
     LONGEST_TEXT = 80
     NAMED = %w[closure.name machine.name stash.name shelf.name workroom.name].freeze

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# FieldPapers writes down what the table of fields says where others read it: in the description of the interface and in the schema of
-# a garment's file.
+# FieldPapers writes down what the table of fields says where others read it: in the description of the interface and in
+# the schema of a garment's file.
 #
 #   FieldPapers.interface(text)   # => the same text, with every field in Plan and PlanChange, every setting of a workroom in Workroom
 

@@ -18,12 +18,15 @@ module NimbleEyelet
 
     def self.by_name(fields) = fields.to_h { |field| [field.path.split(".").last.to_sym, field] }.freeze
 
-    FLAGS = %w[bobbin_finger balance straight_first lift_resets length_stepless width_stepless foot_pressure speed_limiter].freeze
+    FLAGS = %w[bobbin_finger balance straight_first lift_resets length_stepless width_stepless foot_pressure
+               speed_limiter].freeze
 
     MACHINE = by_name([
                         field("machine.name", :text), field("machine.kind", :choice, choices: MACHINE_KINDS),
                         field("machine.stops", :choice, choices: STOPS), field("machine.reset", :choice, choices: RESETS),
-                        *%w[max_width width_step length_step].map { |name| field("machine.#{name}", :length, dial: true) },
+                        *%w[max_width width_step length_step].map do |dial|
+                          field("machine.#{dial}", :length, dial: true)
+                        end,
                         field("machine.neutral_tension", :decimal), field("machine.tension_step", :decimal),
                         field("machine.feed_stop", :choice, choices: FEED_STOPS),
                         *FLAGS.map { |name| field("machine.#{name}", :flag) },

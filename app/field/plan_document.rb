@@ -30,7 +30,8 @@ module NimbleEyelet
     def self.load(document, machine)
       sections = sections(document)
       lists = ClosureFields::LISTS.to_h { |path, list| [path[/\w+\z/].to_sym, load_rows(list, document[path].to_h)] }
-      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm", machine: machine,
+      build(sections, lists, name: document.fetch("closure.name"), unit: document["closure.unit"] || "mm",
+            machine: machine,
                              accepted: document["swatch.accepted"], settled: settled(document["settled"].to_h))
     end
 
@@ -40,7 +41,8 @@ module NimbleEyelet
         section, name = field.path.split(".")
         next if section == ClosureFields::HEAD
 
-        sections.fetch(section.to_sym)[name.to_sym] = document.key?(field.path) ? field.load(document[field.path]) : field.begun
+        sections.fetch(section.to_sym)[name.to_sym] =
+          document.key?(field.path) ? field.load(document[field.path]) : field.begun
       end
     end
 
@@ -65,10 +67,14 @@ module NimbleEyelet
     def self.load_rows(list, rows) = sorted(list, rows.map { |id, row| load_row(list, id, row) })
 
     # In the order in which they lie on the run.
-    def self.sorted(list, rows) = rows.sort_by { |row| [*list.lengths.filter_map { |name| row[name] }.first(1), row.id] }
+    def self.sorted(list, rows)
+      rows.sort_by { |row| [*list.lengths.filter_map { |name| row[name] }.first(1), row.id] }
+    end
 
     def self.load_row(list, id, row)
-      values = row.to_h { |name, value| [name.to_sym, value && list.lengths.include?(name.to_sym) ? Length.new(value.to_r) : value] }
+      values = row.to_h do |name, value|
+        [name.to_sym, value && list.lengths.include?(name.to_sym) ? Length.new(value.to_r) : value]
+      end
       # Before a pin could hold a button, what was pinned was the hole.
       values[:holds] ||= "hole" if list.row == Placket::Pin
       list.row.new(id: id, **values)

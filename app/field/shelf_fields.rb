@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# ShelfFields is the table of the shelves that hold cloths, threads and stabilisers: what can be typed about each thing on
-# them, which is what a closure asks of its cloth or thread as far as it belongs to the thing and not to the
+# ShelfFields is the table of the shelves that hold cloths, threads and stabilisers: what can be typed about each thing
+# on them, which is what a closure asks of its cloth or thread as far as it belongs to the thing and not to the
 # hole, and the garment it was bought for.
 #
 #   ShelfFields::SHELVES.fetch("cloths").fields["weight"].label
@@ -12,7 +12,8 @@ require_relative "field"
 
 module NimbleEyelet
   module ShelfFields
-    # table - Symbol; section - String of the closure's paths; fields - Hash of name to Field; usual - Proc(Hash) -> Hash,
+    # table - Symbol; section - String of the closure's paths; fields - Hash of name to Field; usual - Proc(Hash) ->
+    #   Hash,
     # what is typical where nothing was typed
     Shelf = Value.of(:table, :section, :fields, :usual)
 

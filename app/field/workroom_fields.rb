@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# WorkroomFields is the table of what is set for a whole workroom, beside the habits of the house. A new setting is a row here, its
-# column in a migration and its control.
+# WorkroomFields is the table of what is set for a whole workroom, beside the habits of the house. A new setting is a
+# row here, its column in a migration and its control.
 #
 #   WorkroomFields.read({ "unit" => "in" })   # => { unit: "in" }, by column
 

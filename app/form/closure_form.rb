@@ -46,7 +46,8 @@ module NimbleEyelet
           fields = ClosureFields::ALL.select { |field| field.path.start_with?("#{section}.") }
           [section.to_sym, fields.to_h { |field| [field.path[/\w+\z/].to_sym, field.begun] }]
         end
-        apply(typed, PlanDocument.build(sections, { pins: [], keep_outs: [] }, name: name, unit: @unit.to_s, machine: machine))
+        apply(typed, PlanDocument.build(sections, { pins: [], keep_outs: [] }, name: name, unit: @unit.to_s,
+                                        machine: machine))
       end
 
       private

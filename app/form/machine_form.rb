@@ -34,7 +34,9 @@ module NimbleEyelet
         values = read_all(MachineFields::FOOT, typed)
         foot = @check.gather { Foot.new(**values).validate } if @check.faults.size == before
         faults = @check.faults
-        faults[before..] = faults[before..].map { |fault| fault.with(field: fault.field.sub(/\Afoot/, "feet.#{number}")) }
+        faults[before..] = faults[before..].map do |fault|
+          fault.with(field: fault.field.sub(/\Afoot/, "feet.#{number}"))
+        end
         foot
       end
 

@@ -21,10 +21,10 @@ module NimbleEyelet
       STRANGE = "Something in this cannot be kept. Nothing was changed."
 
       SAYS = { PG::DiskFull => [503, FULL], PG::QueryCanceled => [503, BUSY], PG::LockNotAvailable => [503, BUSY],
-               PG::TRDeadlockDetected => [503, BUSY], PG::TRSerializationFailure => [503, BUSY], PG::AdminShutdown => [503, BUSY],
-               PG::IdleInTransactionSessionTimeout => [503, BUSY], PG::ReadOnlySqlTransaction => [503, BUSY],
-               PG::IntegrityConstraintViolation => [422, OUTSIDE], PG::DataException => [422, OUTSIDE],
-               PG::ProgramLimitExceeded => [422, STRANGE] }.freeze
+               PG::TRDeadlockDetected => [503, BUSY], PG::TRSerializationFailure => [503, BUSY],
+               PG::AdminShutdown => [503, BUSY], PG::IdleInTransactionSessionTimeout => [503, BUSY],
+               PG::ReadOnlySqlTransaction => [503, BUSY], PG::IntegrityConstraintViolation => [422, OUTSIDE],
+               PG::DataException => [422, OUTSIDE], PG::ProgramLimitExceeded => [422, STRANGE] }.freeze
 
       # @param error [Sequel::DatabaseError]
       # @return [Failure]

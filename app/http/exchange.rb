@@ -41,7 +41,8 @@ module NimbleEyelet
       end
 
       # What a file is by its ending, and whether a browser shows it or puts it away.
-      ENDINGS = { "pdf" => ["inline", ["application/pdf"]], "svg" => ["inline", ["image/svg+xml", { charset: "utf-8" }]],
+      ENDINGS = { "pdf" => ["inline", ["application/pdf"]],
+                  "svg" => ["inline", ["image/svg+xml", { charset: "utf-8" }]],
                 "csv" => ["attachment", ["text/csv", { charset: "utf-8" }]], "json" => ["attachment", [:json]] }.freeze
 
       # Says which file the answer is.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# FrontEnd finds the file of the built front end that an address means, packed as whoever asks can read it. Every address
-# that is no file is the one page, which finds its way by itself.
+# FrontEnd finds the file of the built front end that an address means, packed as whoever asks can read it. Every
+# address that is no file is the one page, which finds its way by itself.
 #
 #   FrontEnd.at("assets/index-1a2b.js", "br, gzip")   # => Found(file: "…/index-1a2b.js.br", type: ".js", encoding: "br")
 

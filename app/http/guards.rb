@@ -20,7 +20,8 @@ module NimbleEyelet
       FILES = { "stash" => %r{\Atext/csv\s*(;|\z)}i, "shelves" => %r{\Atext/csv\s*(;|\z)}i,
                 "garments" => %r{\Aapplication/json\s*(;|\z)}i,
                 "swatches" => %r{\Aapplication/json\s*(;|\z)}i }.freeze
-      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(stash|garments|shelves|swatches)/(?:(?:cloths|threads|stabilisers)/)?import\z}
+      SHELVES = "(?:(?:cloths|threads|stabilisers)/)?"
+      FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(#{FILES.keys.join('|')})/#{SHELVES}import\z}
 
       # A photo of a test hole.
       PHOTO_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/swatches/[0-9a-f-]{36}/photo\z}

@@ -104,7 +104,8 @@ module NimbleEyelet
       # The address where screens listen, in front of everything that answers at once.
       class Door
         ADDRESS = %r{\A/api/workrooms/([a-z0-9-]{1,80})/live\z}
-        HEADERS = { "content-type" => "text/event-stream", "cache-control" => "no-store", "x-accel-buffering" => "no" }.freeze
+        HEADERS = { "content-type" => "text/event-stream", "cache-control" => "no-store",
+                    "x-accel-buffering" => "no" }.freeze
 
         def initialize(app, live, db)
           @app = app

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Stores are what a request can ask and write: each is made when a route first asks for it, for the workroom that the address names.
+# Stores are what a request can ask and write: each is made when a route first asks for it, for the workroom that the
+# address names.
 # What several routes read or say alike stands here too, so that no route leans on another one.
 
 require_relative "../../lib/nimble_eyelet"

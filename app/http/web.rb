@@ -83,7 +83,8 @@ module NimbleEyelet
       # @param album [Store::Album, nil] where photos lie
       # @param live [Live, nil] that tells screens what happens
       # @return [#call] Rack application
-      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now }, album: nil, live: nil)
+      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now }, album: nil,
+                           live: nil)
         permitted = host_authorization[:permitted_hosts] + hosts
         app = Class.new(self) do
           set :db, db

@@ -35,7 +35,8 @@ module NimbleEyelet
           return { there: !gauge.nil?, stand_in: false } unless gauge&.stand_in?
 
           state = gauge.state
-          { there: true, stand_in: true, jaws: present.length(state[:jaws]), zeroed: !state[:zero].zero?, unit: state[:unit] }
+          { there: true, stand_in: true, jaws: present.length(state[:jaws]), zeroed: !state[:zero].zero?,
+            unit: state[:unit] }
         end
 
         def move_caliper(asked)

@@ -149,7 +149,8 @@ module NimbleEyelet
           machine = workroom.machines.all.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
           asked = body_hash.fetch("plan", {})
           unit = Plan::UNITS.key?(asked["closure.unit"]) ? asked["closure.unit"].to_sym : workroom.unit
-          begun = form(unit).blank(name: name, machine: machine, typed: { **Conventions.of(asked["placket.place"]), **asked })
+          begun = form(unit).blank(name: name, machine: machine,
+                                   typed: { **Conventions.of(asked["placket.place"]), **asked })
           begun.in(workroom.house_for(unit)).validate
           begun
         end
@@ -176,7 +177,8 @@ module NimbleEyelet
 
         def settled(closure, stages)
           sheet = closure.sheet
-          closure.plan.with(settled: closure.plan.settled.merge(stages.to_h { |word| [word, Stage.fetch(word).answer(sheet)] }))
+          answers = stages.to_h { |word| [word, Stage.fetch(word).answer(sheet)] }
+          closure.plan.with(settled: closure.plan.settled.merge(answers))
         end
       end
     end

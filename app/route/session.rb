@@ -19,7 +19,11 @@ module NimbleEyelet
         app.get(AT) { json(View::SessionView.open(Store::UnderWay.new(workroom))) }
         app.post(AT) { show_session(sessions.begin(body_hash.fetch("closures")), status: 201) }
         app.get("#{AT}/:id") { show_session(sessions.find(number(params["id"]))) }
-        app.patch("#{AT}/:id") { seen_session { |id, revision| sessions.change(id, revision: revision, **wanted_of_session) } }
+        app.patch("#{AT}/:id") do
+          seen_session do |id, revision|
+            sessions.change(id, revision: revision, **wanted_of_session)
+          end
+        end
         app.post("#{AT}/:id/ended") { seen_session { |id, revision| sessions.end(id, revision: revision) } }
       end
 

@@ -65,7 +65,8 @@ module NimbleEyelet
           fates = shelf.all_or_none { good.map { |row| shelf.put(row.values, keep: keep) } }.tally
           { kept: keep, new: fates.fetch(:new, 0), changed: fates.fetch(:changed, 0), same: fates.fetch(:same, 0),
             bad: bad.map do |row|
-              { row: row.number, name: row.name, why: row.faults.map { |fault| present.words(fault.allowed) }.join(" ") }
+              { row: row.number, name: row.name,
+                why: row.faults.map { |fault| present.words(fault.allowed) }.join(" ") }
             end }
         end
       end

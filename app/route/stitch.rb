@@ -68,7 +68,8 @@ module NimbleEyelet
         def button_trial
           off, across = %w[off across].map { |name| Length.mm(body_hash.fetch(name, 0).to_f.clamp(-5, 5).round(3)) }
           text = body_hash["width"].to_s.strip
-          { off: off, across: across, width: text.empty? ? nil : ClosureFields.fetch("attach.width").read(text, unit: present.unit) }
+          width = ClosureFields.fetch("attach.width").read(text, unit: present.unit) unless text.empty?
+          { off: off, across: across, width: width }
         end
 
         # What a cloth is like, from a square on the scales, a folded stack, or two marks pulled apart.

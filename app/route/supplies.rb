@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# supplies: what a closure, a garment or a session takes, as JSON, as CSV and on paper; buttons laid by for a closure, and how
-# many are really left on the shelf.
+# supplies: what a closure, a garment or a session takes, as JSON, as CSV and on paper; buttons laid by for a closure,
+# and how many are really left on the shelf.
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../document/supplies_pdf"
@@ -23,7 +23,11 @@ module NimbleEyelet
           workroom_at(slug)
           title, found = supplies_of(whose, number(id))
           sends("supplies-#{id}.#{format}")
-          format == "csv" ? View::SuppliesView.csv(found, present) : Document::SuppliesPdf.new(title, found, present).render
+          if format == "csv"
+            View::SuppliesView.csv(found, present)
+          else
+            Document::SuppliesPdf.new(title, found, present).render
+          end
         end
         app.get(AT) do |slug, whose, id|
           workroom_at(slug)
@@ -46,7 +50,9 @@ module NimbleEyelet
         def supplies_of(whose, id)
           title, all = closures_of(whose, id)
           ready = all.select { |one| one.sheet.layout }
-          parts = ready.map { |one| SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
+          parts = ready.map do |one|
+            SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet)
+          end
           stash = reservations.of(ready.map { |one| one.plan.button.name }.uniq)
           [title, Supplies.of(parts, stash: stash, card: params["card"] && number(params["card"]).clamp(1, 1000))]
         end

@@ -28,7 +28,9 @@ module NimbleEyelet
         def sew_on_stand_in(id)
           closure = closures.find(id)
           hole, again = body_hash.values_at("id", "again").map { |one| one&.downcase }
-          raise Store::Missing unless again.nil? || closure.facts.swatches.any? { |swatch| swatch.id == again && swatch.simulated }
+          unless again.nil? || closure.facts.swatches.any? { |swatch| swatch.id == again && swatch.simulated }
+            raise Store::Missing
+          end
 
           unless journal.find(hole)
             journal.add(simulated(closure, hole, again), closure_id: id, machine_id: closure.plan.machine.id,
@@ -46,7 +48,9 @@ module NimbleEyelet
           Form::JournalForm.new(closure.unit, now: settings.now).simulated(hole, with, report, again: again)
         end
 
-        def stand_in_for(closure) = Device::StandInMachine.new(seed: workroom.machines.stand_in(closure.plan.machine.id))
+        def stand_in_for(closure)
+          Device::StandInMachine.new(seed: workroom.machines.stand_in(closure.plan.machine.id))
+        end
       end
     end
   end

@@ -70,7 +70,9 @@ module NimbleEyelet
 
         def place_of(text)
           return if text.to_s.empty?
-          raise Store::Missing unless text.match?(/\A\d{4}-\d\d-\d\dT[\d:.]{8,15}Z_#{Form::JournalForm::UUID.source[2..-3]}\z/o)
+          unless text.match?(/\A\d{4}-\d\d-\d\dT[\d:.]{8,15}Z_#{Form::JournalForm::UUID.source[2..-3]}\z/o)
+            raise Store::Missing
+          end
 
           text
         end

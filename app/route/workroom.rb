@@ -43,7 +43,8 @@ module NimbleEyelet
         app.get(AT) { show_workroom(workroom) }
         app.patch(AT) do
           show_workroom(workroom.change(revision: revision_seen, settings: WorkroomFields.read(body_hash),
-                                        habits: Form::WorkroomForm.habits(body_hash.fetch("habits", {}), unit: workroom.unit),
+                                        habits: Form::WorkroomForm.habits(body_hash.fetch("habits", {}),
+                                                                          unit: workroom.unit),
                                         stabilisers: body_hash["stabilisers"]))
         rescue Store::Stale
           changed_elsewhere

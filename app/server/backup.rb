@@ -28,7 +28,8 @@ module NimbleEyelet
       def self.with_database(environment)
         return yield(environment["DATABASE_URL"]) if environment["DATABASE_URL"]
 
-        cluster = Cluster.new(File.join(environment.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "postgres"))
+        cluster = Cluster.new(File.join(environment.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)),
+                                        "postgres"))
         ran = cluster.running?
         yield cluster.start.database("nimble_eyelet")
       ensure
@@ -174,7 +175,9 @@ module NimbleEyelet
 
       # The address by the names the programs know, so that no password stands in the list of processes.
       def settings
-        PG::Connection.conninfo_parse(@url).filter_map { |part| [part[:envvar], part[:val]] if part[:envvar] && part[:val] }.to_h
+        PG::Connection.conninfo_parse(@url).filter_map do |part|
+          [part[:envvar], part[:val]] if part[:envvar] && part[:val]
+        end.to_h
       end
 
       # @return [String] the newest of its kind on this machine

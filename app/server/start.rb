@@ -37,7 +37,8 @@ module NimbleEyelet
       def initialize(environment)
         @port = Integer(environment.fetch("PORT", "4567"), exception: false)
         @url = environment["DATABASE_URL"]
-        @processes = Integer(environment.fetch("WEB_CONCURRENCY", Etc.nprocessors.clamp(1, MOST_PROCESSES).to_s), exception: false)
+        @processes = Integer(environment.fetch("WEB_CONCURRENCY", Etc.nprocessors.clamp(1, MOST_PROCESSES).to_s),
+                             exception: false)
         @var = environment.fetch("NIMBLE_EYELET_VAR", VAR)
         @caliper = environment["NIMBLE_EYELET_CALIPER"]
       end

@@ -34,21 +34,24 @@ module NimbleEyelet
         position, made = typed_on(closure, plan, dumped,
                                   device) || add_revision(closure.id, number, closure.position, dumped, plan, device)
         write(closure.id, plan, changes.map(&:path), version: number, position: position)
-        closure.with(plan: plan, version: "#{identity}.#{number}", position: position, undo_changes: made, redo_changes: nil)
+        closure.with(plan: plan, version: "#{identity}.#{number}", position: position, undo_changes: made,
+                     redo_changes: nil)
       end
 
       # @param closure [Closure]
       # @param plan [Plan] of the revision gone to
       # @param position [Integer] its number
       def move(closure, plan, position)
-        write(closure.id, plan, plan.changes_since(closure.plan).map(&:path), version: closure.version[/\d+\z/].to_i + 1,
+        write(closure.id, plan, plan.changes_since(closure.plan).map(&:path),
+              version: closure.version[/\d+\z/].to_i + 1,
                                                                               position: position)
       end
 
       # @return [Integer] id
       def create(garment_id, plan)
         id = guard_name(plan) do
-          @scope.insert(:closures, columns(plan, ClosureFields::ALL).merge(own(plan), garment_id: garment_id, version: 1, position: 1))
+          @scope.insert(:closures, columns(plan, ClosureFields::ALL).merge(own(plan), garment_id: garment_id,
+                                                                           version: 1, position: 1))
         end
         ROWS.each_key { |path| write_rows(id, path, plan) }
         add_revision(id, 1, nil, [], plan, nil)

@@ -24,12 +24,14 @@ module NimbleEyelet
     # One closure as it stands.
     #
     # version - String, rising with every write of the plan; position - Integer, number of the revision shown
-    # undo_changes, redo_changes - Array<Hash> of what the next undo or redo changes, or nil where there is nowhere to go
+    # undo_changes, redo_changes - Array<Hash> of what the next undo or redo changes, or nil where there is nowhere to
+    #   go
     # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
     # today - String, ISO 8601
-    # earlier - Array<Swatches::EarlierSwatch> of other closures; stands_in - Boolean, what is sewn on the stand-in teaches too
-    class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan, :entries,
-                             :ledger, :house, :today, earlier: [], stands_in: false)
+    # earlier - Array<Swatches::EarlierSwatch> of other closures; stands_in - Boolean, what is sewn on the stand-in
+    #   teaches too
+    class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan,
+                             :entries, :ledger, :house, :today, earlier: [], stands_in: false)
       # @return [Symbol] the one it was made in
       def unit = plan.unit.to_sym
 
@@ -116,7 +118,9 @@ module NimbleEyelet
 
       # @param garment_id [Integer]
       # @return [Array<Closure>] by name, read from one moment
-      def of_garment(garment_id) = @scope.ask(:read_garment, READ_GARMENT, garment: garment_id).map { |row| closure(row) }
+      def of_garment(garment_id)
+        @scope.ask(:read_garment, READ_GARMENT, garment: garment_id).map { |row| closure(row) }
+      end
 
       # @param id [Integer]
       # @param version [String] the one the person saw

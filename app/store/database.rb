@@ -15,7 +15,8 @@ module NimbleEyelet
       # What Sequel raises when the server is away or went away.
       AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout].freeze
 
-      # Nothing waits for ever: not a statement, not for a lock, not for a connection; and who begins a transaction ends it. ms
+      # Nothing waits for ever: not a statement, not for a lock, not for a connection; and who begins a transaction ends
+      # it. ms
       LIMITS = { statement_timeout: 20_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 30_000 }.freeze
       # For looking whether anybody is there.
       AT_ONCE = { statement_timeout: 700, lock_timeout: 300 }.freeze
@@ -29,7 +30,8 @@ module NimbleEyelet
         raise Sequel::Error, "not PostgreSQL" unless url.match?(%r{\Apostgres(ql)?://})
 
         set = limits.map { |name, most| "SET #{name} = #{most}" }
-        db = Sequel.connect(url, max_connections: connections, connect_timeout: patience, pool_timeout: patience, test: false,
+        db = Sequel.connect(url, max_connections: connections, connect_timeout: patience, pool_timeout: patience,
+                            test: false,
                                  keep_reference: false, connect_sqls: set)
         db.extension :pg_array, :pg_json
         db

@@ -63,7 +63,8 @@ module NimbleEyelet
         with = entry.done_with.except("sitting.id")
         with = with.merge("machine.id" => here(with["machine.id"], machine)) if entry.swatch && with["machine.id"]
         swatch = entry.swatch&.with(sewn_with: with, again: ids[entry.swatch.again])
-        entry.with(id: ids.fetch(entry.id), about: ids[entry.about], step: step_here(entry.step, ids), done_with: with, swatch: swatch)
+        entry.with(id: ids.fetch(entry.id), about: ids[entry.about], step: step_here(entry.step, ids), done_with: with,
+                   swatch: swatch)
       end
 
       # Steps out of a mishap go by the mishap's id.
@@ -77,7 +78,9 @@ module NimbleEyelet
 
       def machines_for(machines)
         known = @workroom.machines.all.to_h { |machine| [machine.name, machine] }
-        machines.uniq(&:name).to_h { |machine| [machine.name, known[machine.name] || @workroom.machines.add(machine).machine] }
+        machines.uniq(&:name).to_h do |machine|
+          [machine.name, known[machine.name] || @workroom.machines.add(machine).machine]
+        end
       end
 
       def free_name(name)

@@ -62,8 +62,8 @@ module NimbleEyelet
       # @raise [Clash] when the id stands for another fact
       # @raise [Refusal] when what it withdraws is withdrawn already
       def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, imported: false)
-        added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id, plan: plan_version,
-                           device: device,
+        added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id,
+                           plan: plan_version, device: device,
                                                              imported: imported)
         return true if added.any?
         raise Clash unless same?(entry, closure_id)
@@ -104,8 +104,8 @@ module NimbleEyelet
       # Whether what is kept under this id says the same; when it happened may be told a little otherwise.
       def same?(entry, closure_id)
         row = @scope[:journal].where(id: entry.id).first or return false
-        kept = [row[:kind], row[:closure_id], row[:about], row[:step_key], row[:at_mm]&.to_r, row[:opening_mm]&.to_r, row[:data].to_h,
-                row[:moves].to_h]
+        kept = [row[:kind], row[:closure_id], row[:about], row[:step_key], row[:at_mm]&.to_r, row[:opening_mm]&.to_r,
+                row[:data].to_h, row[:moves].to_h]
         kept == [entry.kind, closure_id, entry.about, entry.step, entry.at&.millimetres, entry.opening&.millimetres,
                  JournalRows.data(entry), PlainValue.dump_all(entry.moves)]
       end

@@ -31,7 +31,8 @@ module NimbleEyelet
                           note: data["note"].to_s, swatch: object["kind"] == "swatch" ? swatch(object) : nil)
       end
 
-      # Test holes of other closures, as a statement over the journal as j gives them: newest first, as they were seen last.
+      # Test holes of other closures, as a statement over the journal as j gives them: newest first, as they were seen
+      # last.
       #
       # @param objects [Array<Hash>, nil]
       # @return [Array<Swatches::EarlierSwatch>]

@@ -17,7 +17,8 @@ module NimbleEyelet
     # One machine, the revision it was read at, and the closures sewn on it: hashes of id and name.
     MachineRecord = Value.of(:machine, :revision, :closures)
 
-    # name - String; since - Time or nil, what is older does not count; swatches - Array<Swatches::EarlierSwatch>, newest first
+    # name - String; since - Time or nil, what is older does not count; swatches - Array<Swatches::EarlierSwatch>,
+    #   newest first
     # closures - Hash of id to the name of its garment and its own
     Taught = Value.of(:name, :since, :swatches, :closures)
 
@@ -74,7 +75,8 @@ module NimbleEyelet
       # @raise [Missing, Stale, Refusal]
       def change(id, machine, revision:)
         write(machine) do |columns|
-          changed = @scope.standing(:machines).where(id: id, revision: revision).update(columns.merge(revision: revision + 1))
+          seen = @scope.standing(:machines).where(id: id, revision: revision)
+          changed = seen.update(columns.merge(revision: revision + 1))
           raise Stale, find(id) if changed.zero?
 
           @scope[:feet].where(machine_id: id).delete
@@ -135,9 +137,10 @@ module NimbleEyelet
 
       def write(machine)
         @scope.transaction do
-          columns = MachineFields.dump(MachineFields::MACHINE, machine).merge(styles: Sequel.pg_array(machine.styles, :text))
+          columns = { **MachineFields.dump(MachineFields::MACHINE, machine), styles: Sequel.pg_array(machine.styles, :text) }
           id = yield(columns)
-          @scope.insert_all(:feet, machine.feet.map { |foot| MachineFields.dump(MachineFields::FOOT, foot).merge(machine_id: id) })
+          feet = machine.feet.map { |foot| { **MachineFields.dump(MachineFields::FOOT, foot), machine_id: id } }
+          @scope.insert_all(:feet, feet)
           find(id)
         end
       rescue Sequel::UniqueConstraintViolation

@@ -52,7 +52,8 @@ module NimbleEyelet
       # @param points [Hash, nil]
       # @raise [Missing]
       def mark(entry, points)
-        raise Missing if @scope[:photos].where(entry: entry).update(points: points && Sequel.pg_jsonb_wrap(points)).zero?
+        changed = @scope[:photos].where(entry: entry).update(points: points && Sequel.pg_jsonb_wrap(points))
+        raise Missing if changed.zero?
       end
 
       # @raise [Missing]

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Reservations are the buttons of the stash that are laid by for a closure; when it is sewn, somebody counts what is really left.
+# Reservations are the buttons of the stash that are laid by for a closure; when it is sewn, somebody counts what is
+# really left.
 #
 #   reservations.lay_by(closure_id, "river shell 18", 8)
 #   reservations.of(["river shell 18"])   # => { "river shell 18" => StashCount }

@@ -40,7 +40,9 @@ module NimbleEyelet
           @workroom = Workrooms.new(@db).begin(name: read("workroom").fetch("name"), sample: true)
           @scope = @workroom.scope
           machines = read("machines").to_h { |machine| [machine["name"], add_machine(machine)] }
-          @shelves = %w[cloths threads buttons].to_h { |table| [table, read(table).to_h { |row| [row["name"], add(table, row)] }] }
+          @shelves = %w[cloths threads buttons].to_h do |table|
+            [table, read(table).to_h { |row| [row["name"], add(table, row)] }]
+          end
           read("stabilisers").each { |row| add("stabilisers", row) }
           read("garments").each { |garment| add_garment(garment, machines) }
           @workroom

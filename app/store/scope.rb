@@ -40,7 +40,9 @@ module NimbleEyelet
       def insert(table, row) = @db[table].insert(row.merge(workroom_id: workroom_id))
 
       # @param rows [Array<Hash>]
-      def insert_all(table, rows) = rows.empty? || @db[table].multi_insert(rows.map { |row| row.merge(workroom_id: workroom_id) })
+      def insert_all(table, rows)
+        rows.empty? || @db[table].multi_insert(rows.map { |row| row.merge(workroom_id: workroom_id) })
+      end
 
       # @param rows [Array<Hash>] that take the place of those with the same values in the target columns
       # @param target [Array<Symbol>] beside the workroom

@@ -16,17 +16,18 @@ module NimbleEyelet
   module Store
     # A session as it is kept, with what it is worked out from.
     #
-    # closures - Array<Closure> in it, in the order they were laid ready; waiting - those of them that cannot be sewn yet
+    # closures - Array<Closure> in it, in the order they were laid ready; waiting - those of them that cannot be sewn
+    #   yet
     # session - NimbleEyelet::SewingSession of the others; last - Array<Hash> of entry ids done last and what they say
-    class SessionRecord < Value.of(:id, :revision, :machine, :begun_at, :ended_at, :drying, :own_costs, :wish, :closures, :waiting,
-                                   :session, :last)
+    class SessionRecord < Value.of(:id, :revision, :machine, :begun_at, :ended_at, :drying, :own_costs, :wish,
+                                   :closures, :waiting, :session, :last)
       # @return [Hash{String => Integer}]
       def costs = Sewing::Changeover.costs(own_costs)
     end
 
     class Sessions
-      # Steps that one person did one after the other in one session, and how long after the one before. Of what was entered
-      # at one moment the last is the step itself: what was so already took no time.
+      # Steps that one person did one after the other in one session, and how long after the one before. Of what was
+      # entered at one moment the last is the step itself: what was so already took no time.
       DURATIONS = <<~SQL
         SELECT key, seconds FROM (
           SELECT j.step_key AS key, j.happened_at,
@@ -105,7 +106,8 @@ module NimbleEyelet
         @scope.transaction do
           values = { drying_s: drying, costs_s: costs && Sequel.pg_jsonb_wrap(costs),
                      wish: wish && Sequel.pg_jsonb_wrap(wish) }.compact
-          changed = @scope[:sittings].where(id: id, revision: revision, ended_at: nil).update(values.merge(revision: revision + 1))
+          seen = @scope[:sittings].where(id: id, revision: revision, ended_at: nil)
+          changed = seen.update(values.merge(revision: revision + 1))
           raise Stale, find(id) if changed.zero?
 
           laid_ready_anew(id, closures) if closures
@@ -155,8 +157,9 @@ module NimbleEyelet
         lay_ready(id, closures)
       end
 
-      # Facts of several closures and what the machine is set to are one picture: a step that is done between two of these reads
-      # would count in the one and not in the other. What is worked out from them can wait until they are read.
+      # Facts of several closures and what the machine is set to are one picture: a step that is done between two of
+      # these reads would count in the one and not in the other. What is worked out from them can wait until they are
+      # read.
       def read(id)
         row = @scope[:sittings].where(id: id).first or raise Missing
         machine = row[:machine_id]
@@ -176,7 +179,8 @@ module NimbleEyelet
         ready, waiting = closures.partition { |closure| closure.sheet.layout }
         own = row[:costs_s].to_h.transform_values(&:to_i)
         wish = row[:wish].to_a.map(&:to_a)
-        session = SewingSession.of(parts(ready), machine: sewn_on, costs: Sewing::Changeover.costs(own), drying: row[:drying_s],
+        session = SewingSession.of(parts(ready), machine: sewn_on, costs: Sewing::Changeover.costs(own),
+                                   drying: row[:drying_s],
                                                  wish: wish, now: @now, **known)
         SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), machine: machine, own_costs: own, wish: wish, last: last,
                                                                              drying: row[:drying_s], closures: closures,
@@ -186,7 +190,9 @@ module NimbleEyelet
       def machine(id) = @scope[:machines].where(id: id).select(:id, :name, :kind).first
 
       def parts(closures)
-        closures.map { |one| SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet) }
+        closures.map do |one|
+          SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet)
+        end
       end
 
       def ledger(machine_id)

@@ -61,7 +61,8 @@ module NimbleEyelet
       # @raise [Missing, Stale]
       def remove(id, revision:)
         found = row(id)
-        raise Stale, found if standing.where(id: id, revision: revision).update(removed_at: Sequel::CURRENT_TIMESTAMP).zero?
+        changed = standing.where(id: id, revision: revision).update(removed_at: Sequel::CURRENT_TIMESTAMP)
+        raise Stale, found if changed.zero?
       end
 
       # Puts one on the shelf, or changes the one of that name.

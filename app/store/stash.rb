@@ -101,7 +101,8 @@ module NimbleEyelet
       def planned_for(names)
         @scope.standing(:closures).join(:garments, id: :garment_id).where(button_name: names)
               .order(Sequel[:garments][:name], Sequel[:closures][:name])
-              .select(:button_name, Sequel[:closures][:id], Sequel[:closures][:name], Sequel[:garments][:name].as(:garment))
+              .select(:button_name, Sequel[:closures][:id], Sequel[:closures][:name],
+                      Sequel[:garments][:name].as(:garment))
               .all.group_by { |row| row.delete(:button_name) }
       end
 

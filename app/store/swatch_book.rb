@@ -38,7 +38,8 @@ module NimbleEyelet
       # One of them. closure, garment - Hash of id and name, or nil where it came out of another book
       # accepted - Boolean; photo - Hash or nil
       Leaf = Value.of(:swatch, :closure, :garment, :machine, :accepted, :imported)
-      # leaves - Array<Leaf>; following - String or nil, where the next page begins; alike - Boolean, no word is written so
+      # leaves - Array<Leaf>; following - String or nil, where the next page begins; alike - Boolean, no word is written
+      #   so
       Page = Value.of(:leaves, :following, alike: false)
 
       # @param scope [Scope]
@@ -81,7 +82,9 @@ module NimbleEyelet
 
       # @return [Hash{Symbol => Array<String>}] what there is to go by
       def there
-        FILTERS.to_h { |name, column| [name, standing.exclude(column => nil).distinct.order(column).limit(100).select_map(column)] }
+        FILTERS.to_h do |name, column|
+          [name, standing.exclude(column => nil).distinct.order(column).limit(100).select_map(column)]
+        end
       end
 
       private
@@ -124,7 +127,8 @@ module NimbleEyelet
       def rows(found)
         own = ->(table, key) { Sequel.lit("#{table}.workroom_id = b.workroom_id AND #{table}.id = b.#{key}") }
         found.from_self(alias: :b)
-             .join(Sequel[:journal].as(:j), own.call(:j, :entry)).left_join(Sequel[:closures].as(:c), own.call(:c, :closure_id))
+             .join(Sequel[:journal].as(:j), own.call(:j, :entry)).left_join(Sequel[:closures].as(:c),
+                                                                            own.call(:c, :closure_id))
              .left_join(Sequel[:garments].as(:g), Sequel.lit(OF_CLOSURE))
              .left_join(Sequel[:machines].as(:m), own.call(:m, :machine_id))
              .order(Sequel.lit("b.sewn_at DESC, b.entry DESC")).select(Sequel.lit(COLUMNS)).all

@@ -21,9 +21,12 @@ module NimbleEyelet
         @scope = scope
       end
 
-      # @return [Array<Hash>] kind, id, name, removed_at, until (when it is emptied out); what was removed last comes first
+      # @return [Array<Hash>] kind, id, name, removed_at, until (when it is emptied out); what was removed last comes
+      #   first
       def lying
-        TABLES.flat_map { |kind, table| removed(table).select(:id, :name, :removed_at).map { |row| row.merge(kind: kind) } }
+        TABLES.flat_map do |kind, table|
+          removed(table).select(:id, :name, :removed_at).map { |row| row.merge(kind: kind) }
+        end
               .sort_by { |item| -item[:removed_at].to_f }
               .map { |item| item.merge(until: item[:removed_at] + (DAYS * 24 * 60 * 60)) }
       end
@@ -51,13 +54,13 @@ module NimbleEyelet
         old = Sequel.lit("removed_at < now() - make_interval(days => ?)", DAYS)
         db.transaction do
           write_down_states(db, db[:closures].where(old).select(:id))
+          planned = db[:revisions].select(Sequel.lit("document->>'machine.id'"))
           unused = db[:machines].where(old)
                                 .exclude(id: db[:closures].select(:machine_id))
                                 .exclude(id: db[:journal].exclude(machine_id: nil).select(:machine_id))
-                                .exclude(Sequel.cast(:id, String) => db[:revisions].select(Sequel.lit("document->>'machine.id'")))
-          [db[:closures].where(old), unused, *%i[buttons cloths threads stabilisers].map do |shelf|
-            db[shelf].where(old)
-          end, db[:workrooms].where(old)].sum(&:delete)
+                                .exclude(Sequel.cast(:id, String) => planned)
+          shelves = %i[buttons cloths threads stabilisers].map { |shelf| db[shelf].where(old) }
+          [db[:closures].where(old), unused, *shelves, db[:workrooms].where(old)].sum(&:delete)
         end
       end
 

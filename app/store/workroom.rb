@@ -68,7 +68,10 @@ module NimbleEyelet
 
       # @return [Hash{String => Array<String>}] names of the stabilisers on the shelf, by kind
       def on_the_shelf
-        @on_the_shelf ||= shelf(:stabilisers).group_by { |row| row[:kind] }.transform_values { |rows| rows.map { |row| row[:name] } }
+        @on_the_shelf ||= begin
+          kinds = shelf(:stabilisers).group_by { |row| row[:kind] }
+          kinds.transform_values { |rows| rows.map { |row| row[:name] } }
+        end
       end
 
       # @param revision [Integer] the one the person saw
@@ -80,11 +83,16 @@ module NimbleEyelet
       def change(revision:, settings: {}, habits: {}, stabilisers: nil)
         kept = kept_habits(habits).merge(stabilisers ? { DRAWER => stabilisers.uniq } : {})
         changed = @db[:workrooms].where(id: id, revision: revision).returning
-                                 .update(**settings, habits: Sequel.pg_jsonb_wrap(kept), revision: Sequel[:revision] + 1)
-        raise Stale, Workroom.new(@db, @db[:workrooms].where(id: id).first || raise(Missing), now: @now) if changed.empty?
+                                 .update(**settings, habits: Sequel.pg_jsonb_wrap(kept),
+                                                     revision: Sequel[:revision] + 1)
+        raise Stale, again if changed.empty?
 
         Workroom.new(@db, changed.first, now: @now)
       end
+
+      # @return [Workroom] as it stands now
+      # @raise [Missing]
+      def again = Workroom.new(@db, @db[:workrooms].where(id: id).first || raise(Missing), now: @now)
 
       # @return [Array<Hash>] rows of :buttons, :cloths or :threads, by name
       def shelf(table)
@@ -96,7 +104,8 @@ module NimbleEyelet
 
       # @return [Array<Hash>] garments that have closures, with these: id, name, closures
       def garments
-        closures = @scope.standing(:closures).order(:name, :id).select(:id, :name, :garment_id, :machine_id).all.group_by do |row|
+        rows = @scope.standing(:closures).order(:name, :id).select(:id, :name, :garment_id, :machine_id).all
+        closures = rows.group_by do |row|
           row[:garment_id]
         end
         @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|

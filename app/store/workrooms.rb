@@ -80,7 +80,9 @@ module NimbleEyelet
       end
 
       # @return [Array<Workroom>] put away and not yet emptied out
-      def put_away_ones = @db[:workrooms].exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row, now: @now) }
+      def put_away_ones
+        @db[:workrooms].exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row, now: @now) }
+      end
 
       private
 

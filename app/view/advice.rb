@@ -24,11 +24,11 @@ module NimbleEyelet
       def self.of(sheet, present)
         diagnosis = sheet.diagnosis
         said = sheet.plan.button.method(:of_sewn)
-        { kind: diagnosis.kind, headline: headline(diagnosis, sheet, present), because: because(diagnosis, present)&.then(&said),
-          row: row(diagnosis, sheet), changes: diagnosis.changes.map { |one| change(one, present) },
+        { kind: diagnosis.kind, headline: headline(diagnosis, sheet, present),
+          because: because(diagnosis, present)&.then(&said), row: row(diagnosis, sheet),
+          changes: diagnosis.changes.map { |one| change(one, present) },
           remarks: diagnosis.remarks.map { |remark| said[present.words(remark)] },
-          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
-          again: diagnosis.kind == :look_again ? diagnosis.newest.id : nil }
+          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present), again: diagnosis.kind == :look_again ? diagnosis.newest.id : nil }
       end
 
       def self.headline(diagnosis, sheet, present)
@@ -83,8 +83,8 @@ module NimbleEyelet
       def self.twentieths(chance) = (chance * TWENTY).round.clamp(0, TWENTY - 1)
 
       def self.change(change, present)
-        { axis: change.axis, sets: change.sets.transform_values { |value| typed(value, present) }, says: present.words(change.says),
-          because: present.reasons(change.because) }
+        { axis: change.axis, sets: change.sets.transform_values { |value| typed(value, present) },
+          says: present.words(change.says), because: present.reasons(change.because) }
       end
 
       # What has to be sent to make the change: exact, and independent of the person's unit.

@@ -12,8 +12,8 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         attaching = sheet.attaching
-        { by_machine: attaching.by_machine, width: present.dial(attaching.width), spacing: present.length(attaching.spacing),
-          diagonal: present.dial(attaching.diagonal), clearance: present.length(attaching.clearance), verdict: attaching.verdict,
+        { by_machine: attaching.by_machine, width: present.dial(attaching.width),
+          spacing: present.length(attaching.spacing), diagonal: present.dial(attaching.diagonal), clearance: present.length(attaching.clearance), verdict: attaching.verdict,
           verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
           needle: sheet.recipe.needle.value.to_s, needle_width: present.length(sheet.recipe.needle.value.across),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
@@ -44,7 +44,9 @@ module NimbleEyelet
       private_class_method :places, :worst
 
       # @return [String] for the knot
-      def self.short(sheet, present) = sheet.attaching.by_machine ? present.dial(sheet.attaching.width)[:text] : "by hand"
+      def self.short(sheet, present)
+        sheet.attaching.by_machine ? present.dial(sheet.attaching.width)[:text] : "by hand"
+      end
     end
   end
 end

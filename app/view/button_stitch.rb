@@ -13,8 +13,8 @@ module NimbleEyelet
       # @return [Hash] points in mm from the middle of the button, x and y in turn, in sewing order
       def self.of(simulation, sheet, present)
         path = simulation.path
-        { parts: parts(path), strikes: path.strikes, room: path.room.round(3), needle: path.sewn.needle, stitches: path.points.size,
-          width: present.dial(Length.mm(path.sewn.width)), seconds: simulation.seconds.round, map: map(simulation.map, present),
+        { parts: parts(path), strikes: path.strikes, room: path.room.round(3), needle: path.sewn.needle,
+          stitches: path.points.size, width: present.dial(Length.mm(path.sewn.width)), seconds: simulation.seconds.round, map: map(simulation.map, present),
           **button(sheet.plan), **thread(simulation, present) }
       end
 
@@ -25,7 +25,9 @@ module NimbleEyelet
 
       # Thread is not measured finer than a millimetre.
       def self.thread(simulation, present)
-        { top: simulation.top, bobbin: simulation.bobbin }.transform_values { |length| present.length(length.round_to(Length.mm(1))) }
+        { top: simulation.top, bobbin: simulation.bobbin }.transform_values do |length|
+          present.length(length.round_to(Length.mm(1)))
+        end
       end
 
       def self.parts(path)

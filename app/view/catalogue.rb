@@ -13,10 +13,10 @@ module NimbleEyelet
       def self.of(present)
         { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS),
           rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, present) },
-          orientations: plain(Placket::ORIENTATIONS), seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
+          orientations: plain(Placket::ORIENTATIONS),
+          seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_NAMES.transform_values { |name| present.words(name) }),
-          cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present),
-          places: Placket::PLACES.values.map do |place|
+          cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present), places: Placket::PLACES.values.map do |place|
             item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked)
           end,
           holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES),
@@ -44,15 +44,16 @@ module NimbleEyelet
           tack_lengths: plain(Opening::TACK_LENGTHS), attach_orders: plain(Attach::ATTACH_ORDERS), button_feeds: plain(Attach::BUTTON_FEEDS),
           cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
           between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS), shanks: plain(Attach::SHANKS),
-          forgets: plain(FORGETS), paces: plain(Swatches::PACES), axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }),
-          scale_reads: plain(SCALE_READS),
+          forgets: plain(FORGETS), paces: plain(Swatches::PACES),
+          axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
           fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
       end
 
       # What is typical for a kind of cloth, to begin with.
       def self.cloth_figures(present)
         CLOTH_KINDS.values.map do |kind|
-          { key: kind.key, weight: kind.weight.to_s, thickness: present.typed(kind.thickness), stretch: kind.stretch.to_s }
+          { key: kind.key, weight: kind.weight.to_s, thickness: present.typed(kind.thickness),
+            stretch: kind.stretch.to_s }
         end
       end
 

@@ -74,7 +74,9 @@ module NimbleEyelet
       def self.row(list, row, present)
         shown = row.to_h.to_h { |name, value| [name, list.lengths.include?(name) ? present.length(value) : value.to_s] }
         # A seam is one place as typed, and a stretch as it is drawn.
-        row.is_a?(Placket::KeepOut) ? shown.merge(upper: present.length(row.upper), lower: present.length(row.lower)) : shown
+        return shown unless row.is_a?(Placket::KeepOut)
+
+        shown.merge(upper: present.length(row.upper), lower: present.length(row.lower))
       end
 
       def self.sheet(sheet, closure, present)

@@ -10,8 +10,8 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         cut = sheet.cut
-        { length: present.length(sheet.opening), overall: present.length(sheet.overall), wanted: present.length(cut.length),
-          says: present.words(says(sheet)), ruler: cut.ruler.name, verdict: verdict(sheet.verdict, present),
+        { length: present.length(sheet.opening), overall: present.length(sheet.overall),
+          wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name, verdict: verdict(sheet.verdict, present),
           ends: ends(cut.ends, present), across: present.length(sheet.recipe.width(sheet.opening)),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
@@ -41,8 +41,8 @@ module NimbleEyelet
       end
 
       def self.ends(ends, present)
-        { near: present.length(ends.near), far: present.length(ends.far), near_name: ends.near_name, far_name: ends.far_name,
-          eye: present.length(ends.eye) }
+        { near: present.length(ends.near), far: present.length(ends.far), near_name: ends.near_name,
+          far_name: ends.far_name, eye: present.length(ends.eye) }
       end
 
       # @param setting [Opening::Setting]

@@ -14,7 +14,8 @@ module NimbleEyelet
       # @param present [Presenter]
       # @return [Hash]
       def self.of(photo, present)
-        { width: photo.width, height: photo.height, key: photo.kept.fetch("small")["id"][%r{[^/]+\z}], points: points(photo, present) }
+        { width: photo.width, height: photo.height, key: photo.kept.fetch("small")["id"][%r{[^/]+\z}],
+          points: points(photo, present) }
       end
 
       # How many millimetres the whole width of the photo is.

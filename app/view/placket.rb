@@ -12,11 +12,11 @@ module NimbleEyelet
       # @return [Hash, nil] nothing while the holes do not fit
       def self.of(sheet, present)
         layout = sheet.layout or return
-        { holes: layout.holes.map { |hole| hole(hole, present) }, long: layout.run.long?, edge: edge(layout.edge, present),
-          **GAPS.to_h { |gap| [gap, present.length(layout[gap])] }, grid: present.length(layout.run.grid_ruler.step),
+        { holes: layout.holes.map { |hole| hole(hole, present) }, long: layout.run.long?,
+          edge: edge(layout.edge, present), **GAPS.to_h { |gap| [gap, present.length(layout[gap])] },
+          grid: present.length(layout.run.grid_ruler.step),
           binding: layout.binding.map { |demand| present.words(demand) }, unseen: present.length(Placket::UNSEEN),
-          marking: sheet.plan.cloth.type.marking,
-          because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
+          marking: sheet.plan.cloth.type.marking, because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
       end
 
       GAPS = %i[mean_gap smallest_gap largest_gap evenness].freeze
@@ -40,8 +40,8 @@ module NimbleEyelet
 
       def self.hole(hole, present)
         LENGTHS.to_h { |name| [name, present.length(hole[name])] }
-               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned, lies: hole.lies,
-                      sewn: hole.sewn, cautions: present.cautions(hole.cautions),
+               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned,
+                      lies: hole.lies, sewn: hole.sewn, cautions: present.cautions(hole.cautions),
                       starts: hole.starts.map { |start| start(start, present) })
       end
 
@@ -55,8 +55,8 @@ module NimbleEyelet
       end
 
       def self.alternative(item, layout, present)
-        { count: item.count, pattern: item.pattern, smallest: present.length(item.smallest), largest: present.length(item.largest),
-          fits: item.fits?, places: item.places.map(&:to_f),
+        { count: item.count, pattern: item.pattern, smallest: present.length(item.smallest),
+          largest: present.length(item.largest), fits: item.fits?, places: item.places.map(&:to_f),
           chosen: item.count == layout.holes.size && item.pattern == layout.run.pattern }
       end
       private_class_method :hole, :start, :edge, :alternative

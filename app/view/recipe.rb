@@ -21,7 +21,9 @@ module NimbleEyelet
           feed: present.length(recipe.stitch_length.value),
           thread_thickness: present.length(sheet.plan.thread.thickness), stack: present.length(sheet.plan.cloth.stack),
           cord: cord(sheet, present), stay: recipe.stay&.key,
-          stack_parts: sheet.plan.cloth.build.map { |name, thickness| { name: name, thickness: present.length(thickness) } },
+          stack_parts: sheet.plan.cloth.build.map do |name, thickness|
+            { name: name, thickness: present.length(thickness) }
+          end,
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
           before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure, cautions: present.cautions(recipe.cautions) }
       end
@@ -60,8 +62,8 @@ module NimbleEyelet
 
       # Key of what was chosen, among what was weighed.
       def self.chosen(line, recipe)
-        { style: recipe.style.value.key, foot: recipe.foot.value.kind, needle: recipe.needle.value.point, stabiliser: recipe.stay&.key,
-          tension: recipe.tension_move.key }[line.key]
+        { style: recipe.style.value.key, foot: recipe.foot.value.kind, needle: recipe.needle.value.point,
+          stabiliser: recipe.stay&.key, tension: recipe.tension_move.key }[line.key]
       end
 
       # @return [String] for the knot

@@ -17,8 +17,8 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(record, now)
         session = record.session
-        { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) }, last: last(record),
-          steps: steps(session), ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
+        { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },
+          last: last(record), steps: steps(session), ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
           threaded: threaded(session.ledger), order: order(record), forecast: forecast(session), kit: kit(session),
           mishaps: mishaps(session) }
       end
@@ -27,9 +27,9 @@ module NimbleEyelet
       def self.steps(session)
         short = SessionForecast.of(session).threads.flat_map(&:changes)
         session.steps.map do |one|
-          here = short.find do |change|
-            change.part == one.part && (change.at ? change.at == one.step.figures["hole.at"] : one.step.key == "test-sew")
-          end
+          at = one.step.figures["hole.at"] unless one.step.key == "test-sew"
+          known = at || one.step.key == "test-sew"
+          here = short.find { |change| known && change.part == one.part && change.at == at }
           short.delete(here)
           SessionStepView.of(one, bobbin: !here.nil?)
         end
@@ -68,7 +68,10 @@ module NimbleEyelet
       end
 
       def self.called(button) = { noun: button.sewn, passes: button.form.noun }
-      def self.so_far(progress) = progress ? { done: progress.done.size, steps: progress.steps.size } : { done: 0, steps: 0 }
+
+      def self.so_far(progress)
+        progress ? { done: progress.done.size, steps: progress.steps.size } : { done: 0, steps: 0 }
+      end
 
       # Why it cannot be sewn yet.
       def self.waits(closure)
@@ -77,10 +80,10 @@ module NimbleEyelet
       end
 
       def self.hole(hole, beginning)
-        { number: hole.number, at: hole.at.to_f, from: hole.from.to_f, to: hole.to.to_f, vertical: hole.vertical?, sewn: hole.sewn,
-          button: hole.button.to_f,
-          starts: hole.starts.map { |start| start.along.to_f }, away: beginning.away(hole), begins: beginning.begins&.to_s,
-          side: beginning.side }
+        { number: hole.number, at: hole.at.to_f, from: hole.from.to_f, to: hole.to.to_f, vertical: hole.vertical?,
+          sewn: hole.sewn, button: hole.button.to_f,
+          starts: hole.starts.map { |start| start.along.to_f }, away: beginning.away(hole),
+          begins: beginning.begins&.to_s, side: beginning.side }
       end
 
       def self.last(record)
@@ -93,8 +96,8 @@ module NimbleEyelet
         session = record.session
         order = session.order
         best = session.best
-        { seconds: order.seconds, proven: best.proven?, gap: best.gap, one_by_one: best.one_by_one, by_stages: best.by_stages,
-          changing: order.changing,
+        { seconds: order.seconds, proven: best.proven?, gap: best.gap, one_by_one: best.one_by_one,
+          by_stages: best.by_stages, changing: order.changing,
           waiting: order.waiting, wished: !record.wish.empty?, wish_costs: session.wish_costs,
           moments: order.moments.map { |moment| moment(moment) },
           blocks: order.moments.filter_map { |moment| [moment.chain, moment.block] if moment.chain } }
@@ -111,7 +114,8 @@ module NimbleEyelet
 
       def self.forecast(session)
         found = SessionForecast.of(session)
-        { seconds: found.seconds, least: found.least.round, most: found.most.round, changing: found.changing, waiting: found.waiting,
+        { seconds: found.seconds, least: found.least.round, most: found.most.round, changing: found.changing,
+          waiting: found.waiting,
           working: found.working.map { |closure, seconds| { closure: closure, seconds: seconds } },
           threads: found.threads.map { |need| thread(need) } }
       end
@@ -134,8 +138,8 @@ module NimbleEyelet
         end
       end
 
-      # Rows of what can go wrong, with the way out of it, for whoever has no connection just then: one for each way there is
-      # among the closures.
+      # Rows of what can go wrong, with the way out of it, for whoever has no connection just then: one for each way
+      # there is among the closures.
       def self.mishaps(session)
         closures = session.parts.group_by(&:material).transform_values { |parts| parts.map(&:key) }
         Sewing::MISHAPS.slice(*session.steps.flat_map(&:mishaps)).values.flat_map do |mishap|
@@ -155,8 +159,8 @@ module NimbleEyelet
         present = Presenter.new(:mm)
         told = Sewing::Rescuing.steps(Work::StepKey::ID_TO_COME, mishap.key, material: material)
         told.zip(mishap.way_out(material)).map do |step, row|
-          { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), caution: step.caution,
-            moves: step.moves, asks: row.asks }
+          { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how),
+            caution: step.caution, moves: step.moves, asks: row.asks }
         end
       end
 
@@ -166,9 +170,8 @@ module NimbleEyelet
             usual: Sewing::Changeover::SECONDS.fetch(part) }
         end
       end
-      private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :forecast,
-                           :thread, :kit, :mishaps, :mishap,
-                           :way_out, :costs
+      private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment,
+                           :forecast, :thread, :kit, :mishaps, :mishap, :way_out, :costs
     end
   end
 end

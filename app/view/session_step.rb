@@ -18,14 +18,14 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(one, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
-        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin), opens: one.step.opens?,
-          seconds: one.seconds.round,
+        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin),
+          opens: one.step.opens?, seconds: one.seconds.round,
           asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
       def self.words(step, present, bobbin)
-        { key: step.key, name: step.name, rescue: Work::StepKey.parse(step.key).mishap, turn: step.turn, part: step.part,
-          does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
+        { key: step.key, name: step.name, rescue: Work::StepKey.parse(step.key).mishap, turn: step.turn,
+          part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
           caution: if bobbin
                      [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ")
                    else
@@ -36,7 +36,8 @@ module NimbleEyelet
       end
 
       # The one figure to hit, large: where the step itself says it so.
-      SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length", "test-open" => "opening.length",
+      SHOWN = { "place" => "hole.start", "open" => "opening.length", "punch" => "opening.length",
+                "test-open" => "opening.length",
                 "button-width" => "attach.width", "look" => "opening.length", "stabilise" => "stay.width", "cord" => "cord.length",
                 "clamp" => "setting.figure", "mark" => "opening.length", "chalk" => "opening.length",
                 "test-sew" => %w[opening.length setting.figure], "button" => "attach.shank", "spacer" => "attach.spacer" }.freeze

@@ -25,8 +25,8 @@ module NimbleEyelet
       def self.cutting(sheet, present)
         slit = sheet.opening
         ends = sheet.cut.ends
-        { **blade(sheet.cut_line), slit: present.length(slit), from: -ends.near.to_f, to: (slit + ends.far).to_f, eye: ends.eye.to_f,
-          ends: sheet.recipe.width(slit).to_f }
+        { **blade(sheet.cut_line), slit: present.length(slit), from: -ends.near.to_f, to: (slit + ends.far).to_f,
+          eye: ends.eye.to_f, ends: sheet.recipe.width(slit).to_f }
       end
 
       # Where pins lie or a chisel bites.
@@ -46,14 +46,14 @@ module NimbleEyelet
       # @return [Array<Hash>]
       def self.ledger(ledger, present)
         ledger.entries.map do |entry|
-          { key: entry.part.key, name: entry.name, now: present.words(entry.part.called(entry.now)), neutral: entry.part.neutral,
-back: entry.part.back }
+          { key: entry.part.key, name: entry.name, now: present.words(entry.part.called(entry.now)),
+            neutral: entry.part.neutral, back: entry.part.back }
         end
       end
 
       def self.step(step, progress, sheet, present)
-        { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
-          caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key),
+        { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how),
+          symptom: step.symptom, caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key),
           entry: sheet.facts.entry_of(step)&.id, enter: enter(step), **through(step, sheet),
           outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }
       end

@@ -18,7 +18,8 @@ module NimbleEyelet
 
       # @return [Hash]
       def self.item(shelf, row, present)
-        { id: row[:id], revision: row[:revision], fields: shelf.load(row).transform_values { |value| present.typed(value) } }
+        { id: row[:id], revision: row[:revision],
+          fields: shelf.load(row).transform_values { |value| present.typed(value) } }
       end
     end
   end

@@ -17,9 +17,10 @@ module NimbleEyelet
         set = { width: Length.mm(shape.width), stitch_length: Length.mm(shape.length) }.transform_values do |length|
           present.dial(length)
         end
-        { **set, tension: present.number(simulation.tension), parts: parts(path), points: path.points.flatten.map do |figure|
-          (figure * 1000).round
-        end,
+        { **set, tension: present.number(simulation.tension), parts: parts(path),
+          points: path.points.flatten.map do |figure|
+            (figure * 1000).round
+          end,
                  cords: path.cords.map { |line| line.flatten.map { |figure| (figure * 1000).round } },
                  overall: shape.overall.round(4), cord: shape.cord.round(4),
                  slit: [shape.slit[0].round(4), shape.slit[1].round(4)],
@@ -37,7 +38,9 @@ module NimbleEyelet
       def self.comes_to(reckoning, present)
         { top: present.length(whole(reckoning.top)), bobbin: present.length(whole(reckoning.bobbin)),
           seconds: reckoning.seconds.round(1),
-          cover: reckoning.cover.map { |name, index| { name: name, index: index.round(3), words: SewingThread.looks(index) } },
+          cover: reckoning.cover.map do |name, index|
+            { name: name, index: index.round(3), words: SewingThread.looks(index) }
+          end,
           bulk: present.length(reckoning.bulk), cautions: present.cautions(reckoning.cautions) }
       end
 

@@ -13,7 +13,8 @@ module NimbleEyelet
       def self.of(strips, present)
         strips.map do |strip|
           { key: strip.key, name: strip.name, word: strip.word, **scale(strip),
-            right: strip.right.map { |at| shown(strip, at, present) }, now: strip.now.map { |at| shown(strip, at, present) },
+            right: strip.right.map { |at| shown(strip, at, present) },
+            now: strip.now.map { |at| shown(strip, at, present) },
             dots: strip.dots.map { |dot| { at: dot.at.round(3), number: dot.number, seen: dot.seen, bead: dot.bead } },
             says: strip_says(strip, present) }
         end
@@ -23,7 +24,8 @@ module NimbleEyelet
 
       # A length of the garment in the person's unit; a dial's in its own numbers.
       def self.shown(strip, at, present)
-        text = strip.key == :fit ? present.words(Length.mm((at * 4).round/4r)) : Wording.decimal(at.rationalize(1r / 1000), 2)
+        text = Wording.decimal(at.rationalize(1r / 1000), 2)
+        text = present.words(Length.mm((at * 4).round/4r)) if strip.key == :fit
         { at: at.round(3), text: text }
       end
 

@@ -33,8 +33,8 @@ module NimbleEyelet
         CSV.generate(row_sep: "\r\n") do |csv|
           csv << %w[kind name count length_mm owned laid_by to_buy note]
           supplies.each do |one|
-            csv << [one.kind, plain(one.name), one.count, one.length&.to_f&.round, one.owned, one.owned && one.reserved, one.lacks,
-                    plain(present.words(one.says))]
+            csv << [one.kind, plain(one.name), one.count, one.length&.to_f&.round, one.owned, one.owned && one.reserved,
+                    one.lacks, plain(present.words(one.says))]
           end
         end
       end

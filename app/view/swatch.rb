@@ -17,8 +17,12 @@ module NimbleEyelet
         { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
           stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), stored: stored(sheet.stored),
           pace: sheet.plan.recipe.pace,
-          looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map { |look| look(look, sheet) },
-          symptoms: Swatches.further_symptoms(opens: sheet.plan.button.opens?).map { |symptom| symptom.to_h.slice(:key, :axis) } }
+          looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map do |look|
+            look(look, sheet)
+          end,
+          symptoms: Swatches.further_symptoms(opens: sheet.plan.button.opens?).map do |symptom|
+            symptom.to_h.slice(:key, :axis)
+          end }
       end
 
       # @return [String] for the knot
@@ -51,20 +55,22 @@ module NimbleEyelet
 
       def self.to_sew(sheet, present)
         recipe = sheet.recipe
-        { layers: layers(sheet.plan.cloth), opening: present.length(sheet.opening), overall: present.length(sheet.overall),
-          set: present.words(sheet.setting.says), style: recipe.style.value.name, stabiliser: recipe.stay_words,
+        { layers: layers(sheet.plan.cloth), opening: present.length(sheet.opening),
+          overall: present.length(sheet.overall), set: present.words(sheet.setting.says), style: recipe.style.value.name, stabiliser: recipe.stay_words,
           **dials(recipe, sheet.plan.machine, present) }
       end
 
       def self.dials(recipe, machine, present)
-        { stitch_width: machine.width_mark(recipe.stitch_width.value), stitch_length: machine.length_mark(recipe.stitch_length.value),
-          tension: present.number(recipe.tension.value), balance: recipe.balance && (recipe.balance_words || "in the middle") }
+        { stitch_width: machine.width_mark(recipe.stitch_width.value),
+          stitch_length: machine.length_mark(recipe.stitch_length.value), tension: present.number(recipe.tension.value), balance: recipe.balance && (recipe.balance_words || "in the middle") }
       end
 
       def self.layers(cloth) = "#{cloth.layers} layers#{', with the interfacing' unless cloth.interfacing.zero?}"
 
       # Newest first, with what differed each time.
-      def self.log(sheet, present) = sheet.facts.swatches.map { |swatch| logged(swatch.looked, sheet.plan, present) }.reverse
+      def self.log(sheet, present)
+        sheet.facts.swatches.map { |swatch| logged(swatch.looked, sheet.plan, present) }.reverse
+      end
 
       def self.logged(swatch, plan, present)
         { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured),

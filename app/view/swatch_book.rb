@@ -14,8 +14,13 @@ module NimbleEyelet
       # @param present [Presenter]
       # @return [Hash]
       def self.of(page, there, present, photos = {})
-        { leaves: page.leaves.map { |leaf| leaf(leaf, present, photos[leaf.swatch.id]) }, following: page.following, alike: page.alike,
-          there: there.to_h { |name, keys| [name, keys.map { |key| { key: key, name: NAMES.fetch(name)[key]&.name || key } }] } }
+        { leaves: page.leaves.map { |leaf| leaf(leaf, present, photos[leaf.swatch.id]) }, following: page.following,
+          alike: page.alike,
+          there: there.to_h do |name, keys|
+            [name, keys.map do |key|
+              { key: key, name: NAMES.fetch(name)[key]&.name || key }
+            end]
+          end }
       end
       NAMES = { cloth: CLOTH_KINDS, foot: FOOT_KINDS, style: STYLES, verdict: Swatches::PASSES }.freeze
 

@@ -25,14 +25,8 @@ module NimbleEyelet
         holes = sheet.layout ? sheet.layout.holes : []
         word, = sheet.stages.find { |_, state| state.state != "tied" } || ["print"]
         { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, garment: closure.garment_name,
-          places: holes.map do |hole|
-            hole.at.to_f
-          end,
-          sewn: holes.count(&:sewn), run_length: sheet.plan.placket.run_length.to_f, station: if sheet.facts.steps.empty?
-                                                                                                word
-                                                                                              else
-                                                                                                "sewing"
-                                                                                              end,
+          places: holes.map { |hole| hole.at.to_f }, sewn: holes.count(&:sewn),
+          run_length: sheet.plan.placket.run_length.to_f, station: sheet.facts.steps.empty? ? word : "sewing",
           next: present.words(next_step(sheet, word)) }
       end
 

@@ -18,7 +18,8 @@ module NimbleEyelet
           garments: workroom.garments,
           habits: workroom.house.habits.map { |path, value| habit(HABITS.fetch(path), value, present) },
           stabilisers: STABILISER_KINDS.map do |key, name|
-            { key: key, name: name, owned: workroom.house.stabilisers.include?(key), yours: workroom.on_the_shelf.fetch(key, []) }
+            { key: key, name: name, owned: workroom.house.stabilisers.include?(key),
+              yours: workroom.on_the_shelf.fetch(key, []) }
           end,
           machines: workroom.machines.all.map { |machine| machine(machine, present) }, last: last(workroom.last_used) }
       end
@@ -32,8 +33,8 @@ module NimbleEyelet
       end
 
       def self.machine(machine, present)
-        { id: machine.id, name: machine.name, kind: machine.kind, kind_name: machine.type.name, order: machine.type.order,
-          length_from: machine.type.length_from, max_width: present.dial(machine.max_width),
+        { id: machine.id, name: machine.name, kind: machine.kind, kind_name: machine.type.name,
+          order: machine.type.order, length_from: machine.type.length_from, max_width: present.dial(machine.max_width),
           feet: machine.feet.map { |foot| { key: foot.kind, name: foot.name, note: foot.nickname } } }
       end
 
@@ -61,7 +62,9 @@ module NimbleEyelet
       # @param all [Array<Store::Workroom>]
       # @param put_away [Array<Store::Workroom>]
       # @return [Hash]
-      def self.of(all, put_away) = { workrooms: all.map { |one| short(one) }, put_away: put_away.map { |one| short(one) } }
+      def self.of(all, put_away)
+        { workrooms: all.map { |one| short(one) }, put_away: put_away.map { |one| short(one) } }
+      end
 
       def self.short(workroom)
         { slug: workroom.slug, name: workroom.name, sample: workroom.sample?, revision: workroom.revision }

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# OlderWords reads what earlier versions kept as a sentence and this one keeps as figures. What was kept is never rewritten: it is
-# read so wherever it comes in, from a plan, the journal or a file.
+# OlderWords reads what earlier versions kept as a sentence and this one keeps as figures. What was kept is never
+# rewritten: it is read so wherever it comes in, from a plan, the journal or a file.
 #
 #   OlderWords.figures("attach.pattern" => "a cross")   # => { "attach.pattern" => "cross" }
 #   OlderWords.figures("recipe.stabiliser" => "tear-away under the hole, and a second layer")

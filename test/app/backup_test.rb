@@ -12,7 +12,9 @@ class BackupTest < AppTest
   end
 
   def everything
-    %i[closures buttons machines pins revisions workrooms].to_h { |table| [table, db[table].order_by(1).all.map(&:to_a)] }
+    %i[closures buttons machines pins revisions workrooms].to_h do |table|
+      [table, db[table].order_by(1).all.map(&:to_a)]
+    end
   end
 
   def test_what_was_written_is_put_back_whole
@@ -60,7 +62,8 @@ class BackupTest < AppTest
     in_folder do |file|
       folder = File.dirname(file)
 
-      { folder => "is a folder", "/dev/null" => "no ordinary file", "#{folder}/none/x" => "no folder" }.each do |to, why|
+      { folder => "is a folder", "/dev/null" => "no ordinary file",
+        "#{folder}/none/x" => "no folder" }.each do |to, why|
         assert_includes assert_raises(Server::Backup::Failed) { backup.write(to) }.message, why
       end
       foreign = Server::Backup.new(world.cluster.database("of_somebody_else"))

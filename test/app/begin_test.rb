@@ -12,7 +12,7 @@ class BeginTest < AppTest
   def test_every_place_begins_as_it_is_usual_there_and_its_holes_fit
     Placket::PLACES.each_value do |place|
       begun = begin_with({ "placket.place" => place.key,
-**(place.tacked ? { "button.shape" => "bar_tack" } : { "button.diameter" => "11mm" }) })
+                           **(place.tacked ? { "button.shape" => "bar_tack" } : { "button.diameter" => "11mm" }) })
       place.fills.each do |path, typed|
         kept = begun["plan"][path]
         kept = kept["mm"].to_s.delete_suffix(".0") if kept.is_a?(Hash)
@@ -31,9 +31,11 @@ class BeginTest < AppTest
   end
 
   def test_what_is_typed_wins_over_what_is_usual
-    cuff = begin_with({ "placket.place" => "cuff", "placket.run_length" => "70mm", "placket.orientation" => "vertical" })
+    cuff = begin_with({ "placket.place" => "cuff", "placket.run_length" => "70mm",
+                        "placket.orientation" => "vertical" })
 
-    assert_equal ["70 mm", "vertical"], [cuff["plan"]["placket.run_length"]["text"], cuff["plan"]["placket.orientation"]]
+    assert_equal ["70 mm", "vertical"], [cuff["plan"]["placket.run_length"]["text"],
+                                         cuff["plan"]["placket.orientation"]]
   end
 
   # Another place afterwards changes nothing by itself: what is usual there is offered, and taken in one change.
@@ -104,6 +106,7 @@ class BeginTest < AppTest
     labels.draw(pen)
     drawn = pen.texts.to_h { |x, y, words, _| [words, [x, y.round(2)]] }
 
-    assert_equal({ "1" => [42.0, 24], "24 mm" => [49.0, 24], "needle 35 mm" => [49.0, 26.8], "60 mm" => [49.0, 60] }, drawn)
+    assert_equal({ "1" => [42.0, 24], "24 mm" => [49.0, 24], "needle 35 mm" => [49.0, 26.8], "60 mm" => [49.0, 60] },
+                 drawn)
   end
 end

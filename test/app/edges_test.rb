@@ -42,11 +42,14 @@ class EdgesTest < AppTest
   def test_a_closure_begins_in_its_own_unit_and_within_the_limits
     workroom.change(revision: workroom.revision, settings: { unit: "in" })
     names = ("a".."z").each
-    begin_with = ->(plan) { call(:post, "/api/closures", { garment: "gull cardigan", name: "band #{names.next}", plan: plan }) }
+    begin_with = lambda { |plan|
+      call(:post, "/api/closures", { garment: "gull cardigan", name: "band #{names.next}", plan: plan })
+    }
     begun = begin_with.call({ "closure.unit" => "mm", "button.diameter" => "12", "thread.fibre" => "cotton",
-"thread.tex" => "Ne 50/2" })
+                              "thread.tex" => "Ne 50/2" })
 
-    assert_equal ["mm", "12 mm", "23.62"], [begun["unit"], begun["plan"]["button.diameter"]["text"], begun["plan"]["thread.tex"]]
+    assert_equal ["mm", "12 mm", "23.62"], [begun["unit"], begun["plan"]["button.diameter"]["text"],
+                                            begun["plan"]["thread.tex"]]
     assert_equal("in", begin_with.call({ "button.diameter" => "1/2" })["unit"])
     refused = begin_with.call({ "button.diameter" => "12" })
 
@@ -54,7 +57,8 @@ class EdgesTest < AppTest
     which = begin_with.call({ "thread.fibre" => "cotton", "thread.tex" => "No. 50" })
 
     assert_equal(["thread.tex"], which["faults"].map { |fault| fault["field"] })
-    assert_equal 2, db[:closures].join(:garments, id: :garment_id).where(Sequel[:garments][:name] => "gull cardigan").count
+    assert_equal 2,
+                 db[:closures].join(:garments, id: :garment_id).where(Sequel[:garments][:name] => "gull cardigan").count
   end
 
   # The log names what was done and with what, and what was withdrawn stands there struck through.
@@ -77,7 +81,9 @@ class EdgesTest < AppTest
       found = save({ placket: { count: count } })
 
       assert step(key, of: found)["done"], count
-      assert_equal([380], found["sheet"]["placket"]["holes"].select { |hole| hole["sewn"] }.map { |hole| hole["at"]["mm"] })
+      assert_equal([380], found["sheet"]["placket"]["holes"].select do |hole|
+        hole["sewn"]
+      end.map { |hole| hole["at"]["mm"] })
     end
     # Unpicked: the fact is withdrawn, and the hole is planned as any other.
     enter({ kind: "withdrawal", about: step(key)["entry"] })

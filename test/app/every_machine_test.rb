@@ -3,7 +3,8 @@
 require_relative "../app_helper"
 require_relative "../../app/document/cut_drawing"
 
-# Every closure of the sample on every one of its machines: opened and buttoned in full, with its cautions, and as it is drawn.
+# Every closure of the sample on every one of its machines: opened and buttoned in full, with its cautions, and as it is
+# drawn.
 class EveryMachineTest < AppTest
   def everywhere
     closures = Store::Closures.new(workroom)
@@ -19,7 +20,10 @@ class EveryMachineTest < AppTest
   end
 
   def named(found, name) = found.progress.steps.select { |step| step.name == name }
-  def words(step) = [step.does, step.how].compact.map { |text| text.respond_to?(:in) ? text.in(:mm) : text.to_s }.join(" ")
+
+  def words(step)
+    [step.does, step.how].compact.map { |text| text.respond_to?(:in) ? text.in(:mm) : text.to_s }.join(" ")
+  end
 
   # Source: craft, "where each belongs": blade at every opening, liquid at every sealing.
   def test_every_hole_is_opened_where_and_as_it_is_drawn
@@ -76,7 +80,8 @@ class EveryMachineTest < AppTest
   end
 
   def by_hand(found, sewn, name)
-    assert_equal found.attaching.hand_thread, named(found, "hand-thread").first.figures.fetch("attach.hand_thread"), name
+    assert_equal found.attaching.hand_thread, named(found, "hand-thread").first.figures.fetch("attach.hand_thread"),
+                 name
     sewn.each { |step| %w[mark passes back knot].each { |part| assert_includes words(step), part, name } }
 
     assert_equal found.attaching.heavy, words(sewn.first).include?("flat button behind"), name

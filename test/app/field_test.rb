@@ -17,7 +17,9 @@ class FieldTest < AppTest
   end
 
   def test_a_bare_number_is_in_the_persons_unit
-    { mm: 18, cm: 180, in: 457.2r }.each { |unit, mm| assert_equal mm, field("button.diameter").read("18", unit: unit).millimetres }
+    { mm: 18, cm: 180, in: 457.2r }.each do |unit, mm|
+      assert_equal mm, field("button.diameter").read("18", unit: unit).millimetres
+    end
   end
 
   def test_what_is_kept_comes_back_the_same

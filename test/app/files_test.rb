@@ -107,7 +107,8 @@ class FilesTest < AppTest
               { "thread" => { "tex" => "Nm 37", "bobbin" => "half" } },
               { "placket" => { "pins" => pins } },
               { "opening" => { "school" => Opening::SCHOOLS.keys.sample(random: random), "ease" => "1/32" } },
-              { "recipe" => { "stitch_length" => "0.5", "tension" => "2.5" } }, { "cloth" => { "frays" => "yes", "seams" => "2" } }]
+              { "recipe" => { "stitch_length" => "0.5", "tension" => "2.5" } },
+              { "cloth" => { "frays" => "yes", "seams" => "2" } }]
     save(bodies.sample(random: random), id: id)
     if random.rand < 0.2
       enter({ kind: "swatch", closure: id, passes: "passes", measured: "20.1", note: words,

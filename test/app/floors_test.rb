@@ -6,8 +6,8 @@ require_relative "../support/leanings"
 # The application in floors: a room leans only on rooms of lower floors, and on the core.
 class FloorsTest < AppTest
   APP = File.expand_path("../../app", __dir__)
-  APP_FLOORS = [%w[presenter problem memo], %w[field], %w[form device], %w[store], %w[view document], %w[route], %w[http],
-                %w[server]].freeze
+  APP_FLOORS = [%w[presenter problem memo], %w[field], %w[form device], %w[store], %w[view document], %w[route],
+                %w[http], %w[server]].freeze
 
   def test_a_room_leans_only_on_rooms_of_lower_floors
     core = Dir["#{APP}/../lib/nimble_eyelet/**/*.rb"]
@@ -39,7 +39,8 @@ class FloorsTest < AppTest
 
   private
 
-  # @return [Hash{Symbol => Array<Array(Symbol, String)>}] names and files: of helpers that are defined, and of calls without receiver
+  # @return [Hash{Symbol => Array<Array(Symbol, String)>}] names and files: of helpers that are defined, and of calls
+  #   without receiver
   def routes
     Dir["#{APP}/route/*.rb"].each_with_object({ defined: [], called: [] }) do |file, found|
       nodes = [Prism.parse_file(file).value]

@@ -15,7 +15,8 @@ class GarmentTest < AppTest
 
   # The smock with something of everything.
   def worked
-    save({ "placket" => { "pins" => [{ "at" => "212", "label" => "fullest" }, { "at" => "8 1/2in", "label" => "", "weight" => "3" }],
+    save({ "placket" => { "pins" => [{ "at" => "212", "label" => "fullest" },
+                                     { "at" => "8 1/2in", "label" => "", "weight" => "3" }],
                           "least_gap" => "60", "first_lies" => "across" } })
     log_swatch({ passes: "tight", measured: "22.1", symptoms: ["gappy"], note: "ok" })
     act(:put, "accepted/#{closure['sheet']['swatch']['log'][0]['id']}")
@@ -130,7 +131,8 @@ class GarmentTest < AppTest
 
     assert_equal closure["required"].sort, content["closures"].first.keys.sort
     assert_equal ClosureFields::BY_PATH.keys.sort,
-                 (closure["properties"]["plan"]["required"] - %w[placket.pins placket.keep_outs swatch.accepted settled]).sort
+                 (closure["properties"]["plan"]["required"] - %w[placket.pins placket.keep_outs swatch.accepted
+                                                                 settled]).sort
     plan = JsonSchema.parse!(closure["properties"]["plan"])
     content["closures"].each do |one|
       sound, faults = plan.validate(one["plan"])
@@ -148,12 +150,12 @@ class GarmentTest < AppTest
     { "{" => "not as the interface", "[]" => "not as the interface", "{}" => "no garment file", broken.call do |f|
       f["version"] = 3
     end => "version 3; this application reads up to version 2",
-      broken.call { |f| f["version"] = "?" } => "no version", broken.call { |f| f["closures"] = 7 } => "closures is no list",
+      broken.call { |f| f["version"] = "?" } => "no version",
+      broken.call { |f| f["closures"] = 7 } => "closures is no list",
       broken.call { |f| f["closures"][0]["plan"]["button.diameter"] = "wide" } => "button.diameter holds wide",
       broken.call { |f| f["closures"][0]["plan"]["button.diameter"] = "-3" } => "button.diameter",
-      broken.call { |f| f["closures"][0]["machine"] = "none" } => "damaged", broken.call do |f|
-                                                                               f["closures"][0]["plan"].delete("placket.pins")
-                                                                             end => "damaged",
+      broken.call { |f| f["closures"][0]["machine"] = "none" } => "damaged",
+      broken.call { |f| f["closures"][0]["plan"].delete("placket.pins") } => "damaged",
       broken.call { |f| f["machines"][0]["max_width"] = "400" } => "machine.max_width", broken.call do |f|
                                                                                           f["name"] = ""
                                                                                         end => "no name",
@@ -170,7 +172,8 @@ class GarmentTest < AppTest
   def test_a_preview_keeps_nothing_and_says_what_moved
     before = db[:revisions].count
     places = closure["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] }
-    moved = preview({ "placket" => { "keep_outs" => [{ "from" => "300", "to" => "320", "label" => "pocket" }] } }, places: places)
+    moved = preview({ "placket" => { "keep_outs" => [{ "from" => "300", "to" => "320", "label" => "pocket" }] } },
+                    places: places)
 
     assert_status 200
     assert_match(/\AHoles? \d.* moved .*mm\.\z/, moved["moved"])
@@ -186,7 +189,9 @@ class GarmentTest < AppTest
   end
 
   def test_bad_rows_get_clear_answers_in_bounded_time
-    { { "count" => "0" } => "placket.count", { "count" => "500" } => "placket.count", { "run_length" => "5m" } => "placket.run_length",
+    wrong = {
+      { "count" => "0" } => "placket.count", { "count" => "500" } => "placket.count",
+      { "run_length" => "5m" } => "placket.run_length",
       { "keep_outs" => Array.new(80) { |at| { "from" => at.to_s, "to" => (at + 1).to_s } } } => "placket.keep_outs",
       { "keep_outs" => [{ "from" => "300", "to" => "290" }] } => "placket.keep_outs.t1.to",
       { "together" => "9" } => "placket.together",
@@ -195,7 +200,10 @@ class GarmentTest < AppTest
       { "pins" => [{ "at" => "212", "weight" => "lots" }] } => "placket.pins.t1.weight",
       { "least_gap" => "90", "most_gap" => "80" } => "placket.most_gap",
       { "count_most" => "9" } => "placket.count_most", { "pattern" => "spiral" } => "placket.pattern",
-      { "most_gap" => "40", "count" => "3", "first" => "24", "last" => "540" } => "placket.pins" }.each do |typed, field|
+      { "most_gap" => "40", "count" => "3", "first" => "24", "last" => "540" } => "placket.pins"
+    }
+
+    wrong.each do |typed, field|
       assert_refused field, { "placket" => typed }
     end
     save({ "placket" => { "keep_outs" => [{ "from" => "300", "to" => "320" }, { "from" => "310", "to" => "340" }] } })

@@ -96,7 +96,8 @@ class HostileTest < AppTest
 
       schema = json_schema(operation)
       input = schema ? JSON.generate(body(schema, "18")) : ""
-      stranger = { "HTTP_HOST" => "127.0.0.1", "HTTP_IF_MATCH" => "\"1\"", "CONTENT_TYPE" => "application/json", input: input }
+      stranger = { "HTTP_HOST" => "127.0.0.1", "HTTP_IF_MATCH" => "\"1\"", "CONTENT_TYPE" => "application/json",
+                   input: input }
       custom_request(verb.upcase, address(path), {}, stranger)
 
       assert_equal 403, last_response.status, "#{verb} #{path}"

@@ -87,7 +87,9 @@ class KnotsTest < AppTest
       Support::OlderFigures.of(figures)
     end
 
-    assert_operator by_name.values.sum(&:size) - kept.sum { |word, figures| (figures.to_a & by_name[word].to_a).size }, :>, 6
+    assert_operator by_name.values.sum(&:size) - kept.sum { |word, figures|
+      (figures.to_a & by_name[word].to_a).size
+    }, :>, 6
     db[:closures].where(id: SMOCK).update(settled: Sequel.pg_jsonb(by_name))
 
     assert_equal ["tied"], states(closure).values.map { |stage| stage["state"] }.uniq

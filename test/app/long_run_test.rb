@@ -55,14 +55,15 @@ class LongRunTest < AppTest
 
   # Beside the cloth, whatever lies close together; and nothing on the heading.
   def test_no_label_lies_on_another
-    save({ placket: { run_length: "200", first: "18", last: "182", count: "", pins: [],
-                      keep_outs: [{ "from" => "0", "to" => "2", "label" => "seam tape" }, { "from" => "100", "label" => "zip" }] } })
+    seams = [{ "from" => "0", "to" => "2", "label" => "seam tape" }, { "from" => "100", "label" => "zip" }]
+    save({ placket: { run_length: "200", first: "18", last: "182", count: "", pins: [], keep_outs: seams } })
 
     assert_status 200
     labels = strip("svg").scan(/<text x="([\d.]+)" y="([\d.]+)" font-size="([\d.]+)"[^>]*>([^<]*)</)
                          .map { |x, y, size, words| [x.to_f, y.to_f, size.to_f, words] }
     labels.combination(2) do |one, other|
-      next unless one[0] < other[0] + (other[3].length * other[2] * 0.45) && other[0] < one[0] + (one[3].length * one[2] * 0.45)
+      from, to = [one, other].map { |label| label[0] + (label[3].length * label[2] * 0.45) }
+      next unless one[0] < to && other[0] < from
 
       gap = (one[1] - other[1]).abs
 

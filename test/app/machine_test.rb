@@ -19,7 +19,8 @@ class MachineTest < AppTest
     body["feet"][0]["allowance"] = "2.5"
     changed = call(:put, "/api/machines/#{LAPWING}", body, "HTTP_IF_MATCH" => '"1"')
 
-    assert_equal ["6.35 mm", "600", "2.5 mm"], [*changed["facts"].values_at("max_width", "top_speed"), changed["feet"][0]["allowance"]]
+    assert_equal ["6.35 mm", "600", "2.5 mm"], [*changed["facts"].values_at("max_width", "top_speed"),
+                                                changed["feet"][0]["allowance"]]
     assert_includes closure["sheet"]["opening"]["setting"]["says"], "4 clicks", "18 and 2.5 by itself, then 4 halves to 22.5"
     call(:put, "/api/machines/#{LAPWING}", body, "HTTP_IF_MATCH" => '"1"')
 
@@ -67,7 +68,9 @@ class MachineTest < AppTest
     assert_includes call(:put, "/api/machines/4", body, "HTTP_IF_MATCH" => '"1"')["detail"], "twice"
   end
 
-  def habits(typed, revision: 1) = call(:patch, "/api/workroom", { habits: typed }, "HTTP_IF_MATCH" => "\"#{revision}\"")
+  def habits(typed, revision: 1)
+    call(:patch, "/api/workroom", { habits: typed }, "HTTP_IF_MATCH" => "\"#{revision}\"")
+  end
 
   def test_a_habit_holds_wherever_a_closure_leaves_it_open
     save({ "button" => { "thickness" => "5" } }, id: 2)
@@ -91,7 +94,8 @@ class MachineTest < AppTest
     after = closure["sheet"]["recipe"]["settings"].find { |setting| setting["key"] == "stabiliser" }
 
     # The mesh lies on the shelf.
-    assert_equal(%w[knit_fusible tear_away wash_film], found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
+    assert_equal(%w[knit_fusible tear_away wash_film],
+                 found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
     assert_equal ["fusible strip inside, its firm direction along the hole", "tear-away under the hole"],
                  [before["text"], after["text"]]
     assert_includes after["cautions"].first["instead"], "light fusible strip"

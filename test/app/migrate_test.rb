@@ -31,7 +31,10 @@ class MigrateTest < Minitest::Test
 
   def counts = FOREVER.to_h { |table| [table, @db[table].count] }
   def workroom = Store::Workrooms.new(@db).find("marsh-walk")
-  def closures = @db[:closures].where(removed_at: nil).order(:id).select_map(:id).map { |id| Store::Closures.new(workroom).find(id) }
+
+  def closures
+    @db[:closures].where(removed_at: nil).order(:id).select_map(:id).map { |id| Store::Closures.new(workroom).find(id) }
+  end
 
   # Everything about plans and facts, without what is told anew each time.
   def state
@@ -84,7 +87,8 @@ class MigrateTest < Minitest::Test
     add = lambda do |number, parent, **changes|
       document = first.merge(@documents[parent] || {}).merge(changes.transform_keys(&:to_s))
       @documents[number] = document
-      @db[:revisions].insert(**own, number: number, parent: parent, summary: "x", document: Sequel.pg_jsonb_wrap(document),
+      @db[:revisions].insert(**own, number: number, parent: parent, summary: "x",
+                                    document: Sequel.pg_jsonb_wrap(document),
                                     made_at: Time.utc(2026, 11, 20, 10, number))
     end
     @documents = { 1 => first }
@@ -121,7 +125,8 @@ class MigrateTest < Minitest::Test
     assert_equal({ "mm" => "19" }, @db[:closures].where(id: 1).get(:settled)["recipe"]["button.diameter"],
                  "as it was when it was settled")
     # 3 equals 2, and 6 and 7 equal 5: they would make undo do nothing.
-    assert_equal [[1, nil], [2, 1], [5, 2], [8, 5]], @db[:revisions].where(closure_id: 1).order(:number).select_map(%i[number parent])
+    assert_equal [[1, nil], [2, 1], [5, 2], [8, 5]],
+                 @db[:revisions].where(closure_id: 1).order(:number).select_map(%i[number parent])
     assert_equal(["button.diameter"], closure.undo_changes.map { |change| change["path"] })
   end
 
@@ -160,8 +165,8 @@ class MigrateTest < Minitest::Test
   end
 
   def test_the_database_itself_refuses_what_no_field_takes
-    { closures: { placket_count_most: 99 }, buttons: { owned: -1 }, feet: { scale_pitch_mm: 0 }, machines: { top_speed: 1 },
-      pins: { weight: 10 } }.each do |table, wrong|
+    { closures: { placket_count_most: 99 }, buttons: { owned: -1 }, feet: { scale_pitch_mm: 0 },
+      machines: { top_speed: 1 }, pins: { weight: 10 } }.each do |table, wrong|
       assert_raises(Sequel::CheckConstraintViolation, table.to_s) { @db[table].update(wrong) }
     end
     { placket_pattern: "spiral", cloth_kind: "foil", opening_school: "guess", cloth_frays: "maybe",
@@ -178,6 +183,7 @@ class MigrateTest < Minitest::Test
     end
     @db[:journal].insert(entry.merge(kind: "note"))
 
-    assert_match(/only ever added to/, assert_raises(Sequel::DatabaseError) { @db[:journal].update(kind: "step") }.message)
+    assert_match(/only ever added to/,
+                 assert_raises(Sequel::DatabaseError) { @db[:journal].update(kind: "step") }.message)
   end
 end

@@ -29,7 +29,9 @@ class PrintTest < AppTest
       holes.each do |hole|
         slit = [hole["open_from"], hole["open_to"]].map { |place| place["mm"] - (number * step) + top }
 
-        assert(found.any? { |x1, y1, x2, y2| (x1 - x2).abs < 0.01 && (y1 - slit[0]).abs < 0.1 && (y2 - slit[1]).abs < 0.1 },
+        assert(found.any? do |x1, y1, x2, y2|
+          (x1 - x2).abs < 0.01 && (y1 - slit[0]).abs < 0.1 && (y2 - slit[1]).abs < 0.1
+        end,
                "hole #{hole['number']} on page #{number + 1}")
       end
     end
@@ -54,7 +56,8 @@ class PrintTest < AppTest
     dots = 600
     Dir.mktmpdir do |folder|
       File.binwrite("#{folder}/strip.pdf", strip("pdf"))
-      _, status = Open3.capture2e("pdftoppm", "-r", dots.to_s, "-gray", "-f", "1", "-l", "1", "#{folder}/strip.pdf", "#{folder}/page")
+      _, status = Open3.capture2e("pdftoppm", "-r", dots.to_s, "-gray", "-f", "1", "-l", "1", "#{folder}/strip.pdf",
+                                  "#{folder}/page")
 
       assert_predicate status, :success?
       longest = longest_run(Dir["#{folder}/page*.pgm"].first, rows: ((12 + 21)..(12 + 23)), dots: dots)

@@ -15,7 +15,9 @@ class RefusedTest < AppTest
       ["abc", "NaN", "1e308", "3/0", "99999", "-99999", "½½"].each { |typed| assert_refused path, change(path, typed) }
     end
 
-    LENGTH_FIELDS.reject { |path| ClosureFields.fetch(path).optional }.each { |path| assert_refused path, change(path, "\u0000") }
+    LENGTH_FIELDS.reject do |path|
+      ClosureFields.fetch(path).optional
+    end.each { |path| assert_refused path, change(path, "\u0000") }
     (LENGTH_FIELDS - %w[opening.correction]).each { |path| assert_refused path, change(path, "-1") }
   end
 
@@ -108,7 +110,8 @@ class RefusedTest < AppTest
     assert_status 428
     first = match
     save({ button: { diameter: "20" } })
-    problem = call(:patch, "/api/closures/1/plan", { "button.diameter" => "21" }, "HTTP_IF_MATCH" => first["HTTP_IF_MATCH"])
+    problem = call(:patch, "/api/closures/1/plan", { "button.diameter" => "21" },
+                   "HTTP_IF_MATCH" => first["HTTP_IF_MATCH"])
 
     assert_status 412
     assert_equal "20 mm", problem["current"]["plan"]["button.diameter"]["text"]

@@ -4,7 +4,10 @@ require_relative "../app_helper"
 
 # A session over the interface: begun, sewn to the end by what is handed out, changed, followed live.
 class SessionRoutesTest < AppTest
-  def of_machine(name) = db[:closures].where(machine_id: db[:machines].where(name: name).get(:id)).order(:id).select_map(:id)
+  def of_machine(name)
+    db[:closures].where(machine_id: db[:machines].where(name: name).get(:id)).order(:id).select_map(:id)
+  end
+
   def begin_session(ids) = call(:post, "/api/workroom/sessions", { closures: ids })
   def session(id) = call(:get, "/api/workroom/sessions/#{id}")
   def change(found, body) = call(:patch, "/api/workroom/sessions/#{found['id']}", body, seen(found))
@@ -16,7 +19,8 @@ class SessionRoutesTest < AppTest
       id = SecureRandom.uuid
       with = entry.fetch("with", {}).merge("sitting.id" => found["id"].to_s)
       call(:put, "/api/journal/#{id}",
-           { "machine" => found["machine"]["id"], **entry, "with" => with, happened_at: at.iso8601, sent_at: NOW.iso8601 }.merge(more))
+           { "machine" => found["machine"]["id"], **entry, "with" => with, happened_at: at.iso8601,
+             sent_at: NOW.iso8601 }.merge(more))
 
       assert_status 200
       id
@@ -94,7 +98,9 @@ class SessionRoutesTest < AppTest
     call(:post, "/api/workroom/sessions/#{found['id']}/ended", nil, seen(found))
 
     assert_empty call(:get, "/api/workroom/sessions")
-    assert_equal ["Avocet"], call(:get, "/api/workroom/under-way")["machines"].map { |one| one["name"] }, "what is set stays known"
+    assert_equal ["Avocet"], call(:get, "/api/workroom/under-way")["machines"].map { |one|
+      one["name"]
+    }, "what is set stays known"
   end
 
   def test_the_way_somebody_wants_it
@@ -169,7 +175,8 @@ class SessionRoutesTest < AppTest
     told = mishap["steps"].map { |one| one.slice("key", "part", "does", "caution", "asks") }
 
     assert_equal(told.map { |one| one.merge("key" => one["key"].sub("{id}", id[0, 8])) },
-                 after.first(told.size).map { |one| one.slice("key", "part", "does", "caution", "asks") }, "as it was given out")
+                 after.first(told.size).map { |one| one.slice("key", "part", "does", "caution", "asks") },
+                 "as it was given out")
     assert_equal ["rescue-#{id[0, 8]}-1", "rescue", id[0, 8]], after.first.values_at("key", "name", "rescue")
     last = after[mishap["steps"].size - 1]
 
@@ -178,7 +185,9 @@ class SessionRoutesTest < AppTest
     done(found, last, { "kind" => "hole_sewn", "measured" => "30" })
 
     assert_equal step["id"], session(found["id"])["steps"].first["id"]
-    assert_in_delta(30.0, closure["sheet"]["placket"]["holes"].find { |hole| hole["at"]["mm"] == step["hole"] }["opening"]["mm"])
+    assert_in_delta(30.0, closure["sheet"]["placket"]["holes"].find do |hole|
+      hole["at"]["mm"] == step["hole"]
+    end["opening"]["mm"])
     custom_request("POST", "/api/garments/import", {},
                    HEADERS.merge("CONTENT_TYPE" => "application/json", input: JSON.generate(call(:get, "/api/garments/1/file"))))
     facts = Store::Closures.new(workroom).find(db[:closures].where(garment_id: db[:garments].max(:id)).min(:id)).facts
@@ -188,6 +197,7 @@ class SessionRoutesTest < AppTest
     enter({ kind: "mishap", with: { "mishap.what" => "lunch" } })
 
     assert_status 422
-    assert_match(/Went wrong: The tack is cut through/, call(:get, "/api/closures/1/journal").map { |line| line["says"] }.join(" "))
+    assert_match(/Went wrong: The tack is cut through/,
+                 call(:get, "/api/closures/1/journal").map { |line| line["says"] }.join(" "))
   end
 end

@@ -5,7 +5,8 @@ require_relative "../app_helper"
 # bin/setup and the cluster: what a fresh, a poor and a busy machine are told.
 class SetupTest < AppTest
   ROOT = File.expand_path("../..", __dir__)
-  TOOLS = %w[bash env dirname mkdir flock id find sort xargs sha256sum cut cat sed ls test ruby bundle gcc make npm node].freeze
+  TOOLS = %w[bash env dirname mkdir flock id find sort xargs sha256sum cut cat sed ls test ruby bundle gcc make npm
+             node].freeze
 
   def setup
     @folder = Dir.mktmpdir("nimble-eyelet-setup-")

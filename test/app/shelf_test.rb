@@ -17,7 +17,8 @@ class ShelfTest < AppTest
     added = call(:post, "/api/shelves/cloths", { name: "marsh denim", kind: "heavy_woven", garment: "field trousers" })
 
     assert_status 201
-    assert_equal ["320", "0.7 mm", "0"], added["fields"].values_at("weight", "thickness", "stretch"), "nobody measured it yet"
+    assert_equal ["320", "0.7 mm", "0"], added["fields"].values_at("weight", "thickness", "stretch"),
+                 "nobody measured it yet"
     assert_equal ["marsh denim"], names(search: "field trou")
     changed = call(:put, "/api/shelves/cloths/#{added['id']}",
                    { name: "marsh denim", kind: "heavy_woven", thickness: "1/32", iron: "yes" }, seen(added))
@@ -29,7 +30,9 @@ class ShelfTest < AppTest
     call(:delete, "/api/shelves/cloths/#{added['id']}", nil, seen(changed))
 
     refute_includes names, "marsh denim"
-    assert_includes call(:get, "/api/waste-basket").map { |item| [item["kind"], item["name"]] }, ["cloth", "marsh denim"]
+    assert_includes call(:get, "/api/waste-basket").map { |item|
+      [item["kind"], item["name"]]
+    }, ["cloth", "marsh denim"]
     call(:post, "/api/waste-basket/cloth/#{added['id']}")
 
     assert_includes names, "marsh denim"
@@ -39,7 +42,9 @@ class ShelfTest < AppTest
     problem = call(:post, "/api/shelves/cloths", { name: "", kind: "moss", weight: "9999999", thickness: "thick" })
 
     assert_status 422
-    assert_equal %w[shelf.kind shelf.name shelf.thickness shelf.weight], problem["faults"].map { |fault| fault["field"] }.sort
+    assert_equal %w[shelf.kind shelf.name shelf.thickness shelf.weight], problem["faults"].map { |fault|
+      fault["field"]
+    }.sort
     unnamed = call(:post, "/api/shelves/threads", { name: "fine cotton", fibre: "cotton", tex: "20" })
 
     assert_equal(["shelf.name"], unnamed["faults"].map { |fault| fault["field"] })

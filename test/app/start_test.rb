@@ -65,7 +65,8 @@ class StartTest < AppTest
 
   def gone?(id) = !File.exist?("/proc/#{id}") || File.read("/proc/#{id}/stat").include?(") Z ")
 
-  # One life of a server: its caliper, its port, its folder; killed, started again as two processes without a caliper, stopped.
+  # One life of a server: its caliper, its port, its folder; killed, started again as two processes without a caliper,
+  # stopped.
   def test_it_starts_recovers_from_a_kill_and_stops_cleanly
     first = start
 

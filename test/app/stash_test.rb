@@ -3,7 +3,8 @@
 require_relative "../app_helper"
 
 class StashTest < AppTest
-  PEBBLE = { "name" => "pebble 12", "shape" => "flat", "attachment" => "two_holes", "diameter" => "12", "thickness" => "2.5",
+  PEBBLE = { "name" => "pebble 12", "shape" => "flat", "attachment" => "two_holes", "diameter" => "12",
+             "thickness" => "2.5",
              "hole_spacing" => "2.5", "hole_diameter" => "1.4", "owned" => "3", "colour" => "slate", "note" => "" }.freeze
 
   def stash(search = "") = call(:get, "/api/stash?search=#{Rack::Utils.escape(search)}")
@@ -58,9 +59,9 @@ class StashTest < AppTest
   end
 
   def test_what_cannot_be_is_refused_at_its_field
-    { { "name" => " " } => "button.name", { "owned" => "-1" } => "button.owned", { "owned" => "10001" } => "button.owned",
-      { "diameter" => "wide" } => "button.diameter", { "thickness" => "" } => "button.thickness",
-      { "shape" => "star" } => "button.shape",
+    { { "name" => " " } => "button.name", { "owned" => "-1" } => "button.owned",
+      { "owned" => "10001" } => "button.owned", { "diameter" => "wide" } => "button.diameter",
+      { "thickness" => "" } => "button.thickness", { "shape" => "star" } => "button.shape",
       { "colour" => "plaid" } => "button.colour", { "hole_spacing" => "40" } => "button.hole_spacing",
       { "note" => "n" * 81 } => "button.note", { "name" => "river shell 18" } => "button.name" }.each do |typed, field|
       problem = call(:post, "/api/stash", PEBBLE.merge(typed))

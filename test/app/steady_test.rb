@@ -86,7 +86,13 @@ class SteadyTest < AppTest
       sent = HEADERS.merge("HTTP_IF_MATCH" => "\"#{db[:identity].get(:id)}.#{seen}\"", "CONTENT_TYPE" => "application/json",
                            input: JSON.generate("button.diameter" => text))
       answer = session.patch("#{HOME}/closures/1/plan", sent)
-      answer.status == 200 ? taken << [seen, who, text.to_r.then { |number| Field.decimal(number) }] : refused << answer.status
+      if answer.status == 200
+        taken << [seen, who, text.to_r.then do |number|
+          Field.decimal(number)
+        end]
+      else
+        refused << answer.status
+      end
     end
   end
 
@@ -114,7 +120,7 @@ class SteadyTest < AppTest
 
   def test_addresses_nobody_should_ask_for
     { "/~root" => 200, "/%00" => 400, "/.stamp" => 200, "/assets/../.stamp" => 200,
-"/api/closures/1e308" => 404 }.each do |path, status|
+      "/api/closures/1e308" => 404 }.each do |path, status|
       custom_request("GET", path, {}, HEADERS)
 
       assert_equal status, last_response.status, path

@@ -63,7 +63,9 @@ class StitchTest < AppTest
     pdf = PDF::Reader.new(StringIO.new(call(:get, "/api/stretch-scale.pdf")))
 
     assert_includes pdf.pages.first.text, "100 mm"
-    places = pdf.pages.first.raw_content.scan(/([\d.]+) ([\d.]+) m\n([\d.]+) [\d.]+ l/).map { |x, _, to| [x.to_f, to.to_f] }
+    places = pdf.pages.first.raw_content.scan(/([\d.]+) ([\d.]+) m\n([\d.]+) [\d.]+ l/).map do |x, _, to|
+      [x.to_f, to.to_f]
+    end
     upright = places.select { |x, to| (x - to).abs < 0.001 }.map { |x, _| x * 25.4 / 72 }.sort
 
     assert_in_delta 100, upright[1] - upright[0], 0.05
@@ -111,7 +113,11 @@ class StitchTest < AppTest
     assert_equal({ "weight" => "120" }, feel.call("weigh", grams: "1,2", side: "10cm"))
     assert_equal({ "thickness" => "0.5 mm" }, feel.call("fold", folded: "4", layers: "8"))
     assert_equal({ "stretch" => "25" }, feel.call("pull", marked: "100", pulled: "125"))
-    assert_equal(["feel.grams"], feel.call("weigh", grams: "heavy", side: "10cm")["faults"].map { |fault| fault["field"] })
-    assert_equal(["feel.pulled"], feel.call("pull", marked: "100", pulled: "50")["faults"].map { |fault| fault["field"] })
+    assert_equal(["feel.grams"], feel.call("weigh", grams: "heavy", side: "10cm")["faults"].map do |fault|
+      fault["field"]
+    end)
+    assert_equal(["feel.pulled"], feel.call("pull", marked: "100", pulled: "50")["faults"].map do |fault|
+      fault["field"]
+    end)
   end
 end

@@ -7,7 +7,8 @@ class StoreTest < AppTest
   def closures = Store::Closures.new(workroom)
 
   def test_a_plan_comes_back_from_a_revision_as_it_was
-    save({ button: { diameter: "1 1/64\"" }, recipe: { tension: "2.5", stitch_length: "0.45" }, placket: { count: "8" } })
+    save({ button: { diameter: "1 1/64\"" }, recipe: { tension: "2.5", stitch_length: "0.45" },
+           placket: { count: "8" } })
     act(:put, "settled/opening")
     plan = closures.find(SMOCK).plan
 
@@ -94,7 +95,11 @@ class StoreTest < AppTest
   def test_a_change_that_fails_half_way_leaves_nothing
     taken = closures.find(2).plan.name
 
-    assert_raises(Refusal) { closures.change(SMOCK, version: version) { |found| found.plan.changed("closure.name" => taken) } }
+    assert_raises(Refusal) do
+      closures.change(SMOCK, version: version) do |found|
+        found.plan.changed("closure.name" => taken)
+      end
+    end
     assert_equal 1, revision
     assert_equal 1, db[:revisions].where(closure_id: SMOCK).count
   end

@@ -91,16 +91,19 @@ class SuppliesAnswersTest < AppTest
     assert_equal %w[test-sew], keys.call, "another stack"
   end
 
-  # The strip of the underlap says where its crosses come from, as soon as that matters; and eyelets are planned where buttons sit.
+  # The strip of the underlap says where its crosses come from, as soon as that matters; and eyelets are planned where
+  # buttons sit.
   def test_crosses_as_sewn_or_as_planned_and_eyelets_where_the_buttons_are
     tick("sew-7")
-    enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528", with: { "mishap.what" => "place_cut" } })
+    enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528",
+            with: { "mishap.what" => "place_cut" } })
     strip = ->(from) { printed_text(call(:get, "/api/closures/#{SMOCK}/strip.pdf?side=underlap&crosses=#{from}")) }
 
     assert_includes strip["plan"], "from the plan"
     assert_includes strip["sewn"], "through the holes as they were sewn"
     refute_equal strip["plan"].scan(/\d+(?:\.\d+)? mm/), strip["sewn"].scan(/\d+(?:\.\d+)? mm/)
-    eyelets = call(:post, "/api/closures", { garment: "linen field smock", name: "eyelets", like: SMOCK, eyelets: true })
+    eyelets = call(:post, "/api/closures",
+                   { garment: "linen field smock", name: "eyelets", like: SMOCK, eyelets: true })
     buttons = closure["sheet"]["placket"]["holes"].map { |hole| hole["button"]["mm"] }
 
     assert_equal(buttons, eyelets["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] })

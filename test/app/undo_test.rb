@@ -14,7 +14,8 @@ class UndoTest < AppTest
      { "opening" => { "correction" => "0.#{turn % 9}#{turn % 7}" } },
      { "placket" => { "run_length" => (600 + turn).to_s } }, { "recipe" => { "stitch_length" => "0.#{3 + (turn % 4)}" } },
      { "cloth" => { "weight" => (120 + turn).to_s } }, { "thread" => { "bobbin" => "#{turn + 1} m" } },
-     { "placket" => { "keep_outs" => [{ "from" => (300 + turn).to_s, "to" => (306 + turn).to_s, "label" => "seam #{turn}" }] } },
+     { "placket" => { "keep_outs" => [{ "from" => (300 + turn).to_s, "to" => (306 + turn).to_s,
+                                        "label" => "seam #{turn}" }] } },
      { "attach" => { "stitches" => (6 + (turn % 5)).to_s } }][turn % 8]
   end
 

@@ -122,10 +122,14 @@ class WorkroomTest < AppTest
   end
 
   def rows
-    %i[closures machines buttons garments journal revisions feet].to_h { |table| [table, db[table].order(Sequel.lit("1, 2")).all] }
+    %i[closures machines buttons garments journal revisions feet].to_h do |table|
+      [table, db[table].order(Sequel.lit("1, 2")).all]
+    end
   end
 
-  def call_plain(verb, path) = Rack::Test::Methods.instance_method(:custom_request).bind_call(self, verb.upcase, path, {}, HEADERS)
+  def call_plain(verb, path)
+    Rack::Test::Methods.instance_method(:custom_request).bind_call(self, verb.upcase, path, {}, HEADERS)
+  end
 
   def call_raw(verb, address, operation)
     schema = json_schema(operation)

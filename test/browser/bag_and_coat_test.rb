@@ -3,8 +3,8 @@
 require_relative "../browser_helper"
 require_relative "../support/printed"
 
-# A bag with bar tacks and a coat with corded holes and buttons on pins: planned from an empty workroom, sewn in one session and
-# recorded.
+# A bag with bar tacks and a coat with corded holes and buttons on pins: planned from an empty workroom, sewn in one
+# session and recorded.
 class BagAndCoatTest < BrowserTest
   include Printed
 
@@ -34,7 +34,7 @@ class BagAndCoatTest < BrowserTest
   # One figure, from the place over the key to the step, the strip and the card.
   def plan_bag
     begin_closure("shopper bag", "handle ends", "shape" => "bar_tack", "cloth" => "kind:heavy_woven", "use" => "bag",
-"place" => "strap_ends")
+                  "place" => "strap_ends")
 
     assert_selector "nav li[data-stage]", count: 8
     go "2"
@@ -72,10 +72,12 @@ class BagAndCoatTest < BrowserTest
   end
 
   def plan_coat
-    begin_closure("loden coat", "front", "shape" => "ball", "cloth" => "kind:heavy_woven", "use" => "coat", "place" => "pulled_front")
+    begin_closure("loden coat", "front", "shape" => "ball", "cloth" => "kind:heavy_woven", "use" => "coat",
+                  "place" => "pulled_front")
     coat = id_here
     call(:patch, "#{room}/closures/#{coat}/plan",
-         { "button.diameter" => "16", "button.attachment" => "shank", "button.name" => "loden ball", "recipe.style" => "corded",
+         { "button.diameter" => "16", "button.attachment" => "shank", "button.name" => "loden ball",
+           "recipe.style" => "corded",
            "placket.run_length" => "500", "placket.count" => "3", "placket.grid" => "half_millimetre" }, match(coat))
     visit "#{@home}/closures/#{coat}/attach"
     find("[data-path='attach.shank_by'] label", text: said("attach_habits.eyelet_and_removable_pin")).click
@@ -128,7 +130,8 @@ class BagAndCoatTest < BrowserTest
 
   def told(found, step, session)
     step["enter"].each do |entry|
-      body = entry.merge("with" => entry.fetch("with", {}).merge("sitting.id" => session.to_s), "machine" => found["machine"]["id"],
+      body = entry.merge("with" => entry.fetch("with", {}).merge("sitting.id" => session.to_s),
+                         "machine" => found["machine"]["id"],
                          "happened_at" => Time.now.utc.iso8601, "sent_at" => Time.now.utc.iso8601)
       call(:put, "#{room}/journal/#{SecureRandom.uuid}", body)
 

@@ -80,7 +80,8 @@ class FinishTest < BrowserTest
   def test_where_buttons_go_when_a_hole_lies_otherwise_than_planned
     sew = step("sew-7")
     enter(sew.fetch("enter").merge("machine" => 4))
-    enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528", with: { "mishap.what" => "place_cut" } })
+    enter({ kind: "mishap", machine: 4, step: "open-at-540000", at: "540", measured: "528",
+            with: { "mishap.what" => "place_cut" } })
     open_station "attach"
 
     assert_selector "[data-places]", text: said("attach.the_holes_lie_otherwise")
@@ -123,7 +124,8 @@ class FinishTest < BrowserTest
     assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, 390
   end
 
-  # Laid by out of the stash for this closure, and counted when they are sewn on; what is no number says so beside its field.
+  # Laid by out of the stash for this closure, and counted when they are sewn on; what is no number says so beside its
+  # field.
   def test_buttons_are_laid_by_and_counted
     name = closure["plan"]["button.name"]
     db[:buttons].where(name: name).update(owned: 9)

@@ -7,7 +7,8 @@ require_relative "../browser_helper"
 class LookTest < BrowserTest
   STATIONS = NimbleEyelet::STAGES.keys.freeze
   # The pages that are not about one closure, and what each is known by.
-  PAGES = { "/stash" => "main li", "/habits" => "fieldset", "/machines/4" => "[data-path='foot.kind']", "/machines/new" => "fieldset",
+  PAGES = { "/stash" => "main li", "/habits" => "fieldset", "/machines/4" => "[data-path='foot.kind']",
+            "/machines/new" => "fieldset",
             "/garments/1" => "main li" }.freeze
 
   LONG = "W" * 80

@@ -159,9 +159,10 @@ class NothingLostTest < BrowserTest
 
     assert_answer "22 mm"
     assert_saved
-    assert_equal(["19 mm", "2.2 mm"], closure["plan"].values_at("button.diameter", "button.hole_diameter").map do |length|
-      length["text"]
-    end)
+    assert_equal(["19 mm", "2.2 mm"],
+                 closure["plan"].values_at("button.diameter", "button.hole_diameter").map do |length|
+                   length["text"]
+                 end)
   end
 
   def test_another_tab_that_changed_the_same_field_is_asked_about
@@ -199,13 +200,17 @@ class NothingLostTest < BrowserTest
 
   def test_another_tab_that_changed_the_same_list_is_asked_about
     open_station "placket"
-    meanwhile(-> { pin({ at: "150", label: "bust" }) }) { fill_in said("rows.row", said("placket.which_point"), "1"), with: "chest" }
+    meanwhile(lambda {
+      pin({ at: "150", label: "bust" })
+    }) { fill_in said("rows.row", said("placket.which_point"), "1"), with: "chest" }
 
     assert_text "#{said('clash.another_tab_or_device')} theirs."
     click_on said("clash.take", "theirs")
 
     assert_field said("rows.row", said("placket.which_point"), "1"), with: "bust"
-    meanwhile(-> { pin({ at: "160", label: "bust" }) }) { fill_in said("rows.row", said("placket.which_point"), "1"), with: "chest" }
+    meanwhile(lambda {
+      pin({ at: "160", label: "bust" })
+    }) { fill_in said("rows.row", said("placket.which_point"), "1"), with: "chest" }
     click_on said("clash.keep", "my row")
 
     assert_saved

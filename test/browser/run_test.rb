@@ -67,8 +67,9 @@ class RunTest < BrowserTest
     # A seam is added by a key, too: one place, until its row says how far it reaches.
     find("g[role=button][aria-label^='#{said('run_hole.hole')} 5']").native.send_keys("k")
 
-    assert_selector "[role=slider][aria-label='#{said('run_keep_out.keep_clear',
-                                                      'a stretch')}'][aria-valuetext^='#{said('run_keep_out.a_seam_at')}']"
+    called = said("run_keep_out.keep_clear", "a stretch")
+
+    assert_selector "[role=slider][aria-label='#{called}'][aria-valuetext^='#{said('run_keep_out.a_seam_at')}']"
     assert_saved
   end
 

@@ -33,19 +33,23 @@ class AttachTest < CoreTest
     assert_in_delta 0.404, found.clearance.to_f, 0.001
     assert_nil attaching.diagonal
     # A dial that is off is off for both.
-    assert_equal ["3.5 mm", "4.5 mm"], attaching(pattern: "arrow", width: mm(3.5)).to_h.values_at(:width, :diagonal).map(&:to_s)
+    assert_equal ["3.5 mm", "4.5 mm"],
+                 attaching(pattern: "arrow", width: mm(3.5)).to_h.values_at(:width, :diagonal).map(&:to_s)
   end
 
   # The needle goes where it goes: whatever is offered strikes nowhere, and what is refused for it would.
   def test_what_is_offered_strikes_at_no_penetration
     300.times do
-      asked = { button: button(hole_spacing: mm(random.rand(2.0..5.0).round(2)), hole_diameter: mm(random.rand(0.9..2.4).round(2))),
+      asked = { button: button(hole_spacing: mm(random.rand(2.0..5.0).round(2)),
+                               hole_diameter: mm(random.rand(0.9..2.4).round(2))),
                 machine: machine(anchor: %w[centre left].sample(random: random), width_step: mm([0.5, 1].sample(random: random))),
                 needle: [70, 80, 100].sample(random: random), pattern: Stitches::BUTTON_PATTERNS.keys.sample(random: random),
                 width: [nil, mm(random.rand(10) * 0.5)].sample(random: random) }
       found = attaching(**asked)
       path = Stitches::ButtonPath.sew(found.swings.sewn(found.swings.widths(asked[:width])))
-      off = path.parts.flat_map { |part| part.points.zip(part.aims) }.map { |(x, y), (u, v)| Math.hypot(x - u, y - v) }.max
+      off = path.parts.flat_map do |part|
+        part.points.zip(part.aims)
+      end.map { |(x, y), (u, v)| Math.hypot(x - u, y - v) }.max
       room = (asked[:button].hole_diameter.to_f - (asked[:needle] / 100.0)) / 2
 
       assert_in_delta room - off, found.clearance.to_f, 0.001, asked.inspect

@@ -10,11 +10,19 @@ class BoundsTest < CoreTest
   PLACES = {
     "button.diameter" => ->(test, at) { test.button(diameter: at, thickness: [at, Length.mm(3)].min, attachment: "shank") },
     **%w[thickness interfacing].to_h { |name| ["cloth.#{name}", ->(test, at) { test.cloth(name.to_sym => at) }] },
-    **%w[allowance correction wrapped ease].to_h { |name| ["opening.#{name}", ->(test, at) { test.wish(name.to_sym => at) }] },
+    **%w[allowance correction wrapped ease].to_h do |name|
+      ["opening.#{name}", lambda { |test, at|
+        test.wish(name.to_sym => at)
+      }]
+    end,
     **%w[wished_gap least_gap most_gap inner_gap offset extension]
            .to_h { |name| ["placket.#{name}", ->(test, at) { test.run_of(name.to_sym => at) }] },
     "placket.run_length" => ->(test, at) { test.run_of(run_length: at) },
-    **%w[stitch_width stitch_length].to_h { |name| ["recipe.#{name}", ->(_, at) { Recipes::Overrides.new(name.to_sym => at) }] },
+    **%w[stitch_width stitch_length].to_h do |name|
+      ["recipe.#{name}", lambda { |_, at|
+        Recipes::Overrides.new(name.to_sym => at)
+      }]
+    end,
     **%w[allowance click scale_pitch]
            .to_h { |name| ["foot.#{name}", ->(_, at) { Foot.new(kind: "carriage_foot", name.to_sym => at) }] },
     "machine.length_step" => ->(test, at) { test.machine(length_step: at) }

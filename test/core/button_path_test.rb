@@ -15,8 +15,8 @@ class ButtonPathTest < CoreTest
   def patterns = Stitches::BUTTON_PATTERNS.keys.map { |key| { pattern: key } }
 
   def any
-    sewn(spacing: random.rand(2.0..5.0), hole: random.rand(1.2..2.5), needle: [0.7, 0.8, 0.9, 1.1].sample(random: random),
-         width: random.rand(1.5..6.0), diagonal: random.rand(2.5..7.0), anchor: %w[centre left].sample(random: random),
+    sewn(spacing: random.rand(2.0..5.0), hole: random.rand(1.2..2.5),
+         needle: [0.7, 0.8, 0.9, 1.1].sample(random: random), width: random.rand(1.5..6.0), diagonal: random.rand(2.5..7.0), anchor: %w[centre left].sample(random: random),
          stitches: random.rand(4..12), **[{ holes: 2 }, *patterns].sample(random: random))
   end
 
@@ -49,7 +49,8 @@ class ButtonPathTest < CoreTest
     assert_equal 2 * (9 + (2 * Stitches::ButtonPath::LOCKS)), path.points.size
   end
 
-  # Anchored at the other side the path is its mirror image; carried thread is longer by what lies between, and has fewer tails.
+  # Anchored at the other side the path is its mirror image; carried thread is longer by what lies between, and has
+  # fewer tails.
   def test_thread_is_the_sum_of_its_parts
     found = path
 

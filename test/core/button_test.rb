@@ -25,7 +25,9 @@ class ButtonTest < CoreTest
       disc = Math.sqrt((radius**2) - (cut**2))
       support = ->(down) { down >= -cut / radius ? radius : (disc * Math.sqrt(1 - (down**2))) - (cut * down) }
       outlines = (0..90).map do |tilt|
-        (0...720).sum { |turn| support.call(Math.sin(turn * Math::PI / 360) * Math.cos(tilt * Math::PI / 180)) } * Math::PI / 720
+        (0...720).sum do |turn|
+          support.call(Math.sin(turn * Math::PI / 360) * Math.cos(tilt * Math::PI / 180))
+        end * Math::PI / 720
       end
 
       assert_in_delta outlines.min, button(shape: "domed", thickness: mm(rise)).half_perimeter.to_f, 0.01, rise
@@ -49,8 +51,10 @@ class ButtonTest < CoreTest
         thickness = [random_mm(0.5..20.0), diameter].min
         small = button(shape: shape, diameter: diameter, thickness: thickness).half_perimeter
 
-        assert_operator button(shape: shape, diameter: diameter + mm(0.1), thickness: thickness).half_perimeter, :>=, small
-        assert_operator button(shape: shape, diameter: diameter, thickness: thickness + mm(0.1)).half_perimeter, :>=, small
+        assert_operator button(shape: shape, diameter: diameter + mm(0.1), thickness: thickness).half_perimeter, :>=,
+                        small
+        assert_operator button(shape: shape, diameter: diameter, thickness: thickness + mm(0.1)).half_perimeter, :>=,
+                        small
       end
     end
   end

@@ -12,9 +12,9 @@ class CoreRulesTest < CoreTest
   ALLOWED = %w[digest].freeze
 
   # What things are lies below what is done with them; a room leans only on rooms of lower floors.
-  FLOORS = [%w[value older_words], %w[length], %w[answer], %w[typing style spacing belief], %w[button cloth thread machine],
-            %w[stitch opening placket schedule], %w[recipe attach work], %w[swatch], %w[inference sewing], %w[plan], %w[sheet],
-            %w[session simulation], %w[leaflet]].freeze
+  FLOORS = [%w[value older_words], %w[length], %w[answer], %w[typing style spacing belief],
+            %w[button cloth thread machine], %w[stitch opening placket schedule], %w[recipe attach work], %w[swatch],
+            %w[inference sewing], %w[plan], %w[sheet], %w[session simulation], %w[leaflet]].freeze
 
   # Every noun has its own: the lengths and counts its fields take.
   IN_EVERY_ROOM = %w[LIMITS].freeze
@@ -58,7 +58,8 @@ class CoreRulesTest < CoreTest
     end
   end
 
-  # Files that name one another, the types of their documentation counted: one thing in several files. The list only shrinks.
+  # Files that name one another, the types of their documentation counted: one thing in several files. The list only
+  # shrinks.
   TOGETHER = [%w[length/length.rb length/wording.rb], %w[thread/bobbin.rb thread/sewing_thread.rb],
               %w[recipe/density_choice.rb recipe/equipment_choice.rb recipe/recipe.rb recipe/style_choice.rb recipe/width_choice.rb],
               %w[placket/hole.rb placket/runway.rb placket/start.rb],
@@ -66,9 +67,14 @@ class CoreRulesTest < CoreTest
 
   def test_no_others_lean_on_one_another_by_their_types
     leans = leanings.files.to_h { |file| [file, leanings.uses(file) & (leanings.files - [file])] }
-    circles = TSort.strongly_connected_components(leans.method(:each_key), ->(file, &block) { leans.fetch(file).each(&block) })
+    circles = TSort.strongly_connected_components(leans.method(:each_key),
+                                                  ->(file, &block) { leans.fetch(file).each(&block) })
 
-    assert_equal TOGETHER.sort, circles.select { |files| files.size > 1 }.map { |files| files.map { |file| short(file) }.sort }.sort
+    assert_equal TOGETHER.sort, circles.select { |files| files.size > 1 }.map { |files|
+      files.map { |file|
+        short(file)
+      }.sort
+    }.sort
   end
 
   def test_no_constant_name_stands_for_two_things

@@ -36,7 +36,7 @@ class CuttingTest < CoreTest
     tools.each { |tool, text| assert_match text, at("open", told(cut: cut(tool: tool, chisel: mm(12)))) }
     assert_match(/over the block's edge/, at("open", told(cut: cut(tool: "chisel", chisel: mm(30)))))
     seals = { "before" => %w[seal dry], "after" => %w[seal-after dry-after], "both" => %w[seal dry seal-after dry-after],
-"none" => [] }
+              "none" => [] }
     seals.each do |seal, keys|
       found = sheet(cut: cut(seal: seal))
 

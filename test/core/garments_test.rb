@@ -12,7 +12,8 @@ class GarmentsTest < CoreTest
   end
 
   # A coated jacket on a stepped machine of one's own: dials to 5 by 0.5, length marks of 0.25, a zip and a flap.
-  JACKET_MACHINE = { max_width: Length.mm(5), width_step: Length.mm(0.5r), length_step: Length.mm(0.25r), anchor: "left" }.freeze
+  JACKET_MACHINE = { max_width: Length.mm(5), width_step: Length.mm(0.5r), length_step: Length.mm(0.25r),
+                     anchor: "left" }.freeze
 
   def jacket(**changes)
     sheet(button: button(shape: "domed", diameter: mm(23), thickness: mm(6)), cloth: cloth(kind: "coated", weight: 140),
@@ -61,7 +62,9 @@ class GarmentsTest < CoreTest
     assert_includes said["pins"], "every clip"
     assert_includes said["mark"], "24 mm from the finished edge"
     assert(said.keys.grep(/\Aplace-at/).all? { |key| said[key].include?("in the middle of a long side") })
-    assert_equal said.keys.grep(/\Asew-at/).map { |key| key[/\d+\z/].to_i }, places(jacket).reverse.map { |at| (at * 1000).to_i },
+    assert_equal said.keys.grep(/\Asew-at/).map { |key| key[/\d+\z/].to_i }, places(jacket).reverse.map { |at|
+      (at * 1000).to_i
+    },
                  "the hem, least seen, first"
   end
 

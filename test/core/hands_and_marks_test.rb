@@ -7,7 +7,9 @@ class HandsAndMarksTest < CoreTest
   RIGHT = { "bead_away" => "full", "bead_back" => "full", "tension" => "even", "space" => "room" }.freeze
 
   def clicking(click: mm(0.5), allowance: mm(3))
-    feet = machine.feet.map { |foot| foot.kind == "carriage_foot" ? foot.with(click: click, allowance: allowance) : foot }
+    feet = machine.feet.map do |foot|
+      foot.kind == "carriage_foot" ? foot.with(click: click, allowance: allowance) : foot
+    end
     machine(id: 4, feet: feet)
   end
 
@@ -53,7 +55,8 @@ class HandsAndMarksTest < CoreTest
     change = far.diagnosis.changes.find { |one| one.axis == "fit" }
 
     assert_match(/Clamp a flat stand-in of (22\.5 mm) instead of the button/, fit_says(far))
-    assert_match(/Clamp a flat stand-in 22\.5 mm long/, said(Sheet.of(far.plan.changed(change.sets), far.facts).setting.says, :mm))
+    assert_match(/Clamp a flat stand-in 22\.5 mm long/,
+                 said(Sheet.of(far.plan.changed(change.sets), far.facts).setting.says, :mm))
     ball = button(shape: "ball", attachment: "shank", diameter: mm(12), thickness: nil)
     _, stand_in = short_by(2.5, machine: clicking, button: ball, recipe: Recipes::Overrides.new(foot: "carriage_foot"))
 
@@ -66,7 +69,8 @@ class HandsAndMarksTest < CoreTest
 
   def test_a_test_hole_in_words
     found = sheet(machine: clicking)
-    told = Swatches::SwatchDescription.new(hole(found, measured: 22.5, looks: { "tension" => "dots" }, symptoms: %w[skipped]))
+    told = Swatches::SwatchDescription.new(hole(found, measured: 22.5, looks: { "tension" => "dots" },
+                                                symptoms: %w[skipped]))
 
     assert_equal "passes as it should", told.verdict
     assert_equal ["edge: dots of bobbin thread on top", "between the beads: room to cut"], told.seen.grep(/between|edge/)
@@ -136,7 +140,9 @@ class HandsAndMarksTest < CoreTest
 
     assert_in_delta 22.4, fit.call(22.5, 22.3).reading, 1e-9
     assert_in_delta 0.3 / Math.sqrt(2), fit.call(22.5, 22.3).reading_spread, 1e-9, "two are surer than one"
-    assert_equal [22.5, 0.3], fit.call(26.5, 22.5).then { |found| [found.reading, found.reading_spread] }, "they do not agree"
+    assert_equal [22.5, 0.3], fit.call(26.5, 22.5).then { |found|
+      [found.reading, found.reading_spread]
+    }, "they do not agree"
     assert_in_delta 22.5, fit.call(22.5, nil).reading, 1e-9, "not measured again"
     changed = Inference::SecondLook.fit(seen.call(22.5), seen.call(22.5, 2..2, 1..1)).fit
 

@@ -6,8 +6,9 @@ require_relative "../support/closures"
 require_relative "../support/hands"
 require_relative "../support/workplace"
 
-# Hands that only do what steps say, by their words and by their operations, on a table of their own: whatever the closure, alone
-# or between others, and whatever goes wrong, every hole is sewn and cut as it was planned, and the machine is as it was.
+# Hands that only do what steps say, by their words and by their operations, on a table of their own: whatever the
+# closure, alone or between others, and whatever goes wrong, every hole is sewn and cut as it was planned, and the
+# machine is as it was.
 class HandsTest < CoreTest
   include NimbleEyelet::Support::Closures
 
@@ -72,8 +73,8 @@ class HandsTest < CoreTest
 
   def plans = Support::Fixtures.new.plans(CLOSURES)
 
-  # Several closures on one machine, as a session gives them out: asked again at three places, as a phone does that is mostly
-  # without a connection. After every step the machine of the hands and the ledger say the same.
+  # Several closures on one machine, as a session gives them out: asked again at three places, as a phone does that is
+  # mostly without a connection. After every step the machine of the hands and the ledger say the same.
   def test_hands_sew_every_closure_of_a_session_as_it_was_planned
     wrong = Array.new(SESSIONS) do |turn|
       hands = [Support::ReadingHands, Support::WorkingHands][turn % 2].new
@@ -141,7 +142,8 @@ class HandsTest < CoreTest
     found = []
     at.work(at_once: 1) do |one|
       (one.part ? one.mishaps : []).each do |mishap|
-        next if tried.include?([kind, cloth, one.step.name, mishap]) || skipped?(tried.push([kind, cloth, one.step.name, mishap]).size)
+        next if tried.include?([kind, cloth, one.step.name,
+                                mishap]) || skipped?(tried.push([kind, cloth, one.step.name, mishap]).size)
 
         found.concat(put_right(at.dup, place.dup, piece.dup, one, mishap, plan))
       end

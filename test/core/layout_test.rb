@@ -70,13 +70,15 @@ class LayoutTest < CoreTest
   end
 
   def test_the_foot_has_its_runway_or_says_how_to_get_it
-    ahead = layout(count: 6, first: mm(24), last: mm(540), keep_outs: [Placket::KeepOut.new(from: mm(560), to: mm(570), label: "hem")])
+    ahead = layout(count: 6, first: mm(24), last: mm(540),
+                   keep_outs: [Placket::KeepOut.new(from: mm(560), to: mm(570), label: "hem")])
     caution = ahead.holes.last.cautions.first
 
     assert_match(/Hem lies 7.5 mm from hole 6, where the carriage foot wants flat cloth/, caution.says.to_s)
     assert_includes caution.instead, "folded scrap"
     # 25 above: too near for the 40 behind, far enough for the 20 in front when the work is turned.
-    above = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))])
+    above = layout(count: 2, first: mm(100), last: mm(400),
+                   keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))])
 
     assert_includes above.holes.last.cautions.first.instead, "Turn the garment"
     # A keyhole lies as its eye lies: the garment cannot be turned round.

@@ -17,7 +17,10 @@ class LessonsTest < CoreTest
                          stabiliser: recipe.stabiliser.value, sewn_with: found.sewn_with.merge(with))
   end
 
-  def earlier(*holes, closure: 9) = holes.reverse.map { |one| Swatches::EarlierSwatch.new(closure: closure, swatch: one) }
+  def earlier(*holes, closure: 9)
+    holes.reverse.map { |one| Swatches::EarlierSwatch.new(closure: closure, swatch: one) }
+  end
+
   def taught(*holes, **changes) = sheet(machine: stepped, facts: Sewing::Facts.new(earlier: earlier(*holes)), **changes)
 
   def test_an_offset_goes_over_to_the_next_closure_on_that_machine_and_foot
@@ -28,14 +31,17 @@ class LessonsTest < CoreTest
     assert_equal mm(1.5), taught(*short).correction
     assert_equal first.cut.length, taught(*short).opening, "what is wanted stays, and is what comes of it"
     assert_equal first.cut.length + mm(1.5), taught(*short).setting.hands
-    assert_equal Length.zero, sheet(machine: stepped(id: 8), facts: Sewing::Facts.new(earlier: earlier(*short))).correction
+    assert_equal Length.zero,
+                 sheet(machine: stepped(id: 8), facts: Sewing::Facts.new(earlier: earlier(*short))).correction
     # What somebody set beyond it by hand counts.
     assert_equal mm(0.5), taught(*short, opening: wish(correction: mm(0.5))).correction
   end
 
   def test_the_recipe_begins_where_the_most_alike_one_ended
     first = sheet(machine: stepped)
-    thin = (1..3).map { |number| hole(first, number, looks: { "bead_away" => "thin", "bead_back" => "thin", "tension" => "dots" }) }
+    thin = (1..3).map do |number|
+      hole(first, number, looks: { "bead_away" => "thin", "bead_back" => "thin", "tension" => "dots" })
+    end
     begun = taught(*thin)
 
     assert_operator begun.recipe.stitch_length.value, :<, first.recipe.stitch_length.value
@@ -69,7 +75,8 @@ class LessonsTest < CoreTest
     assert_equal [9, ["recipe.stitch_length"]], [found.closure, found.changes.map(&:path)]
     assert_equal({ "recipe.stitch_length" => first.recipe.stitch_length.value }, found.as_then)
     assert_nil taught(hole(first, passes: "tight")).before, "what did not work is not offered"
-    assert_nil sheet(machine: stepped, cloth: cloth(kind: "knit"), facts: Sewing::Facts.new(earlier: earlier(hole(first)))).before
+    assert_nil sheet(machine: stepped, cloth: cloth(kind: "knit"),
+                     facts: Sewing::Facts.new(earlier: earlier(hole(first)))).before
   end
 
   def test_an_accepted_hole_holds_what_it_was_sewn_with
@@ -79,13 +86,15 @@ class LessonsTest < CoreTest
     held = Sheet.of(plan, facts(swatches: [swatch])).frozen
 
     assert_equal [1, []], [held.swatch.number, held.changes]
-    moved = Sheet.of(plan.changed("recipe.stitch_length" => mm(0.4), "button.diameter" => mm(20)), facts(swatches: [swatch])).frozen
+    moved = Sheet.of(plan.changed("recipe.stitch_length" => mm(0.4), "button.diameter" => mm(20)),
+                     facts(swatches: [swatch])).frozen
 
     assert_equal %w[setting.hands opening.length recipe.stitch_length], moved.changes.map(&:path)
     # Held, the tension is moved as it was, and nothing is sewn twice that was not.
     again = Sheet.of(plan)
 
-    assert_equal [first.recipe.tension_move, first.recipe.second_pass], [again.recipe.tension_move, again.recipe.second_pass]
+    assert_equal [first.recipe.tension_move, first.recipe.second_pass], [again.recipe.tension_move,
+                                                                         again.recipe.second_pass]
     assert_nil first.frozen
     # Accepted later, when something else is wanted by then: it is sewn as it was all the same.
     other = sheet(machine: stepped, facts: facts(swatches: [swatch]), opening: wish(ease: first.cut.ease + mm(1)),
@@ -144,7 +153,8 @@ class LessonsTest < CoreTest
   def test_a_belief_is_drawn_on_the_scale_of_the_hands
     first = sheet(machine: stepped)
     found = sheet(machine: stepped,
-                  facts: facts(swatches: [hole(first, measured: 22.5, looks: { "bead_away" => "thin", "tension" => "dots" })]))
+                  facts: facts(swatches: [hole(first, measured: 22.5,
+                                               looks: { "bead_away" => "thin", "tension" => "dots" })]))
     strips = found.strips.to_h { |strip| [strip.key, strip] }
 
     assert_equal %i[fit cover tension space], strips.keys
@@ -182,8 +192,8 @@ class LessonsTest < CoreTest
   # The same truth behind every hole, another luck; and told as somebody would see it.
   def test_the_hidden_machine_is_one_machine
     truth = Simulation::HiddenMachine.drawn(Array.new(4) { |seed| Random.new(seed) })
-    order = Simulation::MachineOrder.new(set: 22.5, ends: 2.5, demand: Opening::SlitDemand.new(need: 21.3, give: 1.0, slips: 3.6),
-                                         cover: Math.log(0.51), balance: 0.0, tension: -1.0, width: 4.5,
+    order = Simulation::MachineOrder.new(set: 22.5, ends: 2.5,
+                                         demand: Opening::SlitDemand.new(need: 21.3, give: 1.0, slips: 3.6), cover: Math.log(0.51), balance: 0.0, tension: -1.0, width: 4.5,
                                          middles: { cover: Math.log(0.514), tension: -1.0, space: 4.5 })
     lengths = (1..200).map { |seed| truth.sew(order, Random.new(seed)).length }
     mean = lengths.sum / 200

@@ -6,7 +6,8 @@ class MachineTest < CoreTest
   def test_a_width_is_only_what_the_dial_has
     dial = machine(max_width: mm(5.2), width_step: mm(0.5))
 
-    assert_equal([mm(4.5), mm(4.5), mm(5), mm(5), mm(5)], [4.4, 4.7, 4.8, 5.2, 99].map { |wanted| dial.width_settable(mm(wanted)) })
+    assert_equal([mm(4.5), mm(4.5), mm(5), mm(5), mm(5)],
+                 [4.4, 4.7, 4.8, 5.2, 99].map { |wanted| dial.width_settable(mm(wanted)) })
     200.times do
       wanted = random_mm(0.1..12.0)
       set = dial.width_settable(wanted)

@@ -6,7 +6,8 @@ class MeasureTest < CoreTest
   def read(text, unit = :mm) = Typing::Notation.read(text, unit: unit, field: "button.diameter")
 
   def test_lengths_as_people_type_them
-    { "18" => 18, "18mm" => 18, "1.8cm" => 18, "1,8 cm" => 18, "3/4" => 19.05r, "1 1/8\"" => 28.575r, "1-1/8 in" => 28.575r,
+    { "18" => 18, "18mm" => 18, "1.8cm" => 18, "1,8 cm" => 18, "3/4" => 19.05r, "1 1/8\"" => 28.575r,
+      "1-1/8 in" => 28.575r,
       "0.75in" => 19.05r, "28L" => 17.78r, "½" => 12.7r, "1½\"" => 38.1r, " 5 in. " => 127, ".5" => 0.5r, "18." => 18,
       "40 lignes" => 25.4r, "-3" => -3, "118/5" => 599.44r }.each do |text, millimetres|
       assert_equal millimetres, read(text).millimetres, text
@@ -34,7 +35,8 @@ class MeasureTest < CoreTest
   def test_wording
     assert_equal "18 mm", mm(18).to_s
     assert_equal "17.78 mm", Length.lignes(28).to_s
-    { 9r / 8 => "1 1/8 in", 3r / 4 => "3/4 in", 2 => "2 in", 0 => "0 in", -9r / 8 => "-1 1/8 in", 7r / 10 => "11/16 in" }
+    { 9r / 8 => "1 1/8 in", 3r / 4 => "3/4 in", 2 => "2 in", 0 => "0 in", -9r / 8 => "-1 1/8 in",
+      7r / 10 => "11/16 in" }
       .each { |inches, text| assert_equal text, Wording.of(Length.inches(inches), :in) }
     assert_equal "1.8 cm", Wording.of(mm(18), :cm)
   end
@@ -55,7 +57,8 @@ class MeasureTest < CoreTest
   def test_several_readings
     steady = Typing::Readings.of([mm(18), mm(18.1), mm(18.2)])
 
-    assert_equal ["18.1 mm", "0.2 mm", "18.2 mm", nil], [steady.mean, steady.spread, steady.largest].map(&:to_s) + [steady.odd]
+    assert_equal ["18.1 mm", "0.2 mm", "18.2 mm", nil],
+                 [steady.mean, steady.spread, steady.largest].map(&:to_s) + [steady.odd]
     assert_empty steady.cautions
     apart = Typing::Readings.of([mm(18), mm(18.9), mm(18.1), mm(18.1)])
 

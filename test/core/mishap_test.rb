@@ -56,7 +56,8 @@ class MishapTest < CoreTest
       CoreValues::MACHINES.each_key do |like|
         STYLES.each_key do |style|
           own = machine(like, kind: "dialled", styles: Recipes::PROGRAMMES & STYLES.keys)
-          plan = { machine: own, placket: run_of(run_length: mm(200), count: 2), recipe: Recipes::Overrides.new(style: style) }
+          plan = { machine: own, placket: run_of(run_length: mm(200), count: 2),
+                   recipe: Recipes::Overrides.new(style: style) }
           at = Support::AtTheTable.new({ smock: plan }) { |plan, *done| sheet_of(plan, *done) }
 
           words(sheet(**plan)).each { |key, text| refute_empty text.strip, key }
@@ -78,7 +79,8 @@ class MishapTest < CoreTest
   def test_the_ways_out_are_those_of_the_craft
     assert_match(/presser foot stays down.*Thread the last guides and the eye only/, does("thread_broke"))
     assert_match(/Foot up, and thread again/, does("thread_out"))
-    assert_match(/\AFoot off the pedal. Switch the machine off. Wheel toward you, gently.*flat blade.*new needle/, does("jammed"))
+    assert_match(/\AFoot off the pedal. Switch the machine off. Wheel toward you, gently.*flat blade.*new needle/,
+                 does("jammed"))
     assert_match(/Find every piece/, does("needle_struck"))
     leather = Sewing::Material.of(cloth(kind: "leather"), :straight)
     fitting = rows.select { |row| row.fits.nil? || leather.public_send(row.fits) }

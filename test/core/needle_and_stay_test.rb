@@ -20,7 +20,8 @@ class NeedleAndStayTest < CoreTest
     assert_includes conflict.style.cautions.map(&:rule), "conflict"
   end
 
-  # A second layer is more of the same: what of it is ironed, torn away or rinsed out is known, however it was written down.
+  # A second layer is more of the same: what of it is ironed, torn away or rinsed out is known, however it was written
+  # down.
   def test_a_second_layer_is_a_number_and_not_a_sentence
     CLOTH_KINDS.each_value do |kind|
       stuff = { cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch) }

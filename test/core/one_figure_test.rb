@@ -98,7 +98,10 @@ class OneFigureTest < CoreTest
       assert_equal found.setting.planned, found.opening
       found.layout.holes.each do |hole|
         assert_equal found.opening, hole.opening
-        assert_equal hole.opening + found.cut.ends.both, hole.to - hole.from if hole.vertical? && !found.recipe.style.value.round?
+        if hole.vertical? && !found.recipe.style.value.round?
+          assert_equal hole.opening + found.cut.ends.both,
+                       hole.to - hole.from
+        end
         place = steps.fetch(Work::Step.key_at("place", hole.at))
 
         hole.starts.each { |start| assert_includes place, start.along.to_s }

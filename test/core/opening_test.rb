@@ -94,8 +94,8 @@ class OpeningTest < CoreTest
   def test_verdict_bands
     needed = button.half_perimeter + cloth.fold
 
-    { -0.51 => "will_not_pass", -0.5 => "tight", 0.29 => "tight", 0.3 => "snug", 1.99 => "snug", 2 => "easy", 3.6 => "easy",
-      3.61 => "slips_out" }.each do |slack, band|
+    { -0.51 => "will_not_pass", -0.5 => "tight", 0.29 => "tight", 0.3 => "snug", 1.99 => "snug", 2 => "easy",
+      3.6 => "easy", 3.61 => "slips_out" }.each do |slack, band|
       assert_equal band, passing.verdict(needed + mm(Rational(slack.to_s))).key, slack.to_s
     end
     # A small button slips out from 2.5, a large one from a fifth of its width.
@@ -107,9 +107,12 @@ class OpeningTest < CoreTest
     at = ->(slack) { passing.verdict(button.half_perimeter + cloth.fold + mm(slack)) }
 
     assert_in_delta 0.5, at.call(-0.5r).passes, 1e-9
-    assert_in_delta Math.sqrt(0.09 + ((0.5 * 0.45)**2) + ((0.01 * 22.5)**2) + 0.04), passing.verdict(mm(22.5)).deviation, 1e-9
+    assert_in_delta Math.sqrt(0.09 + ((0.5 * 0.45)**2) + ((0.01 * 22.5)**2) + 0.04),
+                    passing.verdict(mm(22.5)).deviation, 1e-9
     assert_equal [1, 19], [at.call(-3).passes_in_twenty, at.call(3).passes_in_twenty], "never more certain than that"
-    %w[will_not_pass tight snug easy slips_out].zip([-3, -0.1r, 1, 2.8r, 6]).each { |key, slack| assert_equal key, at.call(slack).key }
+    %w[will_not_pass tight snug easy slips_out].zip([-3, -0.1r, 1, 2.8r, 6]).each do |key, slack|
+      assert_equal key, at.call(slack).key
+    end
     whole = [-4, -1, -0.2r, 1, 3, 7].map { |slack| at.call(slack).chance }
 
     whole.each { |chance| assert_operator chance, :>, 0.3 }
@@ -122,7 +125,9 @@ class OpeningTest < CoreTest
 
     assert_operator whole, :<, half
     assert_operator half, :<, none
-    assert_includes cut(cloth: knit, held: 0r).chosen.because.map { |reason| reason.says.to_s }.join, "keeps it from giving"
+    assert_includes cut(cloth: knit, held: 0r).chosen.because.map { |reason|
+      reason.says.to_s
+    }.join, "keeps it from giving"
   end
 
   # An eye of radius r opens to (π − 2)·r more than the 2r of slit it stands for.
@@ -150,19 +155,23 @@ class OpeningTest < CoreTest
     exact = ->(made, **more) { cut(button: made, cloth: bare, **more).chosen.exact.to_f }
 
     { thing.call("cord", 8) => (8 * Math::PI / 2) + 2, thing.call("ribbon", 10, 0.3) => 11.8, thing.call("hook", 1.5) => 3.5,
-      thing.call("ring", 20, 2) => 23 }.each { |made, expected| assert_in_delta expected, exact.call(made), 0.01, made.shape }
+      thing.call("ring", 20, 2) => 23 }.each do |made, expected|
+      assert_in_delta expected, exact.call(made), 0.01,
+                      made.shape
+    end
     assert_in_delta 9, exact.call(thing.call("cord", 8), round: true), 0.01
     # What is at its end passes too: the largest rules.
     assert_in_delta 22, exact.call(thing.call("cord", 8, tip: mm(20))), 0.01
-    assert_equal(%w[passing_geometry strip], cut(button: thing.call("cord", 8)).answers.map { |answer| answer.school.key })
+    assert_equal(%w[passing_geometry strip],
+                 cut(button: thing.call("cord", 8)).answers.map { |answer| answer.school.key })
   end
 
   def test_what_passes_is_never_shorter_than_the_button_needs
     300.times do
       thing = button(shape: PASSING.sample(random: random), attachment: "shank",
                      diameter: random_mm(8.0..40.0), thickness: random_mm(1.0..8.0))
-      stuff = cloth(kind: CLOTH_KINDS.keys.sample(random: random), thickness: random_mm(0.1..3.0), layers: random.rand(1..5),
-                    stretch: random.rand(0..80))
+      stuff = cloth(kind: CLOTH_KINDS.keys.sample(random: random), thickness: random_mm(0.1..3.0),
+                    layers: random.rand(1..5), stretch: random.rand(0..80))
       ruler = RULERS.keys.sample(random: random)
       cut = cut(button: thing, cloth: stuff, ruler: ruler)
       cut.answers.each do |answer|

@@ -12,12 +12,14 @@ class PathTest < CoreTest
   def shape(style = "two_tacks", **changes)
     form = STYLES[style]
     ends = { near_end: form ? form.near : :bar, far_end: form ? form.far : :bar, cord: form&.corded ? 0.7 : 0.0 }
-    lengths = { near: { eyelet: 1.0, round: 2.25 }.fetch(ends[:near_end], 1.25), far: ends[:far_end] == :round ? 2.25 : 1.25,
-                eye: ends[:near_end] == :eyelet ? 1.25 : 0.0 }
+    lengths = { near: { eyelet: 1.0, round: 2.25 }.fetch(ends[:near_end], 1.25),
+                far: ends[:far_end] == :round ? 2.25 : 1.25, eye: ends[:near_end] == :eyelet ? 1.25 : 0.0 }
     HoleShape.new(opening: 22.5, width: 4.5, space: 0.6, length: 0.4, **ends, **lengths, **changes)
   end
 
-  def path(style = "two_tacks", kind: "sensing", on: {}, **changes) = Path.sew(shape(style, **changes), machine(kind, **on))
+  def path(style = "two_tacks", kind: "sensing", on: {}, **changes)
+    Path.sew(shape(style, **changes), machine(kind, **on))
+  end
 
   def each_way
     MACHINE_KINDS.each_key do |kind|

@@ -22,7 +22,8 @@ class ProgressTest < CoreTest
 
   # What a machine was set to in words of an earlier version is what it is set to.
   def test_what_a_machine_was_at_by_name_it_is_at_by_key
-    plans = [{ recipe: Recipes::Overrides.new(balance: 2) }, { recipe: Recipes::Overrides.new(style: "keyhole", balance: -1) },
+    plans = [{ recipe: Recipes::Overrides.new(balance: 2) },
+             { recipe: Recipes::Overrides.new(style: "keyhole", balance: -1) },
              { button: button(shape: "bar_tack", diameter: mm(12)) }, { cloth: cloth(kind: "coated") }]
     moves = CoreValues::MACHINES.keys.product(plans).flat_map do |kind, plan|
       sheet(machine: machine(kind, balance: true), **plan).progress.steps.map(&:moves)
@@ -113,7 +114,8 @@ class ProgressTest < CoreTest
 
     assert_nil short.layout
     assert_match(/sewn at 540 mm already/, short.faults.first.allowed.to_s)
-    many = sheet(facts: sewn.call(*(1..60).map { |number| [number * 40, 22] }), placket: run_of(run_length: mm(2600), count: 60))
+    many = sheet(facts: sewn.call(*(1..60).map { |number| [number * 40, 22] }),
+                 placket: run_of(run_length: mm(2600), count: 60))
 
     assert_equal 60, many.layout.holes.count(&:sewn)
   end

@@ -14,14 +14,14 @@ class RecipePropertyTest < CoreTest
 
   def any_cloth
     kind = pick(CLOTH_KINDS.values)
-    cloth(kind: kind.key, weight: random.rand(20..600), thickness: mm(random.rand(10..250)/100r), layers: random.rand(1..4),
-          seams: random.rand(0..2), stretch: random.rand(0..60), frays: pick([nil, "yes", "no"]))
+    cloth(kind: kind.key, weight: random.rand(20..600), thickness: mm(random.rand(10..250)/100r),
+          layers: random.rand(1..4), seams: random.rand(0..2), stretch: random.rand(0..60), frays: pick([nil, "yes", "no"]))
   end
 
   def any_button
     wide = random.rand(8..40)
-    button(shape: pick(%w[flat rounded domed ball square irregular]), attachment: pick(ATTACHMENTS.keys), diameter: mm(wide),
-           thickness: mm(wide/4r), width: mm(wide * 3r / 4), hole_spacing: mm(wide/8r), hole_diameter: mm(wide/16r))
+    button(shape: pick(%w[flat rounded domed ball square irregular]), attachment: pick(ATTACHMENTS.keys),
+           diameter: mm(wide), thickness: mm(wide/4r), width: mm(wide * 3r / 4), hole_spacing: mm(wide/8r), hole_diameter: mm(wide/16r))
   end
 
   def any_machine
@@ -52,7 +52,8 @@ class RecipePropertyTest < CoreTest
       machines.each do |name, widest, width_step, length_step, stepless|
         dialled = machine(name, max_width: mm(widest), width_step: mm(width_step), length_step: mm(length_step),
                                 length_stepless: stepless)
-        found = sheet(cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch),
+        found = sheet(cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness,
+                                   stretch: kind.stretch),
                       machine: dialled).recipe
 
         assert_empty found.cautions.map(&:rule) - OTHERS, "#{kind.key} on #{name} to #{widest}"
@@ -70,9 +71,9 @@ class RecipePropertyTest < CoreTest
 
   def test_one_more_foot_on_record_never_makes_the_advice_worse
     each_sheet do |found|
-      more = found.plan.machine.with(feet: found.plan.machine.feet | [Foot.new(kind: pick(FOOT_KINDS.keys))].reject do |foot|
-        found.plan.machine.foot(foot.kind)
-      end)
+      foot = Foot.new(kind: pick(FOOT_KINDS.keys))
+      owned = found.plan.machine.feet
+      more = found.plan.machine.with(feet: found.plan.machine.foot(foot.kind) ? owned : owned + [foot])
       points = ->(one) { one.recipe.scores[:foot].find { |score| score.key == one.recipe.foot.value.kind }.points }
 
       assert_operator points.call(Sheet.of(found.plan.with(machine: more))), :>=, points.call(found)
@@ -90,7 +91,9 @@ class RecipePropertyTest < CoreTest
         assert_operator recipe.stitch_width.value, :<=, machine.max_width
       end
 
-      %i[style foot needle stabiliser stitch_width stitch_length tension].each { |part| refute_empty recipe[part].because, part.to_s }
+      %i[style foot needle stabiliser stitch_width stitch_length tension].each do |part|
+        refute_empty recipe[part].because, part.to_s
+      end
       assert_predicate recipe.scores[:style].find { |score| score.option == recipe.style.value }, :possible?
     end
   end

@@ -40,7 +40,8 @@ class RecipeTest < CoreTest
   def test_every_cloth_on_every_machine_gets_settable_values_with_reasons
     CLOTH_KINDS.each_value do |kind|
       CoreValues::MACHINES.each_key do |name|
-        made = recipe(kind: name, cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness, stretch: kind.stretch))
+        made = recipe(kind: name, cloth: cloth(kind: kind.key, weight: kind.weight, thickness: kind.thickness,
+                                               stretch: kind.stretch))
         maker = machine(name)
 
         unless made.style.value.stitched == :straight
@@ -49,7 +50,9 @@ class RecipeTest < CoreTest
         end
 
         assert_equal made.stitch_length.value, maker.length_settable(made.stitch_length.value)
-        %i[style foot needle stabiliser stitch_width stitch_length tension cord].each { |part| refute_empty made[part].because }
+        %i[style foot needle stabiliser stitch_width stitch_length tension cord].each do |part|
+          refute_empty made[part].because
+        end
       end
     end
   end
@@ -69,7 +72,8 @@ class RecipeTest < CoreTest
                  [own.style.value.key, own.stitch_width.value.to_s, own.tension.value, own.stabiliser.value,
                   own.needle.value.size, own.foot.value.kind]
     assert_equal ["cutting space"], recipe(recipe: { stitch_width: mm(2) }).stitch_width.cautions.map(&:rule)
-    assert_match(/above the band.*pile up/, recipe(recipe: { stitch_length: mm(0.2) }).stitch_length.cautions.first.says)
+    assert_match(/above the band.*pile up/,
+                 recipe(recipe: { stitch_length: mm(0.2) }).stitch_length.cautions.first.says)
     assert_equal "Lengthen it to 0.4.", recipe(recipe: { stitch_length: mm(0.2) }).stitch_length.cautions.first.instead
     assert_equal "two_tacks", recipe(kind: "stepped", recipe: { style: "keyhole" }).style.value.key
     assert_includes refused { Recipes::Overrides.new(needle_size: 10).validate }.keys, "recipe.needle_size"
@@ -125,7 +129,8 @@ class RecipeTest < CoreTest
     require_relative "../support/rules_page"
 
     assert_equal Support::RulesPage.text, File.read(File.expand_path("../../docs/rules.md", __dir__)), "run bin/rules"
-    assert_equal Support::GlossaryPage.text, File.read(File.expand_path("../../docs/glossary.md", __dir__)), "run bin/rules"
+    assert_equal Support::GlossaryPage.text, File.read(File.expand_path("../../docs/glossary.md", __dir__)),
+                 "run bin/rules"
   end
 
   # tex 27 on a dial of quarter millimetres: 0.25 piles up (0.78), 0.5 is open (0.39).

@@ -5,8 +5,8 @@ require_relative "../core_helper"
 require_relative "../support/at_the_table"
 require_relative "../support/in_words"
 
-# What people were taught differently about stays, cover, the first hole, the edge, and whether hole or button comes first: each
-# really changes what the hands do.
+# What people were taught differently about stays, cover, the first hole, the edge, and whether hole or button comes
+# first: each really changes what the hands do.
 class SchoolsTest < CoreTest
   include InWords
 
@@ -60,10 +60,12 @@ class SchoolsTest < CoreTest
     gappy = lambda do |by, **with|
       own = { machine: machine("memory"), recipe: Recipes::Overrides.new(thin_cover: by) }
       with_all = sheet(**own).sewn_with.merge(with.transform_keys(&:to_s))
-      seen = Swatches::Swatch.new(id: "swatch-0", number: 1, passes: "passes", measured: mm(22.5), symptoms: [], opening: mm(22.5),
+      seen = Swatches::Swatch.new(id: "swatch-0", number: 1, passes: "passes", measured: mm(22.5), symptoms: [],
+                                  opening: mm(22.5),
                                   stitch_width: with_all["recipe.stitch_width"], stitch_length: with_all["recipe.stitch_length"],
                                   tension: 3r, stabiliser: "", sewn_with: with_all,
-                                  looks: { "bead_away" => "thin", "bead_back" => "thin", "tension" => "even", "space" => "room" })
+                                  looks: { "bead_away" => "thin", "bead_back" => "thin", "tension" => "even",
+                                           "space" => "room" })
       sheet(facts: facts(swatches: [seen]), **own).diagnosis
     end
     sets = ->(found) { found.changes.find { |change| change.axis == "cover" }&.sets }
@@ -73,7 +75,9 @@ class SchoolsTest < CoreTest
     again = gappy["second_pass", "recipe.second_pass": "yes"]
 
     refute_includes again.changes.flat_map { |change| change.sets.keys }, "recipe.second_pass", "once is enough"
-    middles = [gappy["shorten"], gappy["shorten", "recipe.second_pass": "yes"]].map { |one| one.beliefs.cover.centre.first.round(6) }
+    middles = [gappy["shorten"], gappy["shorten", "recipe.second_pass": "yes"]].map do |one|
+      one.beliefs.cover.centre.first.round(6)
+    end
 
     assert_operator middles.first, :<, middles.last, "thin although it was sewn twice"
   end
@@ -86,7 +90,8 @@ class SchoolsTest < CoreTest
       Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: first.cut.length, symptoms: [], opening: first.cut.length,
                            stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
                            tension: first.recipe.tension.value, stabiliser: "", sewn_with: first.sewn_with,
-                           looks: { "bead_away" => grade, "bead_back" => grade, "tension" => "even", "space" => "room" })
+                           looks: { "bead_away" => grade, "bead_back" => grade, "tension" => "even",
+                                    "space" => "room" })
     end
     after = ->(*grades) { sheet(facts: facts(swatches: grades.map(&seen)), **own).diagnosis }
 
@@ -94,7 +99,9 @@ class SchoolsTest < CoreTest
     full = after["full", "full"]
 
     assert_equal :sew_row, full.kind
-    assert_in_delta Math.log(first.recipe.coverage * 1.5), full.axes.find { |axis| axis.key == :cover }.current.at.sum / 2, 0.001
+    assert_in_delta Math.log(first.recipe.coverage * 1.5), full.axes.find { |axis|
+      axis.key == :cover
+    }.current.at.sum / 2, 0.001
     assert_equal %i[look_again between], [after["thin"].kind, after["thin", "thin"].kind], "no other mark of the dial is nearer"
   end
 
@@ -103,8 +110,8 @@ class SchoolsTest < CoreTest
     own = ->(by, **more) { { machine: machine("stepped"), recipe: Recipes::Overrides.new(first_hole: by), **more } }
     clean = lambda do |days, by = "stored", **more|
       first = sheet(**own[by, **more])
-      swatch = Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: nil, symptoms: [], opening: first.cut.length,
-                                    stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
+      swatch = Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: nil, symptoms: [],
+                                    opening: first.cut.length, stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
                                     tension: first.recipe.tension.value, stabiliser: "", sewn_at: "#{today - days}T09:30:00Z",
                                     sewn_with: first.sewn_with)
       earlier = [Swatches::EarlierSwatch.new(swatch: swatch, closure: 9)]
@@ -129,11 +136,14 @@ class SchoolsTest < CoreTest
             button: button(diameter: mm(11))).layout.edge
     end
 
-    assert_equal([mm(10), mm(6), mm(13), Length.zero], Placket::EDGE_SCHOOLS.keys.map { |school| edge[school, 30].to_edge_needed })
+    assert_equal([mm(10), mm(6), mm(13), Length.zero],
+                 Placket::EDGE_SCHOOLS.keys.map { |school| edge[school, 30].to_edge_needed })
     assert_equal([[], []], %w[pattern six].map { |school| edge[school, 16].cautions.map(&:rule) })
     assert_operator edge["pattern", 16].extension_needed, :<, edge["thirteen", 16].extension_needed
     assert_match(/6 mm is wanted: it tears out there/, said(edge["pattern", 9].cautions.last.says, :mm))
-    feeds = %w[machine length_zero].map { |feed| words(sheet(**sewn(feed: feed), machine: machine("memory")))["feed-off"] }
+    feeds = %w[machine length_zero].map do |feed|
+      words(sheet(**sewn(feed: feed), machine: machine("memory")))["feed-off"]
+    end
 
     assert_match(/Drop the feed dogs/, feeds.first)
     assert_match(/Set stitch length 0.*still nudges/, feeds.last)
@@ -155,7 +165,8 @@ class SchoolsTest < CoreTest
     part = SessionPart.new(key: 1, name: "a", garment: "b", sheet: found)
 
     assert_equal "buttons", SessionWork.new(part, pace: Schedule::Pace.usual, drying: 600).chain.blocks.first.key
-    table = Support::AtTheTable.new({ front: { **sewn(order: "buttons"), machine: machine("memory") } }) do |changes, facts|
+    table = Support::AtTheTable.new({ front: { **sewn(order: "buttons"),
+                                      machine: machine("memory") } }) do |changes, facts|
       sheet(facts: facts, **changes)
     end
     table.work

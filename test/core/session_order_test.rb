@@ -24,7 +24,8 @@ class SessionOrderTest < CoreTest
     end
   end
 
-  # What is told is what happens: one thing after the other, nothing before it is dry, every block once and in its order.
+  # What is told is what happens: one thing after the other, nothing before it is dry, every block once and in its
+  # order.
   def test_what_is_told_can_be_done_and_is_no_worse_than_plain_orders
     25.times do
       chains = Sessions.chains(random, random.rand(1..6))
@@ -84,7 +85,8 @@ class SessionOrderTest < CoreTest
       end
       everything = Sessions::Everything.new(chains, from).best
 
-      assert_operator Schedule::SessionBounds.new(table).earliest(0, [0] * chains.size, table.now, table.dry), :<=, everything
+      assert_operator Schedule::SessionBounds.new(table).earliest(0, [0] * chains.size, table.now, table.dry), :<=,
+                      everything
     end
   end
 
@@ -104,7 +106,8 @@ class SessionOrderTest < CoreTest
 
   # The parts of a machine that are changed together are one; what is as its owner has it is none.
   def test_what_a_machine_is_set_to_is_seen_by_what_is_changed_together
-    state = { "foot" => "carriage", "button_in_foot" => "the button", "width" => "4.5", "tension" => "3", "top_thread" => "silk",
+    state = { "foot" => "carriage", "button_in_foot" => "the button", "width" => "4.5", "tension" => "3",
+              "top_thread" => "silk",
               "bobbin_thread" => "silk", "lever" => "down", "feed_dogs" => nil }
     needs = Sewing::Changeover.needs(state)
 

@@ -5,10 +5,16 @@ require_relative "../support/at_the_table"
 
 # Several closures on one machine in one go, and what goes wrong meanwhile.
 class SessionTest < CoreTest
-  def table(plans, ledger = Ledger.empty) = Support::AtTheTable.new(plans, ledger) { |plan, *done| sheet_of(plan, *done) }
+  def table(plans, ledger = Ledger.empty)
+    Support::AtTheTable.new(plans, ledger) { |plan, *done| sheet_of(plan, *done) }
+  end
 
   SMOCK = {}.freeze
-  def pyjamas(**more) = { thread: thread(tex: 40, name: "cream"), recipe: Recipes::Overrides.new(stitch_width: mm(5)), **more }
+
+  def pyjamas(**more)
+    { thread: thread(tex: 40, name: "cream"), recipe: Recipes::Overrides.new(stitch_width: mm(5)), **more }
+  end
+
   def cape = { cloth: cloth(kind: "heavy_woven", weight: 320, thickness: mm(0.8)) }
   def three = { smock: SMOCK, pyjamas: pyjamas, cape: cape }
   def keys(steps) = steps.map { |one| one.step.key }
@@ -34,7 +40,9 @@ class SessionTest < CoreTest
     assert_equal [1, 1, 1], %w[needle thread button-foot].map { |key| found.count(key) }, "the same needle, thread and foot for both"
     assert_operator found.count("foot"), :<=, 2
     assert_equal ["back-foot"], found.grep(/back-foot/)
-    set = table({ smock: SMOCK }, ledger_after(sheet.progress.steps.select { |step| %w[needle thread foot].include?(step.key) }))
+    set = table({ smock: SMOCK }, ledger_after(sheet.progress.steps.select do |step|
+      %w[needle thread foot].include?(step.key)
+    end))
 
     assert_empty keys(set.session.steps) & %w[needle thread]
     also = set.session.steps.flat_map { |one| one.also.map { |_, step| step.key } }
@@ -44,7 +52,8 @@ class SessionTest < CoreTest
 
     assert_equal %w[back-memory back-cover_plate], keys(away.session.steps).grep(/back-/).first(2),
                  "what somebody else left is put back first"
-    refute_includes keys(table({ smock: SMOCK }, Ledger.empty.changed("top_thread" => "x")).session.steps), "back-top_thread"
+    refute_includes keys(table({ smock: SMOCK }, Ledger.empty.changed("top_thread" => "x")).session.steps),
+                    "back-top_thread"
   end
 
   def test_the_order_is_that_of_the_search_and_can_be_wished_otherwise
@@ -130,7 +139,8 @@ class SessionTest < CoreTest
 
     assert_equal [[mm(-12)], mm(12), false],
                  [places.rows.map(&:difference).uniq - [Length.zero], places.worst.stretch.abs, ButtonPlaces.of(sheet).differ?]
-    assert_match(/Kept at 528 mm, the gaps run from .* Closed up and sewn again they run from/, rescue_step.step.how.to_s)
+    assert_match(/Kept at 528 mm, the gaps run from .* Closed up and sewn again they run from/,
+                 rescue_step.step.how.to_s)
     at.work
 
     assert_empty at.session.steps
@@ -145,7 +155,9 @@ class SessionTest < CoreTest
     assert_match(/27 mm is too long for this button: it slips out. One of (\S+) mm across/, said)
     wider = said[/One of (\S+) mm across/, 1].to_f
 
-    assert_equal "snug", sheet(button: button(diameter: mm(wider), thickness: mm(3 * wider / 18))).cut.passing.verdict(mm(27)).words
+    assert_equal "snug",
+                 sheet(button: button(diameter: mm(wider),
+                                      thickness: mm(3 * wider / 18))).cut.passing.verdict(mm(27)).words
     assert_equal [mm(27)], sheet(facts: at.facts(:smock)).layout.holes.select { |hole|
       hole.at == one.step.figures["hole.at"]
     }.map(&:opening)

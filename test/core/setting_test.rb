@@ -7,8 +7,8 @@ class SettingTest < CoreTest
   ENDS = Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_name: "bar tack", far_name: "bar tack")
 
   def setting(foot, kind: "stepped", length: 23, correction: 0, on: {}, style: nil, **changes)
-    Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind), button: button(diameter: mm(18), **on),
-                        length: mm(length), ends: ENDS, correction: mm(correction), style: style && Style.fetch(style))
+    Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind),
+                        button: button(diameter: mm(18), **on), length: mm(length), ends: ENDS, correction: mm(correction), style: style && Style.fetch(style))
   end
 
   def test_a_carriage_foot_is_not_known_before_it_was_measured
@@ -45,7 +45,9 @@ class SettingTest < CoreTest
   def test_a_scale_is_stopped_between_its_marks_and_gives_what_is_wanted
     assert_equal "Stop 0.5 mm past the 25 mm mark: the marks of this foot count the overall length.",
                  setting("sliding_scale_foot").says.in(:in)
-    assert_equal([mm(23), mm(23)], setting("sliding_scale_foot", scale_reads: "opening").then { |found| [found.figure, found.gives] })
+    assert_equal([mm(23), mm(23)], setting("sliding_scale_foot", scale_reads: "opening").then do |found|
+      [found.figure, found.gives]
+    end)
     inches = setting("sliding_scale_foot", length: 19.05, scale_pitch: Length.inches(1r / 8), scale_reads: "opening")
 
     assert_includes inches.says.in(:mm), "at the 3/4 in mark"
@@ -68,7 +70,9 @@ class SettingTest < CoreTest
   end
 
   def test_a_box_and_a_hole_by_hand_are_drawn_whatever_the_machine_stores
-    %w[straight_box manual_zigzag].each { |style| assert_equal "lines", setting("cording_foot", kind: "memory", style: style).by.key }
+    %w[straight_box manual_zigzag].each do |style|
+      assert_equal "lines", setting("cording_foot", kind: "memory", style: style).by.key
+    end
     assert_equal "round", setting("cording_foot", kind: "memory", style: "eyelet").by.key
   end
 
@@ -81,10 +85,13 @@ class SettingTest < CoreTest
   def test_every_habit_begins_with_one_of_its_options_and_says_for_and_against
     HABITS.each_value do |habit|
       assert habit.begins.nil? || habit.option(habit.begins), habit.path
-      ([habit] + habit.options).each { |item| refute_empty item.against.to_s unless item == habit && habit.options.any? }
+      ([habit] + habit.options).each do |item|
+        refute_empty item.against.to_s unless item == habit && habit.options.any?
+      end
     end
 
-    assert_equal mm(2), Opening::Question.new(button: button, cloth: cloth, sizing: wish(ease: mm(2)), foot: nil, passing: nil).ease
+    assert_equal mm(2),
+                 Opening::Question.new(button: button, cloth: cloth, sizing: wish(ease: mm(2)), foot: nil, passing: nil).ease
   end
 
   def test_every_shape_says_how_to_measure_it_in_the_order_of_its_fields
@@ -106,7 +113,9 @@ class SettingTest < CoreTest
     assert machine("plain", max_width: mm(0)).validate
     assert_equal ["machine.width_step"], refused { machine("plain", max_width: mm(1), width_step: mm(2)).validate }.keys
     assert_equal %w[machine.top_speed foot.click],
-                 refused { machine(top_speed: 5000, feet: [Foot.new(kind: "carriage_foot", click: mm(9))]).validate }.keys
+                 refused {
+                   machine(top_speed: 5000, feet: [Foot.new(kind: "carriage_foot", click: mm(9))]).validate
+                 }.keys
   end
 
   def test_every_colour_of_the_box_can_be_told_from_its_edge_and_from_the_others

@@ -68,7 +68,8 @@ class SewingTest < CoreTest
     assert_match(/no key is pressed again/, words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
     assert_match(/inner edge of bead one and pivot/, words["plain"])
-    assert_match(/press the reverse key when the first bead is 22.5 mm/, step(steps(machine: machine("memory")), "test-sew").how.to_s)
+    assert_match(/press the reverse key when the first bead is 22.5 mm/,
+                 step(steps(machine: machine("memory")), "test-sew").how.to_s)
   end
 
   # An eyelet has no slit: its circle is drawn on every mark and sewn round.
@@ -115,7 +116,8 @@ class SewingTest < CoreTest
     has.call(%w[film rinse tear], cloth: cloth(kind: "pile", washed: "yes"))
     has.call(%w[back-cover_plate], machine: machine("stepped"))
     has.call(%w[finger back-bobbin_finger], machine: machine("memory", neutral_tension: 0r))
-    has.call(%w[spacer wind], cloth: cloth(layers: 3), button: button(hole_spacing: mm(4)), machine: machine(foot_lift: mm(9)))
+    has.call(%w[spacer wind], cloth: cloth(layers: 3), button: button(hole_spacing: mm(4)),
+             machine: machine(foot_lift: mm(9)))
     box = steps(cloth: cloth(kind: "coated"))
 
     assert_match(/straight stitch with the needle in the middle/, step(box, "settings").how)
@@ -179,7 +181,8 @@ class SewingTest < CoreTest
 
         said = one.does.figures.grep(Length) - one.figures.values - made.setting.expected.to_a
         # What follows from the style alone, and what a figure is rounded to for the hand.
-        said -= [made.cut.ends.eye * 2, Sewing::Finishing::FILM_LEFT, made.overall, made.attaching.hand_thread.round_up_to(mm(10))]
+        said -= [made.cut.ends.eye * 2, Sewing::Finishing::FILM_LEFT, made.overall,
+                 made.attaching.hand_thread.round_up_to(mm(10))]
 
         assert_empty said, "#{one.key} #{changes.keys}"
       end
@@ -187,7 +190,8 @@ class SewingTest < CoreTest
     moved = facts(steps: ["mark", at("place", 110), "stabilise"],
                   with: { "mark.2" => mm(1), "hole.start.lower" => mm(2), "recipe.stabiliser" => "none" })
 
-    assert_equal({ "mark" => ["mark.2"], at("place", 110) => ["hole.start.lower"], "stabilise" => ["recipe.stabiliser"] },
+    assert_equal({ "mark" => ["mark.2"], at("place", 110) => ["hole.start.lower"],
+                   "stabilise" => ["recipe.stabiliser"] },
                  sheet(facts: moved).progress.outdated.transform_values { |found| found.map(&:figure) })
   end
 end

@@ -40,7 +40,8 @@ class SheetTest < CoreTest
   def test_a_stage_is_stale_exactly_when_its_answer_is_another
     all = tied
     before = Sheet.of(all)
-    changes = { "recipe.style" => "round_end", "recipe.stitch_width" => mm(5), "thread.tex" => 60, "attach.pattern" => "cross",
+    changes = { "recipe.style" => "round_end", "recipe.stitch_width" => mm(5), "thread.tex" => 60,
+                "attach.pattern" => "cross",
                 "cloth.layers" => 5, "placket.seat" => "centre", "opening.correction" => mm(1), "cloth.washed" => "no",
                 "recipe.stabiliser" => "paper", "button.hole_spacing" => mm(4) }
     changes.each do |path, value|
@@ -63,8 +64,8 @@ class SheetTest < CoreTest
   # The carriage foot is learned from the first hole that was measured on it.
   def test_what_a_foot_adds_is_known_after_one_measured_hole
     first = sheet(machine: machine(id: 1))
-    swatch = Swatches::Swatch.new(passes: "tight", measured: mm(20), symptoms: [], opening: mm(22.5), stitch_width: mm(4.5),
-                                  stitch_length: mm(0.4),
+    swatch = Swatches::Swatch.new(passes: "tight", measured: mm(20), symptoms: [], opening: mm(22.5),
+                                  stitch_width: mm(4.5), stitch_length: mm(0.4),
                                   tension: 3r, stabiliser: "fusible strip", sewn_with: first.sewn_with)
     learned = sheet(machine: machine(id: 1), facts: facts(swatches: [swatch]))
 
@@ -79,17 +80,21 @@ class SheetTest < CoreTest
     changed = plan.changed("button.diameter" => mm(20), "closure.name" => "cuff", "placket.pins" => [pin])
 
     assert_equal [mm(20), "cuff", [pin]], [changed.at("button.diameter"), changed.name, changed.placket.pins]
-    assert_equal [["closure.name", "front placket", "cuff"], ["button.diameter", mm(18), mm(20)], ["placket.pins.a", nil, pin]],
+    assert_equal [["closure.name", "front placket", "cuff"], ["button.diameter", mm(18), mm(20)],
+                  ["placket.pins.a", nil, pin]],
                  changed.changes_since(plan).map(&:to_a)
     assert_empty plan.changes_since(plan)
     open = plan.changed("placket.seat" => nil, "opening.school" => nil)
 
-    assert_equal(%w[upper passing_geometry], %w[placket.seat opening.school].map { |path| open.in(House.usual).at(path) })
+    assert_equal(%w[upper passing_geometry],
+                 %w[placket.seat opening.school].map { |path| open.in(House.usual).at(path) })
     Plan::PATHS.each { |path| assert_equal plan, plan.changed(path => plan.at(path)), path }
   end
 
   def test_faults_of_all_rooms_come_together
-    faults = refused { plan(button: button(thickness: mm(30)), placket: run_of(count: 0), thread: thread(tex: 0)).validate }
+    faults = refused do
+      plan(button: button(thickness: mm(30)), placket: run_of(count: 0), thread: thread(tex: 0)).validate
+    end
 
     assert_equal %w[button.thickness placket.count thread.tex], faults.keys.sort
   end

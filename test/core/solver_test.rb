@@ -8,8 +8,8 @@ class SolverTest < CoreTest
 
   Support = NimbleEyelet::Support
 
-  SMOCK = Demands.new(count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(710), least_gap: Length.mm(30),
-                      first: RowEnd.new(at: Length.mm(24), fixed: true), last: RowEnd.new(at: Length.mm(660), fixed: true),
+  SMOCK = Demands.new(count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(710),
+                      least_gap: Length.mm(30), first: RowEnd.new(at: Length.mm(24), fixed: true), last: RowEnd.new(at: Length.mm(660), fixed: true),
                       pins: [Length.mm(212), Length.mm(455)],
                       blocked: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
                                .map { |from, to| Blocked.new(from: Length.mm(from), to: Length.mm(to)) })
@@ -101,7 +101,9 @@ class SolverTest < CoreTest
       assert_includes collision.remedies.map { |found| found.in(:mm) }.join(" "), way
       assert_nil Solver.solve(demands)
       # Without any one of them, a row is found: none stands there for nothing.
-      collision.conflict.demands.each { |left_out| assert_possible_without(demands, collision.conflict.demands - [left_out]) }
+      collision.conflict.demands.each do |left_out|
+        assert_possible_without(demands, collision.conflict.demands - [left_out])
+      end
     end
   end
 
@@ -125,11 +127,16 @@ class SolverTest < CoreTest
   # The best row, by all places, all predecessors, layer by layer: fixed ends, holes alone. In steps of the grid.
   def self.plain(demands)
     step = demands.grid
-    whole = ->(length) { (length / step).then { |steps| steps.denominator == 1 ? steps.numerator : raise("off the grid") } }
+    whole = lambda { |length|
+      (length / step).then do |steps|
+        steps.denominator == 1 ? steps.numerator : raise("off the grid")
+      end
+    }
     open = ((demands.from / step).ceil..(demands.to / step).floor).reject do |at|
       demands.blocked.any? { |blocked| at > blocked.from / step && at < blocked.to / step }
     end
-    first, last, least, pins = [demands.first.at, demands.last.at, demands.least_gap].map(&whole).push(demands.pins.map(&whole))
+    first, last, least, pins = [demands.first.at, demands.last.at,
+                                demands.least_gap].map(&whole).push(demands.pins.map(&whole))
     costs = { first => 0 }
     (demands.count - 1).times do
       costs = open.to_h do |to|
@@ -151,7 +158,9 @@ class SolverTest < CoreTest
     together = pick(1, 1, 1, 2, 3)
     first = random.rand(0..4)
     pins = Array.new(pick(0, 0, 0, 1, 2)) { mm(random.rand(0..(length * 4))/4r) }
-    soft_pins = Array.new(pick(0, 0, 1, 2)) { SoftPin.new(at: mm(random.rand(0..(length * 2))/2r), weight: random.rand(1..5) * 20) }
+    soft_pins = Array.new(pick(0, 0, 1, 2)) do
+      SoftPin.new(at: mm(random.rand(0..(length * 2))/2r), weight: random.rand(1..5) * 20)
+    end
     blocked = Array.new(pick(0, 1, 2)) do
       random.rand(0..length).then do |at|
         Blocked.new(from: mm(at), to: mm(at + random.rand(1..4)))
@@ -172,7 +181,9 @@ class SolverTest < CoreTest
     heads = ((demands.from / grid).ceil..(demands.to / grid).floor).map { |step| grid * step }
     heads += demands.pins.flat_map { |pin| (0...demands.together).map { |member| pin - (demands.inner * member) } }
     heads += [demands.first.at, demands.last.at - demands.span, *demands.sewn]
-    heads = heads.uniq.select { |at| on_grid_or_fixed?(demands, at) && at >= demands.from && at + demands.span <= demands.to }
+    heads = heads.uniq.select do |at|
+      on_grid_or_fixed?(demands, at) && at >= demands.from && at + demands.span <= demands.to
+    end
     rows(demands, heads.sort, []).filter_map { |row| cost(demands, row) if meets?(demands, row) }.min
   end
 
@@ -185,7 +196,9 @@ class SolverTest < CoreTest
   def rows(demands, heads, row)
     return [row] if row.size == demands.heads
 
-    heads.select { |at| row.empty? || gap_allowed?(demands, at - row.last - demands.span) || as_sewn?(demands, row.last, at) }
+    heads.select do |at|
+      row.empty? || gap_allowed?(demands, at - row.last - demands.span) || as_sewn?(demands, row.last, at)
+    end
          .flat_map { |at| rows(demands, heads, row + [at]) }
   end
 
@@ -193,10 +206,13 @@ class SolverTest < CoreTest
 
   # Two that are sewn are as near as they are.
   def as_sewn?(demands, upper, lower)
-    ([upper, lower] - demands.sewn).empty? && lower > upper && (demands.most_gap.nil? || lower - upper <= demands.most_gap)
+    ([upper,
+      lower] - demands.sewn).empty? && lower > upper && (demands.most_gap.nil? || lower - upper <= demands.most_gap)
   end
 
-  def holes(demands, row) = row.flat_map { |head| Array.new(demands.together) { |member| head + (demands.inner * member) } }
+  def holes(demands, row)
+    row.flat_map { |head| Array.new(demands.together) { |member| head + (demands.inner * member) } }
+  end
 
   def meets?(demands, row)
     holes = holes(demands, row)
@@ -226,7 +242,9 @@ class SolverTest < CoreTest
     assert_empty demands.pins - found.places
     heads = found.places.each_slice(demands.together).map(&:first)
 
-    heads.each_cons(2) { |one, two| assert gap_allowed?(demands, two - one - demands.span) || as_sewn?(demands, one, two) }
+    heads.each_cons(2) do |one, two|
+      assert gap_allowed?(demands, two - one - demands.span) || as_sewn?(demands, one, two)
+    end
     assert meets?(demands, heads), "no hole inside what is blocked"
   end
 
@@ -255,8 +273,11 @@ class SolverTest < CoreTest
   end
 
   def turned(demands, about)
-    demands.with(from: about - demands.to, to: about - demands.from, first: demands.first.with(at: about - demands.last.at),
+    demands.with(from: about - demands.to, to: about - demands.from,
+                 first: demands.first.with(at: about - demands.last.at),
                  last: demands.last.with(at: about - demands.first.at), pins: demands.pins.map { |pin| about - pin },
-                 blocked: demands.blocked.map { |blocked| blocked.with(from: about - blocked.to, to: about - blocked.from) })
+                 blocked: demands.blocked.map do |blocked|
+                   blocked.with(from: about - blocked.to, to: about - blocked.from)
+                 end)
   end
 end

@@ -5,7 +5,10 @@ require_relative "../support/at_the_table"
 
 # What closures take, and what they bear afterwards.
 class SuppliesTest < CoreTest
-  def part(key = 1, **changes) = SessionPart.new(key: key, name: "front #{key}", garment: "smock", sheet: sheet(**changes))
+  def part(key = 1, **changes)
+    SessionPart.new(key: key, name: "front #{key}", garment: "smock", sheet: sheet(**changes))
+  end
+
   def kind(found, name) = found.select { |one| one.kind == name }
 
   # Nothing is counted that no step uses, and every step that uses something is counted.

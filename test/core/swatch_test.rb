@@ -13,7 +13,8 @@ class SwatchTest < CoreTest
 
   # Straight chalk lines: no foot to be learned.
   def lined(*swatches, **changes)
-    sheet(facts: facts(swatches: swatches), machine: machine("stepped", length_step: mm(0.05), balance: false), **changes)
+    sheet(facts: facts(swatches: swatches), machine: machine("stepped", length_step: mm(0.05), balance: false),
+          **changes)
   end
 
   def diagnosis(*swatches, **changes) = lined(*swatches, **changes).diagnosis
@@ -31,7 +32,8 @@ class SwatchTest < CoreTest
 
     assert_predicate diagnosis(*right), :accept?
     assert_includes %i[again sew_row], diagnosis(right.first).kind
-    # Nothing preselected: without a verdict on fit, with something not looked at or in words, nobody can say it is good.
+    # Nothing preselected: without a verdict on fit, with something not looked at or in words, nobody can say it is
+    # good.
     [swatch(passes: nil, measured: mm(22.5)), swatch(note: "skipped a few"), swatch.with(looks: {})].each do |unsure|
       refute_predicate diagnosis(unsure), :accept?
       refute_empty diagnosis(unsure).remarks
@@ -48,7 +50,8 @@ class SwatchTest < CoreTest
       rows = []
       said = []
       (1..((symptom.remedies.size * 2) + 1)).each do |number|
-        rows << swatch(number, symptoms: [symptom.key]).with(looks: {}, **(rows.last ? turned(rows.last) : { stitch_width: mm(2) }))
+        set = rows.last ? turned(rows.last) : { stitch_width: mm(2) }
+        rows << swatch(number, symptoms: [symptom.key]).with(looks: {}, **set)
         made = diagnosis(*rows).changes.find { |one| one.axis == symptom.axis }
         rows[-1] = set(rows.last, made.sets) unless made.by_hand?
         said << says(made)
@@ -70,7 +73,8 @@ class SwatchTest < CoreTest
               **dials.to_h { |path, value| [path.delete_prefix("recipe.").to_sym, value] })
   end
 
-  # A cause that was put right and is still there makes the others likelier; what needs something not owned is not named.
+  # A cause that was put right and is still there makes the others likelier; what needs something not owned is not
+  # named.
   def test_what_was_tried_makes_the_other_causes_likelier
     first, second = [1, 2].map { |count| (1..count).map { |number| swatch(number, symptoms: ["nest"]) } }
 
@@ -106,7 +110,8 @@ class SwatchTest < CoreTest
     with = ->(**facts) { machine("stepped", length_step: mm(0.05), **facts) }
 
     assert_operator diagnosis(uneven, machine: with.call(balance: true)).changes.first.sets["recipe.balance"], :<, 0
-    assert_match(/sewn away from you gets denser/, says(diagnosis(uneven, machine: with.call(balance: true)).changes.first))
+    assert_match(/sewn away from you gets denser/,
+                 says(diagnosis(uneven, machine: with.call(balance: true)).changes.first))
     [with.call(balance: false), with.call(balance: true, second_bead: "same")].each do |other|
       refute(diagnosis(uneven, machine: other).changes.any? { |one| one.sets.key?("recipe.balance") })
     end
@@ -115,14 +120,17 @@ class SwatchTest < CoreTest
   # A hole shorter than it was set is the machine's doing: only the setting changes. One that measures as wanted and
   # is tight wants a longer opening.
   def test_set_and_wanted_are_learned_apart
-    short = (1..3).map { |number| swatch(number, passes: "will_not_pass", measured: mm(20)) }.then { |all| change(*all) }
+    short = (1..3).map do |number|
+      swatch(number, passes: "will_not_pass", measured: mm(20))
+    end.then { |all| change(*all) }
 
     assert_in_delta 2.5, short.sets.fetch("opening.correction").to_f, 0.5
     tight = change(swatch(passes: "tight", measured: mm(22.5)), swatch(2, passes: "tight", measured: mm(22.5)))
 
     assert_includes tight.sets.keys, "opening.ease"
     assert_match(/Lengthen the opening to 2[3-4]/, says(tight))
-    assert_match(/22.5 mm was wanted: 2.5 mm too long/, diagnosis(swatch(measured: mm(25))).remarks.map { |one| said(one, :mm) }.join)
+    assert_match(/22.5 mm was wanted: 2.5 mm too long/,
+                 diagnosis(swatch(measured: mm(25))).remarks.map { |one| said(one, :mm) }.join)
   end
 
   # Nobody would believe it at once; looked at again, both are put together.
@@ -145,14 +153,17 @@ class SwatchTest < CoreTest
   def test_between_two_marks_the_turning_ends
     coarse = machine("stepped", length_step: mm(0.05), tension_step: 4r, balance: false)
     rows = [4r, 0r, 4r, 0r].each_with_index.map do |tension, number|
-      swatch(number + 1, measured: mm(23), looks: { "tension" => tension == 4 ? "dots" : "slack" }).with(tension: tension)
+      swatch(number + 1, measured: mm(23),
+             looks: { "tension" => tension == 4 ? "dots" : "slack" }).with(tension: tension)
     end
     found = diagnosis(*rows, machine: coarse)
 
     assert_equal [:between, [:tension]], [found.kind, found.stuck]
     assert_match(/between two that were tried, or the measuring is off/, says(found.change))
     assert_equal([:contradiction, nil, false],
-                 diagnosis(swatch(symptoms: %w[gappy piled_up]).with(looks: {})).then { |one| [one.kind, one.change, one.accept?] })
+                 diagnosis(swatch(symptoms: %w[gappy piled_up]).with(looks: {})).then do |one|
+                   [one.kind, one.change, one.accept?]
+                 end)
   end
 
   def test_only_what_was_sewn_with_the_same_counts
@@ -174,7 +185,9 @@ class SwatchTest < CoreTest
     old = swatch(measured: mm(22.5), symptoms: %w[gappy bobbin_on_top]).with(looks: {})
 
     assert_equal([0..1, 0..1, 3..4, nil], %w[bead_away bead_back tension space].map { |look| old.place(look) })
-    assert_operator diagnosis(old).changes.find { |one| one.axis == "cover" }.sets.fetch("recipe.stitch_length"), :<, mm(0.4)
+    assert_operator diagnosis(old).changes.find { |one|
+      one.axis == "cover"
+    }.sets.fetch("recipe.stitch_length"), :<, mm(0.4)
     assert_equal %w[uneven_beads loops_below beads_touch],
                  swatch(looks: { "bead_away" => "thin", "tension" => "slack", "space" => "close" }).shown
   end

@@ -3,7 +3,8 @@
 require_relative "../core_helper"
 require_relative "../support/at_the_table"
 
-# Bar tacks on their own: nothing goes through, nothing is cut, and the length comes from a key, a programme or two lines.
+# Bar tacks on their own: nothing goes through, nothing is cut, and the length comes from a key, a programme or two
+# lines.
 class TackTest < CoreTest
   def bar(long = 9) = button(shape: "bar_tack", diameter: mm(long))
 
@@ -50,7 +51,8 @@ class TackTest < CoreTest
     assert_equal(["own", mm(9), mm(9)], own[9].then { |set| [set.by.key, set.figure, set.gives] })
     assert_equal "press", own[12].by.key
     assert_match(/Clear the 12 mm it has of its own/, said(own[12].says, :mm))
-    assert_equal(["own", mm(12), ["its own length"]], own[12, "own"].then { |set| [set.by.key, set.gives, set.cautions.map(&:rule)] })
+    assert_equal(["own", mm(12), ["its own length"]],
+                 own[12, "own"].then { |set| [set.by.key, set.gives, set.cautions.map(&:rule)] })
     assert_equal "press", own[9, "pressed"].by.key
     # What cannot learn a length sews its own, or none: then it is zigzag between two lines.
     assert_equal "own", tacks(on: tacker("sensing", tack_length: mm(9))).setting.by.key
@@ -115,7 +117,8 @@ class TackTest < CoreTest
     after = ->(*lengths) { Sheet.of(found.plan, facts(swatches: lengths.map { |long| seen(found, long) })) }
 
     assert_equal %w[fit bead_away tension], Swatches.looks_of(:satin, opens: false).map(&:key)
-    assert_equal %w[frays stay_shows cut_stitches], %w[frays stay_shows cut_stitches] & Swatches.further_symptoms.map(&:key)
+    assert_equal %w[frays stay_shows cut_stitches],
+                 %w[frays stay_shows cut_stitches] & Swatches.further_symptoms.map(&:key)
     assert_empty %w[frays stay_shows cut_stitches ends_apart] & Swatches.further_symptoms(opens: false).map(&:key)
     long = Sheet.of(found.plan, facts(swatches: [seen(found, 10.6).with(passes: "slips_out")]))
 
@@ -123,17 +126,19 @@ class TackTest < CoreTest
     moved = long.diagnosis.changes.find { |change| change.axis == "fit" }.sets.fetch("opening.correction")
 
     assert moved.between?(mm(-2), mm(-0.8)), moved.to_s
-    assert_equal found.setting.figure + moved, Sheet.of(long.plan.changed("opening.correction" => moved), long.facts).setting.figure
+    assert_equal found.setting.figure + moved,
+                 Sheet.of(long.plan.changed("opening.correction" => moved), long.facts).setting.figure
     assert_includes said(after[10.6].diagnosis.remarks.first, :mm), "The tack measures 10.6 mm where 9 mm was wanted"
     assert_equal :sew_row, after[9, 9].diagnosis.kind
-    hole = Swatches::EarlierSwatch.new(swatch: swatch_of(sheet(machine: tacker), passes: "passes", measured: mm(26)), closure: 7)
+    hole = Swatches::EarlierSwatch.new(swatch: swatch_of(sheet(machine: tacker), passes: "passes", measured: mm(26)),
+                                       closure: 7)
 
     assert_equal Length.zero, Sheet.of(found.plan, Sewing::Facts.none.with(earlier: [hole, hole])).correction
   end
 
   def test_a_tack_that_goes_on_is_unpicked_and_the_length_cleared
     table = Support::AtTheTable.new({ loops: { button: bar, machine: tacker,
-placket: run_of(place: "belt_loops", count: 3) } }) do |changes, facts|
+                                               placket: run_of(place: "belt_loops", count: 3) } }) do |changes, facts|
       sheet(facts: facts, **changes)
     end
     first = table.session.steps.find { |one| one.step.key.start_with?("sew-at") }

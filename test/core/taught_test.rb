@@ -3,7 +3,8 @@
 require_relative "../core_helper"
 require_relative "../support/taught"
 
-# What somebody comes to who does only what the tool says, on machines nobody knows. bin/bench has the same on many more.
+# What somebody comes to who does only what the tool says, on machines nobody knows. bin/bench has the same on many
+# more.
 class TaughtTest < CoreTest
   MANY = Support::ManyMachines
 
@@ -43,7 +44,8 @@ class TaughtTest < CoreTest
     band = Belief::Band.prior(middle: -1.0, deviation: 0.66).after(at: -1.0, seen: 3..3)
     places = Belief::Band::BAND_PLACES
     prior = ->(m) { (0.95 * Belief::Normal.density(m, 0.66)) + (0.05 * Belief::Normal.density(m, 2.0)) }
-    cells = places.product([0.6, 0.9, 1.2].zip([0.25, 0.5, 0.25]), [0.15, 0.3].zip([0.65, 0.35])).map do |m, (half, p), (noise, q)|
+    cells = places.product([0.6, 0.9, 1.2].zip([0.25, 0.5, 0.25]),
+                           [0.15, 0.3].zip([0.65, 0.35])).map do |m, (half, p), (noise, q)|
       spread = Math.sqrt((noise**2) + (0.15**2))
       seen = Belief::Normal.below((half + 0.7 + m) / spread) - Belief::Normal.below((half + m) / spread)
       right = Belief::Normal.below((half + 0.5 + m) / noise) - Belief::Normal.below((-half + 0.5 + m) / noise)
@@ -67,7 +69,8 @@ class TaughtTest < CoreTest
     other = Offset.of([one], structure: "heavy_woven", set: 20.0)
 
     assert_operator other.means[1], :<, found.means[1], "another kind of cloth learns less"
-    assert_operator Offset.of([one, one.with(added: [1.4, 1.6])], structure: "knit", set: 20.0).deviation, :<, found.deviation
+    assert_operator Offset.of([one, one.with(added: [1.4, 1.6])], structure: "knit", set: 20.0).deviation, :<,
+                    found.deviation
     stray = Offset.of([one.with(added: [1.5, 1.4, 1.6, 7.5])], structure: "knit", set: 20.0)
 
     assert_equal [[7.5], 3], [stray.left_out, stray.measured]

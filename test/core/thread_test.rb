@@ -6,7 +6,8 @@ require_relative "../core_helper"
 class ThreadTest < CoreTest
   # Textbook: 590.5 divided by the cotton count, 1000 by the metric one, a ninth of the deniers.
   def test_threads_by_every_system
-    { "27" => 27, "270 dtex" => 27, "243 den" => 27, "Nm 40" => 25, "Nm 80/2" => 25, "Ne 40/2" => 29.527, "No. 120" => 25,
+    { "27" => 27, "270 dtex" => 27, "243 den" => 27, "Nm 40" => 25, "Nm 80/2" => 25, "Ne 40/2" => 29.527,
+      "No. 120" => 25,
       "ticket 100" => 30,
       "tex 27,5" => 27.5 }.each do |said, tex|
       assert_in_delta tex, LinearDensity.read(said).to_f, 0.001, said

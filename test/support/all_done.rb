@@ -23,8 +23,10 @@ module NimbleEyelet
 
         cut = piece.cut[place]
         unless_so(cut, :left_closed, place)
-        unless_so(cut.nil? || cut.to_r <= hole.opening.millimetres + 0.005r, :cut_longer_than_sewn, cut, hole.opening.to_s)
-        unless_so(cut.nil? || cut.to_r >= hole.opening.millimetres - 0.005r, :cut_shorter_than_planned, cut, hole.opening.to_s)
+        unless_so(cut.nil? || cut.to_r <= hole.opening.millimetres + 0.005r, :cut_longer_than_sewn, cut,
+                  hole.opening.to_s)
+        unless_so(cut.nil? || cut.to_r >= hole.opening.millimetres - 0.005r, :cut_shorter_than_planned, cut,
+                  hole.opening.to_s)
       end
 
       def finished_off(piece)

@@ -5,15 +5,16 @@ module AtTheMachine
   AVOCET = [5, 3].freeze
   CURLEW = [4].freeze
 
-  # A second press within half a second is the same press: here that half second is always over. The clock stays right, since
-  # the order of facts goes by it.
+  # A second press within half a second is the same press: here that half second is always over. The clock stays right,
+  # since the order of facts goes by it.
   def hurry
     @hurried = on_every_page(<<~JS)
       (() => { const real = performance.now.bind(performance); let ahead = 0; performance.now = () => real() + (ahead += 600); })();
     JS
   end
 
-  # However long the keys take to get there, they are pressed at the same moment; afterwards each press comes long after the last.
+  # However long the keys take to get there, they are pressed at the same moment; afterwards each press comes long after
+  # the last.
   def time_stands_still
     page.execute_script("window.stopped = performance.now(); performance.now = () => window.stopped")
     yield
@@ -45,8 +46,8 @@ module AtTheMachine
     assert_no_selector "[data-step='#{was}']"
   end
 
-  # Presses Done, step after step, each once the one before it is told, until one of them is that part of the work, or asks
-  # something, or all is done.
+  # Presses Done, step after step, each once the one before it is told, until one of them is that part of the work, or
+  # asks something, or all is done.
   def press_until(part, most: 150)
     found = page.evaluate_async_script(<<~JS, part, most)
       const [part, most, done] = arguments;

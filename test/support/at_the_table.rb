@@ -53,7 +53,8 @@ module NimbleEyelet
         add(one.part.key, kind: "mishap", step: one.step.key, at: at, done_with: with, moves: row.moves)
       end
 
-      # So many steps are done as they were given out before it is looked again: a phone without a connection does all of them.
+      # So many steps are done as they were given out before it is looked again: a phone without a connection does all
+      # of them.
       AT_ONCE = 10
 
       # @param most [Integer] steps

@@ -78,9 +78,10 @@ module NimbleEyelet
         plan = closure.sheet.plan
         said = JSON.generate(View::ClosureView.of(closure, Presenter.new(:mm))[:plan])
         ends = closure.sheet.recipe.ends
-        ours, parse = each_of({ ours: -> { Opening::SlitLength.of(plan.button, plan.cloth, plan.opening, ends) }, parse: lambda {
-          JSON.parse(said)
-        } })
+        ours, parse = each_of({ ours: -> { Opening::SlitLength.of(plan.button, plan.cloth, plan.opening, ends) },
+                                parse: lambda {
+                                  JSON.parse(said)
+                                } })
         puts format("all schools for one button: %.3f ms, %.2f times parsing the %d bytes said about it as JSON",
                     ours * 1000, ours / parse, said.bytesize)
       end
@@ -136,8 +137,8 @@ module NimbleEyelet
         end.sort
         puts format("%d random runs, row or explanation: median %.1f ms CPU, 99 of 100 within %.0f (aim 100), worst %.0f (aim 400); " \
                     "%d rows proven, %d not; %d collisions with the smallest set, %d with one that collides",
-                    FAMILY, spent[FAMILY / 2], spent[FAMILY * 99 / 100], spent.last, proven[["rows", true]], proven[["rows", false]],
-                    proven[["collisions", true]], proven[["collisions", false]])
+                    FAMILY, spent[FAMILY / 2], spent[FAMILY * 99 / 100], spent.last, proven[["rows", true]],
+                    proven[["rows", false]], proven[["collisions", true]], proven[["collisions", false]])
       end
 
       # How the time grows with holes and with the fineness of the marks, as times of the first.
@@ -168,12 +169,13 @@ module NimbleEyelet
       # and the hole over HTTP against the bare route.
       def paths(world)
         plan = closures(world).find(5).sheet.plan
-        shape = Stitches::HoleShape.new(near_end: :eyelet, far_end: :tack, opening: 40.0, near: 4.0, far: 1.25, width: 6.4,
-                                        space: 0.9, length: 0.3, cord: 0.7, eye: 1.5)
+        shape = Stitches::HoleShape.new(near_end: :eyelet, far_end: :tack, opening: 40.0, near: 4.0, far: 1.25,
+                                        width: 6.4, space: 0.9, length: 0.3, cord: 0.7, eye: 1.5)
         points = Stitches::Path.sew(shape, plan.machine).points
-        situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread, machine: plan.machine,
-                                           stabilisers: plan.stabilisers)
-        path, json, recipe = each_of({ path: -> { Stitches::Path.sew(shape, plan.machine) }, json: -> { JSON.generate(points) },
+        situation = Recipes::Situation.new(button: plan.button, cloth: plan.cloth, thread: plan.thread,
+                                           machine: plan.machine, stabilisers: plan.stabilisers)
+        path, json, recipe = each_of({ path: -> { Stitches::Path.sew(shape, plan.machine) },
+                                       json: -> { JSON.generate(points) },
                                        recipe: -> { Recipes::Recipe.of(situation, plan.recipe) } })
         puts format("path of %d stitches: %.3f ms, %.2f times writing its points as JSON; a recipe takes %.2f times the path",
                     points.size, path * 1000, path / json, recipe / path)

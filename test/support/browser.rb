@@ -28,7 +28,8 @@ module NimbleEyelet
         Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service, http_client: client)
       end
 
-      # What is to be read in an element, as the browser itself tells it: the driver's own script takes a third of a second for a page.
+      # What is to be read in an element, as the browser itself tells it: the driver's own script takes a third of a
+      # second for a page.
       module Text
         READ = "(({ innerText, textContent }) => innerText ?? textContent)(arguments[0])"
 

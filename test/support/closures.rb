@@ -2,11 +2,12 @@
 
 module NimbleEyelet
   module Support
-    # Closures by chance: whatever goes through, cloth, machine, style, foot and school. For a test of the core, which has a
-    # seeded source of randomness.
+    # Closures by chance: whatever goes through, cloth, machine, style, foot and school. For a test of the core, which
+    # has a seeded source of randomness.
     module Closures
       # What goes through, and how wide it mostly is. An edge is as deep as its hole wants.
-      WIDTHS = { "cord" => [3, 4, 6], "ribbon" => [15, 25], "hook" => [2, 3], "ring" => [16, 22], "bar_tack" => [8, 12, 20],
+      WIDTHS = { "cord" => [3, 4, 6], "ribbon" => [15, 25], "hook" => [2, 3], "ring" => [16, 22],
+                 "bar_tack" => [8, 12, 20],
                  "bar" => [30, 36] }.freeze
       USUAL_WIDTHS = [9, 11.5r, 15, 18, 22.5r, 28].freeze
 
@@ -29,7 +30,8 @@ module NimbleEyelet
 
       # @param kind [String] of MACHINE_KINDS
       def any_machine(kind)
-        machine(kind, foot_pressure: pick([true, false]), speed_limiter: pick([true, false]), balance: pick([true, true, false]),
+        machine(kind, foot_pressure: pick([true, false]), speed_limiter: pick([true, false]),
+                balance: pick([true, true, false]),
                       anchor: pick(ANCHORS.keys), reset: pick([nil, *RESETS.keys]) || CoreValues::MACHINES.fetch(kind)[:reset],
                       neutral_tension: pick([4r, 4r, 0r]), foot_lift: pick([mm(6), mm(9)]),
                       first_direction: pick([nil, "away", "toward"]),
@@ -39,14 +41,16 @@ module NimbleEyelet
 
       def any_styles(kind) = CoreValues::MACHINES.fetch(kind)[:styles] + pick([[], %w[bar_tack]])
 
-      # What a carriage foot makes longer than what is clamped, where somebody has measured it, and how far it opens at a click.
+      # What a carriage foot makes longer than what is clamped, where somebody has measured it, and how far it opens at
+      # a click.
       def any_feet(kind)
         owned = machine(kind).feet
         owned = owned.select { |foot| foot.kind == "general_zigzag_foot" || pick([true, true, true, false]) }
         owned.map do |foot|
           next foot unless foot.kind == "carriage_foot"
 
-          foot.with(largest_button: mm(pick([20, 25, 30])), allowance: pick([nil, mm(2), mm(3.5)]), click: pick([nil, mm(0.5)]))
+          foot.with(largest_button: mm(pick([20, 25, 30])), allowance: pick([nil, mm(2), mm(3.5)]),
+                    click: pick([nil, mm(0.5)]))
         end
       end
 
@@ -72,15 +76,15 @@ module NimbleEyelet
       # @return [Hash] what #sheet makes a sheet of, its holes fitting
       def any_closure(machine, shapes: BUTTON_SHAPES.keys - %w[polygon])
         loop do
-          plan = { machine: machine, button: any_button(shapes), cloth: any_cloth, thread: any_thread, recipe: any_recipe,
-                   cut: any_cut, attach: any_attach, placket: any_run }
+          plan = { machine: machine, button: any_button(shapes), cloth: any_cloth, thread: any_thread,
+                   recipe: any_recipe, cut: any_cut, attach: any_attach, placket: any_run }
           return plan if fits?(plan)
         end
       end
 
       def any_run
-        run_of(run_length: mm(300), count: pick([2, 3]), orientation: pick(%w[vertical horizontal]), extension: mm(pick([18, 30])),
-               use: pick(Placket::USES.keys), pins: pick([[], [], [Placket::Pin.new(id: "bust", at: mm(118), holds: "hole")]]))
+        run_of(run_length: mm(300), count: pick([2, 3]), orientation: pick(%w[vertical horizontal]),
+               extension: mm(pick([18, 30])), use: pick(Placket::USES.keys), pins: pick([[], [], [Placket::Pin.new(id: "bust", at: mm(118), holds: "hole")]]))
       end
 
       def fits?(plan)

@@ -143,7 +143,9 @@ module NimbleEyelet
         swings = @piece.sheet.attaching.swings
         sewn = swings.sewn(swings.widths(@piece.plan.attach.width))
         path = Stitches::ButtonPath.sew(sewn)
-        near = path.parts.flat_map { |part| part.points.zip(part.aims) }.map { |(x, y), (u, v)| Math.hypot(x - u, y - v) }.max
+        near = path.parts.flat_map do |part|
+          part.points.zip(part.aims)
+        end.map { |(x, y), (u, v)| Math.hypot(x - u, y - v) }.max
         unless_so(near <= ((sewn.hole - sewn.needle) / 2) + 1e-9, :needle_strikes, near)
       end
 

@@ -15,7 +15,9 @@ module CoreValues
 
   def mm(number) = Length.mm(number)
 
-  def random_mm(range, step = 0.1) = Length.new(Rational((random.rand(range) / step).round, 1) * step.rationalize(1r / 1000))
+  def random_mm(range, step = 0.1)
+    Length.new(Rational((random.rand(range) / step).round, 1) * step.rationalize(1r / 1000))
+  end
 
   def button(**changes)
     Button.new(shape: "flat", attachment: "four_holes", diameter: mm(18), thickness: mm(3), hole_spacing: mm(3),
@@ -46,7 +48,9 @@ module CoreValues
     Machine.new(name: kind.capitalize, kind: kind, **facts.slice(:styles, :stops, :reset, :feed_stop),
                 max_width: mm(facts[:max_width]), width_step: mm(0.5), length_step: mm(facts[:length_step]),
                 neutral_tension: 4r, tension_step: 1r / 2, bobbin_finger: facts.fetch(:bobbin_finger, false), balance: true,
-                feet: facts[:feet].map { |foot| Foot.new(kind: foot, largest_button: foot == "carriage_foot" ? mm(25) : nil) },
+                feet: facts[:feet].map do |foot|
+                  Foot.new(kind: foot, largest_button: foot == "carriage_foot" ? mm(25) : nil)
+                end,
                 **changes)
   end
 
@@ -83,7 +87,9 @@ module CoreValues
   # As if the table of machines had one more row.
   def with_kind(kind)
     kinds = NimbleEyelet::MACHINE_KINDS
-    table = ->(rows) { NimbleEyelet.send(:remove_const, :MACHINE_KINDS) && NimbleEyelet.const_set(:MACHINE_KINDS, rows) }
+    table = lambda { |rows|
+      NimbleEyelet.send(:remove_const, :MACHINE_KINDS) && NimbleEyelet.const_set(:MACHINE_KINDS, rows)
+    }
     table[kinds.merge(kind.key => kind).freeze]
     yield
   ensure
@@ -92,7 +98,11 @@ module CoreValues
 
   # Every step in words, by its key.
   def words(found)
-    found.progress.steps.to_h { |step| [step.key, [step.does, step.how].compact.map { |text| said(text, :mm) }.join(" ")] }
+    found.progress.steps.to_h do |step|
+      [step.key, [step.does, step.how].compact.map do |text|
+        said(text, :mm)
+      end.join(" ")]
+    end
   end
 
   def said(text, unit) = text.respond_to?(:in) ? text.in(unit) : text.to_s

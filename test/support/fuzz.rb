@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 # Fuzz sends an application what nobody should send, made up from a seed: any operation, with any id, header and body,
-# sound and broken by turns. What counts is the answer: never a failure of the server, always in the one shape. What took
-# longest is told, and judges nothing.
+# sound and broken by turns. What counts is the answer: never a failure of the server, always in the one shape. What
+# took longest is told, and judges nothing.
 #
 #   fuzz = Fuzz.new(app, Random.new(7), version: -> { "k3f9.4" })
 #   fuzz.run(400)   # => [] or what went wrong
@@ -17,15 +17,18 @@ module NimbleEyelet
     class Fuzz
       include Description
 
-      TEXTS = ["", " ", "18", "22.5 mm", "3/4", "0.0000001", "0.0004", "1e308", "-1", "NaN", "\u0000", "\uFFFF", "\uFFFE", "\u202e18",
-               "x" * 300, "W" * 5000, "=1+1", "<b>", "'; --", "٣", "½", "999999999999", "yes", "vertical", "flat", "\u{1F9F5}"].freeze
+      TEXTS = ["", " ", "18", "22.5 mm", "3/4", "0.0000001", "0.0004", "1e308", "-1", "NaN", "\u0000", "\uFFFF",
+               "\uFFFE", "\u202e18", "x" * 300, "W" * 5000, "=1+1", "<b>", "'; --", "٣", "½", "999999999999", "yes",
+               "vertical", "flat", "\u{1F9F5}"].freeze
       NUMBERS = [0, 1, -1, 2, 60, 61, 2**31, 2**63, 1e308, 0.5, nil, true, "7", [], {}].freeze
       IDS = ["1", "2", "5", "0", "-1", "999", "2147483648", "9" * 40, "1e308", "one", "%00", "..", "~root", "\u00e9",
              "6f0c7a1e-0000-4000-8000-000000000001"].freeze
       # What stands in an address mostly.
-      KNOWN = { "slug" => "marsh-walk", "stage" => "button", "kind" => "closure", "shelf" => "cloths", "section" => "button",
+      KNOWN = { "slug" => "marsh-walk", "stage" => "button", "kind" => "closure", "shelf" => "cloths",
+                "section" => "button",
                 "number" => "1", "entry" => "6f0c7a1e-0000-4000-8000-000000000001" }.freeze
-      QUERIES = ["?search=#{'a' * 199}", "?from=99999999999", "?from=-1", "?before=1e308", "?search[a][b]=1", "?paper=zz",
+      QUERIES = ["?search=#{'a' * 199}", "?from=99999999999", "?from=-1", "?before=1e308", "?search[a][b]=1",
+                 "?paper=zz",
                  "?keep=maybe", "?search=%FF", "?name=%00", "?#{'a[b]' * 40}=1", "?search=%EF%BF%BF", "?x=#{'y' * 4000}"].freeze
       # @return [Array(Float, String)] seconds, and what was sent
       attr_reader :slowest
@@ -109,7 +112,9 @@ module NimbleEyelet
 
         case value
         when Hash then value.to_h { |key, inner| [chance?(0.02) ? pick(TEXTS) : key, strange(inner, depth + 1)] }
-        when Array then value.flat_map { |inner| chance?(0.1) ? [strange(inner, depth + 1)] * 3 : [strange(inner, depth + 1)] }
+        when Array then value.flat_map do |inner|
+          chance?(0.1) ? [strange(inner, depth + 1)] * 3 : [strange(inner, depth + 1)]
+        end
         when String then chance?(0.3) ? pick(TEXTS) : value
         else chance?(0.2) ? pick(NUMBERS) : value
         end

@@ -4,8 +4,8 @@ require_relative "word_list"
 
 module NimbleEyelet
   module Support
-    # Somebody who does what a step says, in order, and nothing else. By its words, they know the list of words alone; by its
-    # operations, a table of their own. What a step tells the ledger they never look at.
+    # Somebody who does what a step says, in order, and nothing else. By its words, they know the list of words alone;
+    # by its operations, a table of their own. What a step tells the ledger they never look at.
     module Hands
       # @return [Array<Array(String, String…)>] acts of a Workplace
       def acts(step, piece) = raise(NotImplementedError)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What bin/bench measures of the application as it is asked: processor time against a bare route that reads the same rows,
-# where it goes, the first visit, and files brought in.
+# What bin/bench measures of the application as it is asked: processor time against a bare route that reads the same
+# rows, where it goes, the first visit, and files brought in.
 
 require "json"
 require "open3"
@@ -30,7 +30,9 @@ module NimbleEyelet
           asks = kinds.to_h { |kind| [kind, method(:"ask_#{kind}").to_proc] }
           costs = served.compare(200, **asks, bare: method(:ask_bare).to_proc)
           served.close
-          costs.except(:bare).each { |kind, cost| puts told(NAMES.fetch(kind), cost, costs.fetch(:bare), AIMS.fetch(kind)) }
+          costs.except(:bare).each do |kind, cost|
+            puts told(NAMES.fetch(kind), cost, costs.fetch(:bare), AIMS.fetch(kind))
+          end
         end
         puts "  load average meanwhile: #{File.read('/proc/loadavg').split.first(3).join(' ')}"
         world.reset
@@ -38,7 +40,8 @@ module NimbleEyelet
 
       def told(name, cost, bare, aim)
         format("%-28s %5.1f times a bare route by CPU (aim %s): %.1f ms; waited %.1f ms, %.1f times; 95 of 100 in %.1f, %.1f times",
-               name, cost.cpu / bare.cpu, aim, cost.cpu, cost.median, cost.median / bare.median, cost.slow, cost.slow / bare.slow)
+               name, cost.cpu / bare.cpu, aim, cost.cpu, cost.median, cost.median / bare.median, cost.slow,
+               cost.slow / bare.slow)
       end
 
       def ask_bare(http) = http.get("/bare", SENT)
@@ -80,7 +83,8 @@ module NimbleEyelet
         view = View::ClosureView.of(closure, present, sheet: sheet)
         app = world.app
         health = { "HTTP_HOST" => "127.0.0.1" }
-        works = { reading: -> { store.find(1) }, solver: -> { solved(sheet) }, sheet: -> { whole(Sheet.of(plan, closure.facts)) },
+        works = { reading: -> { store.find(1) }, solver: -> { solved(sheet) },
+                  sheet: -> { whole(Sheet.of(plan, closure.facts)) },
                   view: -> { View::ClosureView.of(closure, present, sheet: sheet) }, JSON: -> { JSON.generate(view) },
                   framework: -> { Rack::MockRequest.new(app).get("/api/health", health) } }
         times = works.keys.zip(each_of(works, rounds: 60)).to_h
@@ -94,8 +98,8 @@ module NimbleEyelet
 
       def whole(sheet) = Sheet::PARTS.each { |part| sheet.public_send(part) }
 
-      # Twenty thousand buttons brought in over HTTP, against reading and checking the same rows without a database; and how long
-      # others wait meanwhile.
+      # Twenty thousand buttons brought in over HTTP, against reading and checking the same rows without a database; and
+      # how long others wait meanwhile.
       def import(world)
         rows = (1..20_000).map { |number| "bench #{number},flat,two_holes,#{8 + (number % 20)},3,3,1.8,#{number % 90},reed,\n" }
         body = "name,shape,attachment,diameter_mm,thickness_mm,hole_spacing_mm,hole_diameter_mm,owned,colour,note\n#{rows.join}"

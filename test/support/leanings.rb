@@ -22,7 +22,11 @@ module NimbleEyelet
       def initialize(files, inside:)
         @inside = inside
         @readings = files.to_h { |file| [File.expand_path(file), read(File.expand_path(file))] }
-        @modules = @readings.each_value.flat_map { |reading| reading.defines.filter_map { |name, kind| name if kind == :module } }.uniq
+        @modules = @readings.each_value.flat_map do |reading|
+          reading.defines.filter_map do |name, kind|
+            name if kind == :module
+          end
+        end.uniq
         @homes = homes
       end
 
@@ -80,7 +84,9 @@ module NimbleEyelet
           File.expand_path("#{path}.rb", File.dirname(file))
         end)
         visit(parsed.value, [""], reading)
-        scope = reading.defines.filter_map { |name, kind| name if kind == :module }.reduce([""]) { |nesting, name| [name, *nesting] }
+        scope = reading.defines.filter_map do |name, kind|
+          name if kind == :module
+        end.reduce([""]) { |nesting, name| [name, *nesting] }
         source.scan(TYPES) { |(types)| types.scan(/[A-Z]\w*(?:::\w+)*/) { |path| reading.types << [scope, path, nil] } }
         reading
       end
@@ -90,8 +96,8 @@ module NimbleEyelet
         when Prism::ModuleNode, Prism::ClassNode then return go_into(node, nesting, reading)
         when Prism::ConstantWriteNode then define(node.name.to_s, :value, nesting, reading)
         when Prism::ConstantPathWriteNode then define(node.target.slice, :value, nesting, reading)
-        when Prism::ConstantReadNode, Prism::ConstantPathNode then return reading.uses << [nesting, node.slice.delete_prefix("::"),
-                                                                                           nil]
+        when Prism::ConstantReadNode, Prism::ConstantPathNode
+          return reading.uses << [nesting, node.slice.delete_prefix("::"), nil]
         when Prism::DefNode
           reading.methods << "#{nesting.first}.#{node.name}" if node.receiver.is_a?(Prism::SelfNode)
         when Prism::CallNode

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What bin/bench has judged by Lighthouse: every main view, on a desktop and on a phone. It is installed where it is used,
-# in test/judges, since nothing else needs it.
+# What bin/bench has judged by Lighthouse: every main view, on a desktop and on a phone. It is installed where it is
+# used, in test/judges, since nothing else needs it.
 
 require "json"
 require "open3"
@@ -16,7 +16,8 @@ module NimbleEyelet
       BUSY = "mainthread-work-breakdown"
       BLOCKED = "total-blocking-time"
 
-      # Every main view, on a desktop and on a phone; how long it blocks, beside the emptiest page of the same framework.
+      # Every main view, on a desktop and on a phone; how long it blocks, beside the emptiest page of the same
+      # framework.
       def lighthouse(world)
         Dir.mktmpdir do |folder|
           web = File.expand_path("../../web", __dir__)
@@ -45,8 +46,8 @@ module NimbleEyelet
       def looked_at(page, least)
         figures = Hash.new(Float::NAN).merge(page["figures"].compact)
         format("%-34s %-8s %s; layout shift %.3f (aim 0.02), busy %.0f ms, %.1f times an empty page, blocked %.0f ms%s", page["path"],
-               page["device"], page["scores"].map { |name, score| "#{name} #{score}" }.join(", "), figures["cumulative-layout-shift"],
-               figures[BUSY], figures[BUSY] / least[BUSY], figures[BLOCKED],
+               page["device"], page["scores"].map { |name, score| "#{name} #{score}" }.join(", "),
+               figures["cumulative-layout-shift"], figures[BUSY], figures[BUSY] / least[BUSY], figures[BLOCKED],
                page["failing"].empty? ? "" : "; fails: #{page['failing'].join(', ')}")
       end
 

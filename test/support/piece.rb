@@ -33,11 +33,13 @@ module NimbleEyelet
         @sewn[elsewhere], @cut[elsewhere] = was if elsewhere
       end
 
-      # What of the work is known by where it was done, and what by that it was done, by the names that steps have for it.
+      # What of the work is known by where it was done, and what by that it was done, by the names that steps have for
+      # it.
       NOTED = { stayed: "stayed", corded: "corded", tails: "tailed", torn: "torn", trimmed: "trimmed", rinsed: "rinsed",
                 secured: "secured", wound: "wound" }.freeze
 
-      # @return [Hash{String => Array<String>}] kind of what stays to the places where it does, none where they were not looked at
+      # @return [Hash{String => Array<String>}] kind of what stays to the places where it does, none where they were not
+      #   looked at
       def left
         { "stitched" => @sewn.keys, "slit" => @cut.keys, **NOTED.slice(*@done.keys).values.to_h { |kind| [kind, []] },
           **(@sealed ? { "sealed" => [] } : {}), **(@done.key?(:marked) || @done.key?(:buttons_marked) ? { "marked" => [] } : {}),
@@ -50,7 +52,10 @@ module NimbleEyelet
       def stay = recipe.stay
       def straight? = recipe.stitched == :straight
       def style = recipe.style.value
-      def automatic? = plan.machine.type.programmed && !plan.machine.type.partwise && !style.by_hand && !straight? && !style.round?
+
+      def automatic?
+        plan.machine.type.programmed && !plan.machine.type.partwise && !style.by_hand && !straight? && !style.round?
+      end
 
       # @return [String] as it is said of the reel
       def thread
@@ -69,7 +74,8 @@ module NimbleEyelet
       # What every button is to be sewn on with.
       def buttoned
         width = plan.machine.width_mark(@sheet.attaching.width)
-        { **wanted.slice("needle", "top_thread", "bobbin_thread"), "foot" => ("button foot" if plan.machine.foot("button_foot")),
+        { **wanted.slice("needle", "top_thread", "bobbin_thread"),
+          "foot" => ("button foot" if plan.machine.foot("button_foot")),
           "width" => width, "selector" => "zigzag", "tension" => nil, "button_in_foot" => nil }
       end
 

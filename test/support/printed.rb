@@ -47,7 +47,9 @@ module Printed
     closure["sheet"]["placket"]["holes"].each do |hole|
       y = hole["button"]["mm"] + 12 + 28
       crossed = pages.each_with_index.any? do |found, number|
-        found.any? { |x1, y1, x2, y2| (y1 - y2).abs < 0.01 && (x2 - x1 - 8).abs < 0.01 && (y1 + (number * step) - y).abs < 0.1 }
+        found.any? do |x1, y1, x2, y2|
+          (y1 - y2).abs < 0.01 && (x2 - x1 - 8).abs < 0.01 && (y1 + (number * step) - y).abs < 0.1
+        end
       end
 
       assert crossed, "button #{hole['number']}"

@@ -8,8 +8,8 @@ require_relative "word_list"
 
 module NimbleEyelet
   module Support
-    # Every sentence and label that screens, prints and errors hold, by the file it stands in: what a step says stands in words.yml
-    # beside its meaning. What is worked out stands as {…}.
+    # Every sentence and label that screens, prints and errors hold, by the file it stands in: what a step says stands
+    # in words.yml beside its meaning. What is worked out stands as {…}.
     class ScreenWords
       ROOT = File.expand_path("../..", __dir__)
       FILE = "#{ROOT}/docs/screens.yml".freeze
@@ -51,7 +51,9 @@ module NimbleEyelet
       def self.text_of(node)
         case node
         when Prism::StringNode then node.unescaped
-        when Prism::InterpolatedStringNode then node.parts.map { |part| part.is_a?(Prism::StringNode) ? part.unescaped : GAP }.join
+        when Prism::InterpolatedStringNode then node.parts.map do |part|
+          part.is_a?(Prism::StringNode) ? part.unescaped : GAP
+        end.join
         end&.gsub(/%[sd]/, GAP)
       end
 
@@ -64,7 +66,11 @@ module NimbleEyelet
 
       # What tests of the browser press, fill in and look for: its name, and what the screen says for it now.
       def self.names
-        @names ||= YAML.safe_load_file(NAMES).flat_map { |of, all| all.map { |name, words| ["#{of}.#{name}", words] } }.to_h
+        @names ||= YAML.safe_load_file(NAMES).flat_map do |of, all|
+          all.map do |name, words|
+            ["#{of}.#{name}", words]
+          end
+        end.to_h
       end
 
       # @param screens [Hash{String => Array<String>}]

@@ -27,7 +27,9 @@ module NimbleEyelet
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
           shoot(wide, "swatches", "/swatches")
-          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4" }.each { |name, path| shoot(wide, name, path) }
+          { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4" }.each do |name, path|
+            shoot(wide, name, path)
+          end
           narrow = session(390, 844)
           at_the_machine(wide, narrow)
           look_closer(wide, narrow) unless @folder == DOCS
@@ -102,7 +104,8 @@ module NimbleEyelet
 
       def call(verb, rest, body = nil)
         uri = URI("#{@address}/api/workrooms/marsh-walk#{rest}")
-        request = Net::HTTP.const_get(verb.capitalize).new(uri, "X-Nimble-Eyelet" => "1", "If-Match" => "\"#{@version}\"",
+        request = Net::HTTP.const_get(verb.capitalize).new(uri, "X-Nimble-Eyelet" => "1",
+                                                           "If-Match" => "\"#{@version}\"",
                                                                 "Content-Type" => "application/json")
         request.body = JSON.generate(body) if body
         answer = Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }
@@ -116,8 +119,8 @@ module NimbleEyelet
         Capybara.register_driver(name) { |app| Browser.driver(app, width: width, height: height) }
         Capybara::Session.new(name).tap do |session|
           # The window's own frame does not count.
-          session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height,
-                                                                                   deviceScaleFactor: 1, mobile: width < 500)
+          shown = { width: width, height: height, deviceScaleFactor: 1, mobile: width < 500 }
+          session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", **shown)
         end
       end
 

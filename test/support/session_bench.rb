@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# SessionBench measures the order of sessions: how many are proven within half a second, what is gained against the two plain
-# orders, and whether trying everything finds better ones. Then how soon a listening screen is told, and what listening holds.
+# SessionBench measures the order of sessions: how many are proven within half a second, what is gained against the two
+# plain orders, and whether trying everything finds better ones. Then how soon a listening screen is told, and what
+# listening holds.
 
 require "socket"
 require_relative "sessions"
@@ -57,7 +58,11 @@ module NimbleEyelet
         before = Thread.list.size
         live = Http::Live.new(world.db.uri)
         workroom = world.db[:workrooms].get(:id)
-        lines = Array.new(LISTENERS) { Socket.pair(:UNIX, :STREAM).tap { |_, theirs| live.add(theirs, workroom) }.first }
+        lines = Array.new(LISTENERS) do
+          Socket.pair(:UNIX, :STREAM).tap do |_, theirs|
+            live.add(theirs, workroom)
+          end.first
+        end
         threads = Thread.list.size - before
         lines.each { |line| read(line, "again") }
         start = Process.clock_gettime(Process::CLOCK_MONOTONIC)

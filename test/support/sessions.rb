@@ -8,7 +8,8 @@ module NimbleEyelet
   module Support
     module Sessions
       BLOCKS = %w[stay row seal open buttons].freeze
-      ROWS = { "stay" => 120..720, "row" => 600..2400, "seal" => 60..460, "open" => 120..1020, "buttons" => 200..1400 }.freeze
+      ROWS = { "stay" => 120..720, "row" => 600..2400, "seal" => 60..460, "open" => 120..1020,
+               "buttons" => 200..1400 }.freeze
 
       # @param random [Random]
       # @param closures [Integer]
@@ -36,7 +37,8 @@ module NimbleEyelet
       def self.needs(random, number)
         thread = "thread #{random.rand(4)}"
         needle = "needle #{random.rand(3)}"
-        row = { "needle" => needle, "top_thread" => thread, "bobbin" => thread, "foot" => %w[carriage scale].sample(random: random),
+        row = { "needle" => needle, "top_thread" => thread, "bobbin" => thread,
+                "foot" => %w[carriage scale].sample(random: random),
                 "settings" => "row #{number}" }
         { "row" => row, "buttons" => row.merge("foot" => "button", "settings" => "zigzag #{random.rand(3)}", "feed" => "off") }
       end

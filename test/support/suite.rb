@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# Suite runs tests: linters, the core in a process of its own, and every file of the application and the browser, each taken
-# by the next of as many workers as there are cores. A worker keeps its database, its server and its browser from file to
-# file. It is what bin/test calls:
+# Suite runs tests: linters, the core in a process of its own, and every file of the application and the browser, each
+# taken by the next of as many workers as there are cores. A worker keeps its database, its server and its browser from
+# file to file. It is what bin/test calls:
 #
 #   ruby -Itest test/support/suite.rb                                          # everything
 #   ruby -Itest test/support/suite.rb test/app/undo_test.rb -n /sixty/ --seed 7
@@ -84,7 +84,13 @@ module NimbleEyelet
       # By what they took the last time; a file nobody has run yet is taken for a long one.
       def by_length(files)
         took = Hash.new(0.0)
-        File.foreach(TIMES) { |line| line.split("\t").then { |seconds, file| took[file] += seconds.to_f } } if File.exist?(TIMES)
+        if File.exist?(TIMES)
+          File.foreach(TIMES) do |line|
+            line.split("\t").then do |seconds, file|
+              took[file] += seconds.to_f
+            end
+          end
+        end
         files.sort_by { |file| -(took[file.delete_prefix("#{ROOT}/")].nonzero? || (1000 + File.size(file))) }
       end
 

@@ -44,7 +44,8 @@ module NimbleEyelet
       def options
         @options ||= begin
           balances = @balance ? (-4..4).map { |notch| notch * CoverBand::NOTCH } : [0.0]
-          steps = { fit: (-14..14).map { |half| wanted + (half / 2.0) }, tension: (-8..6).map { |step| step * tension_step },
+          steps = { fit: (-14..14).map { |half| wanted + (half / 2.0) },
+                    tension: (-8..6).map { |step| step * tension_step },
                     space: (0..9).map { |step| 2.5 + (step * 0.5) } }
           steps.transform_values { |values| values.map { |value| plain(value) } }
                .merge(cover: lengths.product(balances).map { |length, notches| cover(length, notches) })
@@ -63,7 +64,9 @@ module NimbleEyelet
       # What a recipe says before anything was sewn.
       def recipe(added = 0.0)
         { fit: near(:fit, wanted - usual - added), tension: near(:tension, TENSION), space: near(:space, WIDTH),
-          cover: options[:cover].select { |one| one.value[1].zero? }.min_by { |one| (one.value[0] - Math.log(0.51)).abs } }
+          cover: options[:cover].select do |one|
+            one.value[1].zero?
+          end.min_by { |one| (one.value[0] - Math.log(0.51)).abs } }
       end
 
       def order(setting)
@@ -98,7 +101,8 @@ module NimbleEyelet
     end
 
     class Taught
-      # holes - Integer, test holes sewn; ended - Symbol, :accepted, :between or :too_long; row - Float, the chance that was said
+      # holes - Integer, test holes sewn; ended - Symbol, :accepted, :between or :too_long; row - Float, the chance that
+      #   was said
       # rows - Float, share of rows all of whose holes are right; right - Float, share of holes; first_right - Boolean
       Outcome = Value.of(:holes, :ended, :row, :rows, :right, :beliefs, :measured, :said)
 
@@ -138,7 +142,10 @@ module NimbleEyelet
           tried = next_try(beliefs, setting, showings)
           said << tried
           ended = ending(tried, showings.size)
-          return outcome(truth, setting, showings.size, beliefs, { ended: ended, measured: measured, said: said }) if ended
+          if ended
+            return outcome(truth, setting, showings.size, beliefs,
+                           { ended: ended, measured: measured, said: said })
+          end
 
           setting = moved(setting, tried)
         end
@@ -177,28 +184,36 @@ module NimbleEyelet
         surprise = beliefs.surprise(first) or return first
 
         second = seen(truth, hole, setting)
-        surprise.axis == :fit ? Inference::SecondLook.fit(first, second) : Inference::SecondLook.looks(first, second, surprise.axis)
+        if surprise.axis == :fit
+          Inference::SecondLook.fit(first,
+                                    second)
+        else
+          Inference::SecondLook.looks(first, second,
+                                      surprise.axis)
+        end
       end
 
       def seen(truth, hole, setting)
         looked = truth.looked_at(hole, @ground.order(setting), @random, careless: @careless)
         places = looked.looks.transform_values { |place| place..place }
         cover, balance = setting[:cover].value
-        tried = Opening::FitTried.new(set: setting[:fit].value + @ground.usual, demand: @ground.demand, reading: looked.reading,
-                                      seen: places["fit"])
+        tried = Opening::FitTried.new(set: setting[:fit].value + @ground.usual, demand: @ground.demand,
+                                      reading: looked.reading, seen: places["fit"])
         Inference::HoleSeen.new(fit: tried, cover: cover, balance: balance, tension: setting[:tension].value.to_f,
                                 width: setting[:space].value, away: places["bead_away"], back: places["bead_back"],
                                 edge: places["tension"], space: places["space"])
       end
 
       def showing(setting, seen)
-        { fit: [seen.fit.seen], cover: [seen.away, seen.back], tension: [seen.edge], space: [seen.space] }.to_h do |key, ranges|
+        { fit: [seen.fit.seen], cover: [seen.away, seen.back], tension: [seen.edge],
+          space: [seen.space] }.to_h do |key, ranges|
           [key, Inference::Showing.new(option: setting[key], seen: ranges)]
         end
       end
 
       def next_try(beliefs, setting, showings)
-        Inference::NextTry.of(axes(beliefs, setting, showings), gate: @gate, sewn: showings.size, at_once: @each ? nil : 1)
+        Inference::NextTry.of(axes(beliefs, setting, showings), gate: @gate, sewn: showings.size,
+                              at_once: @each ? nil : 1)
       end
 
       def axes(beliefs, setting, showings)
@@ -251,12 +266,13 @@ module NimbleEyelet
       end
     end
 
-    # By the table of symptoms alone: it measures, uses the grades, and goes through each row in its order, what is done by hand
-    # first; the first hole that looks right is taken.
+    # By the table of symptoms alone: it measures, uses the grades, and goes through each row in its order, what is done
+    # by hand first; the first hole that looks right is taken.
     class TableAlone
-      # Rows that begin with something done by hand: cut the last threads, level and clean, seat the bobbin or thread anew, stay it.
+      # Rows that begin with something done by hand: cut the last threads, level and clean, seat the bobbin or thread
+      # anew, stay it.
       BY_HAND = { "fit" => [0, 1], "bead_away" => [3, 4], "bead_back" => [3, 4], "tension" => [0, 1, 3, 4],
-"space" => [0, 1, 3, 4] }.freeze
+                  "space" => [0, 1, 3, 4] }.freeze
       MOST = 28
 
       def initialize(random, ground, each: true)
@@ -336,7 +352,8 @@ module NimbleEyelet
       # @param count [Integer]
       # @param far [Symbol, nil] what of the truth lies outside what is believed
       # @return [Array<Run>]
-      def self.sewn(count, seed:, each: true, slips: 4.0, gate: Inference::ROW_GATE, far: nil, second: true, noisier: false)
+      def self.sewn(count, seed:, each: true, slips: 4.0, gate: Inference::ROW_GATE, far: nil, second: true,
+                    noisier: false)
         random = Random.new(seed)
         Array.new(count) do |number|
           kind = Ground::KINDS.keys[number % Ground::KINDS.size]
@@ -365,7 +382,8 @@ module NimbleEyelet
         truth = Simulation::HiddenMachine.drawn(seeds.first(4).map { |seed| Random.new(seed) })
         side = random.rand < 0.5 ? -1 : 1
         truth = truth.with(length: truth.length.with(added: side * FAR[:offset])) if %i[offset all].include?(far)
-        truth = truth.with(cover: truth.cover.with(centre: Math.log(1 + (side * FAR[:cover])))) if %i[cover all].include?(far)
+        truth = truth.with(cover: truth.cover.with(centre: Math.log(1 + (side * FAR[:cover])))) if %i[cover
+                                                                                                      all].include?(far)
         truth = truth.with(cover: truth.cover.with(skew: side * FAR[:balance])) if %i[balance all].include?(far)
         truth = truth.with(tension: truth.tension.with(off: side * FAR[:tension])) if %i[tension all].include?(far)
         noisier ? noisy(truth) : truth
@@ -380,7 +398,9 @@ module NimbleEyelet
       # @param runs [Array<Run>]
       # @param most [Integer] test holes
       # @return [Float] share accepted within so many
-      def self.within(runs, most) = runs.count { |run| run.first.ended == :accepted && run.first.holes <= most } / runs.size.to_f
+      def self.within(runs, most)
+        runs.count { |run| run.first.ended == :accepted && run.first.holes <= most } / runs.size.to_f
+      end
     end
   end
 end

@@ -39,9 +39,8 @@ module NimbleEyelet
       def self.soon(runs)
         late = runs.map(&:first).select { |one| one.holes > 8 }
         between = runs.count { |run| run.first.ended == :between }
-        puts "  accepted within 3: #{within(runs,
-                                            3)} (85 or 78), 4: #{within(runs,
-                                                                        4)} (93 or 89); beyond 8: #{share(late.size, runs.size)} " \
+        three, four = [3, 4].map { |most| within(runs, most) }
+        puts "  accepted within 3: #{three} (85 or 78), 4: #{four} (93 or 89); beyond 8: #{share(late.size, runs.size)} " \
              "#{late.map(&:ended).uniq.join(', ')}; ended between: #{share(between, runs.size)}"
         puts "  mean #{against(runs)}"
       end
@@ -52,7 +51,11 @@ module NimbleEyelet
       end
 
       def self.seconds(found)
-        first, two = [1, 2].map { |most| share(found.count { |one| one.ended == :accepted && one.holes <= most }, found.size) }
+        first, two = [1, 2].map do |most|
+          share(found.count do |one|
+            one.ended == :accepted && one.holes <= most
+          end, found.size)
+        end
         puts "  second closure, #{found.size}: accepted at the first #{first} (70), within two #{two} (90)"
       end
 
@@ -69,7 +72,8 @@ module NimbleEyelet
       end
 
       def self.gated(gate, slips)
-        runs = ManyMachines.sewn(MACHINES / 2, seed: SEED + 1, gate: gate, slips: slips, second: false).reject(&:hopeless)
+        runs = ManyMachines.sewn(MACHINES / 2, seed: SEED + 1, gate: gate, slips: slips,
+                                 second: false).reject(&:hopeless)
         right = mean(runs.map(&:first).select { |one| one.ended == :accepted }.map(&:right))
         puts "gate #{gate}, slips from #{slips}: #{share(right, 1)} of the holes of accepted rows right (84 or 90); within 3 " \
              "#{within(runs, 3)}, 4 #{within(runs, 4)}"
@@ -83,13 +87,14 @@ module NimbleEyelet
 
       def self.outside(far)
         runs = ManyMachines.sewn(MACHINES / 4, seed: SEED + 3, far: far).reject(&:hopeless)
-        puts "truth far out in #{far}: within 4 #{within(runs,
-                                                         4)} (87), within 6 #{within(runs, 6)} (95; all at once 92) of #{runs.size}"
+        four, six = [4, 6].map { |most| within(runs, most) }
+        puts "truth far out in #{far}: within 4 #{four} (87), within 6 #{six} (95; all at once 92) of #{runs.size}"
       end
 
       # One update with the next try, in processor time, against sorting the cells of its grid.
       def self.speed
-        run = Taught.new(Random.new(1), Ground.new(kind: "sensing", cloth: "light_woven", slips: SLIPS.first, balance: true))
+        run = Taught.new(Random.new(1),
+                         Ground.new(kind: "sensing", cloth: "light_woven", slips: SLIPS.first, balance: true))
         truth = Simulation::HiddenMachine.drawn(Array.new(4) { |seed| Random.new(seed) })
         holes = run.until_accepted(truth).holes
         update = clock { 5.times { run.until_accepted(truth) } } / (5 * holes)

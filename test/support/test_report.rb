@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# TestReport tells what became of the tests of a file: each that failed at once, with what a person needs to look into it,
-# and what each of them took in a file of its own. A test that hangs ends its process, after very long, with where it hung.
+# TestReport tells what became of the tests of a file: each that failed at once, with what a person needs to look into
+# it, and what each of them took in a file of its own. A test that hangs ends its process, after very long, with where
+# it hung.
 
 require "minitest"
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Torture saves to a server of its own without a pause, kills the server or its database at some moment, starts again and
-# compares: what was confirmed is there, and nothing is there by half.
+# Torture saves to a server of its own without a pause, kills the server or its database at some moment, starts again
+# and compares: what was confirmed is there, and nothing is there by half.
 #
 #   Torture.new(folder, Random.new(7)).run(3)   # => [] or what was lost
 
@@ -93,7 +93,8 @@ module NimbleEyelet
       def start
         return if @server
 
-        around = { "PORT" => @port.to_s, "NIMBLE_EYELET_VAR" => @folder, "DATABASE_URL" => nil, "WEB_CONCURRENCY" => "2" }
+        around = { "PORT" => @port.to_s, "NIMBLE_EYELET_VAR" => @folder, "DATABASE_URL" => nil,
+                   "WEB_CONCURRENCY" => "2" }
         @server = Process.spawn(around, BIN, %i[out err] => File::NULL, pgroup: true)
         (PATIENCE * 10).times do
           return if ask(Net::HTTP::Get, "/api/health")["status"] == "ok"

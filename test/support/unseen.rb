@@ -33,7 +33,9 @@ module NimbleEyelet
           found.concat(node.unescaped.split(GAP)) if node.is_a?(Prism::StringNode)
           nodes.concat(node.compact_child_nodes)
         end
-        found.flat_map { |text| text.split(/(?<=[.?!])\s+(?=[A-Z])/) }.map(&:strip).select { |piece| piece.split.size >= WORDS }
+        found.flat_map do |text|
+          text.split(/(?<=[.?!])\s+(?=[A-Z])/)
+        end.map(&:strip).select { |piece| piece.split.size >= WORDS }
       end
     end
   end

@@ -4,8 +4,8 @@ require "yaml"
 
 module NimbleEyelet
   module Support
-    # Every sentence a step can say, as it comes out of many closures: what stands in its place for a figure, an example, and by
-    # hand what it means. A sentence goes by its operation.
+    # Every sentence a step can say, as it comes out of many closures: what stands in its place for a figure, an
+    # example, and by hand what it means. A sentence goes by its operation.
     class WordList
       FILE = File.expand_path("../../docs/words.yml", __dir__)
       HEAD = "# What steps say, by what is done. Written by bin/words; what a sentence means is written here by hand.\n"
@@ -82,7 +82,10 @@ module NimbleEyelet
       end
 
       def self.figure(value, operation, slots)
-        return marked(value, operation, slots) if value.is_a?(Sentence) || (value.is_a?(String) && value.match?(/[a-z]+ [a-z]/i))
+        if value.is_a?(Sentence) || (value.is_a?(String) && value.match?(/[a-z]+ [a-z]/i))
+          return marked(value, operation,
+                        slots)
+        end
 
         slot(Sentence.in(value, :mm), named(operation).select { |_, one| one == value }.keys, slots)
       end
@@ -109,7 +112,9 @@ module NimbleEyelet
           value.is_a?(String) && value.match?(TOLD)
         end.sort_by { |_, value| -value.size }.each do |name, value|
           names = named(operation).select { |_, one| one == value }.keys
-          text = text.sub(/(?<![\w.\u0001])#{Regexp.escape(value)}(?![\w\u0002]|\.\d)/) { slot(value, [name, *names].uniq, slots) }
+          text = text.sub(/(?<![\w.\u0001])#{Regexp.escape(value)}(?![\w\u0002]|\.\d)/) do
+            slot(value, [name, *names].uniq, slots)
+          end
         end
         text.gsub(FIGURE) { |words| slot(words, [], slots) }
       end
@@ -125,7 +130,8 @@ module NimbleEyelet
       end
 
       # @param sentence [String] as somebody reads it
-      # @return [String, nil] what it means, with its figures; empty where nothing is to be done; nil for what was never heard
+      # @return [String, nil] what it means, with its figures; empty where nothing is to be done; nil for what was never
+      #   heard
       def meaning(sentence)
         patterns.each do |pattern, names, means|
           found = sentence.match(pattern) or next

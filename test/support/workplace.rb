@@ -7,8 +7,8 @@ require_relative "piece"
 
 module NimbleEyelet
   module Support
-    # The table, its machine and what lies on it. It does what hands do, whatever made them do it, and keeps what cannot be done there
-    # and what has come out otherwise than it was planned.
+    # The table, its machine and what lies on it. It does what hands do, whatever made them do it, and keeps what cannot
+    # be done there and what has come out otherwise than it was planned.
     class Workplace
       include MachineActs
       include ClothActs
@@ -41,10 +41,13 @@ module NimbleEyelet
         @piece = piece
         @place = place
         @where = where
-        acts.each_with_index.sort_by { |(act, *), index| [ORDER[act], index] }.each { |(act, *with), _| send(:"do_#{act}", *with) }
+        acts.each_with_index.sort_by do |(act, *), index|
+          [ORDER[act], index]
+        end.each { |(act, *with), _| send(:"do_#{act}", *with) }
       end
 
-      # What of the machine goes by itself when something goes wrong: it is switched off, or its programme was interrupted.
+      # What of the machine goes by itself when something goes wrong: it is switched off, or its programme was
+      # interrupted.
       FORGETS = %w[power_gone lost_under_foot lost_out bobbin_under jammed needle_struck tack_goes_on].freeze
       INTERRUPTS = %w[lost_under_foot lost_out mid_cycle mid_programme thread_out bobbin_under jammed needle_struck
                       tack_goes_on].freeze

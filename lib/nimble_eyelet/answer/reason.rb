@@ -31,7 +31,8 @@ module NimbleEyelet
     # @param says [String, Sentence]
     # @return [Decision] with one reason
     def self.of(value, rule, says, kind: :craft, source: "", cautions: [])
-      new(value: value, because: [Reason.new(rule: rule, says: says, kind: source.empty? ? kind : :worked_out, source: source)],
+      new(value: value, because: [Reason.new(rule: rule, says: says, kind: source.empty? ? kind : :worked_out,
+                                             source: source)],
           cautions: cautions)
     end
   end

@@ -37,9 +37,11 @@ module NimbleEyelet
     HAND_EXTRA = Length.mm(300)
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
-    # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS, ATTACH_ORDERS,
+    # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS,
+    #   ATTACH_ORDERS,
     # BUTTON_FEEDS, or nil for the first of each
-    class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil, shank_by: nil,
+    class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil,
+                                  shank_by: nil,
                                               order: nil, feed: nil)
       LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12) }.freeze
 
@@ -63,17 +65,22 @@ module NimbleEyelet
       end
     end
 
-    # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between: the width and the
-    # span of the first swing, the least room at any penetration; diagonal - Length or nil, the width for the diagonal where the
-    # dial is turned for it; swings - Swings, what is simulated
+    # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between: the width
+    #   and the
+    # span of the first swing, the least room at any penetration; diagonal - Length or nil, the width for the diagonal
+    # where the dial is turned for it; swings - Swings, what is simulated
     # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
-    # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle that clears
+    # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle
+    #   that clears
     # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand
     # instead - String or nil, what to do when the machine cannot
-    class Attaching < Value.of(:by_machine, :width, :spacing, :diagonal, :swings, :clearance, :verdict, :pattern, :stitches,
-                               :shank, :spacer, :needle_most, :hand_thread, :because, :cautions, :instead, heavy: false)
+    class Attaching < Value.of(:by_machine, :width, :spacing, :diagonal, :swings, :clearance, :verdict, :pattern,
+                               :stitches, :shank, :spacer, :needle_most, :hand_thread, :because, :cautions, :instead,
+                               heavy: false)
       # @return [Attaching]
-      def self.of(button, cloth, machine, needle, sewing) = AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
+      def self.of(button, cloth, machine, needle, sewing)
+        AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
+      end
     end
 
     # Works an attaching out.
@@ -166,8 +173,8 @@ module NimbleEyelet
       def pattern = Stitches::BUTTON_PATTERNS.fetch(@button.holes == 4 ? @sewing.pattern : "two_bars")
 
       def swings
-        @swings ||= Swings.new(pattern: pattern, button: @button, machine: @machine, needle: @needle, stitches: stitches,
-                               carried: @sewing.carried?)
+        @swings ||= Swings.new(pattern: pattern, button: @button, machine: @machine, needle: @needle,
+                               stitches: stitches, carried: @sewing.carried?)
       end
 
       def widths = @widths ||= swings.widths(@sewing.width)

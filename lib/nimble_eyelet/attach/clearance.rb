@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Clearance is the room a needle keeps to the rims of a button's holes, at every penetration of its path: for the widths the dial
-# really has, in this pattern, and where the machine's zigzag is anchored.
+# Clearance is the room a needle keeps to the rims of a button's holes, at every penetration of its path: for the widths
+# the dial really has, in this pattern, and where the machine's zigzag is anchored.
 #
 #   clearance = Attach::Clearance.of(sewn)
 #   clearance.room      # 0.53 mm
@@ -25,7 +25,8 @@ module NimbleEyelet
         room = Stitches::ButtonPath.sew(sewn).room
         # A finer needle has half of what it is finer more on each side.
         with = ->(size) { Length.mm(room + ((sewn.needle - (size / 100.0)) / 2)) }
-        new(room: Length.mm(room), largest_needle: Needle::OLD_NUMBERS.keys.select { |size| with[size] >= CLEAR_GOOD }.max)
+        largest = Needle::OLD_NUMBERS.keys.select { |size| with[size] >= CLEAR_GOOD }.max
+        new(room: Length.mm(room), largest_needle: largest)
       end
 
       # @return [String] "good", "mind" or "strikes"

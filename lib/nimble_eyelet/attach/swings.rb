@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-# Swings is what the needle of one machine swings between the holes of one button, and the widths the dial is set to for it. Each
-# length of swing wants its own; a person's own width is for the first, and the others are off by as much.
+# Swings is what the needle of one machine swings between the holes of one button, and the widths the dial is set to for
+# it. Each length of swing wants its own; a person's own width is for the first, and the others are off by as much.
 #
-#   swings = Attach::Swings.new(pattern: arrow, button: button, machine: machine, needle: needle, stitches: 8, carried: false)
-#   swings.widths(nil)             # => {straight: 3 mm, diagonal: 4 mm}
+#   swings = Attach::Swings.new(pattern: arrow, button: button, machine: machine, needle: needle, stitches: 8, carried:
+#   false) swings.widths(nil)             # => {straight: 3 mm, diagonal: 4 mm}
 #   swings.widths(Length.mm(3.5))  # => {straight: 3.5 mm, diagonal: 4.5 mm}
 
 require_relative "../length/length"
@@ -13,7 +13,8 @@ require_relative "../value"
 
 module NimbleEyelet
   module Attach
-    # pattern - Stitches::ButtonPattern; button - Button with holes; machine - Machine; needle - Needle; stitches - Integer a pair
+    # pattern - Stitches::ButtonPattern; button - Button with holes; machine - Machine; needle - Needle; stitches -
+    #   Integer a pair
     # carried - Boolean, the thread is not cut between pairs
     class Swings < Value.of(:pattern, :button, :machine, :needle, :stitches, :carried)
       # @param swing [Symbol] :straight or :diagonal
@@ -40,7 +41,8 @@ module NimbleEyelet
                                  holes: button.holes, pattern: pattern.key, carried: carried)
       end
 
-      # @return [Length, nil] the first width at which this needle has the most room; nil where it strikes at every width
+      # @return [Length, nil] the first width at which this needle has the most room; nil where it strikes at every
+      #   width
       def roomiest
         reach = (machine.max_width / machine.width_step).floor
         room = ->(width) { sewn(widths(width)).then { |one| one.room - one.lost } }

@@ -80,7 +80,8 @@ module NimbleEyelet
       return form.face(diameter, height, narrow) unless cornered?
 
       lows, highs = outline.points.transpose.map(&:minmax).transpose
-      outline.points.map { |point| point.each_index.map { |axis| (point[axis] - ((lows[axis] + highs[axis]) / 2)).to_f.round(3) } }
+      middle = lows.zip(highs).map { |low, high| (low + high) / 2 }
+      outline.points.map { |point| point.zip(middle).map { |place, centre| (place - centre).to_f.round(3) } }
     end
 
     # @return [Float] how wide each hole is, mm
@@ -105,7 +106,8 @@ module NimbleEyelet
     # @raise [Refusal] naming every field that cannot be as given
     def validate
       Refusal.unless_valid do |check|
-        sized = { diameter: across, thickness: height, width: width || (narrow if cornered?) }.compact.map do |name, length|
+        sized = { diameter: across, thickness: height,
+                  width: width || (narrow if cornered?) }.compact.map do |name, length|
           LIMITS.fetch(name).check(check, "button.#{name}", length)
         end
         LIMITS.fetch(:tip).check(check, "button.tip", tip) if tip

@@ -87,8 +87,7 @@ module NimbleEyelet
     ),
     ButtonShape.new(
       key: "square", name: "square or rectangle", measured: %i[width thickness], across: "Longer side",
-      formula: "H = shorter side + T, at most half the outline", passes: "narrow side first, as a rectangle of shorter " \
-                                                                         "side by thickness",
+      formula: "H = shorter side + T, at most half the outline", passes: "narrow side first, as a rectangle of shorter side by thickness",
       half: ->(d, t, w) { w + [t, d].min }, outline: ->(_d, t, w) { Section.rectangle_outline(w, t) },
       front: ->(d, _t, w) { Section.rectangle_outline(d, w) }
     ),

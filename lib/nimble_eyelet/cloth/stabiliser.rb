@@ -19,7 +19,8 @@ module NimbleEyelet
   # heat - Boolean, goes on with an iron; wash - Boolean, comes out in the wash; inside - Boolean, stays in the garment
   # torn, film - Boolean, torn away or trimmed off after the row
   # stretch_left - Rational, share of the cloth's stretch that a slit still has
-  class Stabiliser < Value.of(:key, :says, :why, needs: [], heat: false, wash: false, inside: false, torn: false, film: false,
+  class Stabiliser < Value.of(:key, :says, :why, needs: [], heat: false, wash: false, inside: false, torn: false,
+                              film: false,
                                                  stretch_left: 1r)
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")

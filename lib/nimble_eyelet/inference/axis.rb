@@ -67,7 +67,9 @@ module NimbleEyelet
       def right? = !@showings.empty? && @showings.last.seen.all? && !wrong?
 
       # @return [Integer] how often what is set now was right
-      def times_right = @showings.count { |showing| showing.option == current && showing.seen.all? && !wrong_in?(showing) }
+      def times_right
+        @showings.count { |showing| showing.option == current && showing.seen.all? && !wrong_in?(showing) }
+      end
 
       # @return [Option, nil] worth trying next, what is set now among them; nil where nothing is left
       def best
@@ -112,7 +114,8 @@ module NimbleEyelet
       end
 
       def failed_twice?
-        @showings.select { |showing| wrong_in?(showing) }.group_by(&:option).any? { |_, found| found.size >= MOST_TRIES }
+        wrong = @showings.select { |showing| wrong_in?(showing) }
+        wrong.group_by(&:option).any? { |_, found| found.size >= MOST_TRIES }
       end
     end
   end

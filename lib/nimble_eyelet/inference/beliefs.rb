@@ -13,8 +13,10 @@ module NimbleEyelet
     # What one test hole was set to, in the units of the beliefs, and what was seen on it; nil where nothing was.
     #
     # fit - Opening::FitTried or nil; cover, balance, tension, width - Float; tension from the usual
-    # away, back, edge, space - Range<Integer> or nil, as seen; careless - Hash of axis to Float, where it is not the usual one
-    HoleSeen = Value.of(:cover, :balance, :tension, :width, fit: nil, away: nil, back: nil, edge: nil, space: nil, careless: {})
+    # away, back, edge, space - Range<Integer> or nil, as seen; careless - Hash of axis to Float, where it is not the
+    #   usual one
+    HoleSeen = Value.of(:cover, :balance, :tension, :width, fit: nil, away: nil, back: nil, edge: nil, space: nil,
+                        careless: {})
 
     # A test hole that somebody should look at again before anything is learned. axis - Symbol; chance - Float
     Surprise = Value.of(:axis, :chance)
@@ -47,9 +49,9 @@ module NimbleEyelet
       # @param hole [HoleSeen] before it is learned from
       # @return [Surprise, nil] the likeliest to be careless
       def surprise(hole)
-        found = { fit: hole.fit && fit.surprise(hole.fit), cover: cover && beads(hole) { |**beads| cover.surprise(**beads) },
-                  tension: tension && hole.edge && tension.surprise(at: hole.tension, seen: hole.edge),
-                  space: space && hole.space && space.surprise(at: hole.width, seen: hole.space) }
+        found = { fit: hole.fit && fit.surprise(hole.fit),
+                  cover: cover && beads(hole) { |**beads| cover.surprise(**beads) },
+                  tension: tension && hole.edge && tension.surprise(at: hole.tension, seen: hole.edge), space: space && hole.space && space.surprise(at: hole.width, seen: hole.space) }
         axis, chance = found.compact.reject { |key, _| hole.careless.key?(key) }.max_by(&:last)
         Surprise.new(axis: axis, chance: chance) if axis && chance >= SURPRISING
       end

@@ -43,7 +43,9 @@ module NimbleEyelet
 
         style = STYLES[@swatches.first.sewn_with["recipe.style"]]
         aim = Recipes.cover_aim(style.stitched, style.corded)
-        beads.reduce(CoverBand.prior(aim.least, aim.most, opposite: @opposite)) { |belief, swatch| covered(belief, swatch) }
+        beads.reduce(CoverBand.prior(aim.least, aim.most, opposite: @opposite)) do |belief, swatch|
+          covered(belief, swatch)
+        end
              .carried(@shared, least, most, opposite: opposite)
       end
 
@@ -52,7 +54,8 @@ module NimbleEyelet
         plain = Belief::Band.prior(middle: Beliefs::TENSION_BELOW, deviation: Beliefs.deviation(Beliefs::TENSION_BY))
         return plain unless @shared.include?(:machine)
 
-        learn(plain, "tension") { |swatch| @dial.units(swatch.tension) }.carried(shared: Beliefs.share(Beliefs::TENSION_BY, @shared))
+        learned = learn(plain, "tension") { |swatch| @dial.units(swatch.tension) }
+        learned.carried(shared: Beliefs.share(Beliefs::TENSION_BY, @shared))
       end
 
       # @param wanted [Float] mm, by the rules
@@ -95,8 +98,8 @@ module NimbleEyelet
         fibre, tex = swatch.sewn_with.values_at("thread.fibre", "thread.tex")
         thickness = SewingThread.new(fibre: fibre, tex: tex.to_r).thickness
         second = swatch.twice? ? CoverBand::SECOND_PASS : 0.0
-        belief.after(cover: Math.log((thickness / swatch.stitch_length).to_f) + second, balance: swatch.balance * CoverBand::NOTCH,
-                     away: swatch.place("bead_away"), back: swatch.place("bead_back"))
+        belief.after(cover: Math.log((thickness / swatch.stitch_length).to_f) + second,
+                     balance: swatch.balance * CoverBand::NOTCH, away: swatch.place("bead_away"), back: swatch.place("bead_back"))
       end
 
       def tried(swatch)

@@ -25,13 +25,15 @@ require_relative "troubleshooter"
 module NimbleEyelet
   module Inference
     # kind - Symbol: :first (sew one), :others (all were sewn otherwise), :look_again, :look_on (not all was looked at),
-    #   :contradiction, :change, :by_hand, :again (the same once more), :pending (what was asked for is set), :between or :sew_row
-    # changes - Array<Swatches::Change>; row - Float, chance that every hole is right as the newest was set, or as it is set now
+    #   :contradiction, :change, :by_hand, :again (the same once more), :pending (what was asked for is set), :between
+    #   or :sew_row
+    # changes - Array<Swatches::Change>; row - Float, chance that every hole is right as the newest was set, or as it is
+    #   set now
     # axes - Array<Axis>; beliefs - Beliefs or nil; surprise - Surprise or nil; remarks - Array<Sentence or String>
     # gate - Float, of the row; newest - Swatch or nil, the last that counts
     # stuck - Array<Symbol>, axes on which no mark is worth another hole
-    class Diagnosis < Value.of(:kind, :changes, :row, :remarks, gate: ROW_GATE, axes: [], beliefs: nil, surprise: nil, newest: nil,
-                               stuck: [])
+    class Diagnosis < Value.of(:kind, :changes, :row, :remarks, gate: ROW_GATE, axes: [], beliefs: nil, surprise: nil,
+                               newest: nil, stuck: [])
       # @return [Swatches::Change, nil] the one to make when one thing is changed a swatch
       def change = changes.first
 
@@ -148,7 +150,8 @@ module NimbleEyelet
 
       def chance(key, option)
         case key
-        when :fit then beliefs.fit.chance(option.at.first + @options.usual, Evidence.demand(@current.passing), holes: @current.holes)
+        when :fit then beliefs.fit.chance(option.at.first + @options.usual, Evidence.demand(@current.passing),
+                                          holes: @current.holes)
         when :cover then cover_chance(*option.at)
         when :tension then beliefs.tension.chance(option.at.first, holes: @current.holes)
         else beliefs.space.chance(option.at.first, holes: @current.holes)
@@ -161,8 +164,8 @@ module NimbleEyelet
       end
 
       def tried
-        @tried ||= NextTry.of(axes, gate: gate, sewn: @like.size, faults: @newest ? !@newest.clean? || unlooked.any? : false,
-                                    at_once: @current.pace == "one" ? 1 : nil, taught: @learned.earlier.any?)
+        @tried ||= NextTry.of(axes, gate: gate, sewn: @like.size, at_once: @current.pace == "one" ? 1 : nil,
+                              faults: @newest ? !@newest.clean? || unlooked.any? : false, taught: @learned.earlier.any?)
       end
 
       # What was not looked at on the newest.
@@ -173,13 +176,14 @@ module NimbleEyelet
         end
       end
 
-      # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside the dials
-      # comes before what would only be likelier.
+      # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside
+      # the dials comes before what would only be likelier.
       def changes
         by_rows = @newest ? @troubles.changes : []
         first, second = tried.kind == :by_hand ? [by_rows, by_dial] : [by_dial, by_rows]
         set = first.flat_map { |change| change.sets.keys }
-        (first + second.reject { |change| change.sets.keys.intersect?(set) }).reject { |change| !change.by_hand? && done?(change) }
+        more = second.reject { |change| change.sets.keys.intersect?(set) }
+        (first + more).reject { |change| !change.by_hand? && done?(change) }
       end
 
       def by_dial
@@ -212,7 +216,8 @@ module NimbleEyelet
 
       # Somebody set it otherwise since: the next hole is to be sewn.
       def otherwise_set?
-        @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) } && changes.none? { |change| !change.by_hand? }
+        turned = @options.axes.any? { |key| @options.now(key) != @options.set_on(@newest, key) }
+        turned && changes.all?(&:by_hand?)
       end
 
       # No mark is worth another hole: the likeliest is named, and what is left to do by hand.

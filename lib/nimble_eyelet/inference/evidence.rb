@@ -30,7 +30,8 @@ module NimbleEyelet
       # @return [Beliefs] before the first hole of this one
       def self.prior(current, learned)
         carried = CarriedBeliefs.of(learned.alike(**alike(current), stitched: current.stitched), current.machine)
-        cover = current.cover && carried.cover(current.cover.least, current.cover.most, opposite: Options.new(current).opposite?)
+        cover = current.cover && carried.cover(current.cover.least, current.cover.most,
+                                               opposite: Options.new(current).opposite?)
         Beliefs.new(fit: fit(current, learned, carried), cover: cover, tension: cover && carried.tension,
                     space: cover && carried.space(current.width_wanted.to_f))
       end
@@ -43,8 +44,8 @@ module NimbleEyelet
 
       def self.fit(current, learned, carried)
         machine, foot, structure = current.set.values_at("machine.id", "recipe.foot", "cloth.kind")
-        offset = learned.offset(machine: machine, foot: foot, structure: structure, set: current.wanted.to_f, by: current.by,
-                                known: known(current))
+        offset = learned.offset(machine: machine, foot: foot, structure: structure, set: current.wanted.to_f,
+                                by: current.by, known: known(current))
         Opening::FitBelief.prior(offset: offset, fold: current.passing.fold.to_f, length: current.wanted.to_f,
                                  like: carried.want(current.passing.fold.to_f, current.wanted.to_f))
       end
@@ -69,7 +70,9 @@ module NimbleEyelet
       end
 
       def self.seen(swatch, current)
-        cover, balance = Options.new(current).set_on(swatch, :cover).at.then { |away, back| [(away + back) / 2, (back - away) / 2] }
+        cover, balance = Options.new(current).set_on(swatch, :cover).at.then do |away, back|
+          [(away + back) / 2, (back - away) / 2]
+        end
         HoleSeen.new(fit: tried(swatch, current), cover: cover, balance: balance,
                      tension: TensionDial.new(current.machine).units(swatch.tension), width: swatch.stitch_width.to_f,
                      away: swatch.place("bead_away"), back: swatch.place("bead_back"), edge: swatch.place("tension"),

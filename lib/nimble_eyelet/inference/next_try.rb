@@ -47,7 +47,8 @@ module NimbleEyelet
       # Something was wrong: every axis that was, or that rises by a tenth.
       def self.unsettled(axes, wrong, row, at_once)
         stuck = wrong.select(&:between?)
-        new(kind: :change, row: row, stuck: stuck.map(&:key), moves: better((wrong - stuck) | rising(axes - wrong), at_once))
+        new(kind: :change, row: row, stuck: stuck.map(&:key),
+            moves: better((wrong - stuck) | rising(axes - wrong), at_once))
       end
 
       # All looked right.

@@ -101,7 +101,8 @@ module NimbleEyelet
 
       def covers(belief)
         middle = belief.middle + belief.centre.first
-        lengths = stitch_lengths.select { |length| (cover(length) - middle).abs <= COVER_AROUND } | [@current.stitch_length]
+        near = stitch_lengths.select { |length| (cover(length) - middle).abs <= COVER_AROUND }
+        lengths = near | [@current.stitch_length]
         lengths.product(balances(belief.skew.first)).map { |length, notches| cover_at(length, notches) }
       end
 
@@ -123,7 +124,9 @@ module NimbleEyelet
         return (1..(LONGEST_STITCH / step).floor).map { |number| step * number } unless @machine.length_stepless
 
         middle = @current.thread.stitch_length
-        (-15..15).map { |number| @machine.length_settable(Length.mm(middle.to_f * Math.exp(number * STEPLESS_LENGTH))) }.uniq
+        (-15..15).map do |number|
+          @machine.length_settable(Length.mm(middle.to_f * Math.exp(number * STEPLESS_LENGTH)))
+        end.uniq
       end
       LONGEST_STITCH = Length.mm(2)
       private_constant :LONGEST_STITCH

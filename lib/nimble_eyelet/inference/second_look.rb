@@ -35,7 +35,8 @@ module NimbleEyelet
         return { reading: other.reading || one.reading } unless one.reading && other.reading
         return { reading: other.reading } if (one.reading - other.reading).abs > AGREE * one.reading_spread
 
-        { reading: (one.reading + other.reading) / 2, reading_spread: one.reading_spread / Math.sqrt(2), misread: TWICE }
+        { reading: (one.reading + other.reading) / 2, reading_spread: one.reading_spread / Math.sqrt(2),
+          misread: TWICE }
       end
 
       # @param axis [Symbol]
@@ -45,7 +46,8 @@ module NimbleEyelet
         return first if told.empty?
 
         same = told.all? { |member| first[member] == second[member] }
-        first.with(**told.to_h { |member| [member, second[member]] }, careless: first.careless.merge(axis => same ? TWICE : Belief::CARELESS))
+        first.with(**told.to_h { |member| [member, second[member]] },
+                   careless: first.careless.merge(axis => same ? TWICE : Belief::CARELESS))
       end
       private_class_method :reading
     end

@@ -45,7 +45,8 @@ module NimbleEyelet
 
     # Puts the strips of a diagnosis together.
     class Strips
-      STRIP_NAMES = { fit: "Length of the slit", cover: "Stitch length", tension: "Top tension", space: "Stitch width" }.freeze
+      STRIP_NAMES = { fit: "Length of the slit", cover: "Stitch length", tension: "Top tension",
+                      space: "Stitch width" }.freeze
 
       # @param diagnosis [Diagnosis]
       # @param swatches [Array<Swatches::Swatch>]
@@ -68,7 +69,8 @@ module NimbleEyelet
         added, deviation = @beliefs.fit.added
         next_slit = set_now + added
         strip(:fit, right_slits, [next_slit - (2 * deviation), next_slit + (2 * deviation)],
-              @swatches.flat_map { |swatch| dot("fit", swatch, length_of(swatch, added)) }, @beliefs.fit.chance(set_now, demand))
+              @swatches.flat_map { |swatch| dot("fit", swatch, length_of(swatch, added)) },
+              @beliefs.fit.chance(set_now, demand))
       end
 
       # Where they lie, and how far that may be off.
@@ -116,7 +118,8 @@ module NimbleEyelet
         place, variance = belief.place
         right = [-1, 1].map { |side| yield(belief.middle + place + (side * belief.half)) }
         off = yield(belief.middle + Math.sqrt(variance)) - yield(belief.middle)
-        strip(key, [*right, off], [set.to_f] * 2, @swatches.flat_map { |swatch| dot(key.to_s, swatch, figure(key, swatch)) },
+        strip(key, [*right, off], [set.to_f] * 2,
+              @swatches.flat_map { |swatch| dot(key.to_s, swatch, figure(key, swatch)) },
               belief.chance(@options.now(key).at.first))
       end
 

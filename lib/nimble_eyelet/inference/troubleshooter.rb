@@ -79,16 +79,19 @@ module NimbleEyelet
       def causes(symptom)
         tried(symptom).reduce(CAUSES) do |chances, remedy|
           at = place(symptom, remedy)
-          Belief::Normal.normalised(chances.each_with_index.map { |chance, index| index == at ? chance * (1 - HELPS) : chance })
+          left = chances.each_with_index.map { |chance, index| index == at ? chance * (1 - HELPS) : chance }
+          Belief::Normal.normalised(left)
         end
       end
 
-      # What the earlier swatches that showed it were answered with, as far as that can be known: a dial that was turned,
-      # else the next thing by hand.
+      # What the earlier swatches that showed it were answered with, as far as that can be known: a dial that was
+      # turned, else the next thing by hand.
       def tried(symptom)
         dials = symptom.remedies.filter_map(&:dial)
         hands = possible(symptom).select { |remedy| remedy.dial.nil? }
-        turned = [*earlier(symptom), @newest].each_cons(2).count { |one, other| dials.any? { |dial| one[dial] != other[dial] } }
+        turned = [*earlier(symptom), @newest].each_cons(2).count do |one, other|
+          dials.any? { |dial| one[dial] != other[dial] }
+        end
         hands.first([earlier(symptom).size - turned, 0].max)
       end
 
@@ -114,7 +117,8 @@ module NimbleEyelet
       def dialled(symptom, remedy)
         now = @newest[remedy.dial]
         to = stepped(remedy.dial, now, remedy.by)
-        return if to.nil? || to == now || @swatches.any? { |swatch| swatch[remedy.dial] == to && swatch.shows?(symptom.key) }
+        return if to.nil? || to == now
+        return if @swatches.any? { |swatch| swatch[remedy.dial] == to && swatch.shows?(symptom.key) }
 
         Swatches::Change.new(axis: symptom.axis, sets: { "recipe.#{remedy.dial}" => to }, says: TurnWords.of(remedy.dial, now, to),
                              because: [reason(symptom, remedy.says)])
@@ -123,8 +127,12 @@ module NimbleEyelet
       def stepped(dial, now, by)
         machine = @current.machine
         case dial
-        when :stitch_length then (now + (machine.length_step * by)).then { |to| to if to.positive? && within_cover?(to) }
-        when :stitch_width then (now + (machine.width_step * by)).then { |to| to if to.positive? && to <= machine.max_width }
+        when :stitch_length then (now + (machine.length_step * by)).then do |to|
+          to if to.positive? && within_cover?(to)
+        end
+        when :stitch_width then (now + (machine.width_step * by)).then do |to|
+          to if to.positive? && to <= machine.max_width
+        end
         else (now + (machine.tension_step * by)).then do |to|
                to if to.between?([machine.neutral_tension - MOST_LOWERED, 0].max, machine.neutral_tension)
              end

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Supplies is what closures take, counted off the steps that use it: buttons with a spare, thread by reel and bobbin, stays,
-# cord, liquid, needles; against what lies in the stash, and with a word where two closures want the same buttons.
+# Supplies is what closures take, counted off the steps that use it: buttons with a spare, thread by reel and bobbin,
+# stays, cord, liquid, needles; against what lies in the stash, and with a word where two closures want the same
+# buttons.
 #
 #   Supplies.of([SessionPart.new(…)], stash: { "shell 18" => StashCount.new(owned: 5) }).map(&:name)
 #   # => ["shell 18", "polyester, tex 27", …]
@@ -21,7 +22,8 @@ module NimbleEyelet
   # says - String or Sentence, how it comes to that; owned - Integer or nil, in the stash; lacks - Integer, still to buy
   # reserved - Integer, of those in the stash laid by for this; elsewhere - Integer, laid by for other closures
   # to_lay - Integer, of those in the stash that can be laid by for what is still to sew on
-  Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0, reserved: 0, elsewhere: 0, to_lay: 0)
+  Supply = Value.of(:kind, :name, :says, count: nil, length: nil, owned: nil, lacks: 0, reserved: 0, elsewhere: 0,
+                    to_lay: 0)
 
   # One button of the stash. owned - Integer or nil, none of them is in it
   # reserved - Hash of closure key to how many are laid by for it
@@ -40,7 +42,8 @@ module NimbleEyelet
   end
 
   module Supplies
-    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord", "liquid" => "Fray liquid",
+    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
+                     "liquid" => "Fray liquid",
                      "needle" => "Needles" }.freeze
     # From so many buttons on two spare ones.
     MANY = 8
@@ -130,7 +133,9 @@ module NimbleEyelet
       [thread.name, "#{thread.fibre}, tex #{Wording.decimal(thread.tex.to_r, 2)}"].reject(&:empty?).join(": ")
     end
 
-    def self.reels(length) = (length / REEL).ceil.then { |count| count == 1 ? "one reel of 100 m" : "#{count} reels of 100 m" }
+    def self.reels(length)
+      (length / REEL).ceil.then { |count| count == 1 ? "one reel of 100 m" : "#{count} reels of 100 m" }
+    end
 
     # Every hole and the test hole, and every button, by whatever it is sewn on.
     def self.thread_of(part)
@@ -171,7 +176,9 @@ module NimbleEyelet
     end
 
     def self.liquid(parts)
-      sealed = parts.sum { |part| (steps(part, "seal") + steps(part, "seal-after")).size * part.sheet.layout.holes.size }
+      sealed = parts.sum do |part|
+        (steps(part, "seal") + steps(part, "seal-after")).size * part.sheet.layout.holes.size
+      end
       sealed.zero? ? [] : [Supply.new(kind: "liquid", name: "fray liquid", count: 1, says: "for #{sealed} cut edges")]
     end
 
@@ -184,7 +191,8 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared, :button_name,
-                         :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords, :liquid, :needles
+    private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
+                         :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords,
+                         :liquid, :needles
   end
 end

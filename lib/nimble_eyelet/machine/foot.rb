@@ -51,7 +51,9 @@ module NimbleEyelet
 
     # What its marks are written in: never converted, whatever ruler a person reads.
     # @return [Symbol] :mm, or :in where its marks lie on fractions of an inch
-    def unit = (scale_pitch.millimetres * 4).denominator == 1 || (64 % scale_pitch.in(:in).denominator).positive? ? :mm : :in
+    def unit
+      (scale_pitch.millimetres * 4).denominator == 1 || (64 % scale_pitch.in(:in).denominator).positive? ? :mm : :in
+    end
 
     # @return [self]
     # @raise [Refusal]

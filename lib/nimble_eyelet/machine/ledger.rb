@@ -15,12 +15,13 @@ module NimbleEyelet
   # One thing on a machine that can be away from neutral.
   #
   # neutral - String, what it is when nothing is moved; back - String, the step that puts it back
-  # hands_near - Boolean, hands come near the needle for it; stays - Boolean, nobody puts it back: it is known, and that is all
+  # hands_near - Boolean, hands come near the needle for it; stays - Boolean, nobody puts it back: it is known, and that
+  #   is all
   # goes_with - String or nil, key of the part that takes it along when it goes back
   # passing - Boolean, it comes and goes within a hole: it is needed for the sewing, and never set for a row
   # names - Proc from a state that is a key to what it is called, or nil
-  class MachinePart < Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil, passing: false,
-names: nil)
+  class MachinePart < Value.of(:key, :name, :neutral, :back, hands_near: false, stays: false, goes_with: nil,
+                               passing: false, names: nil)
     # @param state [Length, String, nil] as a ledger keeps it
     # @return [Length, String, nil] as people read it
     def called(state) = (names && state.is_a?(String) && names.call(state)) || state
@@ -53,8 +54,7 @@ names: nil)
     MachinePart.new(key: "selector", name: "selector", neutral: "straight stitch",
                     back: "Turn the selector back to straight stitch, needle up.",
                     names: ->(state) { SELECTED[state] || STYLES[state]&.then { |style| "the buttonhole: #{style.name}" } }),
-    MachinePart.new(key: "bobbin_finger", name: "bobbin finger", neutral: "not threaded", back: "Take the bobbin " \
-                                                                                                "thread out of its finger.",
+    MachinePart.new(key: "bobbin_finger", name: "bobbin finger", neutral: "not threaded", back: "Take the bobbin thread out of its finger.",
                     hands_near: true),
     MachinePart.new(key: "balance", name: "balance", neutral: "in the middle", back: "Turn the balance back to the middle.",
                     names: ->(state) { MachinePart.notches(state.to_i) if state.match?(/\A-?\d+\z/) }),
@@ -64,8 +64,7 @@ names: nil)
     MachinePart.new(key: "tension", name: "top tension", neutral: "your usual", back: "Turn the top tension back to your usual."),
     MachinePart.new(key: "width", name: "stitch width", neutral: "your usual", back: "Set the stitch width to your usual."),
     MachinePart.new(key: "length", name: "stitch length", neutral: "your usual", back: "Set the stitch length to your usual."),
-    MachinePart.new(key: "needle", name: "needle", neutral: "your usual", back: "Fit your usual needle, or leave this " \
-                                                                                "one in knowingly.",
+    MachinePart.new(key: "needle", name: "needle", neutral: "your usual", back: "Fit your usual needle, or leave this one in knowingly.",
                     hands_near: true, names: ->(state) { Needle.called(state) }),
     MachinePart.new(key: "foot", name: "presser foot", neutral: "your usual foot", back: "Fit your usual foot.", hands_near: true,
                     names: ->(state) { FOOT_KINDS[state]&.name }),
@@ -78,7 +77,8 @@ names: nil)
     def name = part.name
   end
 
-  # state - Hash of part key to what it is now; a part that is absent is neutral, and UNKNOWN is never as anybody wants it
+  # state - Hash of part key to what it is now; a part that is absent is neutral, and UNKNOWN is never as anybody wants
+  #   it
   class Ledger < Value.of(:state)
     # What a part is when nobody can say: the machine was off, and may have kept it or not.
     UNKNOWN = "unknown"
@@ -103,13 +103,16 @@ names: nil)
     # @param needs [Hash{String => Length, String, nil}]
     # @return [Array<MachinePart>] what comes and goes within a hole, and is in the way of these needs now
     def in_the_way(needs)
-      MACHINE_PARTS.each_value.select { |part| part.passing && needs.key?(part.key) && needs[part.key].nil? && state[part.key] }
+      MACHINE_PARTS.each_value.select do |part|
+        part.passing && needs.key?(part.key) && needs[part.key].nil? && state[part.key]
+      end
     end
 
     # @param part [MachinePart]
     # @return [Hash{String => nil}] for #changed: it goes back, and what it takes along
     def self.put_back(part)
-      MACHINE_PARTS.each_value.select { |one| [one.key, one.goes_with].include?(part.key) }.to_h { |one| [one.key, nil] }
+      gone = MACHINE_PARTS.each_value.select { |one| [one.key, one.goes_with].include?(part.key) }
+      gone.to_h { |one| [one.key, nil] }
     end
 
     # @return [Boolean] whether nothing has to be put back

@@ -48,7 +48,8 @@ module NimbleEyelet
   # styles - Array<String> of programmes it has; stops - "machine" or "operator"
   # reset - String, key of RESETS; feed_stop - String, key of FEED_STOPS
   # max_width, width_step, length_step - Length; neutral_tension, tension_step - Rational
-  # first_side, first_direction - String, or nil until one hole was watched; straight_first - Boolean, a straight run before the satin
+  # first_side, first_direction - String, or nil until one hole was watched; straight_first - Boolean, a straight run
+  #   before the satin
   # lift_resets - Boolean, lifting the foot half way loses the place; top_speed - Integer, stitches a minute
   # length_stepless, width_stepless - Boolean, the dial stops between its marks too
   # anchor - String, key of ANCHORS; eye_end - String, key of EYE_ENDS; second_bead - String, key of SECOND_BEADS
@@ -154,10 +155,11 @@ module NimbleEyelet
     # A dial without steps is set by eye to a hundredth at best.
     FINEST = Length.mm(1r / 100)
     # How far between two marks, in words.
-    WAYS_BETWEEN = { 0.1 => "a tenth of the way", 0.2 => "a fifth of the way", 0.3 => "a third of the " \
-                                                                                      "way", 0.4 => "two fifths of the way",
-                     0.5 => "half way", 0.6 => "three fifths of the way", 0.7 => "two thirds of the " \
-                                                                                 "way", 0.8 => "four fifths of the way",
-                     0.9 => "nearly all the way", 1.0 => "nearly all the way" }.freeze
+    WAYS_BETWEEN = {
+      0.1 => "a tenth of the way", 0.2 => "a fifth of the way", 0.3 => "a third of the way",
+      0.4 => "two fifths of the way", 0.5 => "half way", 0.6 => "three fifths of the way",
+      0.7 => "two thirds of the way", 0.8 => "four fifths of the way", 0.9 => "nearly all the way",
+      1.0 => "nearly all the way"
+    }.freeze
   end
 end

@@ -13,12 +13,15 @@ module NimbleEyelet
   # sews - Array<Symbol>, the parts of a hole with two tacks in the order it sews them
   # programmed - Boolean, has a buttonhole programme; senses - Boolean, a lever feels the button in the foot
   # stores - Boolean, keeps the length of the first hole and repeats it
-  # sewing - Array(String, Array), how a hole is sewn on it: what to do, and how, a Symbol for a figure of it; nil where it is sewn
+  # sewing - Array(String, Array), how a hole is sewn on it: what to do, and how, a Symbol for a figure of it; nil where
+  #   it is sewn
   # by hand; partwise - Boolean, the person turns from part to part and so says how long each is
-  # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this kind
+  # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this
+  #   kind
   # mostly does, to begin its form with
   class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false,
-                                                                         partwise: false, sewing: nil, reset: nil, usual: {})
+                                                                         partwise: false, sewing: nil, reset: nil,
+                                                                         usual: {})
     # @return [Boolean] whether a hole begins with a tack and so at its very end, or with a bead, at the slit's end
     def tack_first? = sews.first == :near_tack
   end

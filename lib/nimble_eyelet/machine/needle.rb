@@ -12,7 +12,8 @@ module NimbleEyelet
   # size - Integer, hundredths of a millimetre; point - String
   class Needle < Value.of(:size, :point)
     # The older numbers for the same sizes.
-    OLD_NUMBERS = { 60 => 8, 65 => 9, 70 => 10, 75 => 11, 80 => 12, 85 => 13, 90 => 14, 100 => 16, 110 => 18, 120 => 19 }.freeze
+    OLD_NUMBERS = { 60 => 8, 65 => 9, 70 => 10, 75 => 11, 80 => 12, 85 => 13, 90 => 14, 100 => 16, 110 => 18,
+                    120 => 19 }.freeze
 
     # @return [Length]
     def across = Length.mm(Rational(size, 100))

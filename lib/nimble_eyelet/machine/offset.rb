@@ -14,7 +14,8 @@ module NimbleEyelet
   # added - Array<Float>, what each measured hole had beyond what was set and is usual; spread - Float, of the measuring
   OffsetEvidence = Value.of(:structure, :set, :added, spread: 0.25)
 
-  # means, deviations - Array<Float>, one a noise; noises - Array<Float>, the chance of each; left_out - Array<Float> of readings
+  # means, deviations - Array<Float>, one a noise; noises - Array<Float>, the chance of each; left_out - Array<Float> of
+  #   readings
   # measured - Integer, holes it rests on
   class Offset < Value.of(:means, :deviations, :noises, share: Belief::WIDE_SHARE, left_out: [], measured: 0)
     # What is usually added by how the length is set, mm: a carriage foot clamps slack, an eye stops late.
@@ -50,7 +51,8 @@ module NimbleEyelet
       kept = read.reject { |_, added| added.empty? }
       found = HOLE_NOISES.keys.map { |noise| expected(kept, noise, structure, set) }
       new(means: found.map(&:first), deviations: found.map { |_, variance| Math.sqrt(variance) }, noises: noises(kept),
-          share: kept.empty? ? Belief::WIDE_SHARE : Belief::CARRIED_WIDE_SHARE, measured: kept.sum { |_, added| added.size },
+          share: kept.empty? ? Belief::WIDE_SHARE : Belief::CARRIED_WIDE_SHARE,
+          measured: kept.sum { |_, added| added.size },
           left_out: read.flat_map { |evidence, added| evidence.added - added })
     end
 
@@ -79,7 +81,8 @@ module NimbleEyelet
       middle = evidence.added.sort[evidence.added.size / 2]
       honest = Math.sqrt((evidence.spread**2) + (HOLE_NOISES.keys.last**2))
       evidence.added.reject do |added|
-        MISREAD * Belief::Normal.density(added - middle, WIDE_OFFSET) > (1 - MISREAD) * Belief::Normal.density(added - middle, honest)
+        misread = MISREAD * Belief::Normal.density(added - middle, WIDE_OFFSET)
+        misread > (1 - MISREAD) * Belief::Normal.density(added - middle, honest)
       end
     end
 
@@ -119,7 +122,8 @@ module NimbleEyelet
         kept.reduce(chance) do |weight, (evidence, added)|
           variance = (noise**2) + (evidence.spread**2)
           middle = added.sum / added.size
-          weight * (variance**(-(added.size - 1) / 2.0)) * Math.exp(-added.sum { |one| (one - middle)**2 } / (2 * variance))
+          spread = added.sum { |one| (one - middle)**2 }
+          weight * (variance**(-(added.size - 1) / 2.0)) * Math.exp(-spread / (2 * variance))
         end
       end)
     end

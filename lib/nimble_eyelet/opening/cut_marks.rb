@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# CutMarks is one slit as it is opened: where pins stop the blade, where a chisel bites, how far is cut from which end. Figures are
-# from the inner edge of the first tack.
+# CutMarks is one slit as it is opened: where pins stop the blade, where a chisel bites, how far is cut from which end.
+# Figures are from the inner edge of the first tack.
 #
 #   line = Opening::CutMarks.of(cutting, Length.mm(22), pinned: true)
 #   line.pins    # => [1 mm, 21 mm]
@@ -13,7 +13,8 @@ require_relative "cut_method"
 
 module NimbleEyelet
   module Opening
-    # slit - Length; tool - String, key of CUT_TOOLS; pins - Array<Length>; hangs - Boolean, a chisel over the edge of its block
+    # slit - Length; tool - String, key of CUT_TOOLS; pins - Array<Length>; hangs - Boolean, a chisel over the edge of
+    #   its block
     # cuts - Array<Bite>, in the order they are made, each from where it begins to where it ends
     class CutMarks < Value.of(:slit, :tool, :pins, :cuts, :hangs)
       # A pin lies so far inside each tack.

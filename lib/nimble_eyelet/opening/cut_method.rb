@@ -16,8 +16,9 @@ require_relative "../value"
 module NimbleEyelet
   module Opening
     CUT_TOOLS = { "ripper" => "seam ripper from both ends, with pins", "chisel" => "chisel on a block",
-"snip" => "fold and snip" }.freeze
-    SEALS = { "before" => "before cutting", "after" => "after cutting", "both" => "before and after", "none" => "not at all" }.freeze
+                  "snip" => "fold and snip" }.freeze
+    SEALS = { "before" => "before cutting", "after" => "after cutting", "both" => "before and after",
+              "none" => "not at all" }.freeze
 
     # One cut of a chisel. from, to - Length from the inner edge of the first tack
     Bite = Value.of(:from, :to)

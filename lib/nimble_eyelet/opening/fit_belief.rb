@@ -16,7 +16,8 @@ require_relative "verdict"
 
 module NimbleEyelet
   module Opening
-    # What the button asks of an opening L: its slack is L × give − need. Floats, mm. slips - slack from which it slips out
+    # What the button asks of an opening L: its slack is L × give − need. Floats, mm. slips - slack from which it slips
+    # out
     SlitDemand = Value.of(:need, :give, :slips)
 
     # One test hole. set - Float, what the hands set and what foot or key usually add to it, mm
@@ -48,7 +49,8 @@ module NimbleEyelet
       # @param offset [Offset] what is believed of machine and foot
       # @param fold [Float] mm
       # @param length [Float] mm, about
-      # @param like [Array(Float, Float), nil] mean and variance of h learned on something alike; without, nothing is known
+      # @param like [Array(Float, Float), nil] mean and variance of h learned on something alike; without, nothing is
+      #   known
       # @return [FitBelief]
       def self.prior(offset:, fold:, length:, like: nil)
         mean, variance = like || [0.0, shared(fold) + anew(length)]
@@ -84,13 +86,14 @@ module NimbleEyelet
         FIT_NOISES.each_index.sum do |noise|
           deviation = Math.sqrt(((demand.give * FIT_NOISES[noise])**2) + (CUT_SPREAD**2))
           bins(demand.give).fetch(noise).sum do |middle, weight|
-            weight * (Belief::Answers.chance([SNUG_FROM.to_f, demand.slips], 1..1, (set * demand.give) - demand.need + middle,
-                                             deviation)**holes)
+            weight * (Belief::Answers.chance([SNUG_FROM.to_f, demand.slips], 1..1,
+                                             (set * demand.give) - demand.need + middle, deviation)**holes)
           end
         end
       end
 
-      # @return [Array(Float, Float)] what is added beyond the usual at the next hole: mean and deviation, with its own noise
+      # @return [Array(Float, Float)] what is added beyond the usual at the next hole: mean and deviation, with its own
+      #   noise
       def added
         @added ||= begin
           mean, variance = Belief::Normal.moments(ADDED, margin { |cell| (cell / WANTED.size) % ADDED.size })
@@ -127,7 +130,8 @@ module NimbleEyelet
           ADDED.each_index.flat_map do |added|
             from = ((layer * ADDED.size) + added) * WANTED.size
             ways = ways(tried, tried.set + ADDED[added], noise, misread)
-            weighed_column(from, *ways.zip(tables).map { |(chance, length), table| column(tried.demand, chance, length, table) })
+            columns = ways.zip(tables).map { |(chance, length), table| column(tried.demand, chance, length, table) }
+            weighed_column(from, *columns)
           end
         end
       end

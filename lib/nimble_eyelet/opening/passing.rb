@@ -38,7 +38,8 @@ module NimbleEyelet
 
       # As long as it is wanted, it lies in the middle of what is right.
       def self.tack(own)
-        new(**own, half_perimeter: own[:half_perimeter] - ((SNUG_FROM + EASY_FROM) / 2), fold: Length.zero, give: 1r, opens: false)
+        new(**own, half_perimeter: own[:half_perimeter] - ((SNUG_FROM + EASY_FROM) / 2), fold: Length.zero, give: 1r,
+                   opens: false)
       end
       private_class_method :tack
 

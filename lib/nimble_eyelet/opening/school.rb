@@ -30,7 +30,8 @@ module NimbleEyelet
     # What a school is question: sizing - OpeningChoice; foot - Foot that clamps buttons, or nil
     # passing - Passing, what the cloth gives and takes; round - Boolean, an eyelet instead of a slit
     class Question < Value.of(:button, :cloth, :sizing, :foot, :passing, round: false)
-      # @return [Length] the person's own ease, else that of what is no button, else that for this cloth: less where it is thin
+      # @return [Length] the person's own ease, else that of what is no button, else that for this cloth: less where it
+      #   is thin
       def ease = sizing.ease || button.form.ease || (thin? ? EASE_THIN : EASE_OTHER)
       def thin? = cloth.thickness <= THIN_LAYER
 

@@ -45,8 +45,8 @@ module NimbleEyelet
     # expected - Array(Length, Length) or nil, what it will come to about while nobody has measured
     # stops - Length or nil, between the two stops of the lever; clamps - String or nil, what is put into the foot
     # clicks - Integer; opened - Length beyond what is clamped; pitch - Length between two marks, or nil
-    class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0, opened: Length.zero,
-                             pitch: nil, stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
+    class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0,
+                             opened: Length.zero, pitch: nil, stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
       # @param button [Button]
@@ -57,10 +57,11 @@ module NimbleEyelet
       # @param stitch [Length, nil] its length, where a key is pressed early by it
       # @param tack_by [String, nil] key of TACK_LENGTHS
       # @return [Setting]
-      def self.of(foot:, machine:, button:, length:, ends:, correction: Length.zero, style: nil, stitch: nil, tack_by: nil)
+      def self.of(foot:, machine:, button:, length:, ends:, correction: Length.zero, style: nil, stitch: nil,
+                  tack_by: nil)
         by = Setting.method_for(foot, machine, style, wanted: length, tack_by: tack_by)
-        request = SettingRequest.new(foot: foot, button: button, wanted: length, ends: ends, correction: correction, stitch: stitch,
-                                     own: machine.tack_length)
+        request = SettingRequest.new(foot: foot, button: button, wanted: length, ends: ends, correction: correction,
+                                     stitch: stitch, own: machine.tack_length)
         by == "clamp" ? Clamping.new(request).setting : Setting.public_send(by, request)
       end
 
@@ -217,7 +218,8 @@ module NimbleEyelet
         click = @foot.click
         clicks = click ? (short / click).ceil : 0
         further = click ? click * clicks : short
-        build(gap, gives: made + further - @request.correction, stops: made + further, clamps: thing, clicks: clicks, opened: further,
+        build(gap, gives: made + further - @request.correction, stops: made + further, clamps: thing, clicks: clicks,
+              opened: further,
                    short: click ? Sentence["%s and #{counted(clicks)}", gap] : Sentence["%s and %s", gap, further],
                    says: opening_words(clicks, click, further))
       end

@@ -34,7 +34,8 @@ module NimbleEyelet
     # bands - Hash of verdict key to the shortest cut length that has it
     # held - Rational, share of the stretch that stay and cord leave; round - Boolean, an eyelet
     # passing - Passing; ease - Length, that is added to H
-    class SlitLength < Value.of(:answers, :chosen, :ends, :ruler, :passing, :ease, :bands, :cautions, held: 1r, round: false)
+    class SlitLength < Value.of(:answers, :chosen, :ends, :ruler, :passing, :ease, :bands, :cautions, held: 1r,
+                                round: false)
       # @return [Length] the slit
       def length = chosen.length
 
@@ -78,7 +79,8 @@ module NimbleEyelet
       def self.of(button, cloth, sizing, ends, foot: nil, held: 1r, round: false)
         ruler = Ruler.fetch(sizing.ruler)
         passing = Passing.of(button, cloth, held: held, ends: ends, round: round)
-        question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot, passing: passing, round: round)
+        question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot, passing: passing,
+                                round: round)
         answers = schools(button).map { |school| answer(school, question, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
         new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, passing: passing,

@@ -41,7 +41,8 @@ module NimbleEyelet
       "easy" => "a little long", "slips_out" => "much too long"
     }.freeze
 
-    # key - String, a key of VERDICTS; opens - Boolean, of a hole; slack, slips_from - Length; deviation - Float, mm, of the slack
+    # key - String, a key of VERDICTS; opens - Boolean, of a hole; slack, slips_from - Length; deviation - Float, mm, of
+    #   the slack
     class Verdict < Value.of(:key, :slack, :deviation, :slips_from, opens: true)
       def words = (opens ? VERDICTS : TACK_VERDICTS).fetch(key)
       def usable? = %w[tight snug easy].include?(key)
@@ -65,7 +66,8 @@ module NimbleEyelet
       private
 
       def lower
-        { "tight" => TIGHT_FROM.to_f, "snug" => SNUG_FROM.to_f, "easy" => EASY_FROM.to_f, "slips_out" => slips_from.to_f }[key]
+        from = { "tight" => TIGHT_FROM, "snug" => SNUG_FROM, "easy" => EASY_FROM, "slips_out" => slips_from }
+        from[key]&.to_f
       end
 
       def upper

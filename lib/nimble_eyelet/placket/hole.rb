@@ -24,10 +24,12 @@ module NimbleEyelet
     # number - Integer from 1; pinned - String or nil, the pin's label; opening - Length of its slit
     # sewn_outer, sewn_inner - Length, where its stitches end across, as out_*; width - Length across the slit
     # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
-    # sewn - Boolean, it is in the garment already; starts - Array<StartMark>; edge - Length, outer end of the stitches to the
+    # sewn - Boolean, it is in the garment already; starts - Array<StartMark>; edge - Length, outer end of the stitches
+    #   to the
     # finished edge
     class Hole < Value.of(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button, :out_outer,
-                          :out_inner, :sewn_outer, :sewn_inner, :width, :opening, :edge, :lies, :cautions, sewn: false, starts: [])
+                          :out_inner, :sewn_outer, :sewn_inner, :width, :opening, :edge, :lies, :cautions, sewn: false,
+                          starts: [])
       def vertical? = lies == "vertical"
 
       # @return [Length] middle of its slit, along the run
@@ -104,9 +106,11 @@ module NimbleEyelet
         lies = number == 1 && @run.first_across? ? "horizontal" : @run.orientation
         opening = @sewn[place]&.opening || @extent.opening
         along = lies == "vertical" ? vertical(place, opening) : horizontal(place)
-        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, lies: lies, width: @width, opening: opening,
-                        sewn: @sewn.key?(place), **along, **across(lies, opening), cautions: [])
-        hole.with(cautions: [(@runway.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?) if lies == "vertical")].compact,
+        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, lies: lies, width: @width,
+                        opening: opening, sewn: @sewn.key?(place), **along, **across(lies, opening), cautions: [])
+        hole.with(cautions: [(if lies == "vertical"
+                                @runway.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?)
+                              end)].compact,
                   starts: @beginning ? @beginning.marks(hole, @run) : [])
       end
 
@@ -130,7 +134,8 @@ module NimbleEyelet
                                  else
                                    [outer + ends.near, inner - ends.far]
                                  end
-        { out_outer: outer, out_inner: inner, sewn_outer: sewn_outer, sewn_inner: sewn_inner, edge: @run.extension - sewn_outer }
+        { out_outer: outer, out_inner: inner, sewn_outer: sewn_outer, sewn_inner: sewn_inner,
+          edge: @run.extension - sewn_outer }
       end
 
       def pin_at(place) = @run.pins.find { |pin| pinned(pin) == place }&.label

@@ -26,7 +26,8 @@ module NimbleEyelet
 
     # row - Spacing::Row; evenness - Length, largest less smallest gap; cautions - Array<Caution>
     # spacings - Spacings, that it was chosen from; words - LayoutWords
-    class Layout < Value.of(:run, :row, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :evenness, :cautions, :spacings, :words)
+    class Layout < Value.of(:run, :row, :holes, :edge, :mean_gap, :smallest_gap, :largest_gap, :evenness, :cautions,
+                            :spacings, :words)
       # Two are equal when all that is shown is: what else there could be follows from it.
       def ==(other) = other.is_a?(Layout) && to_h.except(:spacings, :words) == other.to_h.except(:spacings, :words)
 

@@ -18,8 +18,7 @@ module NimbleEyelet
     said = ->(words, *millimetres) { Sentence[words, *millimetres.map { |number| Length.mm(number) }] }
 
     PLACES = [
-      Place.new(key: "front", name: "front edge or placket", says: "Fronts are seldom strained: holes along, in the " \
-                                                                   "middle of the band.",
+      Place.new(key: "front", name: "front edge or placket", says: "Fronts are seldom strained: holes along, in the middle of the band.",
                 fills: { "placket.orientation" => "vertical" }),
       Place.new(key: "pulled_front", name: "front that is pulled round the body", fills: { "placket.orientation" => "horizontal" },
                 says: "Across: what is pulled round the body slides to the outer end and stays there."),
@@ -79,7 +78,8 @@ module NimbleEyelet
                          "placket.extension" => "20", "button.diameter" => "12" },
                 says: said.call("At the lower end of a fly, through all layers: %s to %s long.", 10, 15)),
       Place.new(key: "strap_ends", name: "ends of a strap or handle", tacked: true,
-                fills: { "placket.orientation" => "horizontal", "placket.extension" => "20", "button.diameter" => "15" },
+                fills: { "placket.orientation" => "horizontal", "placket.extension" => "20",
+                         "button.diameter" => "15" },
                 says: said.call("Where a strap or handle is sewn on: across its end, %s in from it, as long as the strap is wide.", 6))
     ].to_h { |place| [place.key, place] }.freeze
   end

@@ -45,7 +45,8 @@ module NimbleEyelet
 
     # How far the outer end of a hole stays from the finished edge; people were taught differently.
     # Whoever goes by the pattern's centre line keeps to that, and only off the edge where a hole would tear out.
-    EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13), "pattern" => Length.zero }.freeze
+    EDGE_SCHOOLS = { "ten" => Length.mm(10), "six" => Length.mm(6), "thirteen" => Length.mm(13),
+                     "pattern" => Length.zero }.freeze
     EDGE_NAMES = EDGE_SCHOOLS.to_h { |key, length| [key, Sentence["%s", length]] }
                              .merge("pattern" => "the pattern's centre line").freeze
 
@@ -110,9 +111,10 @@ module NimbleEyelet
     # first, last - Length or nil; count, count_most - Integer or nil; wished_gap - Length or nil
     # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
     # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
-    # place - String, key of PLACES; first_lies, overlap, rows - String; offset - Length of each of two rows from the centre line
-    class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil, count: nil,
-                         wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil, most_gap: nil,
+    # place - String, key of PLACES; first_lies, overlap, rows - String; offset - Length of each of two rows from the
+    #   centre line
+    class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil,
+                         count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil, most_gap: nil,
                          pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest", overlap: "right", rows: "single",
                          offset: Length.mm(60), place: "front")
       gap = Typing::Limit.length(5, 500)

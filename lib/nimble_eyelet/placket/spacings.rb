@@ -159,7 +159,7 @@ module NimbleEyelet
 
       # One hole alone is first and last at once.
       def ends(count)
-        return { first: Spacing::RowEnd.new(at: first, fixed: true), last: Spacing::RowEnd.new(at: first, fixed: true) } if count == 1
+        return %i[first last].to_h { |place| [place, Spacing::RowEnd.new(at: first, fixed: true)] } if count == 1
 
         { first: Spacing::RowEnd.new(at: first, fixed: !@run.first.nil? && outermost?(:min, first)),
           last: Spacing::RowEnd.new(at: last, fixed: !@run.last.nil? && outermost?(:max, last)) }
@@ -168,7 +168,9 @@ module NimbleEyelet
       # What is sewn beyond an end that was said has become the end.
       def outermost?(which, place) = [place, *@sewn.map(&:at)].public_send(which) == place
 
-      def soft_pins = @run.pins.reject(&:must?).map { |pin| Spacing::SoftPin.new(at: @holes.pinned(pin), weight: pin.weight) }
+      def soft_pins
+        @run.pins.reject(&:must?).map { |pin| Spacing::SoftPin.new(at: @holes.pinned(pin), weight: pin.weight) }
+      end
 
       # One and the same gap throughout; what stays over is left at the lower end.
       def equal_steps(demands)
@@ -192,7 +194,10 @@ module NimbleEyelet
       end
 
       def spread(row) = row.gaps.max - row.gaps.min
-      def usual?(row) = row.gaps.size > 1 && row.gaps.all? { |gap| gap.between?(@run.usage.least_gap, @run.usage.most_gap) }
+
+      def usual?(row)
+        row.gaps.size > 1 && row.gaps.all? { |gap| gap.between?(@run.usage.least_gap, @run.usage.most_gap) }
+      end
     end
   end
 end

@@ -16,7 +16,8 @@ module NimbleEyelet
     StartMark = Value.of(:along, :from_edge, :at)
 
     # begins - Symbol: :near or :far from the chair, :middle of a long side, nil until it was watched
-    # tack_first - Boolean, at the very end and not at the slit's; outer_away - Boolean, the outer or upper end lies away
+    # tack_first - Boolean, at the very end and not at the slit's; outer_away - Boolean, the outer or upper end lies
+    #   away
     # side - String or nil, "left" or "right", which bead first
     class Beginning < Value.of(:begins, :tack_first, :outer_away, :side)
       # @param machine [Machine]
@@ -24,16 +25,26 @@ module NimbleEyelet
       # @return [Beginning]
       def self.of(machine, style)
         outer_away = (style.near == style.far && !style.corded) || machine.eye_end == "far"
-        return new(begins: :middle, tack_first: false, outer_away: outer_away, side: machine.first_side) if MIDDLE.include?(style.near)
+        if MIDDLE.include?(style.near)
+          return new(begins: :middle, tack_first: false, outer_away: outer_away,
+                     side: machine.first_side)
+        end
         return of_a_tack(style) unless style.opens
-        return new(begins: :near, tack_first: true, outer_away: outer_away, side: machine.first_side || "left") if style.by_hand
+        if style.by_hand
+          return new(begins: :near, tack_first: true, outer_away: outer_away,
+                     side: machine.first_side || "left")
+        end
 
         tacks = style.near == style.far && style.near == :tack && !(machine.straight_first && machine.type.programmed)
-        new(begins: machine.begins, tack_first: tacks && machine.type.tack_first?, outer_away: outer_away, side: machine.first_side)
+        new(begins: machine.begins, tack_first: tacks && machine.type.tack_first?, outer_away: outer_away,
+            side: machine.first_side)
       end
 
       # A programme mostly sews a tack away from the person first; by hand it is sewn forward, toward them.
-      def self.of_a_tack(style) = new(begins: style.by_hand ? :far : :near, tack_first: true, outer_away: true, side: nil)
+      def self.of_a_tack(style)
+        new(begins: style.by_hand ? :far : :near, tack_first: true, outer_away: true, side: nil)
+      end
+
       # Ends of styles that are begun in the middle of a long side, or anywhere round.
       MIDDLE = %i[box ring].freeze
       private_constant :MIDDLE

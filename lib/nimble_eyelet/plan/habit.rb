@@ -24,6 +24,8 @@ module NimbleEyelet
     def option(key) = options.find { |option| option.key == key }
 
     # @return [HabitOption]
-    def self.says(key, name, speaks_for, against) = HabitOption.new(key: key, name: name, speaks_for: speaks_for, against: against)
+    def self.says(key, name, speaks_for, against)
+      HabitOption.new(key: key, name: name, speaks_for: speaks_for, against: against)
+    end
   end
 end

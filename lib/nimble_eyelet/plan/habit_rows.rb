@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# HabitRows are the questions on which people were taught differently before a hole is sewn: how long, where, and with what.
+# HabitRows are the questions on which people were taught differently before a hole is sewn: how long, where, and with
+# what.
 
 require_relative "../length/ruler"
 require_relative "../opening/school"
@@ -25,7 +26,9 @@ module NimbleEyelet
 
     BEFORE_SEWING = [
       Habit.new(path: "opening.school", question: "How long is a hole?", begins: "passing_geometry",
-                options: Opening::SCHOOLS.values.map { |school| Habit.says(school.key, school.name, school.assumes, school.fails) }),
+                options: Opening::SCHOOLS.values.map do |school|
+                  Habit.says(school.key, school.name, school.assumes, school.fails)
+                end),
       Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre",
                 inches: "sixteenth_inch",
                 options: rulers),

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# HABITS are all questions on which people were taught differently; those about opening holes and sewing buttons on stand here.
+# HABITS are all questions on which people were taught differently; those about opening holes and sewing buttons on
+# stand here.
 #
 #   HABITS.fetch("attach.secure").question   # => "How are the threads of a button secured?"
 

@@ -28,12 +28,14 @@ require_relative "../value"
 module NimbleEyelet
   # opening - Opening::OpeningChoice; placket - Placket::Run; recipe - Recipes::Overrides; attach - Attach::ButtonSewing
   # cut - Opening::CutMethod
-  # unit - String, "mm", "cm" or "in": what its lengths are read and typed in, and kept whatever the workroom reads later
+  # unit - String, "mm", "cm" or "in": what its lengths are read and typed in, and kept whatever the workroom reads
+  #   later
   # settled - Hash of stage word to what it was settled from, as Stage#read gives it
   # accepted - String or nil, id of the swatch whose settings hold
   # stabilisers - Array<String>, keys of STABILISER_KINDS that lie in the drawer; known once it is in a house
   class Plan < Value.of(:name, :button, :cloth, :thread, :machine, :opening, :placket, :recipe, :attach,
-                        cut: Opening::CutMethod.new, unit: "mm", settled: {}, accepted: nil, stabilisers: STABILISER_KINDS.keys)
+                        cut: Opening::CutMethod.new, unit: "mm", settled: {}, accepted: nil,
+                        stabilisers: STABILISER_KINDS.keys)
     UNITS = { "mm" => "millimetres", "cm" => "centimetres", "in" => "inches" }.freeze
     SECTIONS = { "button" => Button, "cloth" => Cloth, "thread" => SewingThread, "opening" => Opening::OpeningChoice,
                  "placket" => Placket::Run, "recipe" => Recipes::Overrides, "cut" => Opening::CutMethod,
@@ -42,10 +44,15 @@ module NimbleEyelet
     LISTS = %w[placket.pins placket.keep_outs].freeze
     # Paths that are no member of a section.
     OWN = { "closure.name" => :name, "closure.unit" => :unit, "swatch.accepted" => :accepted }.freeze
-    PATHS = (%w[closure.name closure.unit] + SECTIONS.flat_map { |section, noun| noun.members.map { |name| "#{section}.#{name}" } } -
+    PATHS = (%w[closure.name closure.unit] + SECTIONS.flat_map do |section, noun|
+      noun.members.map do |name|
+        "#{section}.#{name}"
+      end
+    end -
              LISTS).freeze
 
-    # @return [Hash{String => Length, String, nil}] the cloth and thread a test hole is sewn in, by the paths of their figures
+    # @return [Hash{String => Length, String, nil}] the cloth and thread a test hole is sewn in, by the paths of their
+    #   figures
     def sewn_on
       { "thread.fibre" => thread.fibre, "thread.tex" => Wording.decimal(thread.tex.to_r, 4), "cloth.kind" => cloth.kind,
         "cloth.weight" => cloth.weight.to_s, "cloth.thickness" => cloth.thickness, "cloth.layers" => cloth.layers.to_s,
@@ -54,7 +61,9 @@ module NimbleEyelet
 
     # What cloth, thread and machine are called, as far as they are.
     def called
-      { "cloth.name" => cloth.name, "thread.name" => thread.name, "machine.name" => machine.name }.reject { |_, name| name.empty? }
+      { "cloth.name" => cloth.name, "thread.name" => thread.name, "machine.name" => machine.name }.reject do |_, name|
+        name.empty?
+      end
     end
 
     # @param path [String] one of PATHS, LISTS, "machine.id" or "swatch.accepted"

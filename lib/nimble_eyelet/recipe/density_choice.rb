@@ -19,7 +19,8 @@ module NimbleEyelet
     # The coverage index wanted, and the band within which it is right.
     CoverAim = Value.of(:aim, :least, :most)
 
-    SATIN_COVER = CoverAim.new(aim: SewingThread::COVERAGE_AIM, least: SewingThread::COVERAGE_LEAST, most: SewingThread::COVERAGE_MOST)
+    SATIN_COVER = CoverAim.new(aim: SewingThread::COVERAGE_AIM, least: SewingThread::COVERAGE_LEAST,
+                               most: SewingThread::COVERAGE_MOST)
     # A cord shows where satin is thinner.
     CORDED_COVER = CoverAim.new(aim: 0.55, least: 0.5, most: SewingThread::COVERAGE_MOST)
     # Open zigzag on knits covers less, so that it can stretch.
@@ -149,7 +150,8 @@ module NimbleEyelet
       def own
         set = @machine.length_settable(@own)
         says = "You set #{Wording.decimal(@own.millimetres, 2)}; the dial has #{@machine.length_mark(set)}."
-        Decision.of(set, "your choice", says, kind: :yours, cautions: @stitched == :satin ? cautions(@thread.coverage(set)) : [])
+        Decision.of(set, "your choice", says, kind: :yours,
+                    cautions: @stitched == :satin ? cautions(@thread.coverage(set)) : [])
       end
 
       # What leads back into the band, and never beyond it.

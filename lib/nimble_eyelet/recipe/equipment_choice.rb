@@ -76,7 +76,10 @@ module NimbleEyelet
 
       # @return [Decision] of a String
       def stabiliser
-        return Decision.of(said(Stabiliser.called(own_stay)), "your choice", "You chose it.", kind: :yours) unless own_stay.empty?
+        unless own_stay.empty?
+          return Decision.of(said(Stabiliser.called(own_stay)), "your choice", "You chose it.",
+                             kind: :yours)
+        end
 
         found = stays.find(&:possible?)
         better = stays.take_while { |score| score != found }.select { |score| missing?(score) }.first(1)
@@ -100,12 +103,14 @@ module NimbleEyelet
         move = picked_move
         set = moved_by(move)
         Decision.of(set, "top tension",
-                    taught?(move) ? taught_words : tension_words(move, @machine.neutral_tension - set, @machine.neutral_tension))
+                    taught?(move) ? taught_words : tension_words(move, @machine.neutral_tension - set,
+                                                                 @machine.neutral_tension))
       end
 
       # @return [Decision, nil] of an Integer: notches of the balance toward the bead that is sewn toward you
       def balance
-        return unless @machine.balance && @machine.second_bead == "back" && @stitched != :straight && !@style.by_hand && @style.opens
+        return unless @machine.balance && @machine.second_bead == "back"
+        return if @stitched == :straight || @style.by_hand || !@style.opens
 
         own = @overrides.balance
         return Decision.of(own, "your choice", "You set it.", kind: :yours) if own
@@ -142,9 +147,8 @@ module NimbleEyelet
 
       # A sensing machine without its foot has to be watched.
       def foot_cautions(foot)
-        if foot.type.clamps || !@machine.type.senses || @stitched == :straight || @style.by_hand || @style.round? || !@style.opens
-          return []
-        end
+        return [] if foot.type.clamps || !@machine.type.senses || @stitched == :straight
+        return [] if @style.by_hand || @style.round? || !@style.opens
 
         says = if @machine.foot("carriage_foot")
                  "The carriage foot cannot hold this."

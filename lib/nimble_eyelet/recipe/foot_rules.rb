@@ -22,7 +22,8 @@ module NimbleEyelet
       }, votes: { "grooved_satin_foot" => 3 },
                says: "The channel under its sole lets satin pass."),
       Rule.new(name: "straight stitch", asks: "a straight-stitch box", applies: ->(_, style) { style.stitched == :straight },
-               votes: { "general_zigzag_foot" => 6, "carriage_foot" => -9, "sliding_scale_foot" => -6, "cording_foot" => -4 },
+               votes: { "general_zigzag_foot" => 6, "carriage_foot" => -9, "sliding_scale_foot" => -6,
+                        "cording_foot" => -4 },
                says: "Straight stitch along chalked lines: a foot you can see past, that turns on a corner."),
       Rule.new(name: "sensing", asks: "the machine senses and the foot can hold the button",
                applies: lambda { |s, style|

@@ -32,7 +32,8 @@ module NimbleEyelet
       Rule.new(name: "no hide", asks: "not leather", applies: ->(s) { !s.cloth.type.hide }, votes: { "leather" => -9 },
                says: "A leather point cuts cloth."),
       Rule.new(name: "dense and heavy", asks: "a heavy woven of 300 g/m² or more",
-               applies: ->(s) { s.heavy? && !s.stretchy? && !s.cloth.type.nap && s.cloth.weight >= 300 }, votes: { "denim" => 5 },
+               applies: ->(s) { s.heavy? && !s.stretchy? && !s.cloth.type.nap && s.cloth.weight >= 300 },
+               votes: { "denim" => 5 },
                says: "A stiff denim needle stays straight in a dense, heavy weave.")
     ].freeze
 

@@ -27,7 +27,8 @@ module NimbleEyelet
     # What a person set by hand; nil where the rules decide.
     # stabiliser - String, in a person's own words; stay_layers - Integer of it, one over the other
     # balance - Integer, notches from the middle; pace - String, key of Swatches::PACES, or nil for the house
-    # tension_by, tails, stay_by, first_hole, thin_cover - String, keys of TENSION_MOVES, THREAD_TAILS, STAY_SCHOOLS, FIRST_HOLES and
+    # tension_by, tails, stay_by, first_hole, thin_cover - String, keys of TENSION_MOVES, THREAD_TAILS, STAY_SCHOOLS,
+    #   FIRST_HOLES and
     # THIN_COVERS, or nil for the house; second_pass - String, "yes" or "no", or nil for the rules
     class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
                                stabiliser: nil, stay_layers: nil, needle_size: nil, balance: nil, pace: nil,
@@ -57,13 +58,14 @@ module NimbleEyelet
     # Every part is a Decision. manual_width is nil unless the hole is made by hand with zigzag.
     # stitched - Symbol, :satin, :open or :straight; bead, space - Length, as they lie at the width set
     # coverage - Float, index at the stitch length set; second_pass - Boolean, both beads are sewn twice
-    # stay - Stabiliser or nil where a person wrote their own; stay_layers - Decision of an Integer; tension_move - TensionMove
+    # stay - Stabiliser or nil where a person wrote their own; stay_layers - Decision of an Integer; tension_move -
+    #   TensionMove
     # balance - Decision of an Integer, or nil where the machine has none; width_wanted - Length, by the rules
     # filler - Cord or nil, for the length of a hole still to come; scores - Hash of line key to Array<Score>
-    class Recipe < Value.of(:style, :stitched, :foot, :needle, :stabiliser, :stay, :stay_layers, :stitch_width, :manual_width, :bead,
-                            :space,
-                            :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores, :width_wanted,
-                            balance: nil, cover: nil)
+    class Recipe < Value.of(:style, :stitched, :foot, :needle, :stabiliser, :stay, :stay_layers, :stitch_width,
+                            :manual_width, :bead, :space,
+                            :stitch_length, :coverage, :second_pass, :tension, :tension_move, :cord, :scores,
+                            :width_wanted, balance: nil, cover: nil)
       LINES = [
         RecipeLine.new(key: :style, label: "Style", field: "recipe.style"),
         RecipeLine.new(key: :foot, label: "Foot", field: "recipe.foot"),

@@ -30,12 +30,15 @@ module NimbleEyelet
     # An eyelet has so much over what is drawn through it, and a bead all round that the needle has to swing across.
     ROUND_ROOM = Length.mm(1) + (RING_BEAD * 2)
 
-    # What earlier test holes of something alike taught: the band of cover lies so far away, in logarithms; so much more tension, in
-    # numbers of the dial; so many notches of the balance; so much more width, mm. shared - String, in words what was alike
+    # What earlier test holes of something alike taught: the band of cover lies so far away, in logarithms; so much more
+    # tension, in numbers of the dial; so many notches of the balance; so much more width, mm. shared - String, in words
+    # what was alike
     Experience = Value.of(cover: 0.0, tension: 0.0, balance: 0, width: 0.0, shared: "")
 
-    # stabilisers - Array of keys of STABILISER_KINDS that are owned; stay_by - String, key of STAY_SCHOOLS, or nil for the first
-    class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys, experience: Experience.new,
+    # stabilisers - Array of keys of STABILISER_KINDS that are owned; stay_by - String, key of STAY_SCHOOLS, or nil for
+    #   the first
+    class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys,
+                               experience: Experience.new,
                               stay_by: nil)
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it

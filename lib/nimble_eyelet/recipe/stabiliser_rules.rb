@@ -21,20 +21,25 @@ module NimbleEyelet
       },
                votes: { "tear_away" => 9 }, says: "You lay tear-away under wherever the cloth lets you."),
       Rule.new(name: "taught: both", asks: "both, by habit, on firm cloth without pile",
-               applies: ->(s) { s.stay_by == "both" && !s.fine? && !s.stretchy? && !s.cloth.type.nap && !s.cloth.type.perforates },
+               applies: lambda { |s|
+                 s.stay_by == "both" && !s.fine? && !s.stretchy? && !s.cloth.type.nap && !s.cloth.type.perforates
+               },
                votes: { "fusible_and_tear_away" => 14 }, says: "You fuse a strip inside and lay tear-away under it."),
       Rule.new(name: "tack", asks: "a bar tack", applies: ->(s) { !s.button.opens? && !s.cloth.type.nap },
                votes: { "tear_away" => 7, "paper" => 5, "fusible_strip" => -2 },
                says: "A tack is carried by the layers it holds; a sheet under it lets the feed take hold."),
       Rule.new(name: "soft weave", asks: "a woven cloth that is neither heavy nor sheer",
-               applies: ->(s) { !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap },
+               applies: lambda { |s|
+                 !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap
+               },
                votes: { "fusible_strip" => 6, "layer" => 1 }, says: "Light wovens tunnel without a stay inside."),
       Rule.new(name: "firm cloth", asks: "heavy, and it does not stretch", applies: lambda { |s|
         s.heavy? && !s.stretchy? && !s.cloth.type.nap
       },
                votes: { "tear_away" => 5 }, says: "Heavy, stable cloth carries its own satin; only the feed needs help."),
       Rule.new(name: "stretch", asks: "a knit, or it stretches", applies: lambda(&:stretchy?),
-               votes: { "knit_fusible" => 7, "fusible_strip" => -3, "woven_strip" => 2, "layer" => -3, "tear_away" => 2 },
+               votes: { "knit_fusible" => 7, "fusible_strip" => -3, "woven_strip" => 2, "layer" => -3,
+                        "tear_away" => 2 },
                says: "A knit stay keeps the direction that must not grow and moves with the rest."),
       Rule.new(name: "sheer", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?),
                votes: { "wash_away" => 7, "organza" => 6, "fusible_strip" => -6, "tear_away" => -1, "layer" => -2 },
@@ -50,7 +55,9 @@ module NimbleEyelet
     # @param situation [Situation]
     # @return [Array<Score>] every stabiliser, the best first
     def self.stabilisers_ranked(situation)
-      Ballot.rank(STABILISERS, STABILISER_RULES, situation) { |option| option.obstacle(situation.cloth, situation.stabilisers) }
+      Ballot.rank(STABILISERS, STABILISER_RULES, situation) do |option|
+        option.obstacle(situation.cloth, situation.stabilisers)
+      end
     end
   end
 end

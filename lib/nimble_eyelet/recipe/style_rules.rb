@@ -59,7 +59,9 @@ module NimbleEyelet
     # @param situation [Situation]
     # @return [Array<Score>] every style, the best first
     def self.ranked(situation)
-      Ballot.rank(STYLES.select { |_, style| style.opens == situation.button.opens? }, STYLE_RULES, situation) do |style|
+      Ballot.rank(STYLES.select do |_, style|
+        style.opens == situation.button.opens?
+      end, STYLE_RULES, situation) do |style|
         "#{situation.machine.name} has no programme for it." unless situation.programme?(style.key)
       end
     end

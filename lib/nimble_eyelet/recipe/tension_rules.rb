@@ -25,8 +25,7 @@ module NimbleEyelet
     # applies - Proc(Situation, Symbol), how the hole is stitched
     TENSION_RULES = [
       Rule.new(name: "satin", asks: "satin", applies: ->(_, stitched) { stitched != :straight },
-               votes: { "lower_top" => 4, "bobbin_finger" => 3, "leave" => 1 }, says: "In satin the top thread has to " \
-                                                                                      "roll to the back."),
+               votes: { "lower_top" => 4, "bobbin_finger" => 3, "leave" => 1 }, says: "In satin the top thread has to roll to the back."),
       Rule.new(name: "straight stitch", asks: "a straight-stitch box", applies: ->(_, stitched) { stitched == :straight },
                votes: { "leave" => 9, "lower_top" => -4, "bobbin_finger" => -4 }, says: "Straight stitch wants the usual tension.")
     ].freeze
@@ -37,9 +36,8 @@ module NimbleEyelet
     def self.tension_ranked(situation, stitched)
       machine = situation.machine
       Ballot.rank(TENSION_MOVES, TENSION_RULES, situation, stitched) do |move|
-        { "lower_top" => (unless machine.tension_settable(machine.neutral_tension - TENSION_DROP) < machine.neutral_tension
-                            "Your usual is at the foot of the dial already."
-                          end),
+        lower = machine.tension_settable(machine.neutral_tension - TENSION_DROP)
+        { "lower_top" => ("Your usual is at the foot of the dial already." unless lower < machine.neutral_tension),
           "bobbin_finger" => ("#{machine.name} has no bobbin finger." unless machine.bobbin_finger) }[move.key]
       end
     end

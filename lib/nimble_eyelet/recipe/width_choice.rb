@@ -45,10 +45,14 @@ module NimbleEyelet
       end
 
       # @return [Decision] of a Length
-      def decision = @decision ||= { straight: @style.opens ? :box : :rows }.fetch(@stitched, :set).then { |way| send(way) }
+      def decision
+        @decision ||= { straight: @style.opens ? :box : :rows }.fetch(@stitched, :set).then { |way| send(way) }
+      end
 
       # @return [Length] by the rules, whatever a person sets
-      def wanted = @stitched == :straight || one_bead? ? decision.value : @machine.width_from((wanted_bead * 2) + wanted_space)
+      def wanted
+        @stitched == :straight || one_bead? ? decision.value : @machine.width_from((wanted_bead * 2) + wanted_space)
+      end
 
       # @return [Decision, nil] of a Length, the bead where it is set on its own
       def by_hand
@@ -74,10 +78,13 @@ module NimbleEyelet
       # An eyelet's ring and a bar tack are one bead each.
       def one_bead? = @style.round? || !@style.opens
 
-      def manual = @manual ||= [(decision.value * MANUAL_BEAD).round_down_to(@machine.width_step), @machine.width_step].max
+      def manual
+        @manual ||= [(decision.value * MANUAL_BEAD).round_down_to(@machine.width_step), @machine.width_step].max
+      end
 
       def wanted_bead
-        @wanted_bead ||= [Recipes.bead(@cloth.weight), @style.corded ? Cord.thickness_of(@thread) + (CORD_COVER * 2) : Length.zero].max
+        @wanted_bead ||= [Recipes.bead(@cloth.weight),
+                          @style.corded ? Cord.thickness_of(@thread) + (CORD_COVER * 2) : Length.zero].max
       end
 
       def wanted_space

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# ChangeoverCosts is how long it takes to make a machine ready for other work: seconds for every part that is to be another.
+# ChangeoverCosts is how long it takes to make a machine ready for other work: seconds for every part that is to be
+# another.
 #
 #   costs = Schedule::ChangeoverCosts.new(seconds: { "foot" => 60, "needle" => 120 })
 #   costs.between({ "foot" => "carriage" }, { "foot" => "button foot" })   # => 60
@@ -9,7 +10,8 @@ require_relative "../value"
 
 module NimbleEyelet
   module Schedule
-    # seconds - Hash{String => Integer} by part; stays - Array<String>, parts that nobody takes off when nothing else is wanted
+    # seconds - Hash{String => Integer} by part; stays - Array<String>, parts that nobody takes off when nothing else is
+    #   wanted
     class ChangeoverCosts < Value.of(:seconds, stays: [])
       # @param from [Hash{String => Object}] what each part is; absent is as its owner has it
       # @param to [Hash{String => Object}]

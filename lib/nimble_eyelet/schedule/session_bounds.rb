@@ -61,7 +61,8 @@ module NimbleEyelet
         end.max
       end
 
-      # Everything up to the last drying of some closures has to be done; the one done last has all of its own still before it.
+      # Everything up to the last drying of some closures has to be done; the one done last has all of its own still
+      # before it.
       def longest_tails(clock, done, at, open)
         drying = open.select { |chain| @after_drying[chain] && done[chain] <= @rows[chain].drying }
         return clock if drying.empty?

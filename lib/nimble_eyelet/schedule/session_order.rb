@@ -16,8 +16,10 @@ module NimbleEyelet
   module Schedule
     # One stretch of a session.
     #
-    # kind - "set", "work" or "wait"; from, to - Integer seconds from now; chain, block - keys, nil unless something is worked on
-    # needs - Hash of what the machine is set to in it; dry_at - Integer, when what was worked on is dry, nil if nothing dries
+    # kind - "set", "work" or "wait"; from, to - Integer seconds from now; chain, block - keys, nil unless something is
+    #   worked on
+    # needs - Hash of what the machine is set to in it; dry_at - Integer, when what was worked on is dry, nil if nothing
+    #   dries
     SessionMoment = Value.of(:kind, :from, :to, :needs, chain: nil, block: nil, dry_at: nil)
 
     # moments - Array<SessionMoment>, one after the other; seconds - Integer, until the machine is back
@@ -52,12 +54,14 @@ module NimbleEyelet
       def self.working(chains, from, costs, first = nil)
         table = SessionTable.new(chains, from, costs)
         search = SessionSearch.new(table)
-        plain = [one_after_the_other(chains), stage_by_stage(chains)].map { |order| first ? begun(order, first) : order }
+        plain = [one_after_the_other(chains), stage_by_stage(chains)].map do |order|
+          first ? begun(order, first) : order
+        end
         last, bound, labels = yield(table, search, plain)
         one_by_one, by_stages = plain.map { |order| search.ends(search.plainly(order)) }
         told = SessionTelling.new(table, chains).moments(last)
-        new(moments: told, seconds: search.ends(last), bound: bound, one_by_one: one_by_one, by_stages: by_stages, labels: labels,
-            **%w[set wait].zip(%i[changing waiting]).to_h do |kind, name|
+        new(moments: told, seconds: search.ends(last), bound: bound, one_by_one: one_by_one, by_stages: by_stages,
+            labels: labels, **%w[set wait].zip(%i[changing waiting]).to_h do |kind, name|
               [name, told.select do |one|
                 one.kind == kind
               end.sum { |one| one.to - one.from }]
@@ -115,7 +119,12 @@ module NimbleEyelet
       end
 
       def waiting(from, point)
-        point.began > from ? [SessionMoment.new(kind: "wait", from: from, to: point.began, needs: @table.configs[point.at])] : []
+        if point.began > from
+          [SessionMoment.new(kind: "wait", from: from, to: point.began,
+                             needs: @table.configs[point.at])]
+        else
+          []
+        end
       end
 
       def worked(before, point)

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 # SessionSearch looks for the order in which everything ends first. Best first over what is done and how the machine is
-# set; of each only those points are kept that no other one beats in clock and in drying. A narrow search before it gives
-# the first order, and where that meets the bound nothing more is to be done.
+# set; of each only those points are kept that no other one beats in clock and in drying. A narrow search before it
+# gives the first order, and where that meets the bound nothing more is to be done.
 
 require_relative "../value"
 require_relative "session_bounds"
@@ -133,7 +133,9 @@ module NimbleEyelet
       def bound(point) = @bounds.earliest(point.clock, point.done, point.at, point.ready)
 
       def nexts(from)
-        (0...@table.count).select { |chain| from.done[chain] < @table.sizes[chain] }.flat_map { |chain| steps_of(from, chain) }
+        (0...@table.count).select do |chain|
+          from.done[chain] < @table.sizes[chain]
+        end.flat_map { |chain| steps_of(from, chain) }
       end
 
       # One block more; while it dries the machine can be made ready for what comes next.
@@ -171,7 +173,11 @@ module NimbleEyelet
 
       def undominated(points)
         points.group_by { |point| key_of(point) }.values.flat_map do |alike|
-          alike.each_with_object([]) { |point, kept| among(kept, point) unless kept.any? { |other| beats?(other, point) } }
+          alike.each_with_object([]) do |point, kept|
+            among(kept, point) unless kept.any? do |other|
+              beats?(other, point)
+            end
+          end
         end
       end
     end

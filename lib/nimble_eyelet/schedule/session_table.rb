@@ -9,7 +9,8 @@ module NimbleEyelet
   module Schedule
     class SessionTable
       # configs - Array<Hash> of what the machine can be set to; between - Array of arrays, seconds from state to state
-      # now, neutral - Integer, states; rows - Array<ChainTable>; sizes - Array<Integer>, blocks of each; dry - Array of seconds
+      # now, neutral - Integer, states; rows - Array<ChainTable>; sizes - Array<Integer>, blocks of each; dry - Array of
+      #   seconds
       attr_reader :configs, :between, :now, :neutral, :rows, :sizes, :dry
 
       # @param chains [Array<WorkChain>]
@@ -48,7 +49,11 @@ module NimbleEyelet
       # @return [Array<Integer>] states that machine work still to come begins with; neutral when there is none
       def ahead(done)
         @ahead[code(done)] ||= begin
-          found = rows.zip(done).filter_map { |row, from| row.next_machine[from]&.then { |block| row.states[block] } }.uniq
+          found = rows.zip(done).filter_map do |row, from|
+            row.next_machine[from]&.then do |block|
+              row.states[block]
+            end
+          end.uniq
           found.empty? ? [neutral] : found
         end
       end
@@ -65,15 +70,20 @@ module NimbleEyelet
       def known(needs) = needs.slice(*@parts).compact
       def state_of(needs) = @configs.index(known(needs))
       def all = @all ||= LeastChangeovers.new(rows.map(&:states), between, neutral)
-      def heads = @heads ||= LeastChangeovers.new(rows.map { |row| row.states.first((row.drying || row.size) + 1) }, between, nil)
+
+      def heads
+        @heads ||= LeastChangeovers.new(rows.map { |row| row.states.first((row.drying || row.size) + 1) }, between, nil)
+      end
     end
 
     # The numbers of one chain, by block.
     class ChainTable
       # seconds, dries - Array<Integer>; states - Array<Integer, nil>, nil where the machine is not used
-      # rest - Array<Integer>, work from a block on; next_machine - Array<Integer, nil>, first block from there on that needs it
+      # rest - Array<Integer>, work from a block on; next_machine - Array<Integer, nil>, first block from there on that
+      #   needs it
       # drying - Integer or nil, last block after which something dries that is gone on with
-      # alone - Array<Integer>, seconds from the beginning of a block, whenever that is, to the end of everything by this chain
+      # alone - Array<Integer>, seconds from the beginning of a block, whenever that is, to the end of everything by
+      #   this chain
       attr_reader :seconds, :dries, :states, :rest, :next_machine, :drying, :alone
 
       # @yieldparam needs [Hash]
@@ -112,7 +122,8 @@ module NimbleEyelet
       end
     end
 
-    # Least changeovers for chains of machine states, whatever dries: exact, by what is left and where the machine stands.
+    # Least changeovers for chains of machine states, whatever dries: exact, by what is left and where the machine
+    # stands.
     class LeastChangeovers
       # @param chains [Array<Array<Integer, nil>>] states, nil where the machine is not used
       # @param between [Array<Array<Integer>>]
@@ -136,7 +147,9 @@ module NimbleEyelet
       # @return [Integer] from whatever state is best
       def from_anywhere(done, among = nil)
         passed = left(done, among)
-        @anywhere[code(passed)] ||= nexts(passed).map { |chain| best(after(passed, chain), @states[chain][passed[chain]]) }.min || 0
+        @anywhere[code(passed)] ||= nexts(passed).map do |chain|
+          best(after(passed, chain), @states[chain][passed[chain]])
+        end.min || 0
       end
 
       private

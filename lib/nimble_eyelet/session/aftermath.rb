@@ -38,11 +38,13 @@ module NimbleEyelet
     # How wide a button of the same make would have to be: what goes round it grows with it.
     def self.across_for(sheet, length)
       passing = sheet.cut.passing
-      wanted = passing.half_perimeter - ((passing.length((Opening::SNUG_FROM + Opening::EASY_FROM) / 2) - length) * passing.give)
+      snug = passing.length((Opening::SNUG_FROM + Opening::EASY_FROM) / 2)
+      wanted = passing.half_perimeter - ((snug - length) * passing.give)
       (sheet.plan.button.across * (wanted / passing.half_perimeter)).round_to(Length.mm(1r / 2))
     end
 
-    # Keeping it, against closing it up and sewing it where it was planned, which cloth that keeps its needle holes does not take.
+    # Keeping it, against closing it up and sewing it where it was planned, which cloth that keeps its needle holes does
+    # not take.
     def self.spaced(sheet, entry)
       around = sheet.layout&.holes or
         return Sentence["With a hole at %s the rest of the row does not fit: close it up, or give the run more room.", entry.measured]

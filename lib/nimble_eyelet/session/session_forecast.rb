@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# SessionForecast is what a session takes: minutes, thread and bobbins, and where a bobbin has to be changed so that none
-# runs out within a hole.
+# SessionForecast is what a session takes: minutes, thread and bobbins, and where a bobbin has to be changed so that
+# none runs out within a hole.
 #
 #   forecast = SessionForecast.of(session)
 #   forecast.seconds             # 5400
@@ -13,7 +13,8 @@ require_relative "../thread/bobbin"
 require_relative "../value"
 
 module NimbleEyelet
-  # Before which hole a bobbin is changed. part - SessionPart; at - Length, its place; number - Integer; nil for the test hole
+  # Before which hole a bobbin is changed. part - SessionPart; at - Length, its place; number - Integer; nil for the
+  # test hole
   BobbinChange = Value.of(:part, :at, :number)
 
   # One thread over the whole session. name - String; top, bobbin - Length for the holes still to be sewn
@@ -34,8 +35,8 @@ module NimbleEyelet
       hands = session.steps.sum(&:seconds)
       seconds = order.seconds + session.steps.select { |one| one.block == "rescue" }.sum(&:seconds).round
       least, most = session.range.map { |end_of| [seconds + end_of - hands, 0].max }
-      new(seconds: seconds, least: least, most: most, changing: order.changing, waiting: order.waiting, threads: threads(session),
-          working: working(order))
+      new(seconds: seconds, least: least, most: most, changing: order.changing, waiting: order.waiting,
+          threads: threads(session), working: working(order))
     end
 
     def self.working(order)

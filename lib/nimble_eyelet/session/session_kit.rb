@@ -11,7 +11,8 @@ require_relative "../thread/cord"
 require_relative "../value"
 
 module NimbleEyelet
-  # kind - String, key of SessionKit::KIT_KINDS; name - String or Sentence; lacks - String or nil, what the shelves do not have
+  # kind - String, key of SessionKit::KIT_KINDS; name - String or Sentence; lacks - String or nil, what the shelves do
+  #   not have
   KitItem = Value.of(:kind, :name, lacks: nil)
 
   module SessionKit
@@ -51,18 +52,21 @@ module NimbleEyelet
     end
 
     def self.thread(thread)
-      KitItem.new(kind: "thread",
-                  name: "#{thread.name.empty? ? thread.fibre : thread.name}, tex #{Wording.decimal(thread.tex.to_r,
-                                                                                                   2)}; a full bobbin of it")
+      called = thread.name.empty? ? thread.fibre : thread.name
+      KitItem.new(kind: "thread", name: "#{called}, tex #{Wording.decimal(thread.tex.to_r, 2)}; a full bobbin of it")
     end
 
     def self.materials(work)
       sheet = work.part.sheet
       stay = sheet.recipe.stay
-      [(KitItem.new(kind: "stay", name: sheet.recipe.stay_words, lacks: lacks(stay, sheet)) if stay && has?(work, "stabilise")),
-       (cord(sheet) if has?(work, "cord")),
-       (KitItem.new(kind: "button", name: "#{sheet.layout.holes.size} of #{button(sheet.plan.button)}") if has?(work,
-                                                                                                                "button"))].compact
+      buttons = "#{sheet.layout.holes.size} of #{button(sheet.plan.button)}"
+      found = []
+      if stay && has?(work, "stabilise")
+        found << KitItem.new(kind: "stay", name: sheet.recipe.stay_words, lacks: lacks(stay, sheet))
+      end
+      found << cord(sheet) if has?(work, "cord")
+      found << KitItem.new(kind: "button", name: buttons) if has?(work, "button")
+      found
     end
 
     # What of it does not lie in the drawer.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# SessionWork is what is left to do on one closure of a session, in its blocks: what the hands do, what the machine is set
-# to for it, and how long it takes.
+# SessionWork is what is left to do on one closure of a session, in its blocks: what the hands do, what the machine is
+# set to for it, and how long it takes.
 #
 #   work = SessionWork.new(part, pace: Schedule::Pace.usual, drying: 1200)
 #   work.blocks.map(&:key)   # => ["stay", "row", "seal", "open", "buttons"]
@@ -113,10 +113,14 @@ module NimbleEyelet
                        needs: needs.empty? ? nil : needs)
     end
 
-    # Its own, and from the rest of the list what sets a part as it is needed that no step of its own sets: needle and thread
-    # of the row for the buttons, and for a machine that forgot the length the test hole that teaches it.
+    # Its own, and from the rest of the list what sets a part as it is needed that no step of its own sets: needle and
+    # thread of the row for the buttons, and for a machine that forgot the length the test hole that teaches it.
     def setters_for(needs, own, open)
-      lacking = needs.compact.reject { |part, _| MACHINE_PARTS.fetch(part).passing || own.any? { |step| step.moves.key?(part) } }
+      lacking = needs.compact.reject do |part, _|
+        MACHINE_PARTS.fetch(part).passing || own.any? do |step|
+          step.moves.key?(part)
+        end
+      end
       others = (@progress.steps - own - open).select { |step| lacking.any? { |part, state| step.moves[part] == state } }
       @progress.steps.select { |step| own.include?(step) || others.include?(step) }
     end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# SewingSession is one or several closures sewn on one machine, from what it is set to now until it is back: everything that is
-# left to do, in the order that ends first, with the machine set between as it has to be.
+# SewingSession is one or several closures sewn on one machine, from what it is set to now until it is back: everything
+# that is left to do, in the order that ends first, with the machine set between as it has to be.
 #
 #   session = SewingSession.of(parts, ledger: ledger)
 #   session.steps.first.step.does   # => "Fit a new needle: universal 80/12."
@@ -62,7 +62,9 @@ module NimbleEyelet
     # @return [SewingSession]
     def self.of(parts, machine: machine_of(parts), ledger: Ledger.empty, costs: Sewing::Changeover::SECONDS,
                 drying: DRYING, pace: Schedule::Pace.usual, wish: [], now: nil)
-      new(parts, machine, ledger, costs, pace, wish) { |part| SessionWork.new(part, pace: pace, drying: drying, now: now) }
+      new(parts, machine, ledger, costs, pace, wish) do |part|
+        SessionWork.new(part, pace: pace, drying: drying, now: now)
+      end
     end
 
     def self.machine_of(parts) = parts.first && parts.first.sheet.plan.machine
@@ -195,7 +197,11 @@ module NimbleEyelet
 
     # What is otherwise than this block needs it.
     def set(block)
-      away(block) + block.setters.filter_map { |step| left(block, step)&.then { |left| write(block.part, block.key, left) } }
+      away(block) + block.setters.filter_map do |step|
+        left(block, step)&.then do |left|
+          write(block.part, block.key, left)
+        end
+      end
     end
 
     # Of what sets the machine only what is needed, and is not so already.

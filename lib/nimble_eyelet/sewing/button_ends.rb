@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# ButtonEnds is what is done when a button is sewn on: its shank wound, its threads secured; and last of all film and marks rinsed
-# out, and a spare one sewn inside.
+# ButtonEnds is what is done when a button is sewn on: its shank wound, its threads secured; and last of all film and
+# marks rinsed out, and a spare one sewn inside.
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
@@ -49,7 +49,9 @@ module NimbleEyelet
       def child = @order.for_child ? %w[children] : []
 
       # On children's wear a drop alone holds nothing.
-      def way = @order.for_child && @order.button_sewing.secured == "liquid" ? "knot_liquid" : @order.button_sewing.secured
+      def way
+        @order.for_child && @order.button_sewing.secured == "liquid" ? "knot_liquid" : @order.button_sewing.secured
+      end
 
       # The dial stands as it was turned for it.
       def tied_off = way == "tie_off" ? { "width" => "0" } : {}

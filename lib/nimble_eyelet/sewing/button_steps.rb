@@ -83,7 +83,8 @@ module NimbleEyelet
 
       def by_hand
         length = @attaching.hand_thread
-        thread = Work::Operation["cut_thread", figures: { "attach.hand_thread" => length }, minds: [*@attaching.instead],
+        thread = Work::Operation["cut_thread", figures: { "attach.hand_thread" => length },
+                                 minds: [*@attaching.instead],
                                  says: Sentence["Cut %s of thread for each button; double it and wax it.",
                                                 length.round_up_to(Length.mm(10))]]
         shank = spacing? ? "over a pin; take it out and wind the thread 4 to 5 times round, for a shank of %s" : "and knot behind"
@@ -104,9 +105,9 @@ module NimbleEyelet
         fit = if owned
                 Work::Operation["fit_foot", sets: fitted, says: "Fit the #{owned.full_name}."]
               else
-                Work::Operation["fit_foot", sets: fitted, minds: ["Never fingers under a bare needle. Tape and glue come off " \
-                                                                  "again after."],
-says: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes."]
+                Work::Operation["fit_foot", sets: fitted,
+                                minds: ["Never fingers under a bare needle. Tape and glue come off again after."],
+                                says: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes."]
               end
         step("button-foot", fit)
       end
@@ -115,7 +116,7 @@ says: "Fit the general zigzag foot; hold the button with tape or a dot of glue s
 
       def feed
         nudge = feed_stop == "length_zero" ? ["Length 0 still nudges a little: look before each button."] : []
-        key = { "drop_feed" => "drop_feed", "cover_plate" => "cover_feed", "length_zero" => "stop_feed" }.fetch(feed_stop)
+        key = { "drop_feed" => "drop_feed", "cover_plate" => "cover_feed", "length_zero" => "stop_feed" }[feed_stop]
         step("feed-off", Work::Operation[key, sets: stopped, says: "#{FEED_STOPS.fetch(feed_stop).capitalize}.", minds: nudge],
              symptom: "Forgotten, the cloth creeps and the needle hits the button.")
       end
@@ -152,7 +153,8 @@ says: "Fit the general zigzag foot; hold the button with tape or a dot of glue s
       # @return [Hash{String => Length, String, nil}] machine part to what it has to be while a button is sewn on
       def needs
         row = RowState.new(@order)
-        { **row.needle, **row.threads, **fitted, **stopped, "width" => width_mark, "tension" => nil, "selector" => "zigzag",
+        { **row.needle, **row.threads, **fitted, **stopped, "width" => width_mark, "tension" => nil,
+          "selector" => "zigzag",
           "button_in_foot" => nil }
       end
 
@@ -200,13 +202,13 @@ says: "Fit the general zigzag foot; hold the button with tape or a dot of glue s
 
       def sewn_with
         { "attach.pattern" => @attaching.pattern.key, "attach.stitches" => @attaching.stitches.to_s,
-"attach.shank" => @attaching.shank }
+          "attach.shank" => @attaching.shank }
       end
 
       def each(key, says, minds, figures: sewn_with, needs: {})
         @order.layout.holes.map do |hole|
-          sew = Work::Operation[key, figures: { "hole.at" => hole.at, "hole.button" => hole.button, **figures }, needs: needs,
-                                lasts: [Work::Lasting.new(kind: "buttoned", at: hole.button)], hazards: child,
+          sew = Work::Operation[key, figures: { "hole.at" => hole.at, "hole.button" => hole.button, **figures },
+                                needs: needs, lasts: [Work::Lasting.new(kind: "buttoned", at: hole.button)], hazards: child,
                                 says: format(says, hole.number), minds: minds]
           step("button", sew, at: hole.at, part: "#{part}: #{hole.number} of #{@order.count}")
         end

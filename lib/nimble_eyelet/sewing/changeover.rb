@@ -14,7 +14,8 @@ module NimbleEyelet
   module Sewing
     module Changeover
       # Seconds a part takes, in the order in which the parts are made ready.
-      SECONDS = { "needle" => 120, "top_thread" => 90, "bobbin" => 60, "foot" => 60, "settings" => 20, "feed" => 30 }.freeze
+      SECONDS = { "needle" => 120, "top_thread" => 90, "bobbin" => 60, "foot" => 60, "settings" => 20,
+                  "feed" => 30 }.freeze
       # What is made otherwise, in words.
       PART_NAMES = { "needle" => "needle", "top_thread" => "top thread", "bobbin" => "bobbin thread", "foot" => "foot",
                 "settings" => "settings", "feed" => "feed" }.freeze
@@ -26,7 +27,8 @@ module NimbleEyelet
       def self.costs(own = {})
         Refusal.unless_valid do |check|
           own.each do |part, seconds|
-            check.expect("session.costs.#{part}", seconds, SECONDS.key?(part) && (0..LONGEST_CHANGEOVER).cover?(seconds),
+            check.expect("session.costs.#{part}", seconds,
+                         SECONDS.key?(part) && (0..LONGEST_CHANGEOVER).cover?(seconds),
                          "Between 0 and 30 minutes.")
           end
         end

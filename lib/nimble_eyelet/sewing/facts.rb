@@ -50,7 +50,8 @@ module NimbleEyelet
     # swatches - Array<Swatches::Swatch>, oldest first; steps - Hash of key to Entry, the newest that stands
     # holes - Array<Placket::SewnHole> by place
     # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
-    # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that asked for it
+    # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that
+    #   asked for it
     # mishaps - Array<Entry> of what went wrong, oldest first
     # today - String, ISO 8601, or nil: to tell what is recent
     # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
@@ -88,7 +89,8 @@ module NimbleEyelet
       def self.elsewhere(entry, steps)
         (Rescue::HOLE + Rescue::CUT + %w[cord]).each do |name|
           done = steps.delete(Work::Step.key_at(name, entry.at)) or next
-          steps[Work::Step.key_at(name, entry.measured)] = done.with(at: entry.measured, done_with: { "hole.at" => entry.measured })
+          steps[Work::Step.key_at(name, entry.measured)] = done.with(at: entry.measured,
+                                                                     done_with: { "hole.at" => entry.measured })
         end
       end
 
@@ -110,7 +112,8 @@ module NimbleEyelet
         at.is_a?(Length) ? Work::Step.key_at(key.name, at) : entry.step
       end
 
-      # A hole sewn twice at one place counts as it was sewn last; what went wrong moves it, changes it or takes it away.
+      # A hole sewn twice at one place counts as it was sewn last; what went wrong moves it, changes it or takes it
+      # away.
       def self.holes(standing)
         standing.each_with_object({}) do |entry, holes|
           if entry.kind == "hole_sewn"
@@ -150,13 +153,16 @@ module NimbleEyelet
       # @return [String, nil] key of PASSES: how the button went through it, as it was said last
       def through(at) = looked_at.reverse.find { |swatch| swatch.passes && swatch.sewn_with["hole.at"] == at }&.passes
 
-      # @return [Hash{Length => Length}] of holes cut where they should not be, from where they were planned to where they lie
+      # @return [Hash{Length => Length}] of holes cut where they should not be, from where they were planned to where
+      #   they lie
       def displaced
         mishaps.select(&:moved?).to_h { |entry| [entry.at, entry.measured] }
       end
 
       # @return [Array<Placket::SewnHole>] holes as if none had been displaced
-      def holes_as_planned = displaced.invert.then { |planned| holes.map { |hole| hole.with(at: planned.fetch(hole.at, hole.at)) } }
+      def holes_as_planned
+        displaced.invert.then { |planned| holes.map { |hole| hole.with(at: planned.fetch(hole.at, hole.at)) } }
+      end
     end
   end
 end

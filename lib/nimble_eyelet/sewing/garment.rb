@@ -84,7 +84,9 @@ module NimbleEyelet
                                                     *edges, @order.opening]], block: "row")
       end
 
-      def marked = @order.layout.holes.map { |hole| Work::Lasting.new(kind: "marked", at: hole.at, opening: @order.opening) }
+      def marked
+        @order.layout.holes.map { |hole| Work::Lasting.new(kind: "marked", at: hole.at, opening: @order.opening) }
+      end
 
       def before_marking
         [(if @order.buttons_first?
@@ -110,8 +112,8 @@ module NimbleEyelet
         return unless @order.circle? || @order.lines?
 
         says, how = drawn
-        step("chalk", Work::Operation["draw_lines", figures: @order.lengths.merge(@order.length_set), lasts: marked, says: says,
-                                      minds: [how]], block: "row")
+        step("chalk", Work::Operation["draw_lines", figures: @order.lengths.merge(@order.length_set), lasts: marked,
+                                      says: says, minds: [how]], block: "row")
       end
 
       def drawn

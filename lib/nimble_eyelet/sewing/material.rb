@@ -8,13 +8,15 @@ require_relative "../value"
 
 module NimbleEyelet
   module Sewing
-    # irons, keeps_holes, frays, straight - Boolean: takes an iron, keeps its needle holes, frays, is sewn by straight stitch
+    # irons, keeps_holes, frays, straight - Boolean: takes an iron, keeps its needle holes, frays, is sewn by straight
+    #   stitch
     class Material < Value.of(irons: true, keeps_holes: false, frays: true, straight: false)
       # @param cloth [Cloth]
       # @param stitched [Symbol] :satin, :open or :straight
       # @return [Material]
       def self.of(cloth, stitched)
-        new(irons: cloth.iron?, keeps_holes: cloth.type.perforates, frays: cloth.frays?, straight: stitched == :straight)
+        new(irons: cloth.iron?, keeps_holes: cloth.type.perforates, frays: cloth.frays?,
+            straight: stitched == :straight)
       end
 
       def ironed? = irons

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # Mishap is the table of what goes wrong at the machine and at the cutting mat: when it can happen, what the hands do
-# now, what of the hole is done again, and what the machine and the plan are like afterwards. A machine's own manual wins.
+# now, what of the hole is done again, and what the machine and the plan are like afterwards. A machine's own manual
+# wins.
 #
 #   Sewing::MISHAPS.fetch("thread_out").at?("sew", machine)   # => true
 
@@ -22,9 +23,10 @@ module NimbleEyelet
     # hole - nil, "fixed" (it lies elsewhere and is cut), "gone" (unpicked) or "other" (its slit is another by now)
     # lever - Boolean or nil, only where a machine has a sensing lever, or only where it has none
     # fits - Symbol or nil, what a Material has to answer with yes for it to happen there
-    # afterwards - String or nil, what to think of from here on; sewn - String or nil, "hole" or "tack" where it happens only to that
-    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, cycle: false, asks: nil,
-                            hole: nil, afterwards: nil, sewn: nil, fits: nil, lever: nil)
+    # afterwards - String or nil, what to think of from here on; sewn - String or nil, "hole" or "tack" where it happens
+    #   only to that
+    class Mishap < Value.of(:key, :says, :steps, drawn: "needle", during: nil, again: [], moves: {}, cycle: false,
+                            asks: nil, hole: nil, afterwards: nil, sewn: nil, fits: nil, lever: nil)
       # @param step [String] name of a step, without its hole
       # @param machine [Machine]
       # @param sewn [String] "hole" or "tack", what is sewn there
@@ -69,7 +71,8 @@ module NimbleEyelet
                                                     how: "A few stitches may stay under the new ones.")]),
       Mishap.new(key: "mid_cycle", sewn: "hole", says: "It began in the middle, or the lever was up", drawn: "lever", lever: true,
                  during: Rescue::SEWN,
-                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, **Rescue::INTERRUPTED }, cycle: true,
+                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, **Rescue::INTERRUPTED },
+                 cycle: true,
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, lever up, back to the first part.",
                                                     moves: { "lever" => nil, **Rescue::AT_FIRST },
                                                     how: "A few stitches may stay under the new ones. The lever is looked at last.")]),
@@ -94,7 +97,8 @@ module NimbleEyelet
                          RescueStep.new(does: "Hold the new bobbin against the rest of the row.",
                                         how: "A bobbin is never changed within a hole.")]),
       Mishap.new(key: "bobbin_under", says: "The bobbin ran out, and the cloth has to come out", drawn: "bobbin", during: Rescue::SEWN,
-                 again: Rescue::HOLE + %w[test-sew reset-test], moves: { "lever" => nil, "memory" => nil, **Rescue::INTERRUPTED },
+                 again: Rescue::HOLE + %w[test-sew reset-test],
+                 moves: { "lever" => nil, "memory" => nil, **Rescue::INTERRUPTED },
                  steps: [Rescue::UP, RescueStep.new(does: "Foot up, cloth out; change the bobbin.", hazards: %w[power]),
                          Rescue::ANEW]),
       Mishap.new(key: "jammed", says: "It jammed: thread piled up, cloth drawn down", drawn: "jam", during: Rescue::SEWN + %w[button],

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Rescue is what hands do when something went wrong, as far as several mishaps share it: switching off, steaming, threading again.
+# Rescue is what hands do when something went wrong, as far as several mishaps share it: switching off, steaming,
+# threading again.
 #
 #   Sewing::Rescue::UP.does   # => "Turn the wheel toward you until the needle is up."
 
@@ -12,7 +13,8 @@ module NimbleEyelet
     # does - String; how - String or nil; hazards - Array<String>, keys of HAZARDS
     # moves - Hash of machine part to its state after it
     # asks - String or nil, "slit" when what came of it is measured with this step
-    # fits - Symbol or nil, what a Material has to answer with yes; otherwise - RescueStep or nil, what is done where it does not
+    # fits - Symbol or nil, what a Material has to answer with yes; otherwise - RescueStep or nil, what is done where it
+    #   does not
     class RescueStep < Value.of(:does, how: nil, hazards: [], moves: {}, asks: nil, fits: nil, otherwise: nil)
       # @param material [Material]
       # @return [RescueStep, nil] what is done to it, if anything
@@ -27,7 +29,8 @@ module NimbleEyelet
       # Everything of a hole that is sewn over again.
       HOLE = %w[reset place lever sew look].freeze
 
-      # How the dials stand where somebody mended by zigzag: nobody was told a width. By hand or by zigzag, nobody knows at all.
+      # How the dials stand where somebody mended by zigzag: nobody was told a width. By hand or by zigzag, nobody knows
+      # at all.
       TURNED = { "selector" => "zigzag", "width" => Ledger::UNKNOWN, "length" => Ledger::UNKNOWN }.freeze
       MENDED = TURNED.transform_values { Ledger::UNKNOWN }.freeze
 

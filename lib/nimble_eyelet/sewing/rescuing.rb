@@ -25,7 +25,8 @@ module NimbleEyelet
           last = index == way_out.size - 1
           how = [step.how, (mishap.afterwards if last), (says if last)].compact
           out = Work::Operation["rescue", sets: step.moves, says: step.does, minds: how, hazards: step.hazards]
-          Work::Step.of(Work::StepKey::RESCUE, key: Work::StepKey.rescue(id, index + 1).to_s, block: "rescue", operations: [out],
+          Work::Step.of(Work::StepKey::RESCUE, key: Work::StepKey.rescue(id, index + 1).to_s, block: "rescue",
+                        operations: [out],
                                                part: "Rescue: #{mishap.says}", figures: figures)
         end
       end

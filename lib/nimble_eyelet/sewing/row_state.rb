@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# RowState is what the machine has to be for a row of holes: the one source of what is set for it and of what its sewing needs.
+# RowState is what the machine has to be for a row of holes: the one source of what is set for it and of what its sewing
+# needs.
 #
 #   RowState.new(order).needs["width"]   # => "5"
 
@@ -27,18 +28,20 @@ module NimbleEyelet
         @recipe = order.recipe
       end
 
-      # @return [Hash{String => Length, String, nil}] by machine part; nil as its owner has it, absent where it does not matter
+      # @return [Hash{String => Length, String, nil}] by machine part; nil as its owner has it, absent where it does not
+      #   matter
       def needs = { **thread, **foot, **dials, **pressure, **speed, **clamp, **FEED }
 
-      # @return [Hash{String => Length, String, nil}] the same while the needle goes: what is turned within the hole need not stand so
+      # @return [Hash{String => Length, String, nil}] the same while the needle goes: what is turned within the hole
+      #   need not stand so
       def at_the_needle
         needs.except(*SewingWords.new(@order).sets.keys)
              .merge(@machine.type.senses ? { "lever" => (DOWN if @order.clamped?) } : {},
                     @order.stores? ? { "memory" => @order.setting.figure } : {}, @order.reset? ? { "cycle" => nil } : {})
       end
 
-      # @return [Hash{String => Length, String}] machine part to what it is when a hole is sewn: dials turned within it, and its
-      #   programme run through
+      # @return [Hash{String => Length, String}] machine part to what it is when a hole is sewn: dials turned within it,
+      #   and its programme run through
       def left_by_the_needle = { **SewingWords.new(@order).sets, **(@order.reset? ? { "cycle" => SPENT } : {}) }
 
       def needle = { "needle" => @recipe.needle.value.key }

@@ -29,11 +29,14 @@ module NimbleEyelet
 
       private
 
-      def step(name, *operations, **more) = Work::Step.of(name, block: "row", part: SET_UP, operations: operations, **more)
+      def step(name, *operations, **more)
+        Work::Step.of(name, block: "row", part: SET_UP, operations: operations, **more)
+      end
 
       def needle
         name = @recipe.needle.value.to_s
-        step("needle", Work::Operation["fit_needle", figures: { "recipe.needle" => @recipe.needle.value.key }, sets: @row.needle,
+        step("needle", Work::Operation["fit_needle", figures: { "recipe.needle" => @recipe.needle.value.key },
+                                       sets: @row.needle,
                                        says: "Fit a new needle: #{name}.", minds: [@recipe.needle.because.first.says]])
       end
 
@@ -70,7 +73,8 @@ module NimbleEyelet
       end
 
       # The figure of each is kept under its path.
-      DIAL_FIGURES = { "width" => "recipe.stitch_width", "length" => "recipe.stitch_length", "tension" => "recipe.tension",
+      DIAL_FIGURES = { "width" => "recipe.stitch_width", "length" => "recipe.stitch_length",
+                       "tension" => "recipe.tension",
                 "balance" => "recipe.balance" }.freeze
       private_constant :DIAL_FIGURES
 
@@ -122,7 +126,8 @@ module NimbleEyelet
         return unless @order.clamped?
 
         setting = @order.setting
-        step("clamp", Work::Operation["clamp", figures: @order.length_set.merge(stops), sets: @row.clamp, says: setting.says,
+        step("clamp", Work::Operation["clamp", figures: @order.length_set.merge(stops), sets: @row.clamp,
+                                      says: setting.says,
                                       minds: ["#{setting.clamps.capitalize} lies flat and stays below the foot."]],
              symptom: "A carriage not against its front stop sews a gap.")
       end

@@ -12,9 +12,9 @@ module NimbleEyelet
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
     # cutting - Opening::CutMethod; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
     # stored - Swatches::Swatch or nil, a recent one that stands for the test hole
-    class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching, :beginning,
-                                 cutting: Opening::CutMethod.new, button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"),
-                                 tails: nil, stored: nil, for_child: false)
+    class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching,
+                                 :beginning, cutting: Opening::CutMethod.new,
+                                 button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"), tails: nil, stored: nil, for_child: false)
       # @return [Length] the opening as it will come out
       def opening = setting.planned
       def overall = opening + cut.ends.both
@@ -56,7 +56,9 @@ module NimbleEyelet
       def lengths = { "opening.length" => opening, "opening.overall" => overall }
 
       # What the hands set the length by: in the foot's or the machine's own terms.
-      def length_set = { "setting.figure" => setting.figure, "setting.opened" => setting.opened.zero? ? nil : setting.opened }.compact
+      def length_set
+        { "setting.figure" => setting.figure, "setting.opened" => setting.opened.zero? ? nil : setting.opened }.compact
+      end
 
       def slit_word = opens? ? "slit" : "tack"
 

@@ -40,7 +40,9 @@ module NimbleEyelet
       def does = sewing.first
 
       # @return [Sentence]
-      def how = Sentence.list([Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
+      def how
+        Sentence.list([Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
+      end
 
       # @return [Hash{String => String}] how the dials stand that are turned within it
       def sets

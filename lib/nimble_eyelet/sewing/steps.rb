@@ -51,7 +51,8 @@ module NimbleEyelet
 
       def self.in_order(order) = [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
 
-      # What a finished edge gets first: needle, thread and stay, then its buttons; and what the row cannot be sewn with goes back.
+      # What a finished edge gets first: needle, thread and stay, then its buttons; and what the row cannot be sewn with
+      # goes back.
       def self.buttons_first(order)
         row = ROW.flat_map { |part| part.new(order).steps }
         before, after = row.partition { |step| BEFORE_BUTTONS.include?(step.name) }

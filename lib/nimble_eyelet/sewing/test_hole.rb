@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# TestHole is the part of the steps that comes before the garment: a hole or a tack on a scrap, or the recent swatch that stands
-# for it.
+# TestHole is the part of the steps that comes before the garment: a hole or a tack on a scrap, or the recent swatch
+# that stands for it.
 
 require_relative "../answer/sentence"
 require_relative "../work/operation"
@@ -26,7 +26,9 @@ module NimbleEyelet
 
       private
 
-      def step(name, *operations, **more) = Work::Step.of(name, block: "row", part: TEST_HOLE, operations: operations, **more)
+      def step(name, *operations, **more)
+        Work::Step.of(name, block: "row", part: TEST_HOLE, operations: operations, **more)
+      end
 
       # Nothing is tried on a scrap: the first hole of the row is looked at all the harder.
       def as_stored
@@ -51,7 +53,9 @@ module NimbleEyelet
       def needs = RowState.new(@order).at_the_needle.except(*("memory" if @order.stores?))
 
       # By hand the dials are turned within the hole, and stand as they were turned last.
-      def sets = { **RowState.new(@order).left_by_the_needle, **(@order.stores? ? { "memory" => @order.setting.figure } : {}) }
+      def sets
+        { **RowState.new(@order).left_by_the_needle, **(@order.stores? ? { "memory" => @order.setting.figure } : {}) }
+      end
 
       # The figure to hit stands in the step itself where a tack gets its length from it.
       def scrap

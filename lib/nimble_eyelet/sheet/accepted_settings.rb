@@ -32,7 +32,8 @@ module NimbleEyelet
     # @return [Plan] that accepts the test hole and sews as it was sewn
     def self.accepting(swatch, sheet) = sheet.plan.changed(held_by(swatch, sheet)).with(accepted: swatch.id)
 
-    # What the plan has to say so that the row is sewn as a test hole was, as far as cloth, thread and machine are the same.
+    # What the plan has to say so that the row is sewn as a test hole was, as far as cloth, thread and machine are the
+    # same.
     #
     # @param swatch [Swatches::Swatch]
     # @param sheet [Sheet] of the plan as it is

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# ButtonPlaces are where each button goes: through the finished hole as it really lies, or from the plan; and what it would
-# do to the closure to take the one for the other, in the stretch from each button to the next.
+# ButtonPlaces are where each button goes: through the finished hole as it really lies, or from the plan; and what it
+# would do to the closure to take the one for the other, in the stretch from each button to the next.
 #
 #   ButtonPlaces.of(sheet).rows.map(&:difference)   # => [0 mm, -12 mm, …]
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# ButtonSimulation sews a button on before it is sewn on: every penetration, what it takes, and how far the button may lie
-# off its place for every needle and width of this machine.
+# ButtonSimulation sews a button on before it is sewn on: every penetration, what it takes, and how far the button may
+# lie off its place for every needle and width of this machine.
 #
 #   simulation = ButtonSimulation.of(sheet, off: Length.mm(0.3))
 #   simulation.path.strikes.any?   # => false
@@ -45,7 +45,9 @@ module NimbleEyelet
       new(path: path, top: top, bobbin: bobbin, map: map(swings), seconds: seconds(path, swings.machine))
     end
 
-    def self.seconds(path, machine) = (path.points.size * 60.0 / (machine.top_speed * SLOW)) + (PLACING * path.parts.size)
+    def self.seconds(path, machine)
+      (path.points.size * 60.0 / (machine.top_speed * SLOW)) + (PLACING * path.parts.size)
+    end
 
     # Down through the button, its shank and half of the cloth, and up again, for each stitch; below, half of the cloth.
     # Source: sum of the parts of the way, 15 % waste and 100 mm for each tail.

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Eyelets plans the small closure on the underlap that buttons on pins need: an eyelet at every button's place, for its shank.
+# Eyelets plans the small closure on the underlap that buttons on pins need: an eyelet at every button's place, for its
+# shank.
 #
 #   Eyelets.plan(sheet).name   # => "front: eyelets"
 
@@ -21,7 +22,8 @@ module NimbleEyelet
     end
 
     def self.thing
-      { "button.shape" => "cord", "button.name" => "", "button.diameter" => SHANK_LOOP, "button.thickness" => SHANK_LOOP,
+      { "button.shape" => "cord", "button.name" => "", "button.diameter" => SHANK_LOOP,
+        "button.thickness" => SHANK_LOOP,
         "button.width" => nil, "button.outline" => nil, "button.tip" => nil, "opening.correction" => nil, "opening.ease" => nil }
     end
 

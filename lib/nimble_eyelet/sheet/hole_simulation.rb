@@ -39,7 +39,8 @@ module NimbleEyelet
   # The bobbin against the whole row. left, needed - Length; enough_for - Integer of holes; says - Sentence
   BobbinForecast = Value.of(:holes, :left, :needed, :enough_for, :says)
 
-  # thread - Length, its thickness; tension - Rational; row - BobbinForecast or nil while nothing is said about the bobbin
+  # thread - Length, its thickness; tension - Rational; row - BobbinForecast or nil while nothing is said about the
+  #   bobbin
   class HoleSimulation < Value.of(:path, :reckoning, :thread, :tension, :row)
     # @param sheet [Sheet]
     # @param trial [Trial] sound
@@ -48,8 +49,10 @@ module NimbleEyelet
       plan = sheet.plan
       path = Stitches::Path.sew(HoleSimulation.shape(sheet, trial), plan.machine)
       tension = trial.tension || sheet.recipe.tension.value
-      reckoning = Stitches::Reckoning.of(path, thread: plan.thread, cloth: plan.cloth, machine: plan.machine, tension: tension)
-      new(path: path, reckoning: reckoning, thread: plan.thread.thickness, tension: tension, row: HoleSimulation.row(sheet, reckoning))
+      reckoning = Stitches::Reckoning.of(path, thread: plan.thread, cloth: plan.cloth, machine: plan.machine,
+                                         tension: tension)
+      new(path: path, reckoning: reckoning, thread: plan.thread.thickness, tension: tension,
+          row: HoleSimulation.row(sheet, reckoning))
     end
 
     # What the machine can really set, whatever was asked.

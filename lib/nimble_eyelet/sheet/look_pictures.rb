@@ -12,10 +12,14 @@ require_relative "../value"
 require_relative "hole_simulation"
 
 module NimbleEyelet
-  # look, grade - String; lines - Array of lines of [x, y], mm; box - Array(Float, Float, Float, Float): x, y, width and height, mm
-  # cover - Float, coverage index of the beads; bobbin - Float, how much of the bobbin thread shows on top, 0 to 1; loops - Float, how
-  # much hangs loose below; button, thick - Float, mm across and thick, of what goes through, and slit - Float, mm, long, or nil
-  LookPicture = Value.of(:look, :grade, :lines, :box, cover: 0.0, bobbin: 0.0, loops: 0.0, button: nil, thick: nil, slit: nil)
+  # look, grade - String; lines - Array of lines of [x, y], mm; box - Array(Float, Float, Float, Float): x, y, width and
+  #   height, mm
+  # cover - Float, coverage index of the beads; bobbin - Float, how much of the bobbin thread shows on top, 0 to 1;
+  #   loops - Float, how
+  # much hangs loose below; button, thick - Float, mm across and thick, of what goes through, and slit - Float, mm,
+  # long, or nil
+  LookPicture = Value.of(:look, :grade, :lines, :box, cover: 0.0, bobbin: 0.0, loops: 0.0, button: nil, thick: nil,
+                         slit: nil)
 
   class LookPictures
     # Height of a picture against its width, and what is no thicker is drawn so, mm.
@@ -41,7 +45,9 @@ module NimbleEyelet
     # @return [Array<LookPicture>]
     def all
       Swatches.looks_of(@sheet.recipe.stitched, opens: opens?).flat_map do |look|
-        look.grades.each_with_index.map { |grade, place| send(look.axis, look, place).with(look: look.key, grade: grade.key) }
+        look.grades.each_with_index.map do |grade, place|
+          send(look.axis, look, place).with(look: look.key, grade: grade.key)
+        end
       end
     end
 
@@ -56,8 +62,8 @@ module NimbleEyelet
 
       button = @sheet.plan.button
       wide = [button.across.to_f, @sheet.opening.to_f + SLITS.last].max + 2
-      picture(button: button.across.to_f, thick: [button.height.to_f, LEAST_THICK].max, box: [0.0, 0.0, wide, wide * FRAME],
-              slit: [@sheet.opening.to_f + SLITS[place], 1.0].max)
+      picture(button: button.across.to_f, thick: [button.height.to_f, LEAST_THICK].max,
+              box: [0.0, 0.0, wide, wide * FRAME], slit: [@sheet.opening.to_f + SLITS[place], 1.0].max)
     end
 
     # The tack in one frame, as long as it may come out, with two marks as long as it should be.
@@ -103,7 +109,9 @@ module NimbleEyelet
     def beads(shape)
       shape = shape.with(opening: [shape.opening, LONG_ENOUGH].max)
       middle = shape.overall / 2
-      Stitches::Path.sew(shape, @sheet.plan.machine).parts.select { |part| part.kind == (opens? ? :bead : :tack) }.map do |part|
+      Stitches::Path.sew(shape, @sheet.plan.machine).parts.select do |part|
+        part.kind == (opens? ? :bead : :tack)
+      end.map do |part|
         # It lies along the longer side of its frame.
         part.points.select { |_, y| (y - middle).abs <= LONG_ENOUGH / 2 }.map { |x, y| [y - middle, x] }
       end

@@ -30,6 +30,7 @@ require_relative "../sewing/steps"
 require_relative "../swatch/change"
 require_relative "../inference/strip"
 require_relative "accepted_settings"
+require_relative "hands_around"
 require_relative "teaching"
 require_relative "sewn_before"
 require_relative "stage"
@@ -37,7 +38,8 @@ require_relative "stage"
 module NimbleEyelet
   class Sheet
     # What is worked out, beside what it is worked out from.
-    PARTS = %i[recipe cut settings setting verdict layout faults diagnosis progress attaching beginning sewn_with].freeze
+    PARTS = %i[recipe cut settings setting verdict layout faults diagnosis progress attaching beginning
+               sewn_with].freeze
 
     # @return [Plan]
     attr_reader :plan
@@ -62,7 +64,9 @@ module NimbleEyelet
     end
 
     # Two are equal when all their parts are.
-    def ==(other) = other.is_a?(Sheet) && [:plan, :facts, *PARTS].all? { |part| public_send(part) == other.public_send(part) }
+    def ==(other)
+      other.is_a?(Sheet) && [:plan, :facts, *PARTS].all? { |part| public_send(part) == other.public_send(part) }
+    end
 
     # @return [Recipes::Recipe]
     def recipe
@@ -126,13 +130,16 @@ module NimbleEyelet
     def diagnosis = @diagnosis ||= @lessons.diagnosis(current)
 
     # @return [Array<Inference::Strip>] what is believed, as it is drawn
-    def strips = @strips ||= Inference::Strip.all(diagnosis, @facts.swatches.select { |swatch| swatch.like?(current.set) }, current)
+    def strips
+      @strips ||= Inference::Strip.all(diagnosis, @facts.swatches.select { |swatch| swatch.like?(current.set) },
+                                       current)
+    end
 
     # @return [SewnBefore, nil] what worked last time on this machine and like cloth
     def before = @before ||= SewnBefore.of(@facts.earlier, @lessons.set(sewn_with))
 
-    # The recent test hole of another closure that stands for a test of this one, where the house works so and all is set as then. A
-    # length that is stored at a key press has to be stored again.
+    # The recent test hole of another closure that stands for a test of this one, where the house works so and all is
+    # set as then. A length that is stored at a key press has to be stored again.
     #
     # @return [Swatches::Swatch, nil]
     def stored
@@ -184,8 +191,11 @@ module NimbleEyelet
 
     def learned_correction
       @learned_correction ||= begin
-        by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length, tack_by: @plan.opening.tack_by)
-        (by == "clamp" ? nil : @lessons.added(fitted, by, set: cut.length))&.then { |added| Length.zero - added } || Length.zero
+        by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length,
+                                         tack_by: @plan.opening.tack_by)
+        (by == "clamp" ? nil : @lessons.added(fitted, by, set: cut.length))&.then do |added|
+          Length.zero - added
+        end || Length.zero
       end
     end
 
@@ -218,7 +228,8 @@ module NimbleEyelet
       @memory.of([:layout, given, with]) { Placket::Layout.of(*given, **with) }
     end
 
-    # A list of steps hangs on the plan, on what was learned for it, and on the holes that are sewn: not on what was ticked.
+    # A list of steps hangs on the plan, on what was learned for it, and on the holes that are sewn: not on what was
+    # ticked.
     def steps
       @memory.of([:steps, @plan, @lessons.experience, fitted, correction, run, @facts.holes, stored]) { Sewing::Steps.of(order) }
     end
@@ -253,26 +264,19 @@ module NimbleEyelet
     private_constant :USUAL_ROW, :LONGEST_ROW
 
     def of_recipe
-      dials = %i[stitch_width stitch_length tension stabiliser stay_layers style].to_h { |line| [line, recipe[line].value] }
-      dials.merge(foot: recipe.foot.value, stitched: recipe.stitched, stay: recipe.stay, width_wanted: recipe.width_wanted,
-                  balance: recipe.notches, cover: Recipes.cover_aim(recipe.stitched, style.corded))
+      dials = %i[stitch_width stitch_length tension stabiliser stay_layers style].to_h do |line|
+        [line, recipe[line].value]
+      end
+      dials.merge(foot: recipe.foot.value, stitched: recipe.stitched, stay: recipe.stay,
+                  width_wanted: recipe.width_wanted, balance: recipe.notches, cover: Recipes.cover_aim(recipe.stitched, style.corded))
     end
 
     # What can be set beyond what is wanted, and what the hands do then.
     def hands
-      return [[correction, setting.hands]] if setting.gives.nil? || setting.by.key == "own"
-
-      (-HANDS_AROUND..HANDS_AROUND).map { |number| correction + (cut.ruler.finest * number) }.map do |one|
-        [one, setting.by.key == "clamp" ? clamped(one) : cut.length + one]
+      HandsAround.of(setting, correction, cut) do |one|
+        Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: cut.length,
+                            ends: cut.ends, correction: one, style: style).hands
       end
-    end
-    # Marks of the ruler either way.
-    HANDS_AROUND = 14
-    private_constant :HANDS_AROUND
-
-    def clamped(correction)
-      Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: cut.length, ends: cut.ends,
-                          correction: correction, style: style).hands
     end
   end
 end

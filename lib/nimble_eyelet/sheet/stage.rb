@@ -110,8 +110,8 @@ module NimbleEyelet
 
     def self.cloth(sheet)
       plan = sheet.plan
-      { **members("cloth", plan.cloth), **members("thread", plan.thread), "machine.name" => plan.machine.name, **machine(plan.machine),
-                                                                          "stabilisers" => plan.stabilisers.sort }
+      { **members("cloth", plan.cloth), **members("thread", plan.thread), "machine.name" => plan.machine.name,
+        **machine(plan.machine), "stabilisers" => plan.stabilisers.sort }
     end
 
     # What of a machine the work goes by.
@@ -141,7 +141,9 @@ module NimbleEyelet
     end
 
     # Said only where there is more than one.
-    def self.layered(recipe) = recipe.stay_layers.value > 1 ? { "recipe.stay_layers" => recipe.stay_layers.value.to_s } : {}
+    def self.layered(recipe)
+      recipe.stay_layers.value > 1 ? { "recipe.stay_layers" => recipe.stay_layers.value.to_s } : {}
+    end
 
     def self.recipe(sheet)
       recipe = sheet.recipe
@@ -155,7 +157,8 @@ module NimbleEyelet
     end
 
     def self.swatch(sheet)
-      { **opening(sheet), **recipe(sheet), **members("thread", sheet.plan.thread), "machine.name" => sheet.plan.machine.name }
+      { **opening(sheet), **recipe(sheet), **members("thread", sheet.plan.thread),
+        "machine.name" => sheet.plan.machine.name }
     end
 
     def self.sewing(sheet)

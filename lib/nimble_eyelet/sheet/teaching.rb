@@ -77,7 +77,9 @@ module NimbleEyelet
       @machine ||= begin
         own = @plan.machine.id.to_s
         standing_in = Swatches::StandIn.id(own)
-        newest = @facts.swatches.map { |swatch| swatch.sewn_with["machine.id"] }.reverse.find { |id| [own, standing_in].include?(id) }
+        newest = @facts.swatches.map do |swatch|
+          swatch.sewn_with["machine.id"]
+        end.reverse.find { |id| [own, standing_in].include?(id) }
         taught = @facts.stands_in && @facts.earlier.any? { |one| one.swatch.sewn_with["machine.id"] == standing_in }
         newest || (taught ? standing_in : own)
       end

@@ -21,14 +21,18 @@ require_relative "../value"
 
 module NimbleEyelet
   module Simulation
-    # What the machine is told. set - Float, mm, what the hands set and is usually added; ends - Float, mm, both ends of the stitches
-    # demand - Opening::SlitDemand; cover - Float, ln k; balance - Float; tension - Float from the usual; width - Float, mm
-    # middles - Hash of :cover, :tension, :space to Float, where right is usually found; scale - Float, of the band of cover
+    # What the machine is told. set - Float, mm, what the hands set and is usually added; ends - Float, mm, both ends of
+    # the stitches
+    # demand - Opening::SlitDemand; cover - Float, ln k; balance - Float; tension - Float from the usual; width - Float,
+    #   mm
+    # middles - Hash of :cover, :tension, :space to Float, where right is usually found; scale - Float, of the band of
+    #   cover
     # opposite - Boolean, the second bead is sewn the other way; operator - Boolean, somebody has to stop it
-    MachineOrder = Value.of(:set, :ends, :demand, :cover, :balance, :tension, :width, :middles, scale: 1.0, opposite: true,
-                            operator: false)
+    MachineOrder = Value.of(:set, :ends, :demand, :cover, :balance, :tension, :width, :middles, scale: 1.0,
+                            opposite: true, operator: false)
 
-    # A hole as it is. length - Float, mm; off - Hash of what is looked at to how far it is from right; fit: the slack, mm
+    # A hole as it is. length - Float, mm; off - Hash of what is looked at to how far it is from right; fit: the slack,
+    # mm
     # places - Hash of what is looked at to its place among the grades
     class HiddenHole < Value.of(:length, :off, :places)
       # @return [Boolean]
@@ -62,14 +66,20 @@ module NimbleEyelet
       LATE = 0.3
 
       def self.drawn(machine, cloth, own, fold:, length:)
-        new(added: Draw.wide(machine, Offset::FOOT, Offset::WIDE_OFFSET) + Draw.normal(cloth, Offset::STRUCTURE) + Draw.normal(own, Offset::OWN_OFFSET),
-            slope: Draw.normal(machine, Offset::SLOPE), noise: Draw.picked(machine, Offset::HOLE_NOISES), late: machine.rand * LATE,
-            wants: Draw.normal(cloth, Math.sqrt(Opening::FitBelief.shared(fold))) + Draw.normal(own, Math.sqrt(Opening::FitBelief.anew(length))))
+        added = Draw.wide(machine, Offset::FOOT, Offset::WIDE_OFFSET) + Draw.normal(cloth, Offset::STRUCTURE) +
+                Draw.normal(own, Offset::OWN_OFFSET)
+        slope = Draw.normal(machine, Offset::SLOPE)
+        noise = Draw.picked(machine, Offset::HOLE_NOISES)
+        late = machine.rand * LATE
+        wants = Draw.normal(cloth, Math.sqrt(Opening::FitBelief.shared(fold))) +
+                Draw.normal(own, Math.sqrt(Opening::FitBelief.anew(length)))
+        new(added: added, slope: slope, noise: noise, late: late, wants: wants)
       end
 
       # @return [Float] mm of the slit
       def sewn(order, random)
-        order.set + added + (slope * (order.set - Offset::LEVEL)) + Draw.normal(random, noise) + overshoot(order, random)
+        order.set + added + (slope * (order.set - Offset::LEVEL)) + Draw.normal(random,
+                                                                                noise) + overshoot(order, random)
       end
 
       # @return [Float] mm, once it is cut
@@ -87,7 +97,9 @@ module NimbleEyelet
     class HiddenCover < Value.of(:centre, :skew, :half, :noise)
       def self.drawn(machine, thread, cloth, own)
         by = CoverBand::CENTRE_BY
-        parts = [[thread, :thread], [cloth, :cloth], [own, :own]].sum { |random, part| Draw.normal(random, by.fetch(part)) }
+        parts = [[thread, :thread], [cloth, :cloth], [own, :own]].sum do |random, part|
+          Draw.normal(random, by.fetch(part))
+        end
         new(centre: Draw.wide(machine, by.fetch(:machine), CoverBand::WIDE_CENTRE) + parts,
             skew: Draw.wide(machine, CoverBand::SKEW_BY[:machine], CoverBand::WIDE_SKEW) + Draw.normal(cloth, CoverBand::SKEW_BY[:cloth]),
             half: Draw.picked(thread, CoverBand::COVER_HALVES), noise: Draw.picked(machine, CoverBand::COVER_NOISES))
@@ -108,8 +120,8 @@ module NimbleEyelet
       # @param own [Random]
       # @param by [Array<Float>] deviations by these
       def self.drawn(machine, other, own, by:)
-        new(off: Draw.wide(machine, by[0], Belief::Band::BAND_WIDE) + Draw.normal(other, by[1]) + Draw.normal(own, by[2]),
-            half: Draw.picked(other, Belief::Band::BAND_HALVES), noise: Draw.picked(machine, Belief::Band::BAND_NOISES))
+        off = Draw.wide(machine, by[0], Belief::Band::BAND_WIDE) + Draw.normal(other, by[1]) + Draw.normal(own, by[2])
+        new(off: off, half: Draw.picked(other, Belief::Band::BAND_HALVES), noise: Draw.picked(machine, Belief::Band::BAND_NOISES))
       end
 
       # @return [Float] how far from what is right
@@ -163,7 +175,9 @@ module NimbleEyelet
       def looked_at(hole, order, random, spread: 0.25, careless: Belief::CARELESS)
         blurred = places(hole.off.to_h { |look, off| [look, off + Draw.normal(random, BLURS.fetch(look))] }, order)
         SeenBySomebody.new(reading: reading(hole, order, random, spread, careless), overall: hole.length + order.ends,
-                           looks: blurred.transform_values { |place| random.rand < careless ? random.rand(GRADES) : place })
+                           looks: blurred.transform_values do |place|
+                             random.rand < careless ? random.rand(GRADES) : place
+                           end)
       end
 
       private

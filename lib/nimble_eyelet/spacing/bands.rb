@@ -62,7 +62,9 @@ module NimbleEyelet
         costs = [{ layers.first.first => 0.0 }]
         points.each_cons(2).with_index do |(from, to), index|
           costs << layers[index + 1].each_with_object({}) do |layer, found|
-            least = costs.last.filter_map { |before, cost| cost + even(from, to, layer - before) if before <= layer }.min
+            least = costs.last.filter_map do |before, cost|
+              cost + even(from, to, layer - before) if before <= layer
+            end.min
             found[layer] = least if least && least < Float::INFINITY
           end
         end

@@ -69,7 +69,8 @@ module NimbleEyelet
         Conflict.new(demands: set, foremost: foremost, remedies: remedies, smallest: known)
       end
 
-      # Whether some row meets these demands, all others left out. Where the budget is spent, they are taken to be possible.
+      # Whether some row meets these demands, all others left out. Where the budget is spent, they are taken to be
+      # possible.
       def holds?(left)
         return true unless @work.left?
 
@@ -88,7 +89,8 @@ module NimbleEyelet
 
       def blocked(indices)
         own = @track.blocked.values_at(*indices)
-        { blocked: own, blocked_last: own, blocked_first: @demands.blocked_first ? @track.blocked_first.values_at(*indices) : own }
+        { blocked: own, blocked_last: own,
+          blocked_first: @demands.blocked_first ? @track.blocked_first.values_at(*indices) : own }
       end
 
       def all
@@ -167,7 +169,9 @@ module NimbleEyelet
       def wider
         least = (@demands.most_gap / @demands.grid).ceil
         most = ((@demands.to - @demands.from) / @demands.grid).ceil
-        gap = (least..most).bsearch { |marks| reach(most: (marks * @track.step) + @track.span).possible?(@gaps) } or return
+        gap = (least..most).bsearch do |marks|
+          reach(most: (marks * @track.step) + @track.span).possible?(@gaps)
+        end or return
         gap = @demands.grid * gap
         Remedy.new(name: :most_gap, to: gap, change: gap - @demands.most_gap)
       end

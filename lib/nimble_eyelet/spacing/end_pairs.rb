@@ -48,7 +48,9 @@ module NimbleEyelet
       # @return [Range<Integer>] starts, none outside of which a row costs so little
       def starts(cost)
         parts = parts(within(Math.sqrt(cost.to_f / END_WEIGHT).floor + 1))
-        parts.filter_map { |part| outermost(part, cost, :itself) }.min..parts.filter_map { |part| outermost(part, cost, :reverse) }.max
+        parts.filter_map { |part| outermost(part, cost, :itself) }.min..parts.filter_map do |part|
+          outermost(part, cost, :reverse)
+        end.max
       end
 
       private

@@ -56,8 +56,9 @@ module NimbleEyelet
 
       private
 
-      # The first whole place from which a line that is so much higher at 0 and falls so much faster is the lower one. Of two that
-      # are equal there, the one with the higher slope as given counts: in a row, that whose head lies further up.
+      # The first whole place from which a line that is so much higher at 0 and falls so much faster is the lower one.
+      # Of two that are equal there, the one with the higher slope as given counts: in a row, that whose head lies
+      # further up.
       def crossing(higher, faster) = @direction == 1 ? (higher / faster) + 1 : -(-higher / faster)
 
       def drop

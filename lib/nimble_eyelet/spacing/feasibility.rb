@@ -50,14 +50,17 @@ module NimbleEyelet
       # @param place [Integer] of a head
       # @return [Integer] the set of numbers of gaps before it
       def to(place)
-        onto(place, @track.groups.index { |group| group.include?(place) } || @track.pins.count { |pin| pin < place }, true)
+        onto(place, @track.groups.index { |group| group.include?(place) } || @track.pins.count { |pin| pin < place },
+             true)
       end
 
       # @return [Array<Hash{Integer => Integer}>] for each pin, the set of numbers of gaps before each head that hits it
       def posts
         @posts ||= [].tap do |posts|
           @track.groups.each_with_index do |heads, index|
-            posts << heads.to_h { |head| [head, onto(head, index, @track.fits?(head), posts)] }.reject { |_, set| set.zero? }
+            posts << heads.to_h do |head|
+              [head, onto(head, index, @track.fits?(head), posts)]
+            end.reject { |_, set| set.zero? }
           end
         end
       end
@@ -145,7 +148,8 @@ module NimbleEyelet
       end
 
       def layers(from)
-        key = [from, @track.low, @track.least, @track.most, @track.pins, @track.closed, (from ? nil : @track.closed_first)]
+        key = [from, @track.low, @track.least, @track.most, @track.pins, @track.closed,
+               (from ? nil : @track.closed_first)]
         @kept[key] ||= Layers.new(@track, from, @work)
       end
     end

@@ -170,8 +170,8 @@ module NimbleEyelet
         end
       end
 
-      # @return [Array(Array<Integer>, Array<Integer>)] for each target its lowest and its highest source; both only ever
-      #   move on, and where there is none, the highest lies below the lowest
+      # @return [Array(Array<Integer>, Array<Integer>)] for each target its lowest and its highest source; both only
+      #   ever move on, and where there is none, the highest lies below the lowest
       def windows(sources, targets)
         low = sources.first
         high = low - 1

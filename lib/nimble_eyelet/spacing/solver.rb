@@ -97,12 +97,13 @@ module NimbleEyelet
         @work.left? ? sweep(starts, ends) : @floor = pairs.least
       end
 
-      # A row from one end to another, and whether it is the best of those: it is looked for in the bands that rows of some
-      # cost lie in, and when it costs no more than that, no row outside them is better.
+      # A row from one end to another, and whether it is the best of those: it is looked for in the bands that rows of
+      # some cost lie in, and when it costs no more than that, no row outside them is better.
       def between(starts, ends)
         bands = Bands.new(@lattice, @reach, starts: starts, ends: ends)
         assumed = (BAND * @track.step)**2
-        assumed *= WIDER until visit(mean(starts.first, ends.first), bands.within(bands.least + assumed)) || assumed > worst
+        assumed *= WIDER until visit(mean(starts.first, ends.first),
+                                     bands.within(bands.least + assumed)) || assumed > worst
         :best if @inner <= bands.least + assumed
       end
 
@@ -133,7 +134,9 @@ module NimbleEyelet
       end
 
       def cost_of_ends(heads)
-        END_WEIGHT * ((@track.first ? 0 : (heads.first - @lattice.first)**2) + (@track.last ? 0 : (heads.last - @lattice.last)**2))
+        first = @track.first ? 0 : (heads.first - @lattice.first)**2
+        last = @track.last ? 0 : (heads.last - @lattice.last)**2
+        END_WEIGHT * (first + last)
       end
 
       def cost_of_wishes(heads)

@@ -1,21 +1,22 @@
 # frozen_string_literal: true
 
-# ButtonPath is every penetration of the needle that sews one button on, in order: pair after pair of holes, locked at both
-# ends, as the zigzag of the machine really swings.
+# ButtonPath is every penetration of the needle that sews one button on, in order: pair after pair of holes, locked at
+# both ends, as the zigzag of the machine really swings.
 #
 #   path = Stitches::ButtonPath.sew(sewn)
 #   path.parts.map(&:name)   # => ["near pair", "far pair"]
 #   path.strikes             # => [], no stitch comes nearer to a rim than half the needle
 #
-# Figures in millimetres from the middle of the button: x to the right, y away from whoever sews. A zigzag anchored in the
-# centre is lined up by the middle of the pair; one anchored at the left by its first hole.
+# Figures in millimetres from the middle of the button: x to the right, y away from whoever sews. A zigzag anchored in
+# the centre is lined up by the middle of the pair; one anchored at the left by its first hole.
 
 require_relative "../value"
 
 module NimbleEyelet
   module Stitches
     # spacing, hole, needle - Float mm: of two neighbouring holes, of a hole across, of the needle
-    # widths - Hash of :straight, :diagonal to Float mm that the dial is set to for such a swing, in the order they are sewn
+    # widths - Hash of :straight, :diagonal to Float mm that the dial is set to for such a swing, in the order they are
+    #   sewn
     # anchor - "centre" or "left"; stitches - Integer into each pair
     # holes - 2 or 4; pattern - String, key of BUTTON_PATTERNS; carried - Boolean, the thread is not cut between pairs
     # off - Array(Float, Float) mm, how far the button lies off its place, along the swing and across it
@@ -63,7 +64,9 @@ module NimbleEyelet
       private
 
       # How far the button is off, turned with the work.
-      def shift(along, across) = [(along * @along[0]) - (across * @along[1]), (along * @along[1]) + (across * @along[0])]
+      def shift(along, across)
+        [(along * @along[0]) - (across * @along[1]), (along * @along[1]) + (across * @along[0])]
+      end
     end
 
     class ButtonPath < Value.of(:sewn, :parts)
@@ -82,8 +85,10 @@ module NimbleEyelet
         near, far = [-half, half].map { |y| [[-half, y], [half, y]] }
         case sewn.pattern
         when "cross" then [["one diagonal", near[0], far[1]], ["the other", near[1], far[0]]]
-        when "square" then [["near pair", *near], ["far pair", *far], ["left side", near[0], far[0]], ["right side", near[1], far[1]]]
-        when "arrow" then [["to the left", near[0], far[0]], ["to the right", *near], ["along the middle", near[0], far[1]]]
+        when "square" then [["near pair", *near], ["far pair", *far], ["left side", near[0], far[0]],
+                            ["right side", near[1], far[1]]]
+        when "arrow" then [["to the left", near[0], far[0]], ["to the right", *near],
+                           ["along the middle", near[0], far[1]]]
         else [["near pair", *near], ["far pair", *far]]
         end
       end
@@ -103,21 +108,32 @@ module NimbleEyelet
       def points = parts.flat_map(&:points)
 
       # @return [Float] mm, least room that any penetration keeps to the rim; negative where the needle strikes
-      def room = parts.flat_map { |part| part.points.zip(part.aims) }.map { |(x, y), (u, v)| sewn.room - Math.hypot(x - u, y - v) }.min
+      def room
+        parts.flat_map do |part|
+          part.points.zip(part.aims)
+        end.map { |(x, y), (u, v)| sewn.room - Math.hypot(x - u, y - v) }.min
+      end
 
       # @return [Array<Integer>] numbers of the penetrations at which the needle strikes
       def strikes
         all = parts.flat_map { |part| part.points.zip(part.aims) }
-        all.each_index.select { |index| all[index].then { |(x, y), (u, v)| Math.hypot(x - u, y - v) > sewn.room + 1e-9 } }
+        all.each_index.select do |index|
+          all[index].then do |(x, y), (u, v)|
+            Math.hypot(x - u, y - v) > sewn.room + 1e-9
+          end
+        end
       end
 
       # @return [Float] mm on top of the button: what is sewn, and what is carried over between pairs
-      def travel = parts.sum(&:travel) + (sewn.carried ? parts.each_cons(2).sum { |one, other| between(one, other) } : 0.0)
+      def travel
+        parts.sum(&:travel) + (sewn.carried ? parts.each_cons(2).sum { |one, other| between(one, other) } : 0.0)
+      end
 
       # @return [Integer]
       def tails = sewn.carried ? 2 : parts.size * 2
 
-      # How far the button may lie off its place in the worst direction before the needle strikes: what one hole has left.
+      # How far the button may lie off its place in the worst direction before the needle strikes: what one hole has
+      # left.
       #
       # @return [Float] mm, never below zero
       def self.forgives(sewn) = [sewn.room - sewn.lost, 0.0].max

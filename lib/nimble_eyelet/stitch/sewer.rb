@@ -65,7 +65,8 @@ module NimbleEyelet
 
       # @param at [Symbol] :near or :far
       def finish(at)
-        { tack: :tack, round: :round, eyelet: :eye }.fetch(at == :near ? @shape.near_end : @shape.far_end).then do |name|
+        { tack: :tack, round: :round,
+          eyelet: :eye }.fetch(at == :near ? @shape.near_end : @shape.far_end).then do |name|
           send(name, at)
         end
       end
@@ -167,7 +168,9 @@ module NimbleEyelet
       # The zigzag of a bar tack, and back over it where it is sewn twice.
       def bars
         count = [(@shape.overall / @shape.length).round, 2].max
-        over = (0..count).map { |number| [number.even? ? -@shape.outer : @shape.outer, @shape.overall * number / count] }
+        over = (0..count).map do |number|
+          [number.even? ? -@shape.outer : @shape.outer, @shape.overall * number / count]
+        end
         bar = HolePart.new(name: "bar", kind: :tack, points: over)
         return [bar] unless @shape.twice
 

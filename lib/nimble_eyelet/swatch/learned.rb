@@ -42,7 +42,8 @@ module NimbleEyelet
       # What machine and foot add.
       #
       # @param own [Array<Swatch>] of this closure that count as well
-      # @param by [String] key of SETTING_METHODS: how a bar tack's programme stops says nothing of holes, nor they of it
+      # @param by [String] key of SETTING_METHODS: how a bar tack's programme stops says nothing of holes, nor they of
+      #   it
       # @param known [Float, nil] mm beyond the usual, as the owner says: it counts as a hole that was measured
       # @return [Offset]
       def offset(machine:, foot:, structure:, set:, by: "lines", own: [], known: nil)

@@ -14,7 +14,8 @@ module NimbleEyelet
     LookGrade = Value.of(:key, :name)
 
     # axis - Symbol, what it tells about; name, question - String; grades - Array<LookGrade>, five of them
-    # right - Range of places among them; satin - Boolean, only where there are beads of satin; hole - Boolean, not on a bar tack
+    # right - Range of places among them; satin - Boolean, only where there are beads of satin; hole - Boolean, not on a
+    #   bar tack
     class Look < Value.of(:key, :axis, :name, :question, :grades, right: 2..2, satin: false, hole: false)
       # @param grade [String] key of a grade
       # @return [Range<Integer>]
@@ -59,7 +60,8 @@ module NimbleEyelet
     LOOKS = LookTable::LOOK_ROWS.to_h { |look| [look.key, look] }.freeze
 
     # How long a bar tack came out, in the grades of the fit.
-    TACK_FIT = { "will_not_pass" => "much too short", "tight" => "a little short", "passes" => "as long as it should be",
+    TACK_FIT = { "will_not_pass" => "much too short", "tight" => "a little short",
+                 "passes" => "as long as it should be",
                  "easy" => "a little long, and does no harm", "slips_out" => "much too long: it went on" }.freeze
     TACK_QUESTIONS = { "fit" => "How long did it come out?", "bead_away" => "The zigzag of the tack",
                        "tension" => "The edge of the tack, above and below" }.freeze
@@ -72,7 +74,8 @@ module NimbleEyelet
       return asked if opens
 
       asked.reject(&:hole).map do |look|
-        look.with(question: TACK_QUESTIONS.fetch(look.key), grades: look.key == "fit" ? LookTable.grades(TACK_FIT) : look.grades)
+        look.with(question: TACK_QUESTIONS.fetch(look.key),
+                  grades: look.key == "fit" ? LookTable.grades(TACK_FIT) : look.grades)
       end
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# SewnWith is the table of what a hole is sewn with, figure by figure: what it may be, wherever it came from, whether an accepted
-# test hole holds it, and what of it is compared, said and set as it was. A new one is a row here.
+# SewnWith is the table of what a hole is sewn with, figure by figure: what it may be, wherever it came from, whether an
+# accepted test hole holds it, and what of it is compared, said and set as it was. A new one is a row here.
 #
 #   SewnWith.faulty("setting.by" => "guess")   # => "setting.by"
 #   SewnWith::HELD                             # => ["machine.id", "recipe.style", …]
@@ -23,8 +23,8 @@ module NimbleEyelet
     # said - Boolean, how it was otherwise then is said
     # back - nil, or when it is set as it was by whoever takes the hole: :dial always, :key where it is otherwise now
     # by_then - Boolean, one press sets it as a hole of another closure had it
-    SewnWithRow = Value.of(:path, limit: nil, table: nil, held: false, shared: false, alike: false, said: false, back: nil,
-by_then: false)
+    SewnWithRow = Value.of(:path, limit: nil, table: nil, held: false, shared: false, alike: false, said: false,
+                           back: nil, by_then: false)
 
     module SewnWith
       def self.row(path, **more) = SewnWithRow.new(path: path, **more)
@@ -60,7 +60,9 @@ by_then: false)
       ].to_h { |row| [row.path, row] }.freeze
 
       # Paths, by what is asked of them.
-      HELD, SHARED, ALIKE, SAID = %i[held shared alike said].map { |what| FIGURES.each_value.select(&what).map(&:path).freeze }
+      HELD, SHARED, ALIKE, SAID = %i[held shared alike said].map do |what|
+        FIGURES.each_value.select(&what).map(&:path).freeze
+      end
 
       # @param how [Symbol] :dial or :key
       # @return [Array<String>] paths that are set as they were so
@@ -90,7 +92,10 @@ by_then: false)
         end
       end
 
-      def self.number?(limit, number) = number && limit.hold?(number) && (limit.kind != :whole || number.denominator == 1)
+      def self.number?(limit, number)
+        number && limit.hold?(number) && (limit.kind != :whole || number.denominator == 1)
+      end
+
       private_class_method :sound?, :number?
     end
   end

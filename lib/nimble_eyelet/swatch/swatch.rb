@@ -3,8 +3,8 @@
 # Swatch is one test hole: what it was sewn with, and what was seen.
 #
 #   Swatches::Swatch.new(number: 1, passes: "passes", measured: Length.mm(22.5), looks: { "bead_away" => "thin" },
-#                        symptoms: [], opening: Length.mm(22.5), stitch_width: Length.mm(4.5), stitch_length: Length.mm(0.4),
-#                        tension: 3r, stabiliser: "fusible strip")
+#                        symptoms: [], opening: Length.mm(22.5), stitch_width: Length.mm(4.5), stitch_length:
+#                        Length.mm(0.4), tension: 3r, stabiliser: "fusible strip")
 
 require_relative "../answer/refusal"
 require_relative "../cloth/stabiliser"
@@ -26,11 +26,12 @@ module NimbleEyelet
     # again - String or nil, id of the one that was looked at again; second - Swatch or nil, what was seen then
     # simulated - Boolean, sewn on the machine that stands in
     class Swatch < Value.of(:passes, :measured, :symptoms, :opening, :stitch_width, :stitch_length, :tension,
-                            :stabiliser, id: "", number: 0, note: "", sewn_at: nil, sewn_with: {}, looks: {}, again: nil, second: nil,
-                            simulated: false)
+                            :stabiliser, id: "", number: 0, note: "", sewn_at: nil, sewn_with: {}, looks: {},
+                            again: nil, second: nil, simulated: false)
       LIMITS = { measured: Typing::Limit.length(0, 200, open: true) }.freeze
       # What older ones said of both beads at once, or in one word.
-      WORDS = { "gappy" => { "bead_away" => 0..1, "bead_back" => 0..1 }, "piled_up" => { "bead_away" => 3..4, "bead_back" => 3..4 },
+      WORDS = { "gappy" => { "bead_away" => 0..1, "bead_back" => 0..1 },
+                "piled_up" => { "bead_away" => 3..4, "bead_back" => 3..4 },
                 "loops_below" => { "tension" => 0..1 }, "bobbin_on_top" => { "tension" => 3..4 },
                 "beads_touch" => { "space" => 0..1 }, "gapes" => { "space" => 3..4 } }.freeze
 
@@ -71,12 +72,15 @@ module NimbleEyelet
 
       def shows?(symptom) = shown.include?(symptom)
 
-      # @return [Boolean] nothing to put right; without a verdict on fit, or with something else in words, nobody can say so
+      # @return [Boolean] nothing to put right; without a verdict on fit, or with something else in words, nobody can
+      #   say so
       def clean? = right?("fit") == true && shown.empty? && note.empty?
 
       # @param set [Hash{String => Object}] what the closure is set to now
       # @return [Boolean] whether it was sewn with the same machine, foot, thread and cloth, as far as that was kept
-      def like?(set) = SewnWith::SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
+      def like?(set)
+        SewnWith::SHARED.all? { |path| sewn_with[path].nil? || set[path].nil? || sewn_with[path] == set[path] }
+      end
 
       # @return [Integer] layers of the stabiliser
       def stay_layers = sewn_with.fetch("recipe.stay_layers", 1).to_i
@@ -101,7 +105,9 @@ module NimbleEyelet
 
       # @return [Array<Array(String, String)>] pairs of symptoms that cannot be seen on one hole
       def contradictions
-        symptoms.filter_map { |key| [key, SYMPTOMS[key]&.opposite].sort if symptoms.include?(SYMPTOMS[key]&.opposite) }.uniq
+        symptoms.filter_map do |key|
+          [key, SYMPTOMS[key]&.opposite].sort if symptoms.include?(SYMPTOMS[key]&.opposite)
+        end.uniq
       end
 
       # @return [self]

@@ -11,7 +11,8 @@ require_relative "../value"
 
 module NimbleEyelet
   module Swatches
-    # How the button went through the test hole, in the order of {LOOKS}' first. short - Boolean or nil, too short or too long
+    # How the button went through the test hole, in the order of {LOOKS}' first. short - Boolean or nil, too short or
+    # too long
     FitSeen = Value.of(:key, :name, short: nil)
 
     PASSES = [

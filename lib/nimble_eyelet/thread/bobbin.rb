@@ -24,7 +24,8 @@ module NimbleEyelet
       word = SHARES.keys.find { |share| text.downcase.include?(share) }
       return full(thread) * SHARES.fetch(word) if word
 
-      match = /\A\s*(\d{1,4}(?:[.,]\d{1,3})?)\s*(m|g)\s*\z/i.match(text) or raise Refusal.field("thread.bobbin", text, BOBBIN_HELP)
+      match = /\A\s*(\d{1,4}(?:[.,]\d{1,3})?)\s*(m|g)\s*\z/i.match(text) or raise Refusal.field("thread.bobbin", text,
+                                                                                                BOBBIN_HELP)
       amount = Rational(match[1].tr(",", "."))
       # Tex is grams a kilometre.
       match[2].downcase == "m" ? Length.mm(amount * 1000) : Length.mm(amount * 1_000_000 / thread.tex.to_r)

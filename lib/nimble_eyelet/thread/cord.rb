@@ -52,7 +52,9 @@ module NimbleEyelet
     # @return [Length]
     def self.thickness_of(thread) = thickness(thread, strands_of(thread))
 
-    def self.strands_of(thread) = (1..MOST_STRANDS).find { |number| thickness(thread, number) >= THICKNESS } || MOST_STRANDS
+    def self.strands_of(thread)
+      (1..MOST_STRANDS).find { |number| thickness(thread, number) >= THICKNESS } || MOST_STRANDS
+    end
 
     def self.thickness(thread, strands) = Length.mm(thread.thickness.to_f * Math.sqrt(strands / FILL))
     private_class_method :thickness, :strands_of

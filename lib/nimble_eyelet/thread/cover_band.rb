@@ -30,8 +30,8 @@ module NimbleEyelet
     WIDE_SKEW = 0.2
     # What one notch of the balance does, until that is known.
     NOTCH = 0.05
-    # What a second pass over both beads adds: its stitches fall between those of the first or on them, so that two cover about half
-    # as much again as one. Nobody has measured it better; a test hole says the rest.
+    # What a second pass over both beads adds: its stitches fall between those of the first or on them, so that two
+    # cover about half as much again as one. Nobody has measured it better; a test hole says the rest.
     SECOND_PASS = Math.log(1.5)
     # Half the usual band, in logarithms.
     USUAL_HALF = 0.25
@@ -72,8 +72,10 @@ module NimbleEyelet
 
     def self.built(middle, scale, moments, opposite, layers: COVER_CHANCES, share: Belief::WIDE_SHARE)
       (centre, centre_variance), (skew, skew_variance) = moments
-      centres = Belief::Normal.prior(CENTRES, mean: centre, deviation: Math.sqrt(centre_variance), wide: WIDE_CENTRE, share: share)
-      skews = Belief::Normal.prior(SKEWS, mean: skew, deviation: Math.sqrt(skew_variance), wide: WIDE_SKEW, share: share)
+      centres = Belief::Normal.prior(CENTRES, mean: centre, deviation: Math.sqrt(centre_variance), wide: WIDE_CENTRE,
+                                     share: share)
+      skews = Belief::Normal.prior(SKEWS, mean: skew, deviation: Math.sqrt(skew_variance), wide: WIDE_SKEW,
+                                   share: share)
       weights = layers.flat_map { |layer| centres.flat_map { |one| skews.map { |other| layer * one * other } } }
       new(middle, scale, weights, opposite)
     end

@@ -45,7 +45,8 @@ module NimbleEyelet
     # @param tex [Rational]
     # @return [Hash{String => Rational}] by system, rounded as spools are
     def self.in_all(tex)
-      { "dtex" => tex * 10, "den" => tex * 9, "Nm" => 1000 / tex, "Ne" => INVERSE.fetch("ne") / tex, "No." => 3000 / tex }
+      { "dtex" => tex * 10, "den" => tex * 9, "Nm" => 1000 / tex, "Ne" => INVERSE.fetch("ne") / tex,
+        "No." => 3000 / tex }
         .transform_values(&:round)
     end
   end

@@ -20,7 +20,9 @@ module NimbleEyelet
       # @param least [Numeric] mm
       # @param most [Numeric] mm
       # @return [Limit]
-      def self.length(least, most, open: false) = new(least: Length.mm(least), most: Length.mm(most), kind: :length, open: open)
+      def self.length(least, most, open: false)
+        new(least: Length.mm(least), most: Length.mm(most), kind: :length, open: open)
+      end
 
       # @param range [Range<Integer>]
       # @return [Limit]

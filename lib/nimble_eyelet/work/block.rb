@@ -1,14 +1,15 @@
 # frozen_string_literal: true
 
-# Block is how the work on one closure is divided: into blocks, that a session puts in order, and into turns, that are done
-# again from their beginning when something goes wrong.
+# Block is how the work on one closure is divided: into blocks, that a session puts in order, and into turns, that are
+# done again from their beginning when something goes wrong.
 #
 #   Work.turn("sew")   # => "hole"
 
 module NimbleEyelet
   module Work
     # Blocks of the work on one closure, in their order; the last one is the machine's.
-    BLOCKS = { "stay" => "Stays and cord", "row" => "Test and row", "seal" => "Tails and seal", "open" => "Open and mark",
+    BLOCKS = { "stay" => "Stays and cord", "row" => "Test and row", "seal" => "Tails and seal",
+               "open" => "Open and mark",
                "buttons" => "Buttons and secure", "end" => "Machine back, and note it" }.freeze
 
     # What is done in one go, by the names of its steps.

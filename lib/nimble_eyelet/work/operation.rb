@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Operation is one thing that hands do, as plain data: what a step says, needs, changes, costs and warns of follows from its
-# operations and from nothing else.
+# Operation is one thing that hands do, as plain data: what a step says, needs, changes, costs and warns of follows from
+# its operations and from nothing else.
 #
 #   fit = Work::Operation["fit_foot", sets: { "foot" => "carriage_foot" }, says: "Fit the carriage foot."]
 #   fit.so?(ledger)    # => true, where that foot is on already
@@ -17,8 +17,8 @@ module NimbleEyelet
     # joins - String or nil, the verb under which one sentence says several of it together
     OperationKind = Value.of(:key, :seconds, each: false, sets: false, hazards: [], joins: nil)
 
-    # Placing and going back to the first part take about a minute a hole, opening one and a half, a button three. What the
-    # needle takes comes on top of that, from the stitches.
+    # Placing and going back to the first part take about a minute a hole, opening one and a half, a button three. What
+    # the needle takes comes on top of that, from the stitches.
     MACHINE_SET = [
       ["fit_needle", 120, %w[power]], ["thread", 150, %w[power]], ["thread_finger", 30, %w[power]], ["fit_foot", 60, %w[power]],
       ["set_width", 5, [], "Set"], ["set_length", 5, [], "Set"], ["set_tension", 5, [], "Set"], ["set_balance", 5, [], "Set"],
@@ -58,10 +58,12 @@ module NimbleEyelet
     OPERATIONS = (MACHINE_SET + CLOTH_WORKED + ROW_WORKED).to_h { |kind| [kind.key, kind] }.freeze
     private_constant :MACHINE_SET, :CLOTH_WORKED, :ROW_WORKED
 
-    # What of an operation stays in cloth or button, and is not put back. kind - String, of LASTING; at - Length or nil, of a hole
+    # What of an operation stays in cloth or button, and is not put back. kind - String, of LASTING; at - Length or nil,
+    # of a hole
     # opening - Length or nil, what was stitched or cut
     class Lasting < Value.of(:kind, at: nil, opening: nil)
-      LASTING = %w[stayed marked corded stitched tailed torn trimmed sealed slit punched buttoned wound secured rinsed].freeze
+      LASTING = %w[stayed marked corded stitched tailed torn trimmed sealed slit punched buttoned wound secured
+                   rinsed].freeze
 
       # @param kind [String]
       # @param places [Array<Length>]
@@ -72,7 +74,8 @@ module NimbleEyelet
     # key - String, of OPERATIONS; figures - Hash of path to Length or String, what it is done with
     # needs - Hash of machine part to the state without which it goes wrong, nil for its usual
     # sets - Hash of machine part to its state afterwards, nil for its usual
-    # lasts - Array<Lasting>; says - String or Sentence, nil where the one before it says it too; under a verb that joins, a part
+    # lasts - Array<Lasting>; says - String or Sentence, nil where the one before it says it too; under a verb that
+    #   joins, a part
     # of a sentence; minds - Array of String or Sentence, how it is done well
     # hazards - Array<String>, keys of HAZARDS, that hang on what it is done with
     class Operation < Value.of(:key, figures: {}, needs: {}, sets: {}, lasts: [], says: nil, minds: [], hazards: [])

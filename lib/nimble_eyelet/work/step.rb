@@ -16,8 +16,10 @@ require_relative "step_key"
 module NimbleEyelet
   module Work
     # key     - String, stays the same when the plan changes elsewhere; of a hole it names its place, not its number
-    # name    - String, of what is done, wherever it is done; block - String, of BLOCKS, or "rescue"; part - String, its heading
-    # figures - Hash of path to Length or String, what it is done with; kept when it is done, whatever of it was so already
+    # name    - String, of what is done, wherever it is done; block - String, of BLOCKS, or "rescue"; part - String, its
+    #   heading
+    # figures - Hash of path to Length or String, what it is done with; kept when it is done, whatever of it was so
+    #   already
     # symptom - String or nil, what happens when it is skipped
     class Step < Value.of(:key, :name, :block, :part, :operations, figures: {}, symptom: nil)
       # @param name [String]
@@ -25,7 +27,8 @@ module NimbleEyelet
       # @param key [String] where it is neither its name nor that of a hole
       # @param figures [Hash] beside those of the operations
       # @return [Step]
-      def self.of(name, block:, part:, operations:, at: nil, key: at ? key_at(name, at) : name, figures: {}, symptom: nil)
+      def self.of(name, block:, part:, operations:, at: nil, key: at ? key_at(name, at) : name, figures: {},
+                  symptom: nil)
         new(key: key, name: name, block: block, part: part, operations: operations.compact, symptom: symptom,
             figures: operations.compact.reduce(figures) { |all, operation| all.merge(operation.figures) })
       end
@@ -51,7 +54,9 @@ module NimbleEyelet
       def lasts = operations.flat_map(&:lasts)
 
       # @return [Placket::SewnHole, nil] the hole that is in the garment once it is done
-      def hole = lasts.find { |one| one.kind == "stitched" }&.then { |one| Placket::SewnHole.new(at: one.at, opening: one.opening) }
+      def hole
+        lasts.find { |one| one.kind == "stitched" }&.then { |one| Placket::SewnHole.new(at: one.at, opening: one.opening) }
+      end
 
       # @return [Boolean] whether the button can go through once it is done
       def opens? = lasts.any? { |one| one.kind == "slit" }
@@ -97,7 +102,9 @@ module NimbleEyelet
 
       # Sentences, one for each operation; what a verb joins stands in one.
       def told
-        operations.select(&:says).chunk_while { |one, other| one.kind.joins && one.kind.joins == other.kind.joins }.map do |same|
+        operations.select(&:says).chunk_while do |one, other|
+          one.kind.joins && one.kind.joins == other.kind.joins
+        end.map do |same|
           joins = same.first.kind.joins
           joins ? joined(joins, same.map(&:says)) : same.first.says
         end

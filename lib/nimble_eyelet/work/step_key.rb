@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# StepKey is what a step goes by in the journal: its name, and of a hole its place. It is spelled and read here and nowhere else;
-# the keys of older journals are read as they are.
+# StepKey is what a step goes by in the journal: its name, and of a hole its place. It is spelled and read here and
+# nowhere else; the keys of older journals are read as they are.
 #
 #   StepKey.at("sew", Length.mm(24)).to_s        # => "sew-at-24000"
 #   StepKey.parse("sew-at-24000").name           # => "sew"
@@ -12,7 +12,8 @@ require_relative "../value"
 
 module NimbleEyelet
   module Work
-    # name - String; at - Length or nil, place of its hole; mishap - String or nil, beginning of the id of what it is the way out of
+    # name - String; at - Length or nil, place of its hole; mishap - String or nil, beginning of the id of what it is
+    #   the way out of
     # number - Integer or nil: of the step within a way out; of the hole, in the journals of the first version
     class StepKey < Value.of(:name, at: nil, mishap: nil, number: nil)
       RESCUE = "rescue"
