@@ -13,8 +13,7 @@ require_relative "field"
 module NimbleEyelet
   module ShelfFields
     # table - Symbol; section - String of the closure's paths; fields - Hash of name to Field; usual - Proc(Hash) ->
-    #   Hash,
-    # what is typical where nothing was typed
+    #   Hash, what is typical where nothing was typed
     Shelf = Value.of(:table, :section, :fields, :usual)
 
     GARMENT = Field.new(path: "shelf.garment", kind: :text, column: :garment, label: "for which garment")

@@ -66,8 +66,8 @@ module NimbleEyelet
     end
 
     # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between: the width
-    #   and the
-    # span of the first swing, the least room at any penetration; diagonal - Length or nil, the width for the diagonal
+    #   and the span of the first swing, the least room at any penetration; diagonal - Length or nil, the width for the
+    #   diagonal
     # where the dial is turned for it; swings - Swings, what is simulated
     # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle

@@ -14,11 +14,9 @@ module NimbleEyelet
   # programmed - Boolean, has a buttonhole programme; senses - Boolean, a lever feels the button in the foot
   # stores - Boolean, keeps the length of the first hole and repeats it
   # sewing - Array(String, Array), how a hole is sewn on it: what to do, and how, a Symbol for a figure of it; nil where
-  #   it is sewn
-  # by hand; partwise - Boolean, the person turns from part to part and so says how long each is
+  #   it is sewn by hand; partwise - Boolean, the person turns from part to part and so says how long each is
   # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this
-  #   kind
-  # mostly does, to begin its form with
+  #   kind mostly does, to begin its form with
   class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false,
                                                                          partwise: false, sewing: nil, reset: nil,
                                                                          usual: {})

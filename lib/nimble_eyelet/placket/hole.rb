@@ -25,8 +25,7 @@ module NimbleEyelet
     # sewn_outer, sewn_inner - Length, where its stitches end across, as out_*; width - Length across the slit
     # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
     # sewn - Boolean, it is in the garment already; starts - Array<StartMark>; edge - Length, outer end of the stitches
-    #   to the
-    # finished edge
+    #   to the finished edge
     class Hole < Value.of(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button, :out_outer,
                           :out_inner, :sewn_outer, :sewn_inner, :width, :opening, :edge, :lies, :cautions, sewn: false,
                           starts: [])

@@ -15,8 +15,8 @@ module NimbleEyelet
   # look, grade - String; lines - Array of lines of [x, y], mm; box - Array(Float, Float, Float, Float): x, y, width and
   #   height, mm
   # cover - Float, coverage index of the beads; bobbin - Float, how much of the bobbin thread shows on top, 0 to 1;
-  #   loops - Float, how
-  # much hangs loose below; button, thick - Float, mm across and thick, of what goes through, and slit - Float, mm,
+  #   loops - Float, how much hangs loose below; button, thick - Float, mm across and thick, of what goes through, and
+  #   slit - Float, mm,
   # long, or nil
   LookPicture = Value.of(:look, :grade, :lines, :box, cover: 0.0, bobbin: 0.0, loops: 0.0, button: nil, thick: nil,
                          slit: nil)

@@ -9,8 +9,7 @@ require_relative "../value"
 module NimbleEyelet
   module Stitches
     # swings - Array of :straight and :diagonal, each wants a width of its own, in the order they are sewn: from hole to
-    #   hole along
-    # a side, or to the opposite hole, spacing × √2; turned - Boolean, the work is turned between pairs
+    #   hole along a side, or to the opposite hole, spacing × √2; turned - Boolean, the work is turned between pairs
     ButtonPattern = Value.of(:key, :name, :how, swings: %i[straight].freeze, turned: true)
 
     BUTTON_PATTERNS = [

@@ -75,8 +75,7 @@ module NimbleEyelet
     # needs - Hash of machine part to the state without which it goes wrong, nil for its usual
     # sets - Hash of machine part to its state afterwards, nil for its usual
     # lasts - Array<Lasting>; says - String or Sentence, nil where the one before it says it too; under a verb that
-    #   joins, a part
-    # of a sentence; minds - Array of String or Sentence, how it is done well
+    #   joins, a part of a sentence; minds - Array of String or Sentence, how it is done well
     # hazards - Array<String>, keys of HAZARDS, that hang on what it is done with
     class Operation < Value.of(:key, figures: {}, needs: {}, sets: {}, lasts: [], says: nil, minds: [], hazards: [])
       # @param key [String]
