@@ -64,6 +64,7 @@ module NimbleEyelet
     # @return [String]
     def self.garment(text)
       schema = JSON.parse(text)
+      schema.dig("properties", "machines", "items", "properties", "kind")["enum"] = MACHINE_KINDS.keys
       plan = schema.dig("properties", "closures", "items", "properties", "plan")
       lists = plan["properties"].slice(*ClosureFields::LISTS.keys)
       others = plan["properties"].except(*ClosureFields::BY_PATH.keys, *lists.keys)

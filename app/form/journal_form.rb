@@ -12,8 +12,6 @@ require_relative "../field/plain_value"
 module NimbleEyelet
   module Form
     class JournalForm
-      # Kinds that can be entered by now.
-      KINDS = %w[swatch step note withdrawal hole_sewn mishap machine_part].freeze
       UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       LENGTH = /\A-?\d{1,5}(\.\d{1,6})?\z/
       LONGEST_NOTE = 500
@@ -34,7 +32,7 @@ module NimbleEyelet
       # @raise [Refusal]
       def read(id, body)
         kind = body.fetch("kind")
-        raise Refusal.field("journal.kind", kind, "This cannot be entered.") unless KINDS.include?(kind)
+        raise Refusal.field("journal.kind", kind, "This cannot be entered.") unless Sewing::Entry::KINDS.include?(kind)
 
         Sewing::Entry.new(id: id.downcase, kind: kind, happened_at: happened(body), about: body["about"]&.downcase, step: body["step"],
                           at: place("at", body["at"]), opening: opening(kind, body),

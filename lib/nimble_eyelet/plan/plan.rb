@@ -44,12 +44,9 @@ module NimbleEyelet
     LISTS = %w[placket.pins placket.keep_outs].freeze
     # Paths that are no member of a section.
     OWN = { "closure.name" => :name, "closure.unit" => :unit, "swatch.accepted" => :accepted }.freeze
-    PATHS = (%w[closure.name closure.unit] + SECTIONS.flat_map do |section, noun|
-      noun.members.map do |name|
-        "#{section}.#{name}"
-      end
-    end -
-             LISTS).freeze
+    MEMBERS = SECTIONS.flat_map { |section, noun| noun.members.map { |name| "#{section}.#{name}" } }.freeze
+    PATHS = (%w[closure.name closure.unit] + MEMBERS - LISTS).freeze
+    private_constant :MEMBERS
 
     # @return [Hash{String => Length, String, nil}] the cloth and thread a test hole is sewn in, by the paths of their
     #   figures
