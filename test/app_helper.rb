@@ -7,6 +7,7 @@ require "minitest/autorun"
 require "rack/test"
 require "committee"
 require "securerandom"
+require_relative "support/said"
 require_relative "support/world"
 
 module AppWorld
@@ -16,6 +17,7 @@ module AppWorld
 end
 
 class AppTest < Minitest::Test
+  include NimbleEyelet::Support::Said
   include NimbleEyelet
   include Rack::Test::Methods
   include Committee::Test::Methods

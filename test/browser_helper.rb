@@ -5,7 +5,6 @@
 require "capybara/minitest"
 require_relative "app_helper"
 require_relative "support/browser"
-require_relative "support/screen_words"
 
 Capybara.register_driver(:chromium) { |app| NimbleEyelet::Support::Browser.driver(app) }
 Capybara.default_driver = :chromium
@@ -45,7 +44,7 @@ class BrowserTest < AppTest
   def teardown
     offline(false)
     strange = page.driver.browser.logs.get(:browser).reject do |entry|
-      entry.message.match?(/status of (4\d\d|503)|net::ERR_/)
+      entry.message.match?(/status of (4\d\d|503)|net::ERR_|Download error/)
     end
     leave
     wide
@@ -94,12 +93,6 @@ class BrowserTest < AppTest
         workers().then((all) => Promise.all(all.map((one) => one.unregister()))).then(() => done(true), () => done(false));
     JS
   end
-
-  # What the screen says under that name: a test knows no other words of it.
-  #
-  # @param name [String] such as "stash_form.put_it_in_the", of words.yml
-  # @param figures [Array<String>] that stand in its gaps
-  def said(name, *figures) = NimbleEyelet::Support::ScreenWords.said(name, *figures)
 
   # Where the sample lies.
   ROOM = "/w/marsh-walk"

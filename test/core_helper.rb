@@ -8,9 +8,11 @@ require "nimble_eyelet"
 AFTER_CORE = ($LOADED_FEATURES - BEFORE_CORE).freeze unless defined?(AFTER_CORE)
 require "minitest/autorun"
 require_relative "support/core_values"
+require_relative "support/said"
 
 class CoreTest < Minitest::Test
   include CoreValues
+  include NimbleEyelet::Support::Said
 
   # The faults a block is refused with, by field.
   def refused(&block)

@@ -76,7 +76,7 @@ class EveryMachineTest < AppTest
     assert_equal attaching.shank.positive?, named(found, "wind").any?, name
     assert_equal 1, named(found, "secure").size
     assert_equal 1, named(found, "feed-off").size
-    assert_includes words(sewn.first), "By hand through both holes" if found.plan.button.holes == 4
+    assert_includes words(sewn.first), said("steps.by_hand_through_both") if found.plan.button.holes == 4
   end
 
   def by_hand(found, sewn, name)

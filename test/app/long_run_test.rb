@@ -38,7 +38,7 @@ class LongRunTest < AppTest
 
     save({ placket: { last: "1949" } })
 
-    refute_includes PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/hole-card.pdf"))).pages.first.text, "the next mark"
+    refute_includes PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/hole-card.pdf"))).pages.first.text, said("hole_card_pdf.the_next_mark")
   end
 
   # An eyelet is two circles on its mark: what is open, and the ring round it.

@@ -98,7 +98,7 @@ class MachineTest < AppTest
                  found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
     assert_equal ["fusible strip inside, its firm direction along the hole", "tear-away under the hole"],
                  [before["text"], after["text"]]
-    assert_includes after["cautions"].first["instead"], "light fusible strip"
+    assert_includes after["cautions"].first["instead"], said("stabiliser.light_fusible_strip")
     assert_equal "stale", closure["sheet"]["stages"].find { |stage| stage["word"] == "recipe" }["state"]
     call(:patch, "/api/workroom", { stabilisers: ["glue"] }, "HTTP_IF_MATCH" => "\"2\"")
 
@@ -159,7 +159,7 @@ class MachineTest < AppTest
   def test_a_silent_caliper_is_named
     @app = world.app(caliper: Device::Gauge.at("tcp:127.0.0.1:9"))
 
-    assert_includes call(:post, "/api/caliper/reading")["detail"], "not connected"
+    assert_includes call(:post, "/api/caliper/reading")["detail"], said("gauge.not_connected")
     assert_status 503
   end
 

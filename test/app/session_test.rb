@@ -139,7 +139,7 @@ class SessionRoutesTest < AppTest
     begin_session(of_machine("Avocet").first(1) + of_machine("Lapwing").first(1))
 
     assert_status 422
-    assert_match(/another machine/, last_response.body)
+    assert_match(said("diagnosis.another_machine"), last_response.body)
     begin_session([99_999])
 
     assert_status 404

@@ -67,7 +67,7 @@ class ShelfTest < AppTest
 
     assert_status 201
     assert_equal ["marsh strip", "", "sand"], added["fields"].values_at("name", "weight", "colour")
-    assert_includes chosen.call, "fusible strip"
+    assert_includes chosen.call, said("stabiliser.fusible_strip")
     strip = call(:get, "/api/workroom")["stabilisers"].find { |item| item["key"] == "fusible_strip" }
 
     assert_equal [true, ["marsh strip"]], strip.values_at("owned", "yours")
@@ -76,7 +76,7 @@ class ShelfTest < AppTest
     refute_includes chosen.call, "fusible"
     call(:post, "/api/waste-basket/stabiliser/#{added['id']}")
 
-    assert_includes chosen.call, "fusible strip"
+    assert_includes chosen.call, said("stabiliser.fusible_strip")
     wrong = call(:post, "/api/shelves/stabilisers", { name: "moss", kind: "moss", weight: "0" })
 
     assert_equal(%w[shelf.kind shelf.weight], wrong["faults"].map { |fault| fault["field"] }.sort)

@@ -87,17 +87,17 @@ class StitchTest < AppTest
     card, record = %w[closures/1/card garments/1/record].map { |path| printed_text(call(:get, "/api/#{path}.pdf")) }
 
     assert_empty step("settings")["outdated"]
-    assert_includes step("sew-7")["outdated"].join(" "), "second pass"
-    assert_includes step("sew-7")["how"], "Sew both beads a second time, without tacks."
-    assert_includes card, "Sew both beads a second time, without tacks."
-    assert_includes record, "sewn twice"
+    assert_includes step("sew-7")["outdated"].join(" "), said("density_choice.second_pass")
+    assert_includes step("sew-7")["how"], said("steps.sew_both_beads_a")
+    assert_includes card, said("steps.sew_both_beads_a")
+    assert_includes record, said("record_pdf.sewn_twice")
   end
 
   def test_the_bobbin_against_the_row
     found = save({ "thread" => { "bobbin" => "about a quarter", "tex" => "No. 120" } })
 
     assert_equal "25", found["plan"]["thread.tex"]
-    assert_includes stitches["row"]["says"], "whole row"
+    assert_includes stitches["row"]["says"], said("hole_simulation.whole_row")
     save({ "thread" => { "bobbin" => "1 m" } })
 
     assert_includes stitches["row"]["says"], "change the bobbin before hole 2"

@@ -99,8 +99,8 @@ class SuppliesAnswersTest < AppTest
             with: { "mishap.what" => "place_cut" } })
     strip = ->(from) { printed_text(call(:get, "/api/closures/#{SMOCK}/strip.pdf?side=underlap&crosses=#{from}")) }
 
-    assert_includes strip["plan"], "from the plan"
-    assert_includes strip["sewn"], "through the holes as they were sewn"
+    assert_includes strip["plan"], said("attach.from_the_plan")
+    assert_includes strip["sewn"], said("strip.through_the_holes_as")
     refute_equal strip["plan"].scan(/\d+(?:\.\d+)? mm/), strip["sewn"].scan(/\d+(?:\.\d+)? mm/)
     eyelets = call(:post, "/api/closures",
                    { garment: "linen field smock", name: "eyelets", like: SMOCK, eyelets: true })

@@ -217,7 +217,7 @@ class SwatchPageTest < AppTest
     end
     card = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.first.text
 
-    refute_includes card, "Held by test hole"
+    refute_includes card, said("stitch.held_by_test_hole")
     act(:put, "accepted/#{db[:journal].where(kind: 'swatch').get(:id)}")
 
     assert_includes PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.first.text, "Held by test hole 1."

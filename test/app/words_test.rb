@@ -22,7 +22,7 @@ class WordsTest < AppTest
   end
 
   def test_whatever_a_test_looks_for_is_said_somewhere
-    assert_empty WORDS.unsaid(now), "say it in test/browser/words.yml as the screens do"
+    assert_empty WORDS.unsaid(now), "say it in test/words.yml as the screens do"
   end
 
   # A word that is on a screen stands in that list, so that rewording changes a line and no test.

@@ -70,7 +70,7 @@ class AttachTest < CoreTest
   def test_what_a_machine_cannot_sew_is_refused_with_what_to_do
     [attaching(button: button(attachment: "shank")), attaching(button: button(hole_spacing: mm(8)))].each do |found|
       refute found.by_machine
-      assert_match(/by hand/, found.instead)
+      assert_match(said("foot_rules.by_hand"), found.instead)
     end
   end
 

@@ -34,7 +34,7 @@ class CuttingTest < CoreTest
               "chisel" => /with the chisel on a block, 22.5 mm: its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm/ }
 
     tools.each { |tool, text| assert_match text, at("open", told(cut: cut(tool: tool, chisel: mm(12)))) }
-    assert_match(/over the block's edge/, at("open", told(cut: cut(tool: "chisel", chisel: mm(30)))))
+    assert_match(said("steps.over_the_block_s"), at("open", told(cut: cut(tool: "chisel", chisel: mm(30)))))
     seals = { "before" => %w[seal dry], "after" => %w[seal-after dry-after], "both" => %w[seal dry seal-after dry-after],
               "none" => [] }
     seals.each do |seal, keys|
@@ -62,26 +62,26 @@ class CuttingTest < CoreTest
     assert_equal [["lower_top", 3r], ["bobbin_finger", 4r], ["leave", 4r]], moves
     assert_equal "lower_top", sheet(recipe: Recipes::Overrides.new(tension_by: "bobbin_finger")).recipe.tension_move.key,
                  "this one has none"
-    assert_match(/Hold the top tail/, at("place", told(own[tails: "held"])))
-    assert_match(/both tails under it/, at("place", told(own[tails: "under"])))
+    assert_match(said("steps.hold_the_top_tail"), at("place", told(own[tails: "held"])))
+    assert_match(said("steps.both_tails_under_it"), at("place", told(own[tails: "under"])))
   end
 
   def test_every_school_of_attaching_changes_what_the_hands_do
-    assert_match(/through the finished holes/, told(sewn(marks: "through"))["mark-buttons"])
+    assert_match(said("steps.through_the_finished_holes"), told(sewn(marks: "through"))["mark-buttons"])
     assert_match(/from the plan, each from the top edge: 24 mm|from the plan, each from the top edge: [\d.]+ mm/,
                  told(sewn(marks: "plan"))["mark-buttons"])
-    assert_match(/Cut the thread between/, at("button", told(sewn(between: "cut"))))
-    assert_match(/Carry the thread over/, at("button", told(sewn(between: "carry"))))
+    assert_match(said("steps.cut_the_thread_between"), at("button", told(sewn(between: "cut"))))
+    assert_match(said("steps.carry_the_thread_over"), at("button", told(sewn(between: "carry"))))
     texts = %w[knot liquid tie_off knot_liquid].map { |secure| told(sewn(secure: secure))["secure"] }
 
     assert_equal texts, texts.uniq
-    assert_match(/Tails to the back, knot, a drop/, told(sewn(secure: "liquid").merge(placket: run_of(use: "children")))["secure"])
+    assert_match(said("steps.tails_to_the_back_2"), told(sewn(secure: "liquid").merge(placket: run_of(use: "children")))["secure"])
     shank = { button: button(shape: "ball", attachment: "shank") }
 
-    assert_match(/on by hand/, at("button", told(shank.merge(sewn(shank_by: "hand")))))
+    assert_match(said("attach_habits.on_by_hand"), at("button", told(shank.merge(sewn(shank_by: "hand")))))
     pinned = told(shank.merge(sewn(shank_by: "pin")))
 
-    assert_match(/Stitch an eyelet for each shank/, pinned["shank-eyelet"])
-    assert_match(/the pin through its loop/, at("button", pinned))
+    assert_match(said("steps.stitch_an_eyelet_for"), pinned["shank-eyelet"])
+    assert_match(said("steps.the_pin_through_its"), at("button", pinned))
   end
 end

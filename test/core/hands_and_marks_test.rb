@@ -29,7 +29,7 @@ class HandsAndMarksTest < CoreTest
     [found, Sheet.of(found.plan, facts(swatches: holes))]
   end
 
-  def fit_says(found) = said(found.diagnosis.changes.find { |one| one.axis == "fit" }.says, :mm)
+  def fit_says(found) = said_in(found.diagnosis.changes.find { |one| one.axis == "fit" }.says, :mm)
 
   def test_a_foot_that_clicks_is_told_in_clicks_and_they_are_those_of_the_step
     before, after = short_by(1, machine: clicking)
@@ -41,7 +41,7 @@ class HandsAndMarksTest < CoreTest
     assert_equal before.setting.clicks, told[2].to_i
     assert_operator told[1].to_i, :>, told[2].to_i
     assert_equal made.setting.clicks, told[1].to_i, "the change made is the step then"
-    assert_includes said(made.setting.says, :mm), "#{told[1]} clicks of 0.5 mm"
+    assert_includes said_in(made.setting.says, :mm), "#{told[1]} clicks of 0.5 mm"
     assert_includes words(made).values.join(" "), "#{told[1]} clicks"
   end
 
@@ -49,14 +49,14 @@ class HandsAndMarksTest < CoreTest
     before, after = short_by(1, machine: clicking(click: nil))
 
     assert_match(/Open the foot [\d.]+ mm beyond the button instead of /, fit_says(after))
-    assert_includes fit_says(after), said(Sentence["instead of %s.", before.setting.opened], :mm).delete_suffix(".")
+    assert_includes fit_says(after), said_in(Sentence["instead of %s.", before.setting.opened], :mm).delete_suffix(".")
     # Beyond what a foot is opened, and for what no foot can hold, there is a stand-in as long as it is to be.
     _, far = short_by(2.5, machine: clicking(allowance: mm(2)))
     change = far.diagnosis.changes.find { |one| one.axis == "fit" }
 
     assert_match(/Clamp a flat stand-in of (22\.5 mm) instead of the button/, fit_says(far))
     assert_match(/Clamp a flat stand-in 22\.5 mm long/,
-                 said(Sheet.of(far.plan.changed(change.sets), far.facts).setting.says, :mm))
+                 said_in(Sheet.of(far.plan.changed(change.sets), far.facts).setting.says, :mm))
     ball = button(shape: "ball", attachment: "shank", diameter: mm(12), thickness: nil)
     _, stand_in = short_by(2.5, machine: clicking, button: ball, recipe: Recipes::Overrides.new(foot: "carriage_foot"))
 
@@ -72,12 +72,12 @@ class HandsAndMarksTest < CoreTest
     told = Swatches::SwatchDescription.new(hole(found, measured: 22.5, looks: { "tension" => "dots" },
                                                 symptoms: %w[skipped]))
 
-    assert_equal "passes as it should", told.verdict
+    assert_equal said("look.passes_as_it_should"), told.verdict
     assert_equal ["edge: dots of bobbin thread on top", "between the beads: room to cut"], told.seen.grep(/between|edge/)
     assert_includes told.seen, Swatches::SYMPTOMS.fetch("skipped").name
     assert_equal found.setting.hands, told.settings.fetch("foot opened to")
     assert_equal found.cut.length, told.settings.fetch("opening wanted")
-    assert_equal "light woven", told.sewn[:cloth_kind]
+    assert_equal said("cloth_kind.light_woven"), told.sewn[:cloth_kind]
     assert_equal "tex 27 polyester", told.sewn[:thread_tex]
     lined = sheet(machine: machine("stepped", id: 5))
 
@@ -177,7 +177,7 @@ class HandsAndMarksTest < CoreTest
       assert_equal [[22.5], mm(22.5)], [seen.strips.first.dots.map(&:at), seen.facts.swatches.first.looked.measured]
       assert_equal right.setting, seen.setting
       # What is said to be reckoned with is what the steps reckon with.
-      adds = said(seen.diagnosis.remarks.last, :mm)[/adds about ([\d.]+) mm by itself/, 1].to_f
+      adds = said_in(seen.diagnosis.remarks.last, :mm)[/adds about ([\d.]+) mm by itself/, 1].to_f
 
       assert_in_delta seen.setting.stops.to_f - seen.setting.hands.to_f, adds, 1e-9
     end

@@ -75,18 +75,18 @@ class LayoutTest < CoreTest
     caution = ahead.holes.last.cautions.first
 
     assert_match(/Hem lies 7.5 mm from hole 6, where the carriage foot wants flat cloth/, caution.says.to_s)
-    assert_includes caution.instead, "folded scrap"
+    assert_includes caution.instead, said("runway.folded_scrap")
     # 25 above: too near for the 40 behind, far enough for the 20 in front when the work is turned.
     above = layout(count: 2, first: mm(100), last: mm(400),
                    keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))])
 
-    assert_includes above.holes.last.cautions.first.instead, "Turn the garment"
+    assert_includes above.holes.last.cautions.first.instead, said("runway.turn_the_garment")
     # A keyhole lies as its eye lies: the garment cannot be turned round.
     eyed = sheet(placket: run_of(count: 2, first: mm(100), last: mm(400),
                                  keep_outs: [Placket::KeepOut.new(from: mm(352), to: mm(362))]),
                  recipe: Recipes::Overrides.new(style: "keyhole")).layout.holes.last.cautions.first
 
-    refute_includes eyed.instead, "Turn the garment"
+    refute_includes eyed.instead, said("runway.turn_the_garment")
     far = layout(count: 2, first: mm(100), last: mm(400), keep_outs: [Placket::KeepOut.new(from: mm(330), to: mm(340))])
 
     assert_empty far.holes.last.cautions
@@ -110,7 +110,7 @@ class LayoutTest < CoreTest
     because = layout(count: 8, pins: [pin(212)]).because_even
 
     assert_equal "7 would lie more evenly: gaps from 82 mm to 94 mm instead of 62 mm to 82 mm.", because.says.to_s
-    assert_match(/No count near it lies more evenly/, layout(pins: [pin(212)]).because_even.says.to_s)
+    assert_match(said("layout_words.no_count_near_it"), layout(pins: [pin(212)]).because_even.says.to_s)
   end
 
   def test_what_moved_is_told_in_a_sentence

@@ -46,10 +46,10 @@ class LessonsTest < CoreTest
 
     assert_operator begun.recipe.stitch_length.value, :<, first.recipe.stitch_length.value
     assert_operator begun.recipe.tension.value, :<, first.recipe.tension.value
-    assert_match(/same machine, thread and kind of cloth/, said(begun.recipe.tension.because.first.says, :mm))
+    assert_match(/same machine, thread and kind of cloth/, said_in(begun.recipe.tension.because.first.says, :mm))
     other = sheet(machine: stepped, thread: thread(tex: 60), facts: Sewing::Facts.new(earlier: earlier(*thin)))
 
-    assert_match(/same machine and kind of cloth/, said(other.recipe.tension.because.first.says, :mm))
+    assert_match(/same machine and kind of cloth/, said_in(other.recipe.tension.because.first.says, :mm))
     # Of cloth alone nothing is learned.
     alone = sheet(machine: stepped(id: 8), thread: thread(tex: 60), facts: Sewing::Facts.new(earlier: earlier(*thin)))
 

@@ -38,9 +38,9 @@ class MachineTest < CoreTest
 
   # Back to the first part and forgetting the length are two things; where a machine begins is unknown until watched.
   def test_what_a_machine_forgets_and_where_it_begins
-    assert_equal "turn the selector back to the first part", machine("stepped", reset: "none").reset_words
+    assert_equal said("machine.turn_the_selector_back"), machine("stepped", reset: "none").reset_words
     assert_nil machine("memory").reset_words
-    assert_equal "press its clear key", machine("memory", forgets: "clear_key").forget_words
+    assert_equal said("machine.press_its_clear_key"), machine("memory", forgets: "clear_key").forget_words
     assert_equal([nil, :near, :far], [nil, "away", "toward"].map { |way| machine(first_direction: way).begins })
     MACHINE_KINDS.each_value do |kind|
       assert_includes STOPS, kind.usual.fetch(:stops)

@@ -18,7 +18,7 @@ class MeasureTest < CoreTest
 
   def test_what_is_no_length_is_refused_with_how_to_write_one
     ["", "abc", "NaN", "Infinity", "1e308", "3/0", "18/", "1 8", "18 furlongs", "1" * 40, "--3", "1.2.3"].each do |text|
-      assert_match(/Write a length such as/, refused { read(text) }.fetch("button.diameter"), text)
+      assert_match(said("notation.write_a_length_such"), refused { read(text) }.fetch("button.diameter"), text)
     end
   end
 

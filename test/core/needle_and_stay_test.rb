@@ -85,7 +85,7 @@ class NeedleAndStayTest < CoreTest
       end
     end
 
-    assert_includes recipe(stabilisers: []).stabiliser.cautions.first.instead.to_s, "light fusible strip"
+    assert_includes recipe(stabilisers: []).stabiliser.cautions.first.instead.to_s, said("stabiliser.light_fusible_strip")
     # No iron, no fusible; not washed, nothing that has to be washed out.
     refute recipe(cloth: cloth(iron: "no")).stay.heat
     refute recipe(cloth: cloth(kind: "sheer", washed: "no")).stay.wash

@@ -30,7 +30,7 @@ class OneFigureTest < CoreTest
     near = bag(placket: run_of(run_length: mm(300), use: "bag", first: mm(140), last: mm(160), count: 2))
 
     assert_nil near.layout
-    fault = said(near.faults.first.allowed, :mm)
+    fault = said_in(near.faults.first.allowed, :mm)
     least = fault[/gaps of at least ([\d.]+) mm/, 1].to_f
 
     assert_operator least, :>, 20
@@ -72,7 +72,7 @@ class OneFigureTest < CoreTest
     opening = cardigan.opening.to_s
 
     assert_includes said["test-sew"], "when the first bead is #{opening} long"
-    said.keys.grep(/\Asew-at/).each { |key| assert_includes said[key], "repeats by itself" }
+    said.keys.grep(/\Asew-at/).each { |key| assert_includes said[key], said("steps.repeats_by_itself") }
     assert(said.any? { |key, text| key.start_with?("back-") && text.include?("forget the length") })
     assert(said.values.any? { |text| text.include?("foot pressure one step lighter") })
     assert(said.values.any? { |text| text.include?("foot pressure back to your usual") })

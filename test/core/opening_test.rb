@@ -32,7 +32,7 @@ class OpeningTest < CoreTest
     by_allowance = cut(button: ball, school: "diameter_allowance")
 
     assert_equal "will_not_pass", by_allowance.verdict.key
-    assert_match(/will not pass/, by_allowance.cautions.first.says.to_s)
+    assert_match(said("verdict.will_not_pass"), by_allowance.cautions.first.says.to_s)
     assert_predicate cut(button: ball).verdict, :usable?
   end
 
@@ -127,7 +127,7 @@ class OpeningTest < CoreTest
     assert_operator half, :<, none
     assert_includes cut(cloth: knit, held: 0r).chosen.because.map { |reason|
       reason.says.to_s
-    }.join, "keeps it from giving"
+    }.join, said("school.keeps_it_from_giving")
   end
 
   # An eye of radius r opens to (π − 2)·r more than the 2r of slit it stands for.

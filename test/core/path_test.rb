@@ -37,8 +37,8 @@ class PathTest < CoreTest
       "plain" => ["start", "near tack", "left bead", "far tack", "right bead", "lock"] }.each do |kind, names|
       assert_equal names, path(kind: kind).parts.map(&:name)
     end
-    assert_equal "straight run", path(kind: "memory", on: { straight_first: true }).parts[1].name
-    assert_equal "right bead", path(kind: "memory", on: { first_side: "right" }).parts[1].name
+    assert_equal said("sewer.straight_run"), path(kind: "memory", on: { straight_first: true }).parts[1].name
+    assert_equal said("machine.right_bead"), path(kind: "memory", on: { first_side: "right" }).parts[1].name
     assert_equal "far tack", path(kind: "sensing", on: { first_direction: "toward" }).parts[1].name
     # By hand it begins with the wide tack, whatever the machine could do.
     assert_equal "near tack", path("manual_zigzag", kind: "memory", own_bead: 1.8).parts[1].name

@@ -68,7 +68,7 @@ class PlacketTest < CoreTest
 
   def test_cautions_say_what_to_change
     assert_equal ["extension"], layout(extension: mm(12)).cautions.map(&:rule) - ["gap"]
-    assert_includes layout(orientation: "horizontal", extension: mm(13)).cautions.map(&:rule), "edge distance"
+    assert_includes layout(orientation: "horizontal", extension: mm(13)).cautions.map(&:rule), said("edge.edge_distance")
     keep_out = Placket::KeepOut.new(from: mm(100), to: mm(120), label: "pocket")
     near = layout(first: mm(20), last: mm(520), count: 6, keep_outs: [keep_out])
 

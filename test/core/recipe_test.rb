@@ -144,7 +144,7 @@ class RecipeTest < CoreTest
     assert_includes stepless.stitch_length.because.first.says.to_s, "half way from 0.25 to 0.5"
     refute stepless.second_pass
     # What a person set has no way back on such a dial but the second pass.
-    assert_includes recipe(kind: "stepped", recipe: { stitch_length: mm(0.5) }).stitch_length.cautions.first.instead, "second pass"
+    assert_includes recipe(kind: "stepped", recipe: { stitch_length: mm(0.5) }).stitch_length.cautions.first.instead, said("density_choice.second_pass")
   end
 
   def test_a_knit_without_a_programme_gets_an_open_zigzag_by_hand
@@ -178,6 +178,6 @@ class RecipeTest < CoreTest
     low = recipe(machine: machine("memory", neutral_tension: 0r))
 
     assert_equal ["bobbin_finger", 0], [low.tension_move.key, low.tension.value]
-    assert_match(/nothing below it/, recipe(machine: machine(neutral_tension: 0r)).tension.because.first.says)
+    assert_match(said("equipment_choice.nothing_below_it"), recipe(machine: machine(neutral_tension: 0r)).tension.because.first.says)
   end
 end

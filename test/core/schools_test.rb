@@ -25,8 +25,8 @@ class SchoolsTest < CoreTest
                      [one.second_pass, one.stitch_length.cautions.map(&:rule)]
                    end
                  end)
-    assert_match(/both beads a second time/, at("sew", words(thin["second_pass"])))
-    refute_match(/second time/, at("sew", words(thin["shorten"])))
+    assert_match(said("steps.both_beads_a_second"), at("sew", words(thin["second_pass"])))
+    refute_match(said("steps.second_time"), at("sew", words(thin["shorten"])))
     forced = %w[yes no].map { |answer| sheet(recipe: Recipes::Overrides.new(second_pass: answer)).recipe.second_pass }
 
     assert_equal [true, false], forced
@@ -140,12 +140,12 @@ class SchoolsTest < CoreTest
                  Placket::EDGE_SCHOOLS.keys.map { |school| edge[school, 30].to_edge_needed })
     assert_equal([[], []], %w[pattern six].map { |school| edge[school, 16].cautions.map(&:rule) })
     assert_operator edge["pattern", 16].extension_needed, :<, edge["thirteen", 16].extension_needed
-    assert_match(/6 mm is wanted: it tears out there/, said(edge["pattern", 9].cautions.last.says, :mm))
+    assert_match(/6 mm is wanted: it tears out there/, said_in(edge["pattern", 9].cautions.last.says, :mm))
     feeds = %w[machine length_zero].map do |feed|
       words(sheet(**sewn(feed: feed), machine: machine("memory")))["feed-off"]
     end
 
-    assert_match(/Drop the feed dogs/, feeds.first)
+    assert_match(said("steps.drop_the_feed_dogs"), feeds.first)
     assert_match(/Set stitch length 0.*still nudges/, feeds.last)
   end
 
@@ -158,8 +158,8 @@ class SchoolsTest < CoreTest
     assert_operator first["feed-off"], :<, first["back-feed_dogs"]
     assert_operator first["back-feed_dogs"], :<, first["sew-at"], "holes are fed"
     assert_empty ledger_after(found.progress.steps).entries
-    assert_match(/from the plan/, words(found)["mark-buttons"])
-    assert_match(/From the buttons as they sit/, words(found)["mark"])
+    assert_match(said("attach.from_the_plan"), words(found)["mark-buttons"])
+    assert_match(said("steps.from_the_buttons_as"), words(found)["mark"])
     assert_operator(sheet(**sewn(order: "holes")).progress.steps.index { |step| step.key.start_with?("button-at") }, :>,
                     sheet(**sewn(order: "holes")).progress.steps.index { |step| step.key.start_with?("sew-at") })
     part = SessionPart.new(key: 1, name: "a", garment: "b", sheet: found)

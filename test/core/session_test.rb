@@ -105,7 +105,7 @@ class SessionTest < CoreTest
     assert_equal ["button foot", "carriage foot"], SessionKit.of(at.session).select { |item|
       item.kind == "foot"
     }.map(&:name).sort.uniq
-    assert_includes SessionKit.of(table({ one: { machine: machine("stepped") } }).session).filter_map(&:lacks).join, "not in the box"
+    assert_includes SessionKit.of(table({ one: { machine: machine("stepped") } }).session).filter_map(&:lacks).join, said("session_kit.not_in_the_box")
   end
 
   def test_pace_is_the_middle_of_what_was_seen_drawn_to_what_is_usual

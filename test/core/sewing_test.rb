@@ -65,9 +65,9 @@ class SewingTest < CoreTest
       assert_match order, step(steps(machine: watched("sensing", first_direction: way)), "sew").how.to_s
     end
     assert_match(/other bead away again/, step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
-    assert_match(/no key is pressed again/, words["memory"])
+    assert_match(said("steps.no_key_is_pressed"), words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
-    assert_match(/inner edge of bead one and pivot/, words["plain"])
+    assert_match(said("steps.inner_edge_of_bead"), words["plain"])
     assert_match(/press the reverse key when the first bead is 22.5 mm/,
                  step(steps(machine: machine("memory")), "test-sew").how.to_s)
   end
@@ -102,7 +102,7 @@ class SewingTest < CoreTest
     assert_includes step(steps, "place").does.in(:mm), "at the lower end 552.5 mm"
     away = sheet(machine: watched(eye_end: "near"), recipe: Recipes::Overrides.new(style: "keyhole"))
 
-    assert_equal "the lower end", away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
+    assert_equal said("start.the_lower_end"), away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
   end
 
   # What each style, stay and button asks for beside the hole itself.
@@ -120,17 +120,17 @@ class SewingTest < CoreTest
              machine: machine(foot_lift: mm(9)))
     box = steps(cloth: cloth(kind: "coated"))
 
-    assert_match(/straight stitch with the needle in the middle/, step(box, "settings").how)
+    assert_match(said("steps.straight_stitch_with_the"), step(box, "settings").how)
     only = steps(cloth: cloth(kind: "coated", weight: 120), machine: machine(needle_positions: 1))
 
     assert_match(/Select straight stitch,/, step(only, "settings").how, "its needle has no other place")
-    assert_match(/foot up, turn, foot down/, step(box, "sew").how.to_s)
+    assert_match(said("steps.foot_up_turn_foot"), step(box, "sew").how.to_s)
     assert_includes step(box, "place").does.in(:mm), "16.5 mm from the finished edge, in the middle of a long side"
     assert_empty box.map(&:key).grep(/seal|dry|lever/)
     assert_nil step(steps(button: button(shape: "cord", diameter: mm(3))), "mark-buttons")
     assert_match(/near pair.*far pair.*each pair/, step(steps, "button").how)
-    assert_match(/Presser lever down/, step(steps, "button").how)
-    assert_match(/Never fingers under a bare needle/, step(steps(machine: machine("stepped")), "button-foot").how)
+    assert_match(said("steps.presser_lever_down"), step(steps, "button").how)
+    assert_match(said("steps.never_fingers_under_a"), step(steps(machine: machine("stepped")), "button-foot").how)
   end
 
   # A step that lacks its caution is a defect: by what the hands come near to.

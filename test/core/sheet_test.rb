@@ -71,7 +71,7 @@ class SheetTest < CoreTest
 
     assert_equal [nil, mm(18)], [first.setting.gives, first.sewn_with["setting.hands"]]
     assert_equal [mm(22.5), mm(2.5)], [learned.setting.gives, learned.setting.opened], "18 and 2 of its own, 2.5 further"
-    assert_match(/adds about 2 mm by itself/, learned.diagnosis.remarks.map { |one| said(one, :mm) }.join)
+    assert_match(/adds about 2 mm by itself/, learned.diagnosis.remarks.map { |one| said_in(one, :mm) }.join)
     assert_nil sheet(machine: machine(id: 2), facts: facts(swatches: [swatch])).setting.gives, "another machine's foot is another foot"
   end
 

@@ -72,10 +72,10 @@ class SuppliesTest < CoreTest
 
     assert_match(/buttoned up.*Iron round the buttons.*a day before the first wash/, said.call)
     assert_match(/not washed.*No hot iron/, said.call(cloth: cloth(kind: "coated", washed: "no")))
-    assert_match(/pins out/,
+    assert_match(said("care.pins_out"),
                  said.call(button: button(shape: "ball", attachment: "shank"),
                            attach: Attach::ButtonSewing.new(pattern: "two_bars", shank_by: "pin")))
-    assert_match(/Pull every button/, said.call(placket: run_of(use: "children")))
+    assert_match(said("care.pull_every_button"), said.call(placket: run_of(use: "children")))
     refute_match(/Sealed/, said.call(cut: Opening::CutMethod.new(seal: "none")))
   end
 end

@@ -19,7 +19,7 @@ class SwatchTest < CoreTest
 
   def diagnosis(*swatches, **changes) = lined(*swatches, **changes).diagnosis
   def change(*swatches, **changes) = diagnosis(*swatches, **changes).change
-  def says(change) = said(change.says, :mm)
+  def says(change) = said_in(change.says, :mm)
 
   # Looked at twice, and both times the same: there is nothing to be surprised at.
   def twice(*earlier, swatch, **changes)
@@ -60,7 +60,7 @@ class SwatchTest < CoreTest
       by_hand = said.grep_v(/ from | second layer|Everything in reach/)
 
       assert_equal by_hand.uniq, by_hand, symptom.key
-      assert_includes said.last, "Everything in reach", symptom.key
+      assert_includes said.last, said("troubleshooter.everything_in_reach"), symptom.key
     end
     assert_raises(KeyError) { change(swatch(symptoms: ["singing"])) }
   end
@@ -78,11 +78,11 @@ class SwatchTest < CoreTest
   def test_what_was_tried_makes_the_other_causes_likelier
     first, second = [1, 2].map { |count| (1..count).map { |number| swatch(number, symptoms: ["nest"]) } }
 
-    assert_match(/Hold both tails/, says(change(*first)))
-    assert_match(/Thread anew/, says(change(*second)))
+    assert_match(said("symptom.hold_both_tails"), says(change(*first)))
+    assert_match(said("symptom.thread_anew"), says(change(*second)))
     marks = swatch(symptoms: ["foot_marks"])
 
-    refute_match(/foot pressure/, (1..3).map { |count| says(change(*([marks] * count))) }.join)
+    refute_match(said("ledger.foot_pressure"), (1..3).map { |count| says(change(*([marks] * count))) }.join)
     assert_match(/pressure/, says(change(marks, marks, machine: machine("stepped", foot_pressure: true))))
   end
 
@@ -130,7 +130,7 @@ class SwatchTest < CoreTest
     assert_includes tight.sets.keys, "opening.ease"
     assert_match(/Lengthen the opening to 2[3-4]/, says(tight))
     assert_match(/22.5 mm was wanted: 2.5 mm too long/,
-                 diagnosis(swatch(measured: mm(25))).remarks.map { |one| said(one, :mm) }.join)
+                 diagnosis(swatch(measured: mm(25))).remarks.map { |one| said_in(one, :mm) }.join)
   end
 
   # Nobody would believe it at once; looked at again, both are put together.
@@ -159,7 +159,7 @@ class SwatchTest < CoreTest
     found = diagnosis(*rows, machine: coarse)
 
     assert_equal [:between, [:tension]], [found.kind, found.stuck]
-    assert_match(/between two that were tried, or the measuring is off/, says(found.change))
+    assert_match(said("move_words.between_two_that_were"), says(found.change))
     assert_equal([:contradiction, nil, false],
                  diagnosis(swatch(symptoms: %w[gappy piled_up]).with(looks: {})).then do |one|
                    [one.kind, one.change, one.accept?]
@@ -170,7 +170,7 @@ class SwatchTest < CoreTest
     other = swatch(symptoms: ["nest"], sewn_with: { "thread.tex" => "60", "machine.id" => "" })
 
     assert_equal [:others, nil], [diagnosis(other).kind, diagnosis(other).change]
-    assert_match(/another machine/, diagnosis(other).remarks.first)
+    assert_match(said("diagnosis.another_machine"), diagnosis(other).remarks.first)
     # A change that is made is not asked for again.
     gappy = swatch(measured: mm(23), looks: { "bead_away" => "thin", "bead_back" => "thin" })
     made = diagnosis(gappy,

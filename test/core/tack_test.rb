@@ -36,10 +36,10 @@ class TackTest < CoreTest
     text = words(found)
 
     assert_includes text["test-sew"], "press the reverse key when it is #{figure} long"
-    assert_includes said(found.setting.says, :mm), figure
+    assert_includes said_in(found.setting.says, :mm), figure
     assert_equal found.setting.figure, found.progress.steps.find { |step| step.key == "test-sew" }.moves.fetch("memory")
     assert_includes text["mark"], "the tack is 9 mm"
-    assert_includes text["back-memory"], "forget the length"
+    assert_includes text["back-memory"], said("steps.forget_the_length")
     denser = tacks(recipe: Recipes::Overrides.new(stitch_length: mm(0.35)))
 
     assert_equal mm(8.3), denser.setting.figure
@@ -50,7 +50,7 @@ class TackTest < CoreTest
 
     assert_equal(["own", mm(9), mm(9)], own[9].then { |set| [set.by.key, set.figure, set.gives] })
     assert_equal "press", own[12].by.key
-    assert_match(/Clear the 12 mm it has of its own/, said(own[12].says, :mm))
+    assert_match(/Clear the 12 mm it has of its own/, said_in(own[12].says, :mm))
     assert_equal(["own", mm(12), ["its own length"]],
                  own[12, "own"].then { |set| [set.by.key, set.gives, set.cautions.map(&:rule)] })
     assert_equal "press", own[9, "pressed"].by.key
@@ -72,7 +72,7 @@ class TackTest < CoreTest
     assert_equal ["straight_tack", [0.0, 9.0], 6], [found.recipe.style.value.key, path.footprint, path.parts.size]
     assert_equal [%i[fit], 5], [found.diagnosis.axes.map(&:key), LookPictures.of(found).size]
     assert_empty ledger_after(found.progress.steps).entries
-    assert_match(/six rows/, words(found).find { |key, _| key.start_with?("sew-at") }.last)
+    assert_match(said("steps.six_rows"), words(found).find { |key, _| key.start_with?("sew-at") }.last)
     assert_equal mm(2), tacks(long: 4, recipe: Recipes::Overrides.new(stitch_length: mm(5))).setting.figure
   end
 
@@ -96,7 +96,7 @@ class TackTest < CoreTest
       }.grep(/\b(holes?|slits?|beads?|buttons?|eye)\b/i), "#{kind} on #{name}"
       assert_empty found.progress.steps.map(&:key).grep(/seal|open-at|punch|button|stabilise-buttons/)
       assert_empty ledger_after(found.progress.steps).entries
-      assert_equal "as long as it should be", found.verdict.words
+      assert_equal said("verdict.as_long_as_it"), found.verdict.words
       refute_includes found.recipe.lines.map(&:key), :cord
     end
   end
@@ -108,7 +108,7 @@ class TackTest < CoreTest
     assert_equal(["Tack", "Length", "Where do the tacks go?"],
                  [STAGES["button"].title_for(bar), STAGES["opening"].title_for(bar), STAGES["placket"].question_for(bar)])
     refute_includes Stage.of(plan(button: bar)).map(&:word), "attach"
-    assert_includes Care.of(tacks).join, "a tack bears"
+    assert_includes Care.of(tacks).join, said("care.a_tack_bears")
   end
 
   # A hole that was measured says nothing of a tack, and a tack that went on is pressed earlier by as much.
@@ -128,7 +128,7 @@ class TackTest < CoreTest
     assert moved.between?(mm(-2), mm(-0.8)), moved.to_s
     assert_equal found.setting.figure + moved,
                  Sheet.of(long.plan.changed("opening.correction" => moved), long.facts).setting.figure
-    assert_includes said(after[10.6].diagnosis.remarks.first, :mm), "The tack measures 10.6 mm where 9 mm was wanted"
+    assert_includes said_in(after[10.6].diagnosis.remarks.first, :mm), "The tack measures 10.6 mm where 9 mm was wanted"
     assert_equal :sew_row, after[9, 9].diagnosis.kind
     hole = Swatches::EarlierSwatch.new(swatch: swatch_of(sheet(machine: tacker), passes: "passes", measured: mm(26)),
                                        closure: 7)

@@ -37,7 +37,7 @@ class ThreadTest < CoreTest
 
     assert_includes row.says, "It lasts for #{row.enough_for} of 7 holes: change the bobbin before hole #{row.enough_for + 1}"
     assert_includes 1..6, row.enough_for
-    assert_includes HoleSimulation.of(sheet(thread: thread(bobbin: "full"))).row.says, "whole row"
+    assert_includes HoleSimulation.of(sheet(thread: thread(bobbin: "full"))).row.says, said("hole_simulation.whole_row")
     assert_nil HoleSimulation.of(sheet).row
   end
 

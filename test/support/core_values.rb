@@ -100,12 +100,12 @@ module CoreValues
   def words(found)
     found.progress.steps.to_h do |step|
       [step.key, [step.does, step.how].compact.map do |text|
-        said(text, :mm)
+        said_in(text, :mm)
       end.join(" ")]
     end
   end
 
-  def said(text, unit) = text.respond_to?(:in) ? text.in(unit) : text.to_s
+  def said_in(text, unit) = text.respond_to?(:in) ? text.in(unit) : text.to_s
 
   # What is away from neutral after these steps.
   def ledger_after(steps) = steps.reduce(Ledger.empty) { |ledger, step| ledger.changed(step.moves) }

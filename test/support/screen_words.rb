@@ -4,6 +4,7 @@ require "json"
 require "open3"
 require "prism"
 require "yaml"
+require_relative "said"
 require_relative "word_list"
 
 module NimbleEyelet
@@ -13,9 +14,8 @@ module NimbleEyelet
     class ScreenWords
       ROOT = File.expand_path("../..", __dir__)
       FILE = "#{ROOT}/docs/screens.yml".freeze
-      NAMES = "#{ROOT}/test/browser/words.yml".freeze
       HEAD = "# What screens, prints and errors say, by the file it stands in. Written by bin/words.\n"
-      GAP = "{…}"
+      GAP = Said::GAP
       # What nobody reads: queries and code that is made. What steps say is heard by WordList.
       LEFT_OUT = %w[app/store app/http app/settings.rb app/memo.rb lib/nimble_eyelet/work lib/nimble_eyelet/sewing
                     lib/nimble_eyelet/older_words.rb lib/nimble_eyelet/value.rb].freeze
@@ -50,11 +50,10 @@ module NimbleEyelet
 
       def self.text_of(node)
         case node
-        when Prism::StringNode then node.unescaped
-        when Prism::InterpolatedStringNode then node.parts.map do |part|
-          part.is_a?(Prism::StringNode) ? part.unescaped : GAP
-        end.join
-        end&.gsub(/%[sd]/, GAP)
+        when Prism::StringNode then node.unescaped.gsub(/%[sd]/, GAP)
+        when Prism::InterpolatedStringNode
+          node.parts.map { |part| part.is_a?(Prism::StringNode) ? part.unescaped.gsub(/%[sd]/, GAP) : GAP }.join
+        end
       end
 
       def self.inner(node) = node.parts.grep_v(Prism::StringNode)
@@ -64,27 +63,17 @@ module NimbleEyelet
 
       def self.write(words = now) = File.write(FILE, HEAD + YAML.dump(words, line_width: -1).delete_prefix("---\n"))
 
-      # What tests of the browser press, fill in and look for: its name, and what the screen says for it now.
-      def self.names
-        @names ||= YAML.safe_load_file(NAMES).flat_map do |of, all|
-          all.map do |name, words|
-            ["#{of}.#{name}", words]
-          end
-        end.to_h
-      end
-
       # @param screens [Hash{String => Array<String>}]
       # @return [Array<String>] names whose words stand on no screen and in no step
       def self.unsaid(screens)
         steps = YAML.safe_load_file(WordList::FILE).fetch("steps").values.flatten.map { |row| row["says"].gsub(/\{[^}]+\}/, GAP) }
         texts = screens.values.flatten + steps
-        names.reject { |_, words| texts.any? { |text| text.include?(words) } }.map { |name, words| "#{name}: #{words}" }
+        Said.names.reject do |_, words|
+          texts.any? do |text|
+            text.include?(words)
+          end
+        end.map { |name, words| "#{name}: #{words}" }
       end
-
-      # @param name [String] such as "stash.add"
-      # @param figures [Array<String>] that stand in its gaps
-      # @return [String]
-      def self.said(name, *figures) = names.fetch(name).gsub(GAP) { figures.shift }
     end
   end
 end
