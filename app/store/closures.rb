@@ -40,9 +40,9 @@ module NimbleEyelet
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)
-      # What test holes amount to, whatever else of the plan is changed.
-      LESSONS = Memo.new(256)
-      private_constant :SHEETS, :LESSONS
+      # What sheets are made of, each by what it hangs on: recipes, layouts, steps, and what test holes amount to.
+      PARTS = Memo.new(512)
+      private_constant :SHEETS, :PARTS
 
       # @return [Sheet]
       def sheet = worked_out(plan.in(house))
@@ -54,7 +54,7 @@ module NimbleEyelet
 
       private
 
-      def worked_out(plan) = facts.then { |facts| SHEETS.of([plan, facts]) { Sheet.of(plan, facts, memory: LESSONS) } }
+      def worked_out(plan) = facts.then { |facts| SHEETS.of([plan, facts]) { Sheet.of(plan, facts, memory: PARTS) } }
     end
 
     class Closures
