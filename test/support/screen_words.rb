@@ -67,12 +67,10 @@ module NimbleEyelet
       # @return [Array<String>] names whose words stand on no screen and in no step
       def self.unsaid(screens)
         steps = YAML.safe_load_file(WordList::FILE).fetch("steps").values.flatten.map { |row| row["says"].gsub(/\{[^}]+\}/, GAP) }
-        texts = screens.values.flatten + steps
-        Said.names.reject do |_, words|
-          texts.any? do |text|
-            text.include?(words)
-          end
-        end.map { |name, words| "#{name}: #{words}" }
+        # A field is called in its table as within a sentence, and begins large where it stands over its box.
+        known = (screens.values.flatten + steps).join("\n").downcase
+        gone = Said.names.reject { |_, words| known.include?(words.downcase) }
+        gone.map { |name, words| "#{name}: #{words}" }
       end
     end
   end

@@ -91,6 +91,12 @@ class CurrentWorkroom {
     return field?.label ?? path.replaceAll(/[._]/g, ' ');
   }
 
+  /** What stands over a field; nothing until it is known, so that no other words stand there first. */
+  heading(path: string): string {
+    const label = this.catalogue?.fields.find((other) => other.path === path)?.label ?? '';
+    return label.charAt(0).toUpperCase() + label.slice(1);
+  }
+
   /** Where a page of this workroom lies. */
   at(rest = ''): string {
     return `/w/${this.slug}${rest}`;

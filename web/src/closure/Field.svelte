@@ -1,6 +1,7 @@
 <script lang="ts">
   // A figure that is typed where it is read. What the server refuses stays typed, with the reason
   // beside it.
+  import { workroom } from '../api/workroom.svelte';
   import Entry from '../ui/Entry.svelte';
   import CaliperButton from './CaliperButton.svelte';
   import Clash from './Clash.svelte';
@@ -9,7 +10,7 @@
   let {
     work,
     path,
-    label,
+    label: own,
     hint = '',
     placeholder = '',
     wide = false,
@@ -18,7 +19,8 @@
   }: {
     work: ClosureWork;
     path: string;
-    label: string;
+    /** Where it is called otherwise than in the table of fields. */
+    label?: string;
     hint?: string;
     placeholder?: string;
     wide?: boolean;
@@ -28,12 +30,13 @@
   } = $props();
 
   const id = $props.id();
+  let label = $derived(own ?? workroom.heading(path));
   let fault = $derived(work.draft.fault(path));
   let conflict = $derived(work.conflicts.find((other) => other.path === path));
 </script>
 
 <div class={['flex flex-col gap-0.5', wide ? 'w-full max-w-md' : 'w-36']}>
-  <label for={id} class="text-sm text-secondary">{label}</label>
+  <label for={id} class="min-h-5 text-sm text-secondary">{label}</label>
   <div class="flex items-center gap-1">
     <Entry
       {id}

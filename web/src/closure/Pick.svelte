@@ -1,12 +1,13 @@
 <script lang="ts">
   // One of several: as words side by side when they are few, else as a list.
   import type { Choice } from '../api/client';
+  import { workroom } from '../api/workroom.svelte';
   import type { ClosureWork } from './work.svelte';
 
   let {
     work,
     path,
-    label,
+    label: own,
     choices,
     listed = false,
     empty = '',
@@ -15,7 +16,8 @@
   }: {
     work: ClosureWork;
     path: string;
-    label: string;
+    /** Where it is called otherwise than in the table of fields. */
+    label?: string;
     choices: Choice[];
     listed?: boolean;
     empty?: string;
@@ -26,6 +28,7 @@
   } = $props();
 
   const id = $props.id();
+  let label = $derived(own ?? workroom.heading(path));
   let house = $derived(habit ? work.closure?.house[path] : undefined);
   let open = $derived(house ? `the house habit: ${house.name ?? ''}` : empty);
   let chosen = $derived(work.text(path));
@@ -41,7 +44,7 @@
 
 {#if listed}
   <div class="flex flex-col gap-0.5">
-    <label for={id} class="text-sm text-secondary">{label}</label>
+    <label for={id} class="min-h-5 text-sm text-secondary">{label}</label>
     <select
       {id}
       data-path={path}
@@ -58,7 +61,7 @@
   </div>
 {:else}
   <fieldset data-path={path}>
-    <legend class="text-sm text-secondary">{label}</legend>
+    <legend class="min-h-5 text-sm text-secondary">{label}</legend>
     <div class="mt-0.5 flex flex-wrap gap-x-1 gap-y-1">
       {#each house ? [{ key: '', name: `as the house: ${house.name ?? ''}`, note: '' }, ...choices] : choices as choice (choice.key)}
         <label

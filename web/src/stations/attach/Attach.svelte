@@ -85,13 +85,7 @@
 {/if}
 
 <div class="mt-4">
-  <Pick
-    {work}
-    path="attach.order"
-    label="Hole or button first"
-    choices={workroom.catalogue?.attach_orders ?? []}
-    habit
-  />
+  <Pick {work} path="attach.order" choices={workroom.catalogue?.attach_orders ?? []} habit />
 </div>
 {#if closure.plan['button.attachment'] === 'four_holes'}
   <div class="mt-4">
@@ -118,13 +112,7 @@
 {/if}
 {#if closure.plan['button.attachment'] === 'four_holes' && attach.by_machine}
   <div class="mt-4">
-    <Pick
-      {work}
-      path="attach.between"
-      label="Between the pairs"
-      choices={workroom.catalogue?.between_pairs ?? []}
-      habit
-    />
+    <Pick {work} path="attach.between" choices={workroom.catalogue?.between_pairs ?? []} habit />
   </div>
 {/if}
 {#if sheet.button.holes.length === 0}

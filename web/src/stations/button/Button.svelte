@@ -89,7 +89,6 @@
         {work}
         path="button.thickness"
         measures
-        label="Thickness"
         hint={fastens ? 'without the shank' : 'lying flat'}
         large
       />
@@ -115,12 +114,7 @@
     />
   {/if}
   {#if fastens}
-    <Pick
-      {work}
-      path="button.attachment"
-      label="Sewn on through"
-      choices={workroom.catalogue?.attachments ?? []}
-    />
+    <Pick {work} path="button.attachment" choices={workroom.catalogue?.attachments ?? []} />
   {:else if sheet.button.opens}
     <Field
       {work}
@@ -132,8 +126,8 @@
   {/if}
   {#if fastens && sheet.button.holes.length > 0}
     <div class="flex flex-wrap gap-x-4 gap-y-3">
-      <Field {work} path="button.hole_spacing" measures label="Hole spacing" hint="middle to middle" />
-      <Field {work} path="button.hole_diameter" measures label="Hole diameter" />
+      <Field {work} path="button.hole_spacing" measures hint="middle to middle" />
+      <Field {work} path="button.hole_diameter" measures />
     </div>
   {/if}
   {#if sheet.button.opens}<div class="flex flex-wrap items-end gap-3">

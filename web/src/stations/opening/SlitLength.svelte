@@ -148,34 +148,21 @@
 </details>
 
 <div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
-  <Pick
-    {work}
-    path="opening.ruler"
-    label="Rounded up to"
-    choices={workroom.catalogue?.rulers ?? []}
-    listed
-    habit
-  />
+  <Pick {work} path="opening.ruler" choices={workroom.catalogue?.rulers ?? []} listed habit />
   <Field
     {work}
     path="opening.ease"
-    label="Ease"
     placeholder={work.closure?.house['opening.ease']?.value ?? 'by the cloth'}
     hint="empty: as the house does"
   />
   {#if opening.asks === 'allowance'}
-    <Field {work} path="opening.allowance" label="Fixed allowance" />
+    <Field {work} path="opening.allowance" />
   {:else if opening.asks === 'clicks'}
     <Field {work} path="opening.clicks" label="Clicks beyond the button" />
   {:else if opening.asks === 'wrapped'}
-    <Field {work} path="opening.wrapped" label="Strip round the button" hint="empty: worked out" />
+    <Field {work} path="opening.wrapped" hint="empty: worked out" />
   {/if}
-  <Field
-    {work}
-    path="opening.correction"
-    label="Set beyond what is wanted"
-    hint="what test holes taught; 0 until then"
-  />
+  <Field {work} path="opening.correction" hint="what test holes taught; 0 until then" />
 </div>
 
 <div class="mt-5 max-w-xl">

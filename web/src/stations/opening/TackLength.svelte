@@ -36,19 +36,7 @@
     label="Its length comes from"
     choices={[{ key: '', name: 'whatever fits', note: '' }, ...(workroom.catalogue?.tack_lengths ?? [])]}
   />
-  <Pick
-    {work}
-    path="opening.ruler"
-    label="Rounded up to"
-    choices={workroom.catalogue?.rulers ?? []}
-    listed
-    habit
-  />
-  <Field
-    {work}
-    path="opening.correction"
-    label="Set beyond what is wanted"
-    hint="what test tacks taught; 0 until then"
-  />
+  <Pick {work} path="opening.ruler" choices={workroom.catalogue?.rulers ?? []} listed habit />
+  <Field {work} path="opening.correction" hint="what test tacks taught; 0 until then" />
 </div>
 <div class="mt-5"><Because reasons={opening.because} /></div>

@@ -55,12 +55,11 @@
 {/if}
 
 <div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
-  <Pick {work} path="placket.use" label="Kind of garment" choices={workroom.catalogue?.uses ?? []} listed />
+  <Pick {work} path="placket.use" choices={workroom.catalogue?.uses ?? []} listed />
   <div>
     <Pick
       {work}
       path="placket.place"
-      label="Place on it"
       choices={(workroom.catalogue?.places ?? []).filter(
         (item) => item.tacked !== sheet.button.opens || item.key === closure.plan['placket.place'],
       )}
@@ -72,16 +71,10 @@
       >
     {/if}
   </div>
-  <Pick
-    {work}
-    path="placket.overlap"
-    label="Lap, as worn"
-    choices={workroom.catalogue?.overlaps ?? []}
-    listed
-  />
+  <Pick {work} path="placket.overlap" choices={workroom.catalogue?.overlaps ?? []} listed />
 </div>
 <div class="mt-4 flex flex-wrap gap-x-4 gap-y-3">
-  <Field {work} path="placket.run_length" label="Length of the run" hint="from the top finished edge" />
+  <Field {work} path="placket.run_length" hint="from the top finished edge" />
   <Field
     {work}
     path="placket.first"
@@ -99,20 +92,14 @@
   <Field
     {work}
     path="placket.count"
-    label="How many"
     placeholder={String(layout?.holes.length ?? '')}
     hint="empty: by the gap"
   />
-  {#if plan['placket.count']}<Field
-      {work}
-      path="placket.count_most"
-      label="or up to"
-      hint="the best of the range"
-    />{/if}
-  <Field {work} path="placket.wished_gap" label="Wished gap" hint="empty: usual for its kind" />
-  <Field {work} path="placket.least_gap" label="No gap below" hint="empty: as close as they fit" />
-  <Field {work} path="placket.most_gap" label="No gap above" />
-  <Field {work} path="placket.extension" label="Extension" hint="centre line to edge" />
+  {#if plan['placket.count']}<Field {work} path="placket.count_most" hint="the best of the range" />{/if}
+  <Field {work} path="placket.wished_gap" hint="empty: usual for its kind" />
+  <Field {work} path="placket.least_gap" hint="empty: as close as they fit" />
+  <Field {work} path="placket.most_gap" />
+  <Field {work} path="placket.extension" hint="centre line to edge" />
 </div>
 <div class="mt-4 flex flex-wrap gap-x-6 gap-y-3">
   <Pick
@@ -127,28 +114,20 @@
       label="The first {sewn.toLowerCase()} lies"
       choices={workroom.catalogue?.first_lies ?? []}
     />{/if}
-  <Pick {work} path="placket.pattern" label="They follow" choices={workroom.catalogue?.gap_patterns ?? []} />
+  <Pick {work} path="placket.pattern" choices={workroom.catalogue?.gap_patterns ?? []} />
   {#if plan['placket.pattern'] === 'clusters'}
-    <Field {work} path="placket.together" label="In one cluster" />
+    <Field {work} path="placket.together" />
     <Field {work} path="placket.inner_gap" label="Gap within it" hint="empty: as close as they fit" />
   {/if}
-  <Pick {work} path="placket.rows" label="Rows" choices={workroom.catalogue?.rows ?? []} />
+  <Pick {work} path="placket.rows" choices={workroom.catalogue?.rows ?? []} />
   {#if plan['placket.rows'] === 'double'}
     <Field {work} path="placket.offset" label="Each from the centre" hint="centre line to row" />
   {/if}
-  <Pick
-    {work}
-    path="placket.edge"
-    label="Keep from the edge"
-    choices={workroom.catalogue?.edges ?? []}
-    listed
-    habit
-  />
-  <Pick {work} path="placket.grid" label="Marks on" choices={workroom.catalogue?.rulers ?? []} listed habit />
+  <Pick {work} path="placket.edge" choices={workroom.catalogue?.edges ?? []} listed habit />
+  <Pick {work} path="placket.grid" choices={workroom.catalogue?.rulers ?? []} listed habit />
   {#if upright && fastens}<Pick
       {work}
       path="placket.seat"
-      label="Button sits"
       choices={workroom.catalogue?.seats ?? []}
       habit
     />{/if}

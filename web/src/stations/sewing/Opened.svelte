@@ -21,9 +21,9 @@
     against it, screens differ; the card for the machine prints it 1 : 1
   </label>
   <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">
-    <Pick {work} path="cut.tool" label="Opened with" choices={workroom.catalogue?.cut_tools ?? []} habit />
+    <Pick {work} path="cut.tool" choices={workroom.catalogue?.cut_tools ?? []} habit />
     {#if cutting.tool === 'chisel'}
-      <Field {work} path="cut.chisel" label="Edge of the chisel" hint="of the one you own" />
+      <Field {work} path="cut.chisel" hint="of the one you own" />
     {/if}
     <Pick {work} path="cut.seal" label="Cut edges sealed" choices={workroom.catalogue?.seals ?? []} habit />
   </div>
