@@ -61,7 +61,7 @@
   </div>
 {:else}
   <fieldset data-path={path}>
-    <legend class="min-h-5 text-sm text-secondary">{label}</legend>
+    <legend class={['text-sm text-secondary', own === undefined && 'min-h-5']}>{label}</legend>
     <div class="mt-0.5 flex flex-wrap gap-x-1 gap-y-1">
       {#each house ? [{ key: '', name: `as the house: ${house.name ?? ''}`, note: '' }, ...choices] : choices as choice (choice.key)}
         <label
