@@ -119,7 +119,11 @@ module NimbleEyelet
         measured = body["measured"].to_s.strip
         sewn(set, passes: body["passes"], symptoms: body.fetch("symptoms", []).uniq, looks: body.fetch("looks", {}), note: note(body),
                   again: body["again"]&.downcase,
-                  measured: measured.empty? ? nil : Typing::Notation.read(measured, unit: @unit, field: "swatch.measured"))
+                  measured: if measured.empty?
+                              nil
+                            else
+                              Typing::Notation.read(measured, unit: @unit, field: "swatch.measured")
+                            end)
       end
 
       def sewn(set, **seen)

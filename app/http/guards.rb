@@ -68,8 +68,9 @@ module NimbleEyelet
           start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
           status, headers, body = @app.call(env)
           spent = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) * 1000
-          Guards.note @out, format("%<method>-6s %<path>s %<status>d %<spent>.1f ms", method: env["REQUEST_METHOD"], status: status,
-                                                                               path: env["PATH_INFO"].inspect[1..-2], spent: spent)
+          Guards.note @out, format("%<method>-6s %<path>s %<status>d %<spent>.1f ms",
+                                   method: env["REQUEST_METHOD"], status: status,
+                                   path: env["PATH_INFO"].inspect[1..-2], spent: spent)
           [status, headers, body]
         end
       end

@@ -49,7 +49,8 @@ module NimbleEyelet
         Swatches::Swatch.new(
           id: object["id"], passes: data["passes"], measured: length(data["measured"]), symptoms: data["symptoms"].to_a,
           looks: data["looks"].to_h, again: data["again"], simulated: Swatches::StandIn.id?(set["machine.id"]),
-          opening: set["opening.length"], stitch_width: set["recipe.stitch_width"], stitch_length: set["recipe.stitch_length"],
+          opening: set["opening.length"], stitch_width: set["recipe.stitch_width"],
+          stitch_length: set["recipe.stitch_length"],
           tension: set["recipe.tension"].to_r, stabiliser: set["recipe.stabiliser"], note: data["note"].to_s, sewn_with: set,
           sewn_at: Time.iso8601(object["happened_at"]).utc.iso8601
         )

@@ -137,7 +137,8 @@ module NimbleEyelet
 
       def write(machine)
         @scope.transaction do
-          columns = { **MachineFields.dump(MachineFields::MACHINE, machine), styles: Sequel.pg_array(machine.styles, :text) }
+          columns = { **MachineFields.dump(MachineFields::MACHINE, machine),
+            styles: Sequel.pg_array(machine.styles, :text) }
           id = yield(columns)
           feet = machine.feet.map { |foot| { **MachineFields.dump(MachineFields::FOOT, foot), machine_id: id } }
           @scope.insert_all(:feet, feet)

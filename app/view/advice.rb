@@ -28,7 +28,8 @@ module NimbleEyelet
           because: because(diagnosis, present)&.then(&said), row: row(diagnosis, sheet),
           changes: diagnosis.changes.map { |one| change(one, present) },
           remarks: diagnosis.remarks.map { |remark| said[present.words(remark)] },
-          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present), again: diagnosis.kind == :look_again ? diagnosis.newest.id : nil }
+          strips: StripView.of(sheet.strips, present), beliefs: StripView.beliefs(sheet.strips, present),
+          again: diagnosis.kind == :look_again ? diagnosis.newest.id : nil }
       end
 
       def self.headline(diagnosis, sheet, present)

@@ -14,8 +14,9 @@ module NimbleEyelet
       def self.of(simulation, sheet, present)
         path = simulation.path
         { parts: parts(path), strikes: path.strikes, room: path.room.round(3), needle: path.sewn.needle,
-          stitches: path.points.size, width: present.dial(Length.mm(path.sewn.width)), seconds: simulation.seconds.round, map: map(simulation.map, present),
-          **button(sheet.plan), **thread(simulation, present) }
+          stitches: path.points.size, width: present.dial(Length.mm(path.sewn.width)),
+          seconds: simulation.seconds.round, map: map(simulation.map, present), **button(sheet.plan),
+          **thread(simulation, present) }
       end
 
       def self.button(plan)

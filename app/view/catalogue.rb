@@ -16,7 +16,8 @@ module NimbleEyelet
           orientations: plain(Placket::ORIENTATIONS),
           seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
           edges: plain(Placket::EDGE_NAMES.transform_values { |name| present.words(name) }),
-          cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present), places: Placket::PLACES.values.map do |place|
+          cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present),
+          places: Placket::PLACES.values.map do |place|
             item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked)
           end,
           holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES),
@@ -24,8 +25,8 @@ module NimbleEyelet
           styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: noted(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
           patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
-          gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES), overlaps: plain(Placket::OVERLAPS),
-          rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
+          gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES),
+          overlaps: plain(Placket::OVERLAPS), rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
           programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
           sews: MACHINE_KINDS.values.map do |kind|
             { key: kind.key, parts: kind.sews, programmed: kind.programmed, stores: kind.stores, usual: kind.usual }
@@ -40,11 +41,12 @@ module NimbleEyelet
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
             second_beads: plain(SECOND_BEADS),
           tension_moves: noted(Recipes::TENSION_MOVES), thread_tails: plain(Recipes::THREAD_TAILS),
-          stay_schools: plain(Recipes::STAY_SCHOOLS), first_holes: plain(Recipes::FIRST_HOLES), thin_covers: plain(Recipes::THIN_COVERS),
-          tack_lengths: plain(Opening::TACK_LENGTHS), attach_orders: plain(Attach::ATTACH_ORDERS), button_feeds: plain(Attach::BUTTON_FEEDS),
+          stay_schools: plain(Recipes::STAY_SCHOOLS), first_holes: plain(Recipes::FIRST_HOLES),
+          thin_covers: plain(Recipes::THIN_COVERS), tack_lengths: plain(Opening::TACK_LENGTHS),
+          attach_orders: plain(Attach::ATTACH_ORDERS), button_feeds: plain(Attach::BUTTON_FEEDS),
           cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
-          between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS), shanks: plain(Attach::SHANKS),
-          forgets: plain(FORGETS), paces: plain(Swatches::PACES),
+          between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS),
+          shanks: plain(Attach::SHANKS), forgets: plain(FORGETS), paces: plain(Swatches::PACES),
           axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
           fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
       end

@@ -34,7 +34,8 @@ module NimbleEyelet
           machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present),
           redo: changed(closure.redo_changes, present), house: house(closure.house, present),
-          usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present), sheet: sheet(sheet, closure, present) }
+          usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present),
+          sheet: sheet(sheet, closure, present) }
       end
 
       # What changes while something is dragged: what the table always shows, and the station in view.

@@ -21,8 +21,8 @@ module NimbleEyelet
         { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn,
           holes: sheet.layout ? sheet.layout.holes.size : 0,
           places: sheet.layout ? sheet.layout.holes.map { |hole| hole.at.to_f } : [],
-          run_length: sheet.plan.placket.run_length.to_f, overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap), button: sheet.plan.button.name, opening: present.length(sheet.opening),
-          machine: closure.plan.machine.name,
+          run_length: sheet.plan.placket.run_length.to_f, overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap),
+          button: sheet.plan.button.name, opening: present.length(sheet.opening), machine: closure.plan.machine.name,
           stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } }, steps: steps.size,
           done: sheet.progress ? sheet.progress.done.size : 0,
           trouble: sheet.layout ? nil : sheet.faults.map { |fault| present.words(fault.allowed) }.join(" ") }

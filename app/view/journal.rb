@@ -15,7 +15,8 @@ module NimbleEyelet
         lines.map do |line|
           entry = line.entry
           { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry, present)),
-            note: entry.note, happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601, imported: line.imported }
+            note: entry.note, happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601,
+            imported: line.imported }
         end
       end
 

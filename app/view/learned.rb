@@ -42,7 +42,8 @@ module NimbleEyelet
       def self.swatch(one, closures, present)
         { id: one.swatch.id, sewn_at: one.swatch.sewn_at.to_s,
           closure: one.closure && { id: one.closure, name: closures.fetch(one.closure) },
-          set: present.length(one.swatch.hands), set_word: one.swatch.hands_word, measured: present.length(one.swatch.measured) }
+          set: present.length(one.swatch.hands), set_word: one.swatch.hands_word,
+          measured: present.length(one.swatch.measured) }
       end
       private_class_method :foot, :says, :swatch
     end

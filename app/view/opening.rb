@@ -11,8 +11,9 @@ module NimbleEyelet
       def self.of(sheet, present)
         cut = sheet.cut
         { length: present.length(sheet.opening), overall: present.length(sheet.overall),
-          wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name, verdict: verdict(sheet.verdict, present),
-          ends: ends(cut.ends, present), across: present.length(sheet.recipe.width(sheet.opening)),
+          wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name,
+          verdict: verdict(sheet.verdict, present), ends: ends(cut.ends, present),
+          across: present.length(sheet.recipe.width(sheet.opening)),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
           bands: cut.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
@@ -59,8 +60,8 @@ module NimbleEyelet
         school = answer.school
         { school: school.key, name: school.name, assumes: school.assumes, fails: school.fails,
           length: present.length(answer.length), overall: present.length(answer.overall),
-          verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen), setting: present.words(setting.short),
-          gives: present.length(setting.planned) }
+          verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen),
+          setting: present.words(setting.short), gives: present.length(setting.planned) }
       end
       private_class_method :says, :verdict, :ends, :answer, :setting
     end

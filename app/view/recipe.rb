@@ -25,7 +25,8 @@ module NimbleEyelet
             { name: name, thickness: present.length(thickness) }
           end,
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
-          before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure, cautions: present.cautions(recipe.cautions) }
+          before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure,
+          cautions: present.cautions(recipe.cautions) }
       end
 
       # What worked last time, and what is otherwise here.
@@ -33,8 +34,9 @@ module NimbleEyelet
         before = sheet.before or return
         swatch = before.swatch
         { id: swatch.id, closure: before.closure, sewn_at: swatch.sewn_at.to_s, simulated: swatch.simulated,
-          cloth: swatch.sewn_with["cloth.name"] || CLOTH_KINDS.fetch(sheet.plan.cloth.kind).name, machine: sheet.plan.machine.name,
-          says: set_then(swatch, present), changes: before.changes.map { |change| Figures.change(change, present) },
+          cloth: swatch.sewn_with["cloth.name"] || CLOTH_KINDS.fetch(sheet.plan.cloth.kind).name,
+          machine: sheet.plan.machine.name, says: set_then(swatch, present),
+          changes: before.changes.map { |change| Figures.change(change, present) },
           sets: before.as_then.transform_values { |value| value.is_a?(Length) ? "#{Field.decimal(value)}mm" : value.to_s } }
       end
 

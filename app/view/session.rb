@@ -48,8 +48,8 @@ module NimbleEyelet
 
       def self.kept(record)
         { id: record.id, revision: record.revision, machine: { id: record.machine[:id], name: record.machine[:name] },
-          begun_at: record.begun_at.utc.iso8601, ended_at: record.ended_at&.utc&.iso8601, drying_minutes: record.drying / 60,
-          costs: costs(record) }
+          begun_at: record.begun_at.utc.iso8601, ended_at: record.ended_at&.utc&.iso8601,
+          drying_minutes: record.drying / 60, costs: costs(record) }
       end
 
       def self.closure(closure, record)

@@ -20,7 +20,8 @@ module NimbleEyelet
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
         { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin),
           opens: one.step.opens?, seconds: one.seconds.round,
-          asks: asks(one), enter: entries(one), mishaps: one.mishaps, ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
+          asks: asks(one), enter: entries(one), mishaps: one.mishaps,
+          ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
       def self.words(step, present, bobbin)

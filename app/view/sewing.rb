@@ -53,8 +53,9 @@ module NimbleEyelet
 
       def self.step(step, progress, sheet, present)
         { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how),
-          symptom: step.symptom, caution: step.caution, done: progress.done.include?(step.key), passed_over: progress.passed_over.include?(step.key),
-          entry: sheet.facts.entry_of(step)&.id, enter: enter(step), **through(step, sheet),
+          symptom: step.symptom, caution: step.caution, done: progress.done.include?(step.key),
+          passed_over: progress.passed_over.include?(step.key), entry: sheet.facts.entry_of(step)&.id,
+          enter: enter(step), **through(step, sheet),
           outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }
       end
 

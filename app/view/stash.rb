@@ -25,7 +25,8 @@ module NimbleEyelet
 
       def self.picture(button, colour)
         { largest: button.across.to_f, face: button.face, holes: button.hole_places, hole: button.hole_size,
-          rimmed: button.form.hollow, ink: colour.ink, rim: colour.rim, section: button.section, height: button.height.to_f }
+          rimmed: button.form.hollow, ink: colour.ink, rim: colour.rim, section: button.section,
+          height: button.height.to_f }
       end
 
       def self.fields(item, present)

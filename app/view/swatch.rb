@@ -56,13 +56,14 @@ module NimbleEyelet
       def self.to_sew(sheet, present)
         recipe = sheet.recipe
         { layers: layers(sheet.plan.cloth), opening: present.length(sheet.opening),
-          overall: present.length(sheet.overall), set: present.words(sheet.setting.says), style: recipe.style.value.name, stabiliser: recipe.stay_words,
-          **dials(recipe, sheet.plan.machine, present) }
+          overall: present.length(sheet.overall), set: present.words(sheet.setting.says),
+          style: recipe.style.value.name, stabiliser: recipe.stay_words, **dials(recipe, sheet.plan.machine, present) }
       end
 
       def self.dials(recipe, machine, present)
         { stitch_width: machine.width_mark(recipe.stitch_width.value),
-          stitch_length: machine.length_mark(recipe.stitch_length.value), tension: present.number(recipe.tension.value), balance: recipe.balance && (recipe.balance_words || "in the middle") }
+          stitch_length: machine.length_mark(recipe.stitch_length.value), tension: present.number(recipe.tension.value),
+          balance: recipe.balance && (recipe.balance_words || "in the middle") }
       end
 
       def self.layers(cloth) = "#{cloth.layers} layers#{', with the interfacing' unless cloth.interfacing.zero?}"
@@ -75,14 +76,15 @@ module NimbleEyelet
       def self.logged(swatch, plan, present)
         { id: swatch.id, number: swatch.number, passes: swatch.passes, measured: present.length(swatch.measured),
           symptoms: swatch.shown,
-          looks: swatch.looks, note: swatch.note, accepted: swatch.id == plan.accepted, drawn: SwatchBookView.drawn(swatch),
-          simulated: swatch.simulated, again: !swatch.second.nil?, sewn_at: swatch.sewn_at.to_s, **set(swatch, present) }
+          looks: swatch.looks, note: swatch.note, accepted: swatch.id == plan.accepted,
+          drawn: SwatchBookView.drawn(swatch), simulated: swatch.simulated, again: !swatch.second.nil?,
+          sewn_at: swatch.sewn_at.to_s, **set(swatch, present) }
       end
 
       def self.set(swatch, present)
         { opening: present.length(swatch.opening), set: present.length(swatch.hands), set_word: swatch.hands_word,
-          stitch_width: present.dial(swatch.stitch_width), stitch_length: present.dial(swatch.stitch_length), balance: swatch.balance,
-          tension: present.number(swatch.tension), stabiliser: swatch.under }
+          stitch_width: present.dial(swatch.stitch_width), stitch_length: present.dial(swatch.stitch_length),
+          balance: swatch.balance, tension: present.number(swatch.tension), stabiliser: swatch.under }
       end
 
       def self.look(look, sheet)

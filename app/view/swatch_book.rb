@@ -33,8 +33,9 @@ module NimbleEyelet
         { id: swatch.id, **%i[closure garment machine accepted imported].to_h do |name|
           [name, leaf[name]]
         end, simulated: swatch.simulated,
-          sewn_at: swatch.sewn_at.to_s, note: swatch.note, verdict: told.verdict, good: swatch.clean?, seen: told.seen, **told.sewn,
-          measured: present.length(swatch.measured), drawn: drawn(swatch), photo: photo && PhotoView.of(photo, present),
+          sewn_at: swatch.sewn_at.to_s, note: swatch.note, verdict: told.verdict, good: swatch.clean?, seen: told.seen,
+          **told.sewn, measured: present.length(swatch.measured), drawn: drawn(swatch),
+          photo: photo && PhotoView.of(photo, present),
           settings: told.settings.map { |name, value| { name: name, text: present.words(value) } } }
       end
 

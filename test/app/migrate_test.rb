@@ -38,10 +38,10 @@ class MigrateTest < Minitest::Test
 
   # Everything about plans and facts, without what is told anew each time.
   def state
+    columns = %i[closure_id number parent document]
+    revisions = @db[:revisions].order(:closure_id, :number).select(*columns).all
     { plans: closures.map { |closure| [closure.plan, closure.entries, closure.version[/\d+\z/], closure.position] },
-      revisions: @db[:revisions].order(:closure_id, :number).select(:closure_id, :number, :parent, :document).all.map do |row|
-        [*row.values[0, 3], row[:document].to_h]
-      end,
+      revisions: revisions.map { |row| [*row.values[0, 3], row[:document].to_h] },
       journal: @db[:journal].order(:id).select_map(%i[id kind closure_id about step_key happened_at]) }
   end
 

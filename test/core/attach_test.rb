@@ -42,8 +42,10 @@ class AttachTest < CoreTest
     300.times do
       asked = { button: button(hole_spacing: mm(random.rand(2.0..5.0).round(2)),
                                hole_diameter: mm(random.rand(0.9..2.4).round(2))),
-                machine: machine(anchor: %w[centre left].sample(random: random), width_step: mm([0.5, 1].sample(random: random))),
-                needle: [70, 80, 100].sample(random: random), pattern: Stitches::BUTTON_PATTERNS.keys.sample(random: random),
+                machine: machine(anchor: %w[centre left].sample(random: random),
+                                 width_step: mm([0.5, 1].sample(random: random))),
+                needle: [70, 80, 100].sample(random: random),
+                pattern: Stitches::BUTTON_PATTERNS.keys.sample(random: random),
                 width: [nil, mm(random.rand(10) * 0.5)].sample(random: random) }
       found = attaching(**asked)
       path = Stitches::ButtonPath.sew(found.swings.sewn(found.swings.widths(asked[:width])))

@@ -16,8 +16,9 @@ class ButtonPathTest < CoreTest
 
   def any
     sewn(spacing: random.rand(2.0..5.0), hole: random.rand(1.2..2.5),
-         needle: [0.7, 0.8, 0.9, 1.1].sample(random: random), width: random.rand(1.5..6.0), diagonal: random.rand(2.5..7.0), anchor: %w[centre left].sample(random: random),
-         stitches: random.rand(4..12), **[{ holes: 2 }, *patterns].sample(random: random))
+         needle: [0.7, 0.8, 0.9, 1.1].sample(random: random), width: random.rand(1.5..6.0),
+         diagonal: random.rand(2.5..7.0), anchor: %w[centre left].sample(random: random), stitches: random.rand(4..12),
+         **[{ holes: 2 }, *patterns].sample(random: random))
   end
 
   def test_every_penetration_keeps_the_room_that_is_told_or_is_flagged

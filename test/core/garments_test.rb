@@ -83,8 +83,8 @@ class GarmentsTest < CoreTest
     sheet(button: button(diameter: Length.inches(7r / 8), thickness: Length.inches(1r / 8)), unit: "in",
           cloth: cloth(kind: "heavy_woven", weight: 380, thickness: mm(0.8)), machine: machine("memory"),
           opening: wish(ruler: "sixteenth_inch"),
-          placket: run_of(run_length: mm(2000), use: "bedding", count: 14, first: Length.inches(2), last: Length.inches(153r / 2),
-                          grid: "sixteenth_inch"))
+          placket: run_of(run_length: mm(2000), use: "bedding", count: 14, first: Length.inches(2),
+                          last: Length.inches(153r / 2), grid: "sixteenth_inch"))
   end
 
   def test_the_covers_marks_lie_on_sixteenths_and_are_even

@@ -12,9 +12,10 @@ class LessonsTest < CoreTest
   def hole(found, number = 1, passes: "passes", measured: nil, looks: {}, with: {})
     recipe = found.recipe
     Swatches::Swatch.new(id: "swatch-#{number - 1}", number: number, passes: passes, measured: measured && mm(measured.to_f),
-                         symptoms: [], looks: RIGHT.merge(looks), opening: found.cut.length, stitch_width: recipe.stitch_width.value,
-                         stitch_length: recipe.stitch_length.value, tension: recipe.tension.value.to_r,
-                         stabiliser: recipe.stabiliser.value, sewn_with: found.sewn_with.merge(with))
+                         symptoms: [], looks: RIGHT.merge(looks), opening: found.cut.length,
+                         stitch_width: recipe.stitch_width.value, stitch_length: recipe.stitch_length.value,
+                         tension: recipe.tension.value.to_r, stabiliser: recipe.stabiliser.value,
+                         sewn_with: found.sewn_with.merge(with))
   end
 
   def earlier(*holes, closure: 9)
@@ -193,7 +194,8 @@ class LessonsTest < CoreTest
   def test_the_hidden_machine_is_one_machine
     truth = Simulation::HiddenMachine.drawn(Array.new(4) { |seed| Random.new(seed) })
     order = Simulation::MachineOrder.new(set: 22.5, ends: 2.5,
-                                         demand: Opening::SlitDemand.new(need: 21.3, give: 1.0, slips: 3.6), cover: Math.log(0.51), balance: 0.0, tension: -1.0, width: 4.5,
+                                         demand: Opening::SlitDemand.new(need: 21.3, give: 1.0, slips: 3.6),
+                                         cover: Math.log(0.51), balance: 0.0, tension: -1.0, width: 4.5,
                                          middles: { cover: Math.log(0.514), tension: -1.0, space: 4.5 })
     lengths = (1..200).map { |seed| truth.sew(order, Random.new(seed)).length }
     mean = lengths.sum / 200

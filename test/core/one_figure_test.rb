@@ -122,8 +122,10 @@ class OneFigureTest < CoreTest
                    thickness: mm(random.rand(2..5)), width: mm(random.rand(4..diameter)), hole_spacing: mm(2.5),
                    hole_diameter: mm(1.2))
     sheet(button: thing,
-          cloth: cloth(kind: pick.call(CLOTH_KINDS.keys), weight: random.rand(60..400), stretch: pick.call([0, 20, 45])),
-          machine: machine(pick.call(CoreValues::MACHINES.keys), first_side: "left", first_direction: pick.call(%w[away toward]),
+          cloth: cloth(kind: pick.call(CLOTH_KINDS.keys), weight: random.rand(60..400),
+                       stretch: pick.call([0, 20, 45])),
+          machine: machine(pick.call(CoreValues::MACHINES.keys), first_side: "left",
+                           first_direction: pick.call(%w[away toward]),
                                                                  foot_lift: mm(9)),
           placket: run_of(orientation: pick.call(%w[vertical horizontal]), run_length: mm(900), first: mm(60),
                           last: mm(840), count: 6))

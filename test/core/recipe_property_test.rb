@@ -15,13 +15,15 @@ class RecipePropertyTest < CoreTest
   def any_cloth
     kind = pick(CLOTH_KINDS.values)
     cloth(kind: kind.key, weight: random.rand(20..600), thickness: mm(random.rand(10..250)/100r),
-          layers: random.rand(1..4), seams: random.rand(0..2), stretch: random.rand(0..60), frays: pick([nil, "yes", "no"]))
+          layers: random.rand(1..4), seams: random.rand(0..2), stretch: random.rand(0..60),
+          frays: pick([nil, "yes", "no"]))
   end
 
   def any_button
     wide = random.rand(8..40)
     button(shape: pick(%w[flat rounded domed ball square irregular]), attachment: pick(ATTACHMENTS.keys),
-           diameter: mm(wide), thickness: mm(wide/4r), width: mm(wide * 3r / 4), hole_spacing: mm(wide/8r), hole_diameter: mm(wide/16r))
+           diameter: mm(wide), thickness: mm(wide/4r), width: mm(wide * 3r / 4), hole_spacing: mm(wide/8r),
+           hole_diameter: mm(wide/16r))
   end
 
   def any_machine
@@ -29,8 +31,9 @@ class RecipePropertyTest < CoreTest
     widest = mm(pick([0, 4, 5, 6.5r, 9]))
     found.with(styles: found.styles.sample(random.rand(0..4), random: random),
                max_width: found.kind == "plain" ? widest : [widest, mm(4)].max,
-               width_step: mm(pick([0.1r, 0.5r, 1])), length_step: mm(pick([0.05r, 0.1r, 0.25r])), first_side: pick(%w[left right]),
-               first_direction: pick(%w[away toward]), straight_first: pick([true, false]))
+               width_step: mm(pick([0.1r, 0.5r, 1])), length_step: mm(pick([0.05r, 0.1r, 0.25r])),
+               first_side: pick(%w[left right]), first_direction: pick(%w[away toward]),
+               straight_first: pick([true, false]))
   end
 
   def any_sheet

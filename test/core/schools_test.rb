@@ -88,9 +88,9 @@ class SchoolsTest < CoreTest
     first = sheet(**own)
     seen = lambda do |grade|
       Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: first.cut.length, symptoms: [], opening: first.cut.length,
-                           stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
-                           tension: first.recipe.tension.value, stabiliser: "", sewn_with: first.sewn_with,
-                           looks: { "bead_away" => grade, "bead_back" => grade, "tension" => "even",
+                           stitch_width: first.recipe.stitch_width.value,
+                           stitch_length: first.recipe.stitch_length.value, tension: first.recipe.tension.value,
+                           stabiliser: "", sewn_with: first.sewn_with, looks: { "bead_away" => grade, "bead_back" => grade, "tension" => "even",
                                     "space" => "room" })
     end
     after = ->(*grades) { sheet(facts: facts(swatches: grades.map(&seen)), **own).diagnosis }
@@ -111,7 +111,8 @@ class SchoolsTest < CoreTest
     clean = lambda do |days, by = "stored", **more|
       first = sheet(**own[by, **more])
       swatch = Swatches::Swatch.new(id: "s", number: 1, passes: "passes", measured: nil, symptoms: [],
-                                    opening: first.cut.length, stitch_width: first.recipe.stitch_width.value, stitch_length: first.recipe.stitch_length.value,
+                                    opening: first.cut.length, stitch_width: first.recipe.stitch_width.value,
+                                    stitch_length: first.recipe.stitch_length.value,
                                     tension: first.recipe.tension.value, stabiliser: "", sewn_at: "#{today - days}T09:30:00Z",
                                     sewn_with: first.sewn_with)
       earlier = [Swatches::EarlierSwatch.new(swatch: swatch, closure: 9)]

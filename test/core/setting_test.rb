@@ -8,7 +8,8 @@ class SettingTest < CoreTest
 
   def setting(foot, kind: "stepped", length: 23, correction: 0, on: {}, style: nil, **changes)
     Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind),
-                        button: button(diameter: mm(18), **on), length: mm(length), ends: ENDS, correction: mm(correction), style: style && Style.fetch(style))
+                        button: button(diameter: mm(18), **on), length: mm(length), ends: ENDS,
+                        correction: mm(correction), style: style && Style.fetch(style))
   end
 
   def test_a_carriage_foot_is_not_known_before_it_was_measured

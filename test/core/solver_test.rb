@@ -9,8 +9,8 @@ class SolverTest < CoreTest
   Support = NimbleEyelet::Support
 
   SMOCK = Demands.new(count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(710),
-                      least_gap: Length.mm(30), first: RowEnd.new(at: Length.mm(24), fixed: true), last: RowEnd.new(at: Length.mm(660), fixed: true),
-                      pins: [Length.mm(212), Length.mm(455)],
+                      least_gap: Length.mm(30), first: RowEnd.new(at: Length.mm(24), fixed: true),
+                      last: RowEnd.new(at: Length.mm(660), fixed: true), pins: [Length.mm(212), Length.mm(455)],
                       blocked: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
                                .map { |from, to| Blocked.new(from: Length.mm(from), to: Length.mm(to)) })
 
@@ -169,9 +169,9 @@ class SolverTest < CoreTest
     sewn = together > 1 ? [] : Array.new(pick(0, 0, 1, 2)) { mm(random.rand(8..(length * 4))/4r) }.uniq
     Demands.new(count: random.rand(1..(together > 1 ? 3 : 4)) * together, grid: mm(pick(1, 1, 2)), from: mm(random.rand(0..2)),
                 to: mm(length), first: RowEnd.new(at: mm(first), fixed: pick(true, false)),
-                last: RowEnd.new(at: mm(random.rand(first..length)), fixed: pick(true, false)), least_gap: mm(random.rand(1..3)),
-                most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, sewn: sewn, soft_pins: soft_pins, blocked: blocked,
-                together: together,
+                last: RowEnd.new(at: mm(random.rand(first..length)), fixed: pick(true, false)),
+                least_gap: mm(random.rand(1..3)), most_gap: pick(nil, mm(random.rand(3..8))), pins: pins, sewn: sewn,
+                soft_pins: soft_pins, blocked: blocked, together: together,
                 blocked_first: pick(nil, nil, nil, [Blocked.new(from: mm(1), to: mm(3))]),
                 inner: mm(together > 1 ? random.rand(1..2) : 0))
   end

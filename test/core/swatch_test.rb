@@ -7,8 +7,8 @@ class SwatchTest < CoreTest
 
   def swatch(number = 1, passes: "passes", symptoms: [], measured: nil, looks: {}, **set)
     Swatches::Swatch.new(id: "swatch-#{number - 1}", number: number, passes: passes, symptoms: symptoms, measured: measured,
-                         opening: mm(22.5), stitch_width: mm(4.5), stitch_length: mm(0.4), tension: 3r, stabiliser: "fusible strip",
-                         looks: ALL_RIGHT.merge(looks), **set)
+                         opening: mm(22.5), stitch_width: mm(4.5), stitch_length: mm(0.4), tension: 3r,
+                         stabiliser: "fusible strip", looks: ALL_RIGHT.merge(looks), **set)
   end
 
   # Straight chalk lines: no foot to be learned.

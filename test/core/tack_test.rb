@@ -22,8 +22,8 @@ class TackTest < CoreTest
   def swatch_of(found, **what)
     recipe = found.recipe
     Swatches::Swatch.new(symptoms: [], opening: found.cut.length, stitch_width: recipe.stitch_width.value, sewn_with: found.sewn_with,
-                         stitch_length: recipe.stitch_length.value, tension: recipe.tension.value, stabiliser: recipe.stabiliser.value,
-                         **what)
+                         stitch_length: recipe.stitch_length.value, tension: recipe.tension.value,
+                         stabiliser: recipe.stabiliser.value, **what)
   end
 
   # Source: a machine that learns the length sews on by two stitches after the key.

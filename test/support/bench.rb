@@ -18,8 +18,8 @@ module NimbleEyelet
       # A long front: 12 holes on 720 mm, marks every half millimetre, 5 keep-outs, 2 pins.
       FRONT = Spacing::Demands.new(
         count: 12, grid: Length.mm(0.5r), from: Length.mm(15), to: Length.mm(720), least_gap: Length.mm(30),
-        first: Spacing::RowEnd.new(at: Length.mm(24), fixed: true), last: Spacing::RowEnd.new(at: Length.mm(680), fixed: true),
-        pins: [Length.mm(212), Length.mm(455)],
+        first: Spacing::RowEnd.new(at: Length.mm(24), fixed: true),
+        last: Spacing::RowEnd.new(at: Length.mm(680), fixed: true), pins: [Length.mm(212), Length.mm(455)],
         blocked: [[100, 118], [262, 281], [330, 341], [520, 538], [590, 601]]
                  .map { |from, to| Spacing::Blocked.new(from: Length.mm(from), to: Length.mm(to)) }
       )

@@ -32,10 +32,10 @@ module NimbleEyelet
       def any_machine(kind)
         machine(kind, foot_pressure: pick([true, false]), speed_limiter: pick([true, false]),
                 balance: pick([true, true, false]),
-                      anchor: pick(ANCHORS.keys), reset: pick([nil, *RESETS.keys]) || CoreValues::MACHINES.fetch(kind)[:reset],
+                      anchor: pick(ANCHORS.keys),
+                      reset: pick([nil, *RESETS.keys]) || CoreValues::MACHINES.fetch(kind)[:reset],
                       neutral_tension: pick([4r, 4r, 0r]), foot_lift: pick([mm(6), mm(9)]),
-                      first_direction: pick([nil, "away", "toward"]),
-                      first_side: pick([nil, "left"]), feet: any_feet(kind), lift_resets: pick([true, false]),
+                      first_direction: pick([nil, "away", "toward"]), first_side: pick([nil, "left"]), feet: any_feet(kind), lift_resets: pick([true, false]),
                       straight_first: pick([true, false]), styles: any_styles(kind))
       end
 
@@ -56,7 +56,8 @@ module NimbleEyelet
 
       def any_recipe
         Recipes::Overrides.new(balance: pick([nil, nil, 2, -1]), tension: pick([nil, 3r]), style: pick([nil, nil, nil, *STYLES.keys]),
-                               tension_by: pick([nil, *Recipes::TENSION_MOVES.keys]), tails: pick([nil, *Recipes::THREAD_TAILS.keys]),
+                               tension_by: pick([nil, *Recipes::TENSION_MOVES.keys]),
+                               tails: pick([nil, *Recipes::THREAD_TAILS.keys]),
                                stay_by: pick([nil, *Recipes::STAY_SCHOOLS.keys]), second_pass: pick([nil, "yes"]))
       end
 
@@ -67,9 +68,10 @@ module NimbleEyelet
 
       def any_attach
         Attach::ButtonSewing.new(pattern: pick(Stitches::BUTTON_PATTERNS.keys), feed: pick([nil, "length_zero"]),
-                                 marks: pick([nil, *Attach::BUTTON_MARKS.keys]), between: pick([nil, *Attach::BETWEEN_PAIRS.keys]),
-                                 secure: pick([nil, *Attach::SECURINGS.keys]), shank_by: pick([nil, *Attach::SHANKS.keys]),
-                                 order: pick([nil, nil, "buttons"]))
+                                 marks: pick([nil, *Attach::BUTTON_MARKS.keys]),
+                                 between: pick([nil, *Attach::BETWEEN_PAIRS.keys]),
+                                 secure: pick([nil, *Attach::SECURINGS.keys]),
+                                 shank_by: pick([nil, *Attach::SHANKS.keys]), order: pick([nil, nil, "buttons"]))
       end
 
       # @param machine [Machine]
@@ -84,7 +86,8 @@ module NimbleEyelet
 
       def any_run
         run_of(run_length: mm(300), count: pick([2, 3]), orientation: pick(%w[vertical horizontal]),
-               extension: mm(pick([18, 30])), use: pick(Placket::USES.keys), pins: pick([[], [], [Placket::Pin.new(id: "bust", at: mm(118), holds: "hole")]]))
+               extension: mm(pick([18, 30])), use: pick(Placket::USES.keys),
+               pins: pick([[], [], [Placket::Pin.new(id: "bust", at: mm(118), holds: "hole")]]))
       end
 
       def fits?(plan)

@@ -47,8 +47,8 @@ module CoreValues
     facts = MACHINES.fetch(kind)
     Machine.new(name: kind.capitalize, kind: kind, **facts.slice(:styles, :stops, :reset, :feed_stop),
                 max_width: mm(facts[:max_width]), width_step: mm(0.5), length_step: mm(facts[:length_step]),
-                neutral_tension: 4r, tension_step: 1r / 2, bobbin_finger: facts.fetch(:bobbin_finger, false), balance: true,
-                feet: facts[:feet].map do |foot|
+                neutral_tension: 4r, tension_step: 1r / 2, bobbin_finger: facts.fetch(:bobbin_finger, false),
+                balance: true, feet: facts[:feet].map do |foot|
                   Foot.new(kind: foot, largest_button: foot == "carriage_foot" ? mm(25) : nil)
                 end,
                 **changes)
@@ -70,7 +70,8 @@ module CoreValues
 
   def plan(**changes)
     Plan.new(name: "front placket", button: button, cloth: cloth, thread: thread, machine: machine, opening: wish,
-             placket: run_of, recipe: Recipes::Overrides.none, attach: Attach::ButtonSewing.new(pattern: "two_bars"), **changes)
+             placket: run_of, recipe: Recipes::Overrides.none, attach: Attach::ButtonSewing.new(pattern: "two_bars"),
+             **changes)
   end
 
   def sheet(facts: Sewing::Facts.none, **changes) = sheet_of(changes, facts, Sheet::NO_MEMORY)

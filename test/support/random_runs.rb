@@ -55,7 +55,8 @@ module NimbleEyelet
                          first: some(0.4) { place(60) }, last: some(0.4) { mm(length) - place(90) }, pins: pins(length),
                          keep_outs: keep_outs(length), least_gap: some(0.2) { mm(@random.rand(15..80)) },
                          most_gap: some(0.2) { mm(@random.rand(60..200)) },
-                         first_lies: pick("as_rest", "as_rest", "across"), pattern: pick("even", "even", "even", "clusters", "ribbon"), together: @random.rand(2..4))
+                         first_lies: pick("as_rest", "as_rest", "across"),
+                         pattern: pick("even", "even", "even", "clusters", "ribbon"), together: @random.rand(2..4))
       end
 
       def pins(length)

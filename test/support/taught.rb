@@ -72,7 +72,8 @@ module NimbleEyelet
       def order(setting)
         cover, balance = setting[:cover].value
         Simulation::MachineOrder.new(set: setting[:fit].value + usual, ends: 4.0, demand: demand, cover: cover, balance: balance,
-                                     tension: setting[:tension].value.to_f, width: setting[:space].value, operator: @operator,
+                                     tension: setting[:tension].value.to_f, width: setting[:space].value,
+                                     operator: @operator,
                                      middles: { cover: Math.log(LEAST * MOST) / 2, tension: TENSION, space: WIDTH })
       end
 
@@ -123,7 +124,8 @@ module NimbleEyelet
       def prior(offset: Offset.prior(set: @ground.wanted), like: nil)
         Inference::Beliefs.new(
           fit: Opening::FitBelief.prior(offset: offset, fold: @ground.fold, length: @ground.wanted, like: like),
-          cover: CoverBand.prior(Ground::LEAST, Ground::MOST), tension: band(Ground::TENSION, Inference::Beliefs::TENSION_BY),
+          cover: CoverBand.prior(Ground::LEAST, Ground::MOST),
+          tension: band(Ground::TENSION, Inference::Beliefs::TENSION_BY),
           space: band(Ground::WIDTH, Inference::Beliefs::SPACE_BY)
         )
       end
@@ -255,8 +257,10 @@ module NimbleEyelet
         prior(offset: Offset.of([evidence], structure: @ground.cloth, set: @ground.wanted),
               like: before.fit.carried(fold: @ground.fold, length: @ground.wanted, same_cloth: true))
           .with(cover: before.cover.carried(%i[machine thread cloth], Ground::LEAST, Ground::MOST),
-                tension: before.tension.carried(shared: Inference::Beliefs.share(Inference::Beliefs::TENSION_BY, %i[machine thread])),
-                space: before.space.carried(shared: Inference::Beliefs.share(Inference::Beliefs::SPACE_BY, %i[machine cloth])))
+                tension: before.tension.carried(shared: Inference::Beliefs.share(Inference::Beliefs::TENSION_BY,
+                                                                                 %i[machine thread])),
+                space: before.space.carried(shared: Inference::Beliefs.share(Inference::Beliefs::SPACE_BY,
+                                                                             %i[machine cloth])))
       end
 
       def outcome(truth, setting, holes, beliefs, how)

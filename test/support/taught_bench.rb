@@ -66,8 +66,8 @@ module NimbleEyelet
 
           said, came = [found.map(&:row), found.map(&:rows)].map { |shares| mean(shares) }
           error = 2 * Math.sqrt(found.sum { |one| (one.rows - came)**2 }) / found.size
-          puts format("  of a row said %<said>.2f, came %<came>.2f ± %<error>.2f (%<count>d machines)", said: said, came: came,
-                                                                                                     error: error, count: found.size)
+          puts format("  of a row said %<said>.2f, came %<came>.2f ± %<error>.2f (%<count>d machines)",
+                      said: said, came: came, error: error, count: found.size)
         end
       end
 
@@ -100,8 +100,8 @@ module NimbleEyelet
         update = clock { 5.times { run.until_accepted(truth) } } / (5 * holes)
         cells = Array.new(4539) { |cell| Math.sin(cell) }
         sort = clock { 50.times { cells.sort } } / 50
-        puts format("update with the next try: %<ms>.1f ms CPU (25), %<ratio>.0f times sorting 4,539 figures", ms: update * 1000,
-                                                                                                            ratio: update / sort)
+        puts format("update with the next try: %<ms>.1f ms CPU (25), %<ratio>.0f times sorting 4,539 figures",
+                    ms: update * 1000, ratio: update / sort)
       end
 
       def self.clock

@@ -38,8 +38,7 @@ module NimbleEyelet
 
     # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
     # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS,
-    #   ATTACH_ORDERS,
-    # BUTTON_FEEDS, or nil for the first of each
+    #   ATTACH_ORDERS, BUTTON_FEEDS, or nil for the first of each
     class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil,
                                   shank_by: nil,
                                               order: nil, feed: nil)
@@ -67,8 +66,7 @@ module NimbleEyelet
 
     # by_machine - Boolean; width, spacing, clearance - Length or nil where there is nothing to swing between: the width
     #   and the span of the first swing, the least room at any penetration; diagonal - Length or nil, the width for the
-    #   diagonal
-    # where the dial is turned for it; swings - Swings, what is simulated
+    #   diagonal where the dial is turned for it; swings - Swings, what is simulated
     # verdict - "good", "mind" or "strikes", or nil; stitches - Integer a pair; shank - Length, zero for none
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle
     #   that clears
@@ -113,8 +111,8 @@ module NimbleEyelet
 
       def build(**more)
         Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, diagonal: holes? ? diagonal : nil,
-                      swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict, pattern: pattern,
-                      stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
+                      swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict,
+                      pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
                       needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, **more)
       end
 

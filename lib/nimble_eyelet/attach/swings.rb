@@ -3,8 +3,9 @@
 # Swings is what the needle of one machine swings between the holes of one button, and the widths the dial is set to for
 # it. Each length of swing wants its own; a person's own width is for the first, and the others are off by as much.
 #
-#   swings = Attach::Swings.new(pattern: arrow, button: button, machine: machine, needle: needle, stitches: 8, carried:
-#   false) swings.widths(nil)             # => {straight: 3 mm, diagonal: 4 mm}
+#   swings = Attach::Swings.new(pattern: arrow, button: button, machine: machine, needle: needle, stitches: 8,
+#                               carried: false)
+#   swings.widths(nil)             # => {straight: 3 mm, diagonal: 4 mm}
 #   swings.widths(Length.mm(3.5))  # => {straight: 3.5 mm, diagonal: 4.5 mm}
 
 require_relative "../length/length"

@@ -16,8 +16,8 @@ module NimbleEyelet
   # weight - Integer g/m²; stretch - Integer percent; layers - Integer of cloth at the hole
   # seams - Integer, further layers of seams and facings at the hole
   # frays, iron, washed - "yes", "no", or nil to go by the kind
-  class Cloth < Value.of(:kind, :weight, :thickness, :layers, :interfacing, :stretch, name: "", seams: 0,
-                                                                                      frays: nil, iron: nil, washed: nil)
+  class Cloth < Value.of(:kind, :weight, :thickness, :layers, :interfacing, :stretch,
+                         name: "", seams: 0, frays: nil, iron: nil, washed: nil)
     LIMITS = {
       weight: Typing::Limit.whole(10..1500), thickness: Typing::Limit.length(0, 15, open: true), layers: Typing::Limit.whole(1..12),
       interfacing: Typing::Limit.length(0, 5), stretch: Typing::Limit.whole(0..200), seams: Typing::Limit.whole(0..12)

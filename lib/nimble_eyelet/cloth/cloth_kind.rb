@@ -17,8 +17,8 @@ module NimbleEyelet
   # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
   # heavy_wear - Boolean, its buttons are pulled hard
   ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example,
-                       perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false, thick: false,
-                       fine: false, heavy_wear: false)
+                       perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false,
+                       thick: false, fine: false, heavy_wear: false)
 
   # Cloth that the foot pushes along wants less of it.
   LIGHTER = "foot pressure one step lighter"

@@ -51,7 +51,8 @@ module NimbleEyelet
       def surprise(hole)
         found = { fit: hole.fit && fit.surprise(hole.fit),
                   cover: cover && beads(hole) { |**beads| cover.surprise(**beads) },
-                  tension: tension && hole.edge && tension.surprise(at: hole.tension, seen: hole.edge), space: space && hole.space && space.surprise(at: hole.width, seen: hole.space) }
+                  tension: tension && hole.edge && tension.surprise(at: hole.tension, seen: hole.edge),
+                  space: space && hole.space && space.surprise(at: hole.width, seen: hole.space) }
         axis, chance = found.compact.reject { |key, _| hole.careless.key?(key) }.max_by(&:last)
         Surprise.new(axis: axis, chance: chance) if axis && chance >= SURPRISING
       end

@@ -99,7 +99,8 @@ module NimbleEyelet
         thickness = SewingThread.new(fibre: fibre, tex: tex.to_r).thickness
         second = swatch.twice? ? CoverBand::SECOND_PASS : 0.0
         belief.after(cover: Math.log((thickness / swatch.stitch_length).to_f) + second,
-                     balance: swatch.balance * CoverBand::NOTCH, away: swatch.place("bead_away"), back: swatch.place("bead_back"))
+                     balance: swatch.balance * CoverBand::NOTCH, away: swatch.place("bead_away"),
+                     back: swatch.place("bead_back"))
       end
 
       def tried(swatch)

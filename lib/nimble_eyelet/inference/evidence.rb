@@ -83,8 +83,9 @@ module NimbleEyelet
         return unless swatch.measured || swatch.passes
 
         Opening::FitTried.new(set: Swatches::Learned.set(swatch, by: current.by),
-                              demand: CarriedBeliefs.demand(swatch) || demand(current.passing), reading: swatch.measured&.to_f,
-                              reading_spread: Swatches::Learned.spread(swatch), seen: swatch.place("fit"))
+                              demand: CarriedBeliefs.demand(swatch) || demand(current.passing),
+                              reading: swatch.measured&.to_f, reading_spread: Swatches::Learned.spread(swatch),
+                              seen: swatch.place("fit"))
       end
 
       private_class_method :alike, :fit, :known, :seen, :tried

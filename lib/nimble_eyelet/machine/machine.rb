@@ -62,10 +62,11 @@ module NimbleEyelet
                            anchor: "centre", eye_end: "far", second_bead: "back", forgets: "other_programme",
                            foot_pressure: false, speed_limiter: false, foot_lift: Length.mm(6), tack_length: nil)
     LIMITS = {
-      max_width: Typing::Limit.length(0, 12), width_step: Typing::Limit.length(0.05r, 2), length_step: Typing::Limit.length(0.01r, 1),
-      neutral_tension: Typing::Limit.number(0..20), tension_step: Typing::Limit.number((1r / 20)..5),
-      needle_positions: Typing::Limit.whole(1..50), top_speed: Typing::Limit.whole(50..1500), foot_lift: Typing::Limit.length(2, 20),
-      tack_length: Typing::Limit.length(2, 40)
+      max_width: Typing::Limit.length(0, 12), width_step: Typing::Limit.length(0.05r, 2),
+      length_step: Typing::Limit.length(0.01r, 1), neutral_tension: Typing::Limit.number(0..20),
+      tension_step: Typing::Limit.number((1r / 20)..5),
+      needle_positions: Typing::Limit.whole(1..50), top_speed: Typing::Limit.whole(50..1500),
+      foot_lift: Typing::Limit.length(2, 20), tack_length: Typing::Limit.length(2, 40)
     }.freeze
 
     def type = MACHINE_KINDS.fetch(kind)

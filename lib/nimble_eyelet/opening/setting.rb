@@ -46,7 +46,8 @@ module NimbleEyelet
     # stops - Length or nil, between the two stops of the lever; clamps - String or nil, what is put into the foot
     # clicks - Integer; opened - Length beyond what is clamped; pitch - Length between two marks, or nil
     class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0,
-                             opened: Length.zero, pitch: nil, stops: nil, clamps: nil, expected: nil, unit: :mm, cautions: [])
+                             opened: Length.zero, pitch: nil, stops: nil, clamps: nil, expected: nil, unit: :mm,
+                             cautions: [])
       # @param foot [Foot] fitted for the holes
       # @param machine [Machine]
       # @param button [Button]

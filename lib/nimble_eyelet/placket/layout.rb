@@ -109,7 +109,8 @@ module NimbleEyelet
         gaps = row.gaps
         Layout.new(run: @run, row: row, holes: holes, edge: edge, mean_gap: mean(gaps), smallest_gap: gaps.min, largest_gap: gaps.max,
                    evenness: gaps.empty? ? Length.zero : gaps.max - gaps.min, spacings: @spacings, words: @words,
-                   cautions: edge.cautions + @words.cautions(row, holes, @holes.first_seat) + holes.flat_map(&:cautions))
+                   cautions: edge.cautions + @words.cautions(row, holes, @holes.first_seat) +
+                             holes.flat_map(&:cautions))
       end
 
       private

@@ -114,7 +114,8 @@ module NimbleEyelet
     # place - String, key of PLACES; first_lies, overlap, rows - String; offset - Length of each of two rows from the
     #   centre line
     class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil,
-                         count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil, most_gap: nil,
+                         count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil,
+                         most_gap: nil,
                          pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest", overlap: "right", rows: "single",
                          offset: Length.mm(60), place: "front")
       gap = Typing::Limit.length(5, 500)

@@ -150,8 +150,9 @@ module NimbleEyelet
       def demands(count, pattern = @run.pattern, together = self.together)
         half = @holes.footprint / 2
         demands = Spacing::Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
-                                       to: @run.run_length - half, **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
-                                       pins: musts, sewn: @sewn.map(&:at), soft_pins: soft_pins, blocked: blocked,
+                                       to: @run.run_length - half, **ends(count), least_gap: least_gap,
+                                       most_gap: @run.most_gap, pins: musts, sewn: @sewn.map(&:at),
+                                       soft_pins: soft_pins, blocked: blocked,
                                        blocked_first: (blocked(@holes.first_footprint / 2) if @run.first_across?),
                                        together: together, inner: together > 1 ? inner : Length.zero)
         pattern == "ribbon" ? equal_steps(demands) : demands

@@ -208,8 +208,8 @@ module NimbleEyelet
       def each(key, says, minds, figures: sewn_with, needs: {})
         @order.layout.holes.map do |hole|
           sew = Work::Operation[key, figures: { "hole.at" => hole.at, "hole.button" => hole.button, **figures },
-                                needs: needs, lasts: [Work::Lasting.new(kind: "buttoned", at: hole.button)], hazards: child,
-                                says: format(says, hole.number), minds: minds]
+                                needs: needs, lasts: [Work::Lasting.new(kind: "buttoned", at: hole.button)],
+                                hazards: child, says: format(says, hole.number), minds: minds]
           step("button", sew, at: hole.at, part: "#{part}: #{hole.number} of #{@order.count}")
         end
       end

@@ -70,7 +70,8 @@ module NimbleEyelet
         looked_at, swatches = swatches(entries, withdrawn).partition(&:in_garment?)
         asked = asked(standing)
         new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing), earlier: earlier,
-            stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap), today: today)
+            stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap),
+            today: today)
       end
 
       # What a mishap makes to be done again counts only from then on.

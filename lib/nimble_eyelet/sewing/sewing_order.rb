@@ -14,7 +14,8 @@ module NimbleEyelet
     # stored - Swatches::Swatch or nil, a recent one that stands for the test hole
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching,
                                  :beginning, cutting: Opening::CutMethod.new,
-                                 button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"), tails: nil, stored: nil, for_child: false)
+                                 button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"), tails: nil, stored: nil,
+                                 for_child: false)
       # @return [Length] the opening as it will come out
       def opening = setting.planned
       def overall = opening + cut.ends.both

@@ -63,8 +63,9 @@ module NimbleEyelet
       ends = style.ends(width: width)
       Stitches::HoleShape.new(near_end: style.near, far_end: style.far, opening: sheet.opening.to_f, near: ends.near.to_f,
                               far: ends.far.to_f,
-                              eye: ends.eye.to_f, width: width.to_f, space: HoleSimulation.space(recipe, width), length: length.to_f,
-                              balance: trial.balance / 100.0, own_bead: style.round? ? width.to_f : recipe.manual_width&.value&.to_f,
+                              eye: ends.eye.to_f, width: width.to_f, space: HoleSimulation.space(recipe, width),
+                              length: length.to_f, balance: trial.balance / 100.0,
+                              own_bead: style.round? ? width.to_f : recipe.manual_width&.value&.to_f,
                               cord: HoleSimulation.corded(sheet), twice: recipe.second_pass)
     end
 

@@ -76,8 +76,7 @@ module NimbleEyelet
     # @return [Opening::SlitLength]
     def cut
       @cut ||= Opening::SlitLength.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: clamping_foot,
-                                      held: recipe.stretch_left,
-                                                                                      round: style.round?)
+                                      held: recipe.stretch_left, round: style.round?)
     end
 
     # @return [Hash{String => Opening::Setting}] by school, what its opening asks of the foot
@@ -167,7 +166,8 @@ module NimbleEyelet
 
     def situation
       Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
-                             stabilisers: @plan.stabilisers, experience: @lessons.experience, stay_by: @plan.recipe.stay_by)
+                             stabilisers: @plan.stabilisers, experience: @lessons.experience,
+                             stay_by: @plan.recipe.stay_by)
     end
 
     def style = recipe.style.value
@@ -237,18 +237,18 @@ module NimbleEyelet
     def order
       Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
                               cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
-                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails, stored: stored,
-                              for_child: @plan.placket.usage.child)
+                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails,
+                              stored: stored, for_child: @plan.placket.usage.child)
     end
 
     def current = @current ||= current_settings
 
     def current_settings
       Swatches::CurrentSettings.new(
-        button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, set: @lessons.set(sewn_with),
-        holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW), pace: @plan.recipe.pace,
-        thin_cover: @plan.recipe.thin_cover,
-        second_pass: @plan.recipe.second_pass, twice: recipe.second_pass, **of_length, **of_recipe
+        button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
+        set: @lessons.set(sewn_with), holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW),
+        pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover, second_pass: @plan.recipe.second_pass,
+        twice: recipe.second_pass, **of_length, **of_recipe
       )
     end
 
@@ -264,11 +264,10 @@ module NimbleEyelet
     private_constant :USUAL_ROW, :LONGEST_ROW
 
     def of_recipe
-      dials = %i[stitch_width stitch_length tension stabiliser stay_layers style].to_h do |line|
-        [line, recipe[line].value]
-      end
-      dials.merge(foot: recipe.foot.value, stitched: recipe.stitched, stay: recipe.stay,
-                  width_wanted: recipe.width_wanted, balance: recipe.notches, cover: Recipes.cover_aim(recipe.stitched, style.corded))
+      dials = %i[stitch_width stitch_length tension stabiliser stay_layers style]
+      { **dials.to_h { |line| [line, recipe[line].value] }, foot: recipe.foot.value, stitched: recipe.stitched,
+        stay: recipe.stay, width_wanted: recipe.width_wanted, balance: recipe.notches,
+        cover: Recipes.cover_aim(recipe.stitched, style.corded) }
     end
 
     # What can be set beyond what is wanted, and what the hands do then.

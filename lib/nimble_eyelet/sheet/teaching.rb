@@ -102,8 +102,8 @@ module NimbleEyelet
       carried = Inference::CarriedBeliefs.of(alike, @plan.machine)
       aim = Recipes::SATIN_COVER
       cover = carried.cover(aim.least, aim.most)
-      Recipes::Experience.new(cover: cover.centre.first, tension: units(carried.tension.place.first),
-                              balance: alike.shared.include?(:machine) ? (cover.skew.first / CoverBand::NOTCH).round : 0,
+      balance = alike.shared.include?(:machine) ? (cover.skew.first / CoverBand::NOTCH).round : 0
+      Recipes::Experience.new(cover: cover.centre.first, tension: units(carried.tension.place.first), balance: balance,
                               width: carried.space(0.0).place.first, shared: words(alike.shared))
     end
 

@@ -121,7 +121,8 @@ module NimbleEyelet
       # @param by [Array<Float>] deviations by these
       def self.drawn(machine, other, own, by:)
         off = Draw.wide(machine, by[0], Belief::Band::BAND_WIDE) + Draw.normal(other, by[1]) + Draw.normal(own, by[2])
-        new(off: off, half: Draw.picked(other, Belief::Band::BAND_HALVES), noise: Draw.picked(machine, Belief::Band::BAND_NOISES))
+        new(off: off, half: Draw.picked(other, Belief::Band::BAND_HALVES),
+            noise: Draw.picked(machine, Belief::Band::BAND_NOISES))
       end
 
       # @return [Float] how far from what is right
@@ -149,7 +150,8 @@ module NimbleEyelet
         machine, thread, cloth, own = random
         new(length: HiddenLength.drawn(machine, cloth, own, fold: fold, length: length),
             cover: HiddenCover.drawn(machine, thread, cloth, own),
-            tension: HiddenBand.drawn(machine, thread, own, by: BAND_BY), space: HiddenBand.drawn(machine, cloth, own, by: BAND_BY))
+            tension: HiddenBand.drawn(machine, thread, own, by: BAND_BY),
+            space: HiddenBand.drawn(machine, cloth, own, by: BAND_BY))
       end
 
       # @param order [MachineOrder]

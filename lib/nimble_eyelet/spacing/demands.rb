@@ -32,9 +32,9 @@ module NimbleEyelet
     # least_gap, most_gap - Length, the latter may be nil; together - Integer, holes of a cluster
     # inner - Length between two holes of a cluster
     # sewn - Array<Length>, holes that are there already: open whatever is blocked, as near to each other as they are
-    class Demands < Value.of(:count, :grid, :from, :to, :first, :last, :least_gap, most_gap: nil, pins: [], sewn: [],
-                                                                                   soft_pins: [], blocked: [], blocked_first: nil,
-                                                                                     together: 1, inner: Length.zero)
+    class Demands < Value.of(:count, :grid, :from, :to, :first, :last, :least_gap,
+                             most_gap: nil, pins: [], sewn: [], soft_pins: [], blocked: [], blocked_first: nil,
+                             together: 1, inner: Length.zero)
       # @return [Length] how far the last hole of a cluster lies below its first
       def span = inner * (together - 1)
 

@@ -85,8 +85,8 @@ module NimbleEyelet
         first = @first if first_fixed?
         last = @last if last_fixed?
         Track.new(low: count(d.from), high: count(d.to) - span, step: count(d.grid), together: d.together, inner: @inner,
-                  least: count(d.least_gap) + span, most: d.most_gap && (count(d.most_gap) + span), first: first, last: last,
-                  **in_the_way)
+                  least: count(d.least_gap) + span, most: d.most_gap && (count(d.most_gap) + span), first: first,
+                  last: last, **in_the_way)
       end
 
       def in_the_way

@@ -37,8 +37,9 @@ module NimbleEyelet
       # @return [Track] walked from its other end: a head at 12 lies at -12 there
       def mirrored
         @mirrored ||= with(low: -high, high: -low, first: last && -last, last: first && -first,
-                           blocked: turned(blocked), blocked_first: turned(blocked_last), blocked_last: turned(blocked_first),
-                           pins: pins.reverse.map { |pin| span - pin }, sewn: sewn.map { |place| span - place })
+                           blocked: turned(blocked), blocked_first: turned(blocked_last),
+                           blocked_last: turned(blocked_first), pins: pins.reverse.map { |pin| span - pin },
+                           sewn: sewn.map { |place| span - place })
       end
 
       # @return [Integer] from a cluster's first hole to its last

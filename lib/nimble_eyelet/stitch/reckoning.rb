@@ -37,8 +37,8 @@ module NimbleEyelet
         top, bobbin = Reckoning.sewn(path, cloth, machine.neutral_tension - tension)
         hits = Reckoning.densest(path)
         new(top: with_waste(top), bobbin: with_waste(bobbin), sewn_in: [Length.mm(top), Length.mm(bobbin)],
-            seconds: stitches * 60.0 / (machine.top_speed * SATIN_SPEED).to_f, cover: Reckoning.cover(path, thread), hits: hits,
-            bulk: bulk(path, thread, cloth), cautions: [Reckoning.perforation(hits, cloth)].compact)
+            seconds: stitches * 60.0 / (machine.top_speed * SATIN_SPEED).to_f, cover: Reckoning.cover(path, thread),
+            hits: hits, bulk: bulk(path, thread, cloth), cautions: [Reckoning.perforation(hits, cloth)].compact)
       end
 
       # @param eased [Rational] how far the top tension is below neutral

@@ -137,7 +137,8 @@ module NimbleEyelet
         inner = [@shape.eye, 0.1].max
         gap = Math.asin([@shape.space / 2 / inner, 0.9].min)
         HolePart.new(name: "eye", kind: :eyelet,
-                     points: fan([0.0, @shape.ring], inner, @shape.ring, (Math::PI / 2) + gap, (Math::PI / 2) - gap + (2 * Math::PI)))
+                     points: fan([0.0, @shape.ring], inner, @shape.ring, (Math::PI / 2) + gap,
+                                 (Math::PI / 2) - gap + (2 * Math::PI)))
       end
 
       def fan((x, y), inner, outer, from, to)

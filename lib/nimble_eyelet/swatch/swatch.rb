@@ -3,8 +3,8 @@
 # Swatch is one test hole: what it was sewn with, and what was seen.
 #
 #   Swatches::Swatch.new(number: 1, passes: "passes", measured: Length.mm(22.5), looks: { "bead_away" => "thin" },
-#                        symptoms: [], opening: Length.mm(22.5), stitch_width: Length.mm(4.5), stitch_length:
-#                        Length.mm(0.4), tension: 3r, stabiliser: "fusible strip")
+#                        symptoms: [], opening: Length.mm(22.5), stitch_width: Length.mm(4.5),
+#                        stitch_length: Length.mm(0.4), tension: 3r, stabiliser: "fusible strip")
 
 require_relative "../answer/refusal"
 require_relative "../cloth/stabiliser"
