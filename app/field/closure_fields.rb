@@ -30,13 +30,16 @@ module NimbleEyelet
                 choices: Field.names(choices), limit: limits[name.to_sym], **more)
     end
 
-    # What is left open follows the house.
-    def self.habit(path, label, choices, **more)
-      row(path, :choice, label, choices: choices, optional: true, habit: true, **more)
+    # The habits of a section: what is left open follows the house.
+    def self.habits(section)
+      HABITS.values.select { |habit| habit.path.start_with?("#{section}.") }.map do |habit|
+        row(habit.path, habit.options.empty? ? :length : :choice, habit.label, choices: habit.choices,
+            optional: true, habit: true)
+      end
     end
 
     def self.open(path, kind, label, **more) = row(path, kind, label, optional: true, **more)
-    private_class_method :row, :habit, :open
+    private_class_method :row, :habits, :open
 
     ALL = [
       row("closure.name", :text, "name"),
@@ -55,26 +58,24 @@ module NimbleEyelet
 
       row("cloth.name", :text, "cloth"),
       row("cloth.kind", :choice, "kind of cloth", choices: CLOTH_KINDS, initial: "light_woven"),
-      row("cloth.weight", :whole, "weight", column: "cloth_weight_g_m2", initial: "120", help: "Grams a square metre."),
+      row("cloth.weight", :whole, "weight, g/m²", column: "cloth_weight_g_m2", initial: "120", help: "Grams a square metre."),
       row("cloth.thickness", :length, "thickness of one layer", initial: "0.25"),
-      row("cloth.layers", :whole, "layers", initial: "2", help: "Layers of cloth at the hole."),
+      row("cloth.layers", :whole, "layers at the hole", initial: "2", help: "Layers of cloth at the hole."),
       row("cloth.interfacing", :length, "interfacing", initial: "0.2", help: "Its thickness; 0 for none."),
-      row("cloth.stretch", :whole, "stretch", column: "cloth_stretch_percent", initial: "0", help: "Percent, along the hole."),
+      row("cloth.stretch", :whole, "stretch, %", column: "cloth_stretch_percent", initial: "0", help: "Percent, along the hole."),
       row("cloth.seams", :whole, "seam layers", initial: "0", help: "Further layers of seams and facings at the hole."),
       open("cloth.frays", :choice, "frays", choices: Cloth::ANSWERS),
       open("cloth.iron", :choice, "takes a hot iron", choices: Cloth::ANSWERS),
       open("cloth.washed", :choice, "gets washed", choices: Cloth::ANSWERS),
 
       row("thread.name", :text, "thread"),
-      row("thread.fibre", :choice, "fibre", choices: SewingThread::DENSITIES, initial: "polyester"),
+      row("thread.fibre", :choice, "thread fibre", choices: SewingThread::DENSITIES, initial: "polyester"),
       row("thread.tex", :tex, "thickness of the thread", initial: "27"),
       row("thread.bobbin", :text, "left on the bobbin"),
 
-      habit("opening.school", "school", Opening::SCHOOLS),
+      *habits("opening"),
       row("opening.allowance", :length, "fixed allowance", initial: "3"),
       open("opening.correction", :length, "set beyond what is wanted"),
-      open("opening.ease", :length, "ease", habit: true),
-      habit("opening.ruler", "rounded up to", RULERS),
       row("opening.clicks", :whole, "clicks", initial: "1"),
       open("opening.wrapped", :length, "strip round the button"),
       open("opening.tack_by", :choice, "length of the tack from", choices: Opening::TACK_LENGTHS),
@@ -98,9 +99,7 @@ module NimbleEyelet
       row("placket.overlap", :choice, "lap, as worn", choices: Placket::OVERLAPS, initial: "right"),
       row("placket.rows", :choice, "rows", choices: Placket::ROWS, initial: "single"),
       row("placket.offset", :length, "each row from the centre line", initial: "60"),
-      habit("placket.edge", "keep from the edge", Placket::EDGE_NAMES),
-      habit("placket.grid", "marks on", RULERS),
-      habit("placket.seat", "button sits", Placket::SEATS),
+      *habits("placket"),
 
       open("recipe.style", :choice, "style", choices: STYLES),
       open("recipe.foot", :choice, "foot", choices: FOOT_KINDS),
@@ -111,27 +110,13 @@ module NimbleEyelet
       open("recipe.stabiliser", :named, "stabiliser", choices: STABILISERS.transform_values(&:says)),
       open("recipe.stay_layers", :whole, "layers of the stabiliser"),
       open("recipe.needle_size", :whole, "needle"),
-      habit("recipe.pace", "changed between two test holes", Swatches::PACES),
+      *habits("recipe"),
+      open("recipe.second_pass", :choice, "a second pass", choices: Cloth::ANSWERS),
 
-      habit("recipe.tension_by", "top thread rolled to the back", Recipes::TENSION_MOVES),
-      habit("recipe.tails", "thread ends at the start", Recipes::THREAD_TAILS),
-
-      habit("recipe.first_hole", "first hole of a row", Recipes::FIRST_HOLES),
-      habit("recipe.stay_by", "stay laid", Recipes::STAY_SCHOOLS),
-      habit("recipe.thin_cover", "thin cover", Recipes::THIN_COVERS),
-      open("recipe.second_pass", :choice, "second pass", choices: Cloth::ANSWERS),
-
-      habit("cut.tool", "opened with", Opening::CUT_TOOLS),
-      habit("cut.seal", "sealed", Opening::SEALS),
+      *habits("cut"),
       open("cut.chisel", :length, "edge of the chisel", help: "Of the chisel you own: none where you have none."),
 
-      habit("attach.pattern", "pattern", Stitches::BUTTON_PATTERNS),
-      habit("attach.order", "hole or button first", Attach::ATTACH_ORDERS),
-      habit("attach.marks", "buttons marked", Attach::BUTTON_MARKS),
-      habit("attach.feed", "feed under a button", Attach::BUTTON_FEEDS),
-      habit("attach.between", "between the pairs", Attach::BETWEEN_PAIRS),
-      habit("attach.secure", "secured by", Attach::SECURINGS),
-      habit("attach.shank_by", "on a shank", Attach::SHANKS),
+      *habits("attach"),
       open("attach.stitches", :whole, "stitches a pair"),
       open("attach.width", :length, "zigzag width", dial: true)
     ].freeze

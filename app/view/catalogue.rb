@@ -8,25 +8,30 @@ require_relative "../field/closure_fields"
 module NimbleEyelet
   module View
     module Catalogue
+      # What the table of fields offers needs a note only where a name does not say enough.
+      NOTES = {
+        "button.shape" => ->(key, _) { BUTTON_SHAPES.fetch(key).formula },
+        "cloth.kind" => ->(key, _) { CLOTH_KINDS.fetch(key).example },
+        "placket.use" => ->(key, present) { gap(Placket::USES.fetch(key), present) },
+        "placket.pattern" => ->(key, _) { Placket::PATTERNS.fetch(key).says },
+        "recipe.style" => ->(key, _) { STYLES.fetch(key).for_what },
+        "attach.pattern" => ->(key, _) { Stitches::BUTTON_PATTERNS.fetch(key).how }
+      }.freeze
+
       # @param present [Presenter]
-      # @return [Hash] lists of { key, name, note }
+      # @return [Hash] lists of { key, name, note }, and the fields of a closure with what each offers
       def self.of(present)
         { shapes: noted(BUTTON_SHAPES, &:formula), attachments: noted(ATTACHMENTS),
-          rulers: noted(RULERS), uses: noted(Placket::USES) { |use| gap(use, present) },
-          orientations: plain(Placket::ORIENTATIONS),
-          seats: plain(Placket::SEATS.transform_values { |seat| present.words(seat) }),
-          edges: plain(Placket::EDGE_NAMES.transform_values { |name| present.words(name) }),
+          uses: noted(Placket::USES) { |use| gap(use, present) },
           cloth_kinds: noted(CLOTH_KINDS, &:example), cloth_figures: cloth_figures(present),
           places: Placket::PLACES.values.map do |place|
             item(place.key, place.name, present.words(place.says)).merge(tacked: place.tacked)
           end,
           holds: plain(Placket::HOLDS), obstacles: plain(Placket::OBSTACLES),
           fibres: plain(SewingThread::DENSITIES.keys.to_h { |key| [key, key] }),
-          styles: noted(STYLES, &:for_what), feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
+          feet: noted(FOOT_KINDS), machine_kinds: noted(MACHINE_KINDS, &:order),
           passes: noted(Swatches::PASSES), symptoms: noted(Swatches::SYMPTOMS) { |symptom| symptom.causes.join("; ") },
-          patterns: noted(Stitches::BUTTON_PATTERNS, &:how),
-          gap_patterns: noted(Placket::PATTERNS, &:says), first_lies: plain(Placket::FIRST_LIES),
-          overlaps: plain(Placket::OVERLAPS), rows: plain(Placket::ROWS), answers: plain(Cloth::ANSWERS),
+          overlaps: plain(Placket::OVERLAPS), answers: plain(Cloth::ANSWERS),
           programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
           sews: MACHINE_KINDS.values.map do |kind|
             { key: kind.key, parts: kind.sews, programmed: kind.programmed, stores: kind.stores, usual: kind.usual }
@@ -39,16 +44,16 @@ module NimbleEyelet
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
-            second_beads: plain(SECOND_BEADS),
-          tension_moves: noted(Recipes::TENSION_MOVES), thread_tails: plain(Recipes::THREAD_TAILS),
-          stay_schools: plain(Recipes::STAY_SCHOOLS), first_holes: plain(Recipes::FIRST_HOLES),
-          thin_covers: plain(Recipes::THIN_COVERS), tack_lengths: plain(Opening::TACK_LENGTHS),
-          attach_orders: plain(Attach::ATTACH_ORDERS), button_feeds: plain(Attach::BUTTON_FEEDS),
-          cut_tools: plain(Opening::CUT_TOOLS), seals: plain(Opening::SEALS), button_marks: plain(Attach::BUTTON_MARKS),
-          between_pairs: plain(Attach::BETWEEN_PAIRS), securings: plain(Attach::SECURINGS),
-          shanks: plain(Attach::SHANKS), forgets: plain(FORGETS), paces: plain(Swatches::PACES),
+          second_beads: plain(SECOND_BEADS), forgets: plain(FORGETS),
           axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
-          fields: ClosureFields::ALL.map { |field| { path: field.path, label: field.label, help: field.help } } }
+          fields: ClosureFields::ALL.map { |field| field(field, present) } }
+      end
+
+      # What it is called, what helps to fill it in, and what there is to choose; own words are no choice.
+      def self.field(field, present)
+        offered = field.kind == :choice ? field.choices : {}
+        { path: field.path, label: field.label, help: field.help, habit: field.habit,
+          choices: offered.map { |key, name| item(key, present.words(name), NOTES[field.path]&.call(key, present) || "") } }
       end
 
       # What is typical for a kind of cloth, to begin with.
@@ -67,7 +72,7 @@ module NimbleEyelet
       def self.plain(table) = table.map { |key, name| item(key, name) }
       def self.item(key, name, note = "") = { key: key, name: name, note: note }
       def self.gap(use, present) = "gaps of #{present.words(use.least_gap)} to #{present.words(use.most_gap)}"
-      private_class_method :cloth_figures, :noted, :plain, :item, :gap
+      private_class_method :field, :cloth_figures, :noted, :plain, :item, :gap
     end
   end
 end

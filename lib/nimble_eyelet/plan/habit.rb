@@ -13,15 +13,18 @@ module NimbleEyelet
   # speaks_for, against - String or Sentence, one sentence each
   HabitOption = Value.of(:key, :name, :speaks_for, :against)
 
-  # path - String, the field of a closure it stands in for; begins - String or nil, the first school
-  # inches - String or nil, the first one for whoever has an inch ruler
-  class Habit < Value.of(:path, :question, begins: nil, inches: nil, options: [], speaks_for: "", against: "")
+  # path - String, the field of a closure it stands in for; label - String, what that field is called
+  # begins - String or nil, the first school; inches - String or nil, the first one for whoever has an inch ruler
+  class Habit < Value.of(:path, :label, :question, begins: nil, inches: nil, options: [], speaks_for: "", against: "")
     # @param unit [Symbol]
     # @return [String, nil] the first school; the ruler comes with the unit
     def begins_in(unit) = unit == :in && inches ? inches : begins
 
     # @return [HabitOption, nil]
     def option(key) = options.find { |option| option.key == key }
+
+    # @return [Hash{String => String, Sentence}, nil] what its options are called, nil where it takes a length
+    def choices = options.empty? ? nil : options.to_h { |option| [option.key, option.name] }
 
     # @return [HabitOption]
     def self.says(key, name, speaks_for, against)

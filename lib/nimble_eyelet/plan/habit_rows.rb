@@ -25,19 +25,24 @@ module NimbleEyelet
     def self.rulers = RULERS.values.map { |ruler| Habit.says(ruler.key, ruler.name, *RULER_WORDS.fetch(ruler.key)) }
 
     BEFORE_SEWING = [
-      Habit.new(path: "opening.school", question: "How long is a hole?", begins: "passing_geometry",
+      Habit.new(path: "opening.school", label: "school",
+                question: "How long is a hole?", begins: "passing_geometry",
                 options: Opening::SCHOOLS.values.map do |school|
                   Habit.says(school.key, school.name, school.assumes, school.fails)
                 end),
-      Habit.new(path: "opening.ruler", question: "What is the opening rounded up to?", begins: "half_millimetre",
+      Habit.new(path: "opening.ruler", label: "rounded up to",
+                question: "What is the opening rounded up to?", begins: "half_millimetre",
                 inches: "sixteenth_inch",
                 options: rulers),
-      Habit.new(path: "opening.ease", question: "How much ease on top of H?",
+      Habit.new(path: "opening.ease", label: "ease",
+                question: "How much ease on top of H?",
                 speaks_for: "One figure for everything is easily remembered.",
                 against: "Left empty, thin cloth gets less and other cloth more, as the rules have it."),
-      Habit.new(path: "placket.grid", question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch",
+      Habit.new(path: "placket.grid", label: "marks on",
+                question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch",
                 options: rulers),
-      Habit.new(path: "placket.edge", question: "How far does a hole stay from the finished edge?", begins: "ten",
+      Habit.new(path: "placket.edge", label: "keep from the edge",
+                question: "How far does a hole stay from the finished edge?", begins: "ten",
                 options: [
                   Habit.says("ten", Placket::EDGE_NAMES.fetch("ten"), "Clear of most turned seam allowances.",
                              "More than a narrow placket has to give."),
@@ -48,14 +53,16 @@ module NimbleEyelet
                   Habit.says("pattern", Placket::EDGE_NAMES.fetch("pattern"), "The fronts meet as they were drawn.",
                              "A button of another size than the pattern's overhangs, or sits far in.")
                 ]),
-      Habit.new(path: "placket.seat", question: "Where does the button sit in a vertical hole?", begins: "upper",
+      Habit.new(path: "placket.seat", label: "button sits",
+                question: "Where does the button sit in a vertical hole?", begins: "upper",
                 options: [
                   Habit.says("upper", Placket::SEATS.fetch("upper"), "The button hangs where its weight pulls it anyway.",
                              "The two sides must be marked with the hole's length in mind."),
                   Habit.says("centre", Placket::SEATS.fetch("centre"), "One mark serves the hole and the button.",
                              "The button slides down, and the overlap rides up by half a hole.")
                 ]),
-      Habit.new(path: "recipe.pace", question: "What is changed between two test holes?", begins: "one",
+      Habit.new(path: "recipe.pace", label: "changed between two test holes",
+                question: "What is changed between two test holes?", begins: "one",
                 options: [
                   Habit.says("one", Swatches::PACES.fetch("one"), "You know for certain what helped.",
                              "Takes about one test hole in four more."),
@@ -63,7 +70,8 @@ module NimbleEyelet
                              "Saves about one test hole in four: length, cover and tension show apart.",
                              "Two things that are changed at once may be mixed up.")
                 ]),
-      Habit.new(path: "recipe.tension_by", question: "How is the top thread made to roll to the back?", begins: "lower_top",
+      Habit.new(path: "recipe.tension_by", label: "top thread rolled to the back",
+                question: "How is the top thread made to roll to the back?", begins: "lower_top",
                 options: [
                   Habit.says("lower_top", Recipes::TENSION_MOVES.fetch("lower_top").name, "Every machine has the dial.",
                              "It has to be turned back, or the next seam is slack."),
@@ -72,21 +80,24 @@ module NimbleEyelet
                   Habit.says("leave", Recipes::TENSION_MOVES.fetch("leave").name, "Nothing to put back.",
                              "Dots of bobbin thread show where both pull alike.")
                 ]),
-      Habit.new(path: "recipe.tails", question: "Where do the thread ends lie when a hole is begun?", begins: "under",
+      Habit.new(path: "recipe.tails", label: "thread ends at the start",
+                question: "Where do the thread ends lie when a hole is begun?", begins: "under",
                 options: [
                   Habit.says("under", Recipes::THREAD_TAILS.fetch("under"), "Both hands are free.",
                              "A short tail is drawn in and makes a nest."),
                   Habit.says("held", Recipes::THREAD_TAILS.fetch("held"), "No nest at the first stitches.",
                              "One hand less for the cloth.")
                 ]),
-      Habit.new(path: "recipe.first_hole", question: "What is the first hole of a row trusted to?", begins: "test",
+      Habit.new(path: "recipe.first_hole", label: "first hole of a row",
+                question: "What is the first hole of a row trusted to?", begins: "test",
                 options: [
                   Habit.says("test", Recipes::FIRST_HOLES.fetch("test"), "Only a scrap is spoiled.",
                              "A hole and ten minutes for every closure."),
                   Habit.says("stored", Recipes::FIRST_HOLES.fetch("stored"), "Saves the test where everything is as it was.",
                              "Thread and cloth of another batch may differ: the first hole is the test.")
                 ]),
-      Habit.new(path: "recipe.stay_by", question: "What carries a hole in cloth that takes either?", begins: "fusible",
+      Habit.new(path: "recipe.stay_by", label: "stay laid",
+                question: "What carries a hole in cloth that takes either?", begins: "fusible",
                 options: [
                   Habit.says("fusible", Recipes::STAY_SCHOOLS.fetch("fusible"), "Stays in, and the hole keeps its length in wear.",
                              "Needs an iron, and stiffens light cloth."),
@@ -95,7 +106,8 @@ module NimbleEyelet
                   Habit.says("both", Recipes::STAY_SCHOOLS.fetch("both"), "The surest in soft, loose cloth.",
                              "Twice the work, and the stiffest.")
                 ]),
-      Habit.new(path: "recipe.thin_cover", question: "What helps where the cloth shows between the stitches?", begins: "shorten",
+      Habit.new(path: "recipe.thin_cover", label: "where the cover is thin",
+                question: "What helps where the cloth shows between the stitches?", begins: "shorten",
                 options: [
                   Habit.says("shorten", Recipes::THIN_COVERS.fetch("shorten"), "One pass, and one figure for the whole row.",
                              "Too short, the feed stalls and stitches pile up."),

@@ -14,7 +14,8 @@ require_relative "habit_rows"
 module NimbleEyelet
   module HabitRows
     AFTER_SEWING = [
-      Habit.new(path: "cut.tool", question: "With what is a hole opened?", begins: "ripper",
+      Habit.new(path: "cut.tool", label: "opened with",
+                question: "With what is a hole opened?", begins: "ripper",
                 options: [
                   Habit.says("ripper", Opening::CUT_TOOLS.fetch("ripper"), "Everybody has one, and pins stop it.",
                              "It runs where it is pushed: a tack is cut before one knows."),
@@ -23,7 +24,8 @@ module NimbleEyelet
                   Habit.says("snip", Opening::CUT_TOOLS.fetch("snip"), "Nothing but scissors, and never near a tack.",
                              "Thick cloth does not fold; the cut wanders in loose cloth.")
                 ]),
-      Habit.new(path: "cut.seal", question: "When are the cut edges sealed?", begins: "before",
+      Habit.new(path: "cut.seal", label: "cut edges sealed",
+                question: "When are the cut edges sealed?", begins: "before",
                 options: [
                   Habit.says("before", Opening::SEALS.fetch("before"), "The blade cuts through what holds together already.",
                              "It has to be dry before anything is cut."),
@@ -34,35 +36,40 @@ module NimbleEyelet
                   Habit.says("none", Opening::SEALS.fetch("none"), "Nothing can stain.",
                              "The first washes show whether the cloth frays.")
                 ]),
-      Habit.new(path: "attach.order", question: "Which comes first, hole or button?", begins: "holes",
+      Habit.new(path: "attach.order", label: "hole or button first",
+                question: "Which comes first, hole or button?", begins: "holes",
                 options: [
                   Habit.says("holes", Attach::ATTACH_ORDERS.fetch("holes"), "The button goes where the hole really is.",
                              "The buttons wait for the slowest part of the work."),
                   Habit.says("buttons", Attach::ATTACH_ORDERS.fetch("buttons"), "On a finished edge the holes follow the buttons.",
                              "Nothing corrects a button that sits wrong.")
                 ]),
-      Habit.new(path: "attach.marks", question: "Where are the buttons marked?", begins: "through",
+      Habit.new(path: "attach.marks", label: "buttons marked",
+                question: "Where are the buttons marked?", begins: "through",
                 options: [
                   Habit.says("through", Attach::BUTTON_MARKS.fetch("through"), "Forgives what came out otherwise than planned.",
                              "Carries every crooked hole on to the other side."),
                   Habit.says("plan", Attach::BUTTON_MARKS.fetch("plan"), "Both sides can be marked at once.",
                              "Holes that wandered pull or bubble.")
                 ]),
-      Habit.new(path: "attach.feed", question: "What keeps the cloth still under a button?", begins: "machine",
+      Habit.new(path: "attach.feed", label: "feed under a button",
+                question: "What keeps the cloth still under a button?", begins: "machine",
                 options: [
                   Habit.says("machine", Attach::BUTTON_FEEDS.fetch("machine"), "Nothing moves at all.",
                              "Dogs rise only at the next stitch, and a plate is forgotten."),
                   Habit.says("length_zero", Attach::BUTTON_FEEDS.fetch("length_zero"), "The same on every machine.",
                              "The dogs still nudge a little.")
                 ]),
-      Habit.new(path: "attach.between", question: "What happens between two pairs of holes?", begins: "cut",
+      Habit.new(path: "attach.between", label: "between the pairs",
+                question: "What happens between two pairs of holes?", begins: "cut",
                 options: [
                   Habit.says("cut", Attach::BETWEEN_PAIRS.fetch("cut"), "Nothing lies across the button.",
                              "Twice the tails to secure."),
                   Habit.says("carry", Attach::BETWEEN_PAIRS.fetch("carry"), "One pair of tails.",
                              "The carried thread catches and shows.")
                 ]),
-      Habit.new(path: "attach.secure", question: "How are the threads of a button secured?", begins: "knot",
+      Habit.new(path: "attach.secure", label: "threads secured by",
+                question: "How are the threads of a button secured?", begins: "knot",
                 options: [
                   Habit.says("knot", Attach::SECURINGS.fetch("knot"), "Holds, and can be felt.", "Takes a needle and a minute."),
                   Habit.says("liquid", Attach::SECURINGS.fetch("liquid"), "Quick.",
@@ -71,13 +78,15 @@ module NimbleEyelet
                              "Only with the needle over a hole: else it strikes."),
                   Habit.says("knot_liquid", Attach::SECURINGS.fetch("knot_liquid"), "The knot cannot work loose.", "Has to dry.")
                 ]),
-      Habit.new(path: "attach.shank_by", question: "What is done with a button on a shank?", begins: "hand",
+      Habit.new(path: "attach.shank_by", label: "button on a shank",
+                question: "What is done with a button on a shank?", begins: "hand",
                 options: [
                   Habit.says("hand", Attach::SHANKS.fetch("hand"), "Stays where it is.", "Goes through the wash with the garment."),
                   Habit.says("pin", Attach::SHANKS.fetch("pin"), "Comes off for washing.",
                              "An eyelet for each has to be sewn, and pins get lost.")
                 ]),
-      Habit.new(path: "attach.pattern", question: "How are four holes sewn?", begins: "two_bars",
+      Habit.new(path: "attach.pattern", label: "four holes are sewn as",
+                question: "How are four holes sewn?", begins: "two_bars",
                 options: [
                   Habit.says("two_bars", Stitches::BUTTON_PATTERNS.fetch("two_bars").name,
                              "One width, no turning: the least can go wrong.",

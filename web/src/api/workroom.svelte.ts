@@ -85,15 +85,19 @@ class CurrentWorkroom {
     return this.data?.habits.find((habit) => habit.path === path);
   }
 
+  /** A field of a closure: what it is called and what there is to choose. */
+  field(path: string): Catalogue['fields'][number] | undefined {
+    return this.catalogue?.fields.find((field) => field.path === path);
+  }
+
   /** What a field is called. */
   label(path: string): string {
-    const field = this.catalogue?.fields.find((other) => other.path === path);
-    return field?.label ?? path.replaceAll(/[._]/g, ' ');
+    return this.field(path)?.label ?? path.replaceAll(/[._]/g, ' ');
   }
 
   /** What stands over a field; nothing until it is known, so that no other words stand there first. */
   heading(path: string): string {
-    const label = this.catalogue?.fields.find((other) => other.path === path)?.label ?? '';
+    const label = this.field(path)?.label ?? '';
     return label.charAt(0).toUpperCase() + label.slice(1);
   }
 

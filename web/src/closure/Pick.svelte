@@ -1,5 +1,5 @@
 <script lang="ts">
-  // One of several: as words side by side when they are few, else as a list.
+  // One of several, which the table of fields knows: as words side by side when they are few, else as a list.
   import type { Choice } from '../api/client';
   import { workroom } from '../api/workroom.svelte';
   import type { ClosureWork } from './work.svelte';
@@ -8,29 +8,31 @@
     work,
     path,
     label: own,
-    choices,
+    choices: offered,
     listed = false,
     empty = '',
-    habit = false,
     picked,
   }: {
     work: ClosureWork;
     path: string;
     /** Where it is called otherwise than in the table of fields. */
     label?: string;
-    choices: Choice[];
+    /** Instead of what the table of fields offers. */
+    choices?: Choice[] | undefined;
     listed?: boolean;
+    /** What it is called to leave it open. */
     empty?: string;
-    /** Left open, the habit of the house holds. */
-    habit?: boolean;
     /** Instead of saving the choice alone. */
     picked?: (key: string) => void;
   } = $props();
 
   const id = $props.id();
   let label = $derived(own ?? workroom.heading(path));
-  let house = $derived(habit ? work.closure?.house[path] : undefined);
+  let choices = $derived(offered ?? workroom.field(path)?.choices ?? []);
+  // Left open, the habit of the house holds.
+  let house = $derived(work.closure?.house[path]);
   let open = $derived(house ? `the house habit: ${house.name ?? ''}` : empty);
+  let asHouse = $derived(house ? `as the house: ${house.name ?? ''}` : empty);
   let chosen = $derived(work.text(path));
   let fault = $derived(work.draft.fault(path));
   let note = $derived(choices.find((choice) => choice.key === chosen)?.note ?? '');
@@ -63,7 +65,7 @@
   <fieldset data-path={path}>
     <legend class={['text-sm text-secondary', own === undefined && 'min-h-5']}>{label}</legend>
     <div class="mt-0.5 flex flex-wrap gap-x-1 gap-y-1">
-      {#each house ? [{ key: '', name: `as the house: ${house.name ?? ''}`, note: '' }, ...choices] : choices as choice (choice.key)}
+      {#each asHouse ? [{ key: '', name: asHouse, note: '' }, ...choices] : choices as choice (choice.key)}
         <label
           class={[
             'cursor-pointer rounded border px-2.5 py-1.5 has-[:focus-visible]:outline-3 has-[:focus-visible]:outline-primary',

@@ -7,6 +7,7 @@
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
   import Figure from '../../ui/Figure.svelte';
+  import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
   import ButtonSewnPanel from './ButtonSewnPanel.svelte';
@@ -38,7 +39,10 @@
     document.getElementById('main')?.focus({ preventScroll: true });
   }
 
-  let pattern = $derived(workroom.catalogue?.patterns.find((item) => item.key === attach.pattern));
+  const placed = ['order', 'pattern', 'between', 'shank_by', 'feed'].map((name) => `attach.${name}`);
+  let pattern = $derived(
+    workroom.field('attach.pattern')?.choices.find((item) => item.key === attach.pattern),
+  );
 </script>
 
 {#if attach.by_machine}
@@ -85,17 +89,11 @@
 {/if}
 
 <div class="mt-4">
-  <Pick {work} path="attach.order" choices={workroom.catalogue?.attach_orders ?? []} habit />
+  <Pick {work} path="attach.order" />
 </div>
 {#if closure.plan['button.attachment'] === 'four_holes'}
   <div class="mt-4">
-    <Pick
-      {work}
-      path="attach.pattern"
-      label="Four holes are sewn as"
-      choices={workroom.catalogue?.patterns ?? []}
-      habit
-    />
+    <Pick {work} path="attach.pattern" />
   </div>
 {/if}
 {#if sheet.button.holes.length > 0}
@@ -112,18 +110,12 @@
 {/if}
 {#if closure.plan['button.attachment'] === 'four_holes' && attach.by_machine}
   <div class="mt-4">
-    <Pick {work} path="attach.between" choices={workroom.catalogue?.between_pairs ?? []} habit />
+    <Pick {work} path="attach.between" />
   </div>
 {/if}
 {#if sheet.button.holes.length === 0}
   <div class="mt-4">
-    <Pick
-      {work}
-      path="attach.shank_by"
-      label="A button on a shank"
-      choices={workroom.catalogue?.shanks ?? []}
-      habit
-    />
+    <Pick {work} path="attach.shank_by" />
     {#if pinned}
       <p class="mt-2 max-w-prose">
         Each button sits in an eyelet of the underlap, on a pin behind it, and comes off for washing.
@@ -159,23 +151,10 @@
   </div>
 {/if}
 <div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
-  <Pick {work} path="attach.marks" label="Marked" choices={workroom.catalogue?.button_marks ?? []} habit />
   {#if attach.by_machine}
-    <Pick
-      {work}
-      path="attach.feed"
-      label="Under a button"
-      choices={workroom.catalogue?.button_feeds ?? []}
-      habit
-    />
+    <Pick {work} path="attach.feed" />
   {/if}
-  <Pick
-    {work}
-    path="attach.secure"
-    label="Threads secured by"
-    choices={workroom.catalogue?.securings ?? []}
-    habit
-  />
+  <Habits {work} section="attach" elsewhere={placed} />
 </div>
 {#if sheet.button.holes.length > 0}<ButtonSewnPanel {closure} />{/if}
 <div class="mt-5"><Because reasons={attach.because} /></div>

@@ -114,7 +114,7 @@
     />
   {/if}
   {#if fastens}
-    <Pick {work} path="button.attachment" choices={workroom.catalogue?.attachments ?? []} />
+    <Pick {work} path="button.attachment" />
   {:else if sheet.button.opens}
     <Field
       {work}

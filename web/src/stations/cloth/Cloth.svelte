@@ -52,22 +52,15 @@
 
 <h2 class="mt-6 text-lg font-semibold">The cloth</h2>
 <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
-  <Pick {work} path="cloth.kind" choices={workroom.catalogue?.cloth_kinds ?? []} listed picked={begin} />
-  <Field {work} path="cloth.layers" label="Layers at the hole" hint="of this cloth" />
+  <Pick {work} path="cloth.kind" listed picked={begin} />
+  <Field {work} path="cloth.layers" hint="of this cloth" />
   <Field {work} path="cloth.seams" hint="further ones at the hole" />
   <Field {work} path="cloth.thickness" label="One layer" hint="typical for its kind" />
   <Field {work} path="cloth.interfacing" hint="0: none" />
-  <Field {work} path="cloth.weight" label="Weight, g/m²" />
-  <Field {work} path="cloth.stretch" label="Stretch, %" hint="along the hole" />
-  {#each [{ path: 'cloth.frays', label: 'Frays' }, { path: 'cloth.iron', label: 'Takes an iron' }, { path: 'cloth.washed', label: 'Gets washed' }] as item (item.path)}
-    <Pick
-      {work}
-      path={item.path}
-      label={item.label}
-      listed
-      empty="as its kind does"
-      choices={workroom.catalogue?.answers ?? []}
-    />
+  <Field {work} path="cloth.weight" />
+  <Field {work} path="cloth.stretch" hint="along the hole" />
+  {#each ['cloth.frays', 'cloth.iron', 'cloth.washed'] as path (path)}
+    <Pick {work} {path} listed empty="as its kind does" />
   {/each}
   <Field {work} path="cloth.name" label="What you call the cloth" wide />
 </div>
@@ -76,7 +69,7 @@
 
 <h2 class="mt-6 text-lg font-semibold">The thread</h2>
 <div class="mt-2 flex flex-wrap gap-x-4 gap-y-3">
-  <Pick {work} path="thread.fibre" label="Thread fibre" choices={workroom.catalogue?.fibres ?? []} listed />
+  <Pick {work} path="thread.fibre" listed />
   <Field {work} path="thread.tex" label="Thread, tex" hint="or 270 dtex, Nm 80/2, Ne 40/2, No. 120" />
   <Field {work} path="thread.bobbin" hint="20 m, 1.2 g, half, about a third" />
   <Field {work} path="thread.name" label="What you call the thread" wide />

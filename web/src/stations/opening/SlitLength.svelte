@@ -1,9 +1,8 @@
 <script lang="ts">
-  import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
-  import Pick from '../../closure/Pick.svelte';
+  import Habits from '../../closure/Habits.svelte';
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
   import FootPicture from './FootPicture.svelte';
@@ -148,7 +147,7 @@
 </details>
 
 <div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
-  <Pick {work} path="opening.ruler" choices={workroom.catalogue?.rulers ?? []} listed habit />
+  <Habits {work} section="opening" elsewhere={['opening.school', 'opening.ease']} listed />
   <Field
     {work}
     path="opening.ease"

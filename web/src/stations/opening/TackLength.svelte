@@ -1,6 +1,5 @@
 <script lang="ts">
   // How a bar tack gets its length: by a key pressed early, by the programme itself, or between two lines.
-  import { workroom } from '../../api/workroom.svelte';
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
@@ -30,13 +29,8 @@
 <div class="mt-2"><Cautions cautions={setting.cautions} /></div>
 
 <div class="mt-5 flex flex-wrap gap-x-8 gap-y-3">
-  <Pick
-    {work}
-    path="opening.tack_by"
-    label="Its length comes from"
-    choices={[{ key: '', name: 'whatever fits', note: '' }, ...(workroom.catalogue?.tack_lengths ?? [])]}
-  />
-  <Pick {work} path="opening.ruler" choices={workroom.catalogue?.rulers ?? []} listed habit />
+  <Pick {work} path="opening.tack_by" label="Its length comes from" empty="whatever fits" />
+  <Pick {work} path="opening.ruler" listed />
   <Field {work} path="opening.correction" hint="what test tacks taught; 0 until then" />
 </div>
 <div class="mt-5"><Because reasons={opening.because} /></div>

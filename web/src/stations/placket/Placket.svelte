@@ -3,6 +3,7 @@
   import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
+  import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
   import Rows from '../../closure/Rows.svelte';
   import type { StationProps } from '../../closure/station';
@@ -55,7 +56,7 @@
 {/if}
 
 <div class="mt-4 flex flex-wrap gap-x-5 gap-y-3">
-  <Pick {work} path="placket.use" choices={workroom.catalogue?.uses ?? []} listed />
+  <Pick {work} path="placket.use" listed />
   <div>
     <Pick
       {work}
@@ -71,7 +72,7 @@
       >
     {/if}
   </div>
-  <Pick {work} path="placket.overlap" choices={workroom.catalogue?.overlaps ?? []} listed />
+  <Pick {work} path="placket.overlap" listed />
 </div>
 <div class="mt-4 flex flex-wrap gap-x-4 gap-y-3">
   <Field {work} path="placket.run_length" hint="from the top finished edge" />
@@ -102,35 +103,19 @@
   <Field {work} path="placket.extension" hint="centre line to edge" />
 </div>
 <div class="mt-4 flex flex-wrap gap-x-6 gap-y-3">
-  <Pick
-    {work}
-    path="placket.orientation"
-    label="{sewn}s lie"
-    choices={workroom.catalogue?.orientations ?? []}
-  />
-  {#if upright}<Pick
-      {work}
-      path="placket.first_lies"
-      label="The first {sewn.toLowerCase()} lies"
-      choices={workroom.catalogue?.first_lies ?? []}
-    />{/if}
-  <Pick {work} path="placket.pattern" choices={workroom.catalogue?.gap_patterns ?? []} />
+  <Pick {work} path="placket.orientation" label="{sewn}s lie" />
+  {#if upright}<Pick {work} path="placket.first_lies" label="The first {sewn.toLowerCase()} lies" />{/if}
+  <Pick {work} path="placket.pattern" />
   {#if plan['placket.pattern'] === 'clusters'}
     <Field {work} path="placket.together" />
     <Field {work} path="placket.inner_gap" label="Gap within it" hint="empty: as close as they fit" />
   {/if}
-  <Pick {work} path="placket.rows" choices={workroom.catalogue?.rows ?? []} />
+  <Pick {work} path="placket.rows" />
   {#if plan['placket.rows'] === 'double'}
     <Field {work} path="placket.offset" label="Each from the centre" hint="centre line to row" />
   {/if}
-  <Pick {work} path="placket.edge" choices={workroom.catalogue?.edges ?? []} listed habit />
-  <Pick {work} path="placket.grid" choices={workroom.catalogue?.rulers ?? []} listed habit />
-  {#if upright && fastens}<Pick
-      {work}
-      path="placket.seat"
-      choices={workroom.catalogue?.seats ?? []}
-      habit
-    />{/if}
+  <Habits {work} section="placket" elsewhere={['placket.seat']} listed />
+  {#if upright && fastens}<Pick {work} path="placket.seat" />{/if}
 </div>
 <div class="mt-4 grid gap-x-8 gap-y-4 2xl:grid-cols-2">
   <Rows

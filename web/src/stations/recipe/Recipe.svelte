@@ -2,6 +2,7 @@
   import { workroom } from '../../api/workroom.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
+  import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
@@ -18,14 +19,7 @@
   let feet = $derived(
     (machine?.feet ?? []).map((foot) => ({ ...foot, note: foot.note ? `you call it ${foot.note}` : '' })),
   );
-  const byChoice: Record<string, 'styles' | 'feet'> = { 'recipe.style': 'styles', 'recipe.foot': 'feet' };
   let open = $state('');
-  let habits = $derived([
-    ['recipe.tension_by', 'Top thread rolled to the back', workroom.catalogue?.tension_moves],
-    ['recipe.tails', 'Thread ends at the start', workroom.catalogue?.thread_tails],
-    ['recipe.stay_by', 'Stay laid', workroom.catalogue?.stay_schools],
-    ['recipe.thin_cover', 'Where the cover is thin', workroom.catalogue?.thin_covers],
-  ] as const);
 
   /** The coverage index on a scale with the band in its middle. */
   const place = (index: number) => `${Math.min(100, Math.max(0, ((index - 0.2) / 0.7) * 100))}%`;
@@ -110,14 +104,14 @@
         {#if item.scores.length > 0}<Scores scores={item.scores} label={item.label.toLowerCase()} />{/if}
         {#if item.field && open === item.key}
           <div class="mt-2">
-            {#if byChoice[item.field]}
+            {#if workroom.field(item.field)?.choices.length}
               <Pick
                 {work}
                 path={item.field}
                 label="Your own"
                 listed
                 empty="as the rules say"
-                choices={byChoice[item.field] === 'feet' ? feet : (workroom.catalogue?.styles ?? [])}
+                choices={item.field === 'recipe.foot' ? feet : undefined}
               />
             {:else}
               <Field
@@ -158,14 +152,7 @@
 {/if}
 <p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
 <div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
-  {#each habits as [path, label, choices] (path)}
-    <Pick {work} {path} {label} choices={choices ?? []} habit />
-  {/each}
-  <Pick
-    {work}
-    path="recipe.second_pass"
-    label="A second pass"
-    choices={[{ key: '', name: 'as the rules say', note: '' }, ...(workroom.catalogue?.answers ?? [])]}
-  />
+  <Habits {work} section="recipe" elsewhere={['recipe.pace', 'recipe.first_hole']} />
+  <Pick {work} path="recipe.second_pass" empty="as the rules say" />
 </div>
 <Simulator {closure} />

@@ -1,8 +1,8 @@
 <script lang="ts">
   // How a hole is opened: with what, where the pins lie or the chisel bites, and when it is sealed.
   import type { Sheet } from '../../api/client';
-  import { workroom } from '../../api/workroom.svelte';
   import Field from '../../closure/Field.svelte';
+  import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
   import CutPicture from './CutPicture.svelte';
@@ -21,10 +21,10 @@
     against it, screens differ; the card for the machine prints it 1 : 1
   </label>
   <div class="mt-2 flex flex-wrap gap-x-8 gap-y-3">
-    <Pick {work} path="cut.tool" choices={workroom.catalogue?.cut_tools ?? []} habit />
+    <Pick {work} path="cut.tool" />
     {#if cutting.tool === 'chisel'}
       <Field {work} path="cut.chisel" hint="of the one you own" />
     {/if}
-    <Pick {work} path="cut.seal" label="Cut edges sealed" choices={workroom.catalogue?.seals ?? []} habit />
+    <Habits {work} section="cut" elsewhere={['cut.tool']} />
   </div>
 </details>

@@ -1,7 +1,6 @@
 <script lang="ts">
   // What to do next, and why: one thing to change, or the row.
   import type { Advice, Sheet } from '../../api/client';
-  import { workroom } from '../../api/workroom.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
   import Because from '../../ui/Because.svelte';
@@ -73,7 +72,7 @@
 {/if}
 <details class="mt-3 max-w-prose text-sm">
   <summary class="cursor-pointer text-secondary">Changed between two tests</summary>
-  <Pick {work} path="recipe.pace" label="" choices={workroom.catalogue?.paces ?? []} habit />
+  <Pick {work} path="recipe.pace" label="" />
 </details>
 {#if newest}<p class="mt-3 max-w-prose" data-row>{advice.row.says}</p>{/if}
 {#each advice.remarks as remark (remark)}

@@ -78,13 +78,7 @@
       <Figure label="Under it" term="stabiliser" text={toSew.stabiliser} across />
     </dl>
     <div class="mt-3">
-      <Pick
-        {work}
-        path="recipe.first_hole"
-        label="The first {sheet.button.sewn} of a row"
-        choices={workroom.catalogue?.first_holes ?? []}
-        habit
-      />
+      <Pick {work} path="recipe.first_hole" label="The first {sheet.button.sewn} of a row" />
       {#if swatch.stored}
         <p class="mt-1 max-w-prose border-l-4 border-primary pl-3" role="status" data-stored>
           No test is needed: everything is set as on the swatch of {new Date(
