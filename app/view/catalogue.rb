@@ -53,7 +53,9 @@ module NimbleEyelet
       def self.field(field, present)
         offered = field.kind == :choice ? field.choices : {}
         { path: field.path, label: field.label, help: field.help, habit: field.habit,
-          choices: offered.map { |key, name| item(key, present.words(name), NOTES[field.path]&.call(key, present) || "") } }
+          choices: offered.map do |key, name|
+            item(key, present.words(name), NOTES[field.path]&.call(key, present) || "")
+          end }
       end
 
       # What is typical for a kind of cloth, to begin with.

@@ -26,7 +26,9 @@ class ContractTest < AppTest
 
     assert_equal BUTTON_SHAPES.keys, keys["shapes"]
     assert_equal TERMS.keys, keys["terms"]
-    assert_equal STYLES.keys, (found["fields"].find { |field| field["path"] == "recipe.style" }["choices"].map { |item| item["key"] })
+    assert_equal(STYLES.keys, found["fields"].find do |field|
+      field["path"] == "recipe.style"
+    end["choices"].map { |item| item["key"] })
     assert_equal Swatches::SYMPTOMS.keys, keys["symptoms"]
   end
 
@@ -76,7 +78,7 @@ class ContractTest < AppTest
     save({ cloth: { layers: "4" }, placket: { pins: [{ at: "300", label: "bust" }], keep_outs: [] } })
     tick("stabilise")
 
-    assert_equal ["layers 2 → 4; pin fullest point at 212 mm removed; 2 more", nil], closure.values_at("undo", "redo")
+    assert_equal ["#{ClosureFields.fetch('cloth.layers').label} 2 → 4; pin fullest point at 212 mm removed; 2 more", nil], closure.values_at("undo", "redo")
     refute(act(:post, "undo")["plan"]["placket.pins"].any? { |pin| pin["label"] == "bust" })
     assert_equal "18 mm", act(:post, "undo")["plan"]["button.diameter"]["text"]
     assert_equal [nil, "diameter 18 → 17.78 mm"], closure.values_at("undo", "redo")
