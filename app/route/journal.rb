@@ -6,6 +6,7 @@ require_relative "../../lib/nimble_eyelet"
 require_relative "../form/journal_form"
 require_relative "../problem"
 require_relative "../store/errors"
+require_relative "../store/fact_list"
 require_relative "../store/journal"
 require_relative "../view/journal"
 
@@ -17,30 +18,44 @@ module NimbleEyelet
         app.get("/api/workrooms/:slug/closures/:id/journal") do
           json(View::JournalView.of(journal.log(number(params["id"])), present))
         end
+        app.post("/api/workrooms/:slug/journal") { json({ entries: enter_all }) }
         app.put("/api/workrooms/:slug/journal/:entry") { enter }
       end
 
       module Helpers
         # One write; it never asks what the plan is by now. Sent twice it is one fact.
         def enter
-          entry = Form::JournalForm.new(unit_of_entry, now: settings.now).read(params["entry"], body_hash)
-          journal.add(entry, **belongs_to(entry), plan_version: body_hash["plan"], device: device)
+          entry = said_to_happen(params["entry"], body_hash, settings.now)
+          journal.add(entry, **belongs_to(entry, body_hash), plan_version: body_hash["plan"], device: device)
           json({ id: entry.id, kind: entry.kind, step: entry.step, about: entry.about, at: present.length(entry.at),
                  happened_at: entry.happened_at.utc.iso8601 })
         rescue Store::Clash
           halt Problem.new(409, "Something else was entered under this name already.").render
         end
 
+        # All of them were sent at one moment.
+        def enter_all
+          now = settings.now
+          facts = Store::FactList.new(journal, device: device, transaction: db.method(:transaction)) do |body|
+            entry = said_to_happen(body["id"], body, now)
+            [entry, belongs_to(entry, body)]
+          end
+          facts.enter(body_hash.fetch("entries"))
+        end
+
         # What was measured is typed in the unit of its closure.
-        def unit_of_entry = (closures.unit_of(body_hash["closure"]) if body_hash["measured"]) || workroom.unit
+        def said_to_happen(id, body, now)
+          unit = (closures.unit_of(body["closure"]) if body["measured"]) || workroom.unit
+          Form::JournalForm.new(unit, now: now).read(id, body)
+        end
 
         # A withdrawal belongs where the entry belongs that it is about.
-        def belongs_to(entry)
+        def belongs_to(entry, body)
           unless entry.kind == "withdrawal"
-            alone = entry.kind == "machine_part" && body_hash["machine"]
-            raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body_hash["closure"] || alone
+            alone = entry.kind == "machine_part" && body["machine"]
+            raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body["closure"] || alone
 
-            return { closure_id: body_hash["closure"], machine_id: body_hash["machine"] }
+            return { closure_id: body["closure"], machine_id: body["machine"] }
           end
           about = entry.about && journal.find(entry.about)
           raise Store::Missing if about.nil? || about[:kind] == "withdrawal"

@@ -36,7 +36,7 @@ module NimbleEyelet
       def unit = plan.unit.to_sym
 
       # @return [Sewing::Facts]
-      def facts = Sewing::Facts.of(entries, earlier: earlier, stands_in: stands_in, today: today)
+      def facts = Sewing::Facts.of(entries, closure: id, earlier: earlier, stands_in: stands_in, today: today)
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)

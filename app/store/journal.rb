@@ -16,13 +16,32 @@ require_relative "swatch_words"
 module NimbleEyelet
   module Store
     class Journal
+      # When it happened is placed between what its browser told before it and after it, by their numbers: how long each
+      # of them was on its way, or a clock that is put right, turns nothing round. Only where its own age is a day out
+      # is that taken for true. What was pressed together stands at one moment.
+      PLACED = <<~SQL
+        around AS (
+          SELECT max(j.happened_at) FILTER (WHERE j.n < :n::bigint) AS before, min(j.happened_at) FILTER (WHERE j.n > :n::bigint) AS after
+            FROM journal j WHERE j.workroom_id = :workroom AND j.device = :device::uuid AND j.n IS NOT NULL
+             AND (j.press = :press::uuid) IS NOT TRUE),
+        early AS (
+          SELECT CASE WHEN around.after - h.at <= interval '0' AND h.at - around.after < interval '1 day'
+                      THEN around.after - interval '1 ms' ELSE h.at END AS at, around.before
+            FROM (SELECT :happened_at::timestamptz AS at) h, around),
+        placed AS (
+          SELECT CASE WHEN early.before >= early.at AND early.before - early.at < interval '1 day'
+                      THEN early.before + interval '1 ms' ELSE early.at END AS at FROM early),
+      SQL
+
       # The entry and what it moved on the machine, in one statement.
-      ADD = <<~SQL
-        WITH e AS (
+      ADD = <<~SQL.freeze
+        WITH #{PLACED} e AS (
           INSERT INTO journal (workroom_id, id, kind, closure_id, machine_id, about, step_key, at_mm, opening_mm, moves, data,
-                               plan_version, device, happened_at, imported)
-          VALUES (:workroom, :id::uuid, :kind, :closure, :machine, :about::uuid, :step, :at::numeric, :opening::numeric, :moves::jsonb,
-                  :data::jsonb, :plan, :device::uuid, :happened_at::timestamptz, :imported::boolean)
+                               plan_version, device, n, press, happened_at, imported)
+          SELECT :workroom::integer, :id::uuid, :kind::text, :closure::integer, :machine::integer, :about::uuid, :step::text, :at::numeric,
+                 :opening::numeric, :moves::jsonb, :data::jsonb, :plan::text, :device::uuid, :n::bigint, :press::uuid, placed.at,
+                 :imported::boolean
+            FROM placed
           ON CONFLICT (workroom_id, id) DO NOTHING RETURNING *),
         m AS (
           INSERT INTO moves (workroom_id, entry, part, machine_id, state, happened_at, seq)
@@ -57,14 +76,16 @@ module NimbleEyelet
       # @param entry [Sewing::Entry]
       # @param closure_id [Integer, nil]
       # @param machine_id [Integer, nil]
+      # @param n [Integer, nil] which of its browser's facts it is
+      # @param press [String, nil] UUID of what it was pressed together with
       # @return [Boolean] false when the same fact was known already
       # @raise [Missing] for a closure, machine or entry of another workroom
       # @raise [Clash] when the id stands for another fact
       # @raise [Refusal] when what it withdraws is withdrawn already
-      def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, imported: false)
+      def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, n: nil, press: nil,
+              imported: false)
         added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id,
-                           plan: plan_version, device: device,
-                                                             imported: imported)
+                           plan: plan_version, device: device, n: n, press: press, imported: imported)
         return true if added.any?
         raise Clash unless same?(entry, closure_id)
 
@@ -78,6 +99,14 @@ module NimbleEyelet
       # @param id [String]
       # @return [Hash, nil] closure_id, machine_id and kind of a standing entry
       def find(id) = @scope[:journal].where(id: id).select(:closure_id, :machine_id, :kind).first
+
+      # @param id [String]
+      # @return [Hash, nil] device and n of who told it first, and withdrawn, the id of what withdrew it, or nil
+      def told(id)
+        @scope[:journal].where(id: id).select(:device, :n).first&.then do |row|
+          row.merge(withdrawn: @scope[:journal].where(about: id).get(:id))
+        end
+      end
 
       # @param closure_id [Integer]
       # @return [Array<Line>] newest first, at most 500

@@ -19,8 +19,9 @@ module NimbleEyelet
     # closures - Array<Closure> in it, in the order they were laid ready; waiting - those of them that cannot be sewn
     #   yet
     # session - NimbleEyelet::SewingSession of the others; last - Array<Hash> of entry ids done last and what they say
+    # told - Hash of step key to how often it was done in it on the machine alone
     class SessionRecord < Value.of(:id, :revision, :machine, :begun_at, :ended_at, :drying, :own_costs, :wish,
-                                   :closures, :waiting, :session, :last)
+                                   :closures, :waiting, :session, :last, :told)
       # @return [Hash{String => Integer}]
       def costs = Sewing::Changeover.costs(own_costs)
     end
@@ -52,6 +53,13 @@ module NimbleEyelet
          WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :session AND j.kind NOT IN ('withdrawal', 'swatch') AND NOT j.imported
            AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
          ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
+      SQL
+
+      # What was done on the machine alone, for no closure.
+      TOLD = <<~SQL
+        SELECT j.step_key, count(*) AS times FROM journal j
+         WHERE j.workroom_id = :workroom AND j.data->'with' ? 'sitting.id' AND j.data->'with'->>'sitting.id' = :session
+           AND j.closure_id IS NULL AND j.step_key IS NOT NULL AND NOT j.imported GROUP BY j.step_key
       SQL
 
       # So many of a step tell how long somebody takes for it.
@@ -163,8 +171,8 @@ module NimbleEyelet
       def read(id)
         row = @scope[:sittings].where(id: id).first or raise Missing
         machine = row[:machine_id]
-        { row: row, closures: closures(id, machine), last: last(id), ledger: ledger(machine), pace: pace,
-          machine: machine(machine), sewn_on: @workroom.machines.one(machine) }
+        { row: row, closures: closures(id, machine), last: last(id), told: told(id), ledger: ledger(machine),
+          pace: pace, machine: machine(machine), sewn_on: @workroom.machines.one(machine) }
       end
 
       def closures(id, machine)
@@ -175,14 +183,14 @@ module NimbleEyelet
       end
 
       # @param known [Hash] what a SewingSession goes by: its ledger and pace
-      def record(row:, closures:, last:, machine:, sewn_on:, **known)
+      def record(row:, closures:, last:, told:, machine:, sewn_on:, **known)
         ready, waiting = closures.partition { |closure| closure.sheet.layout }
         own = row[:costs_s].to_h.transform_values(&:to_i)
         wish = row[:wish].to_a.map(&:to_a)
         session = SewingSession.of(parts(ready), machine: sewn_on, costs: Sewing::Changeover.costs(own),
                                    drying: row[:drying_s],
                                                  wish: wish, now: @now, **known)
-        SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), machine: machine, own_costs: own, wish: wish, last: last,
+        SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), machine: machine, own_costs: own, wish: wish, last: last, told: told,
                                                                              drying: row[:drying_s], closures: closures,
                                                                              waiting: waiting, session: session)
       end
@@ -206,6 +214,10 @@ module NimbleEyelet
         names = Hash.new { |all, key| all[key] = Work::StepKey.parse(key).name }
         by_name = rows.group_by { |row| names[row[:key]] }
         Schedule::Pace.of(by_name.transform_values { |all| all.first(NEWEST).map { |row| row[:seconds] } })
+      end
+
+      def told(id)
+        @scope.ask(:told_of_the_machine, TOLD, session: id.to_s).to_h { |row| [row[:step_key], row[:times]] }
       end
 
       def last(id)

@@ -11,6 +11,26 @@ require_relative "session_step"
 
 module NimbleEyelet
   module View
+    # What the facts of a session will be called, in the order in which its steps are given out: what is done twice in
+    # it makes two facts.
+    class FactIds
+      # @param record [Store::SessionRecord]
+      def initialize(record)
+        @record = record
+        @ahead = Hash.new(-1)
+      end
+
+      # @param step [Work::Step]
+      # @param part [SessionPart, nil] nil for what is done on the machine alone
+      # @return [String]
+      def next(step, part)
+        ahead = @ahead[[part&.key, step.key]] += 1
+        return part.sheet.facts.id_for(step, ahead: ahead) if part
+
+        Sewing::FactId.of("session", @record.id, step.key, @record.told.fetch(step.key, 0) + ahead)
+      end
+    end
+
     module SessionView
       # @param record [Store::SessionRecord]
       # @param now [Time]
@@ -18,20 +38,22 @@ module NimbleEyelet
       def self.of(record, now)
         session = record.session
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },
-          last: last(record), steps: steps(session), ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
+          last: last(record), steps: steps(record), ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
           threaded: threaded(session.ledger), order: order(record), forecast: forecast(session), kit: kit(session),
           mishaps: mishaps(session) }
       end
 
       # Before the hole that the bobbin does not last for, that is said at its first step.
-      def self.steps(session)
+      def self.steps(record)
+        session = record.session
+        ids = FactIds.new(record)
         short = SessionForecast.of(session).threads.flat_map(&:changes)
         session.steps.map do |one|
           at = one.step.figures["hole.at"] unless one.step.key == "test-sew"
           known = at || one.step.key == "test-sew"
           here = short.find { |change| known && change.part == one.part && change.at == at }
           short.delete(here)
-          SessionStepView.of(one, bobbin: !here.nil?)
+          SessionStepView.of(one, ids, bobbin: !here.nil?)
         end
       end
 
@@ -159,8 +181,9 @@ module NimbleEyelet
         present = Presenter.new(:mm)
         told = Sewing::Rescuing.steps(Work::StepKey::ID_TO_COME, mishap.key, material: material)
         told.zip(mishap.way_out(material)).map do |step, row|
-          { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how),
-            caution: step.caution, moves: step.moves, asks: row.asks }
+          { id: Sewing::FactId.way_out(Work::StepKey.parse(step.key).number), key: step.key, part: step.part,
+            does: present.words(step.does), how: present.words(step.how), caution: step.caution, moves: step.moves,
+            asks: row.asks }
         end
       end
 

@@ -14,13 +14,14 @@ module NimbleEyelet
       BOBBIN = "Change the bobbin first: what is on it does not last for this hole."
 
       # @param one [SessionStep]
+      # @param ids [FactIds]
       # @param bobbin [Boolean] whether the bobbin has to be changed before it
       # @return [Hash]
-      def self.of(one, bobbin: false)
+      def self.of(one, ids, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
         { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin),
           opens: one.step.opens?, seconds: one.seconds.round,
-          asks: asks(one), enter: entries(one), mishaps: one.mishaps,
+          asks: asks(one), enter: entries(one, ids), mishaps: one.mishaps,
           ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
@@ -62,11 +63,12 @@ module NimbleEyelet
       end
 
       # Everything that is entered when it is done: what is so already first.
-      def self.entries(one)
-        also = one.also.map { |part, step| { **SewingView.enter(step), closure: part.key } }
+      def self.entries(one, ids)
+        also = one.also.map { |part, step| { **SewingView.enter(step, ids.next(step, part)), closure: part.key } }
         whose = one.part ? { closure: one.part.key } : { kind: "machine_part" }
         at = asks(one) && one.step.figures["hole.at"]
-        also + [{ **SewingView.enter(one.step), **whose, **(at ? { at: Field.decimal(at) } : {}) }]
+        own = SewingView.enter(one.step, ids.next(one.step, one.part))
+        also + [{ **own, **whose, **(at ? { at: Field.decimal(at) } : {}) }]
       end
       private_class_method :words, :figure, :asks, :entries
     end

@@ -55,7 +55,7 @@ module NimbleEyelet
         { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how),
           symptom: step.symptom, caution: step.caution, done: progress.done.include?(step.key),
           passed_over: progress.passed_over.include?(step.key), entry: sheet.facts.entry_of(step)&.id,
-          enter: enter(step), **through(step, sheet),
+          enter: enter(step, sheet.facts.id_for(step)), **through(step, sheet),
           outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }
       end
 
@@ -67,9 +67,10 @@ module NimbleEyelet
       # What is handed back when the step is done.
       #
       # @param step [Work::Step]
+      # @param id [String] what its fact will be called
       # @return [Hash]
-      def self.enter(step)
-        { kind: step.hole ? "hole_sewn" : "step", step: step.key, at: step.hole && Field.decimal(step.hole.at),
+      def self.enter(step, id)
+        { id: id, kind: step.hole ? "hole_sewn" : "step", step: step.key, at: step.hole && Field.decimal(step.hole.at),
           opening: step.hole&.opening && Field.decimal(step.hole.opening), with: PlainValue.dump_all(step.figures),
           moves: PlainValue.dump_all(step.moves) }.compact
       end

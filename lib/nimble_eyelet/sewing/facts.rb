@@ -14,6 +14,7 @@ require_relative "../swatch/swatch"
 require_relative "../value"
 require_relative "../work/step"
 require_relative "../work/step_key"
+require_relative "fact_id"
 require_relative "mishap"
 require_relative "rescue"
 
@@ -55,8 +56,10 @@ module NimbleEyelet
     # mishaps - Array<Entry> of what went wrong, oldest first
     # today - String, ISO 8601, or nil: to tell what is recent
     # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
+    # told - Hash of step key to how often it was told that it is done, whatever became of that
+    # closure - Integer or nil, whose facts they are
     class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false, looked_at: [],
-                           stand_in_asked: nil, mishaps: [], today: nil)
+                           stand_in_asked: nil, mishaps: [], today: nil, told: {}, closure: nil)
       # Step of a note that says: from here on the machine that stands in sews the test holes.
       STAND_IN = "stand-in"
 
@@ -64,15 +67,17 @@ module NimbleEyelet
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
       # @return [Facts]
-      def self.of(entries, earlier: [], stands_in: false, today: nil)
+      def self.of(entries, closure: nil, earlier: [], stands_in: false, today: nil)
         withdrawn = entries.filter_map(&:about)
         standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
         looked_at, swatches = swatches(entries, withdrawn).partition(&:in_garment?)
         asked = asked(standing)
         new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing), earlier: earlier,
             stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap),
-            today: today)
+            today: today, closure: closure, told: told(entries))
       end
+
+      def self.told(entries) = entries.select { |entry| entry.step? && entry.step }.map { |entry| placed(entry) }.tally
 
       # What a mishap makes to be done again counts only from then on.
       def self.steps(standing)
@@ -137,7 +142,7 @@ module NimbleEyelet
           holes[entry.measured] = Placket::SewnHole.new(at: entry.measured, opening: was&.opening || entry.opening)
         end
       end
-      private_class_method :holes, :placed, :swatches, :steps, :asked, :elsewhere, :gone_wrong
+      private_class_method :told, :holes, :placed, :swatches, :steps, :asked, :elsewhere, :gone_wrong
 
       # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place
@@ -148,6 +153,18 @@ module NimbleEyelet
           older = Work::StepKey.parse(entry.step)
           older.numbered? && older.name == "button" && entry.done_with["hole.button"] == step.figures["hole.button"]
         end
+      end
+
+      # @param step [Work::Step]
+      # @param ahead [Integer] how often it is to be done before that
+      # @return [String] what the fact will be called that says it was done
+      def id_for(step, ahead: 0)
+        times = told.fetch(step.key, 0) + ahead
+        way_out = Work::StepKey.parse(step.key)
+        mishap = way_out.mishap && mishaps.find { |entry| way_out.out_of?(entry.id) }
+        return FactId.of("step", closure, step.key, times) if mishap.nil? || times.positive?
+
+        FactId.both(FactId.way_out(way_out.number), mishap.id)
       end
 
       # @param at [Length] place of a hole
