@@ -110,16 +110,33 @@ module NimbleEyelet
                            current: View::ClosureView.of(e.current, in_its_unit(e.current) && present)).render
         end
 
+        # What was typed and what was decided on it. Deciding is an edit as well: it rests on what was seen.
+        def apply(closure)
+          decided, typed = body_hash.partition { |path, _| path.start_with?(*DECIDED) }.map(&:to_h)
+          plan = typed.empty? ? closure.plan : checked(closure, typed)
+          decided.reduce(plan) { |found, (path, value)| decide(closure.with(plan: found), path, value) }
+        end
+
+        DECIDED = %w[settled. swatch.].freeze
+
         # What was typed, checked section by section. Holes that do not fit are refused when the run
         # itself was touched; when something else made them not fit, the sheet says so.
-        def apply(closure)
-          plan = form.apply(body_hash, closure.plan)
+        def checked(closure, typed)
+          plan = form.apply(typed, closure.plan)
           @checked = closure.sheet_of(plan)
-          sections = body_hash.keys.map { |path| path[/\A\w+/] }
+          sections = typed.keys.map { |path| path[/\A\w+/] }
           touched = @checked.faults.select { |fault| sections.include?(fault.section) }
           raise Refusal, touched unless touched.empty?
 
           plan
+        end
+
+        def decide(closure, path, value)
+          @checked = nil
+          return accepted(closure, value.downcase) if path == "swatch.accepted"
+
+          stage = path.delete_prefix("settled.")
+          value ? settled(closure, [stage]) : closure.plan.with(settled: closure.plan.settled.except(stage))
         end
 
         def form(unit = present.unit) = Form::ClosureForm.new(unit, machine: ->(id) { workroom.machines.one(id) })
@@ -170,7 +187,8 @@ module NimbleEyelet
         end
 
         def accepted(closure, entry)
-          swatch = closure.facts.swatches.find { |one| one.id == entry } or raise Store::Missing
+          swatch = closure.facts.swatches.find { |one| one.id == entry }
+          raise Refusal.field("swatch.accepted", entry, "This test hole is not in the log any more.") unless swatch
 
           settled(closure.with(plan: AcceptedSettings.accepting(swatch, closure.sheet)), ACCEPTING)
         end

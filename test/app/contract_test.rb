@@ -36,7 +36,9 @@ class ContractTest < AppTest
     schemas = YAML.safe_load_file(Http::Web::DESCRIPTION).dig("components", "schemas")
     typed = [*ClosureFields::BY_PATH.keys, *ClosureFields::LISTS.keys, "machine.id"]
 
-    assert_equal typed.sort, schemas["PlanChange"]["properties"].keys.sort
+    decided = [*STAGES.keys.map { |stage| "settled.#{stage}" }, "swatch.accepted"]
+
+    assert_equal [*typed, *decided].sort, schemas["PlanChange"]["properties"].keys.sort
     assert_equal [*typed, "swatch.accepted"].sort, schemas["Plan"]["required"].sort
   end
 
@@ -131,6 +133,26 @@ class ContractTest < AppTest
     assert_status 404
   end
 
+  # Deciding goes with what was typed, under the version that was seen.
+  def test_a_stage_is_decided_with_what_is_typed
+    seen = match
+    state = ->(found, word) { found["sheet"]["stages"].find { |stage| stage["word"] == word }["state"] }
+    found = call(:patch, "/api/closures/1/plan", { "button.diameter" => "20", "settled.opening" => "yes" }, seen)
+
+    assert_equal "tied", state[found, "opening"]
+    call(:patch, "/api/closures/1/plan", { "settled.button" => "yes" }, seen)
+
+    assert_status 412
+    log_swatch({ passes: "passes", measured: "24" })
+    hole = closure["sheet"]["swatch"]["log"].first["id"]
+    found = call(:patch, "/api/closures/1/plan", { "swatch.accepted" => hole, "settled.opening" => nil }, match)
+
+    assert_equal(%w[loose tied tied], %w[opening recipe swatch].map { |word| state[found, word] })
+    call(:patch, "/api/closures/1/plan", { "swatch.accepted" => SecureRandom.uuid }, match)
+
+    assert_status 422
+  end
+
   def test_a_swatch_from_log_to_accepted
     right = { bead_away: "full", bead_back: "full", tension: "even", space: "room" }
     log_swatch({ passes: "passes", looks: right.merge(bead_away: "thin", bead_back: "thin"), measured: "7/8", note: "first" })
@@ -160,7 +182,7 @@ class ContractTest < AppTest
     assert_equal NOW, Time.parse(found["sheet"]["swatch"]["log"][0]["sewn_at"])
     act(:put, "accepted/#{SecureRandom.uuid}")
 
-    assert_status 404
+    assert_status 422
   end
 
   def test_steps_are_ticked_and_the_ledger_follows_the_machine
