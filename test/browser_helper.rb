@@ -87,10 +87,13 @@ class BrowserTest < AppTest
     page.evaluate_async_script(<<~JS)
       localStorage.clear();
       const done = arguments[0];
-      const gone = indexedDB.deleteDatabase('nimble-eyelet');
+      const drop = (name) => new Promise((gone) => {
+        const asked = indexedDB.deleteDatabase(name);
+        asked.onsuccess = asked.onerror = asked.onblocked = gone;
+      });
       const workers = () => navigator.serviceWorker?.getRegistrations() ?? Promise.resolve([]);
-      gone.onsuccess = gone.onerror = gone.onblocked = () =>
-        workers().then((all) => Promise.all(all.map((one) => one.unregister()))).then(() => done(true), () => done(false));
+      Promise.all(['nimble-eyelet', 'nimble-eyelet-outbox'].map(drop)).then(workers)
+        .then((all) => Promise.all(all.map((one) => one.unregister()))).then(() => done(true), () => done(false));
     JS
   end
 

@@ -1,7 +1,9 @@
 import { mount } from 'svelte';
 import './app.css';
 import App from './App.svelte';
+import { tellInTheBackground } from './outbox/outbox.svelte';
 import { keepShell } from './version';
 
 mount(App, { target: document.getElementById('table')! });
 keepShell();
+void tellInTheBackground();

@@ -4,7 +4,8 @@ import { describe, expect, it, vi } from 'vitest';
 import { client, type Closure, type Step } from '../src/api/client';
 import { Draft, entryPath } from '../src/closure/draft.svelte';
 import { conflicts, sameFigure } from '../src/closure/merge';
-import { Outbox, type Deed } from '../src/closure/outbox.svelte';
+import { count, factOf, stepDone } from '../src/closure/waiting';
+import type { Said } from '../src/outbox/press';
 import { ClosureWork } from '../src/closure/work.svelte';
 import { Preview, type Previewed } from '../src/closure/preview.svelte';
 import { progress } from '../src/stations/sewing/progress';
@@ -135,43 +136,20 @@ describe('another tab that was first', () => {
   });
 });
 
-const tick = (id: string, step: string): Deed => ({
-  kind: 'fact',
-  id,
-  fact: { kind: 'step', step },
-  at: '2026-01-01T10:00:00Z',
-  says: step,
-});
-const withdrawal = (id: string, about: string): Deed => ({
-  kind: 'fact',
-  id,
-  fact: { kind: 'withdrawal', about },
-  at: '2026-01-01T10:01:00Z',
-  says: '',
-});
+const tick = (id: string, step: string): Said => ({ id, fact: { kind: 'step', step } });
+const withdrawal = (id: string, about: string): Said => ({ id, fact: { kind: 'withdrawal', about } });
 
-describe('the outbox', () => {
-  it('goes in order, and what is refused blocks nothing', () => {
-    const outbox = new Outbox([tick('1', 'mark')]);
-    outbox.add({ kind: 'settle', stage: 'button', settled: true });
-    outbox.setAside('There is no such step.');
-
-    expect(outbox.next).toEqual({ kind: 'settle', stage: 'button', settled: true });
-    expect(outbox.aside).toEqual([{ deed: tick('1', 'mark'), why: 'There is no such step.' }]);
-    outbox.done();
-    expect(outbox.empty).toBe(true);
-  });
-
+describe('what waits', () => {
   it('says what will be done once everything is told', () => {
-    const outbox = new Outbox([tick('1', 'mark'), withdrawal('2', '1'), withdrawal('3', '9')]);
+    const facts = [tick('1', 'mark'), withdrawal('2', '1'), withdrawal('3', '9')];
 
-    expect(outbox.stepDone('mark', false, null)).toBe(false);
-    expect(outbox.stepDone('needle', true, '9')).toBe(false);
-    expect(outbox.stepDone('foot', true, '8')).toBe(true);
-    outbox.add(tick('4', 'mark'));
-    expect(outbox.stepDone('mark', false, null)).toBe(true);
-    expect(outbox.factOf('mark', null)).toBe('4');
-    expect(outbox.waiting('withdrawal')).toBe(2);
+    expect(stepDone(facts, 'mark', false, null)).toBe(false);
+    expect(stepDone(facts, 'needle', true, '9')).toBe(false);
+    expect(stepDone(facts, 'foot', true, '8')).toBe(true);
+    facts.push(tick('4', 'mark'));
+    expect(stepDone(facts, 'mark', false, null)).toBe(true);
+    expect(factOf(facts, 'mark', null)).toBe('4');
+    expect(count(facts, 'withdrawal')).toBe(2);
   });
 
   it('lies over the steps: the hands go on without the server', () => {
@@ -182,8 +160,8 @@ describe('the outbox', () => {
       typeof progress
     >[0];
 
-    expect(progress(sewing, new Outbox()).now?.key).toBe('mark');
-    const ahead = progress(sewing, new Outbox([tick('1', 'needle')]));
+    expect(progress(sewing, []).now?.key).toBe('mark');
+    const ahead = progress(sewing, [tick('1', 'needle')]);
     expect([ahead.now?.key, ahead.newest?.key, ahead.done]).toEqual(['mark', 'needle', 1]);
     expect(ahead.skipped.map((step) => step.key)).toEqual(['mark']);
   });
@@ -216,6 +194,7 @@ describe('the preview', () => {
 describe('a server that fails over one field', () => {
   it('is asked some times, then sends each field alone, sets the culprit aside and saves the rest', async () => {
     vi.useFakeTimers();
+    vi.stubGlobal('navigator', {});
     const sent: string[][] = [];
     const good = (data: Closure) => ({ data, response: new Response(null, { status: 200 }) });
     vi.spyOn(client, 'GET').mockImplementation((async () => good(closure(1))) as never);
@@ -239,5 +218,6 @@ describe('a server that fails over one field', () => {
     expect(work.state).toBe('refused');
     vi.useRealTimers();
     vi.restoreAllMocks();
+    vi.unstubAllGlobals();
   });
 });

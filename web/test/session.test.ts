@@ -5,6 +5,12 @@ import { lasting } from '../src/session/words';
 import { movable, moved } from '../src/pages/session/order';
 import { PATIENCE } from './patience';
 
+/** What a step's fact is called, somehow. */
+const given = (id: string): string =>
+  Array.from({ length: 32 }, (_, at) => (id.charCodeAt(at % id.length) % 16).toString(16))
+    .join('')
+    .replace(/^(.{8})(.{4})(.{4})(.{4})/, '$1-$2-$3-$4-');
+
 function step(id: string, more: Partial<SessionStep> = {}): SessionStep {
   const key = id.split(':')[2] ?? id;
   return {
@@ -28,7 +34,7 @@ function step(id: string, more: Partial<SessionStep> = {}): SessionStep {
     opens: false,
     look: false,
     dry_wait: false,
-    enter: [{ kind: 'step', step: key, closure: 1, with: {}, moves: {} }],
+    enter: [{ id: given(id), kind: 'step', step: key, closure: 1, with: {}, moves: {} }],
     mishaps: ['lost_out', 'power_gone'],
     ledger: [],
     ...more,
@@ -44,6 +50,7 @@ const LOST = {
   moves: { lever: null },
   steps: [
     {
+      id: given('one'),
       key: 'rescue-{id}-1',
       part: 'Rescue: It lost its place',
       does: 'Needle up.',
@@ -53,6 +60,7 @@ const LOST = {
       asks: null,
     },
     {
+      id: given('two'),
       key: 'rescue-{id}-2',
       part: 'Rescue: It lost its place',
       does: 'Back to the first part.',
@@ -64,13 +72,14 @@ const LOST = {
   ],
 } as unknown as SessionMishap;
 
+const WRONG = 'abcdef12-0000-4000-8000-000000000000';
 const PLACE = step('1:row:place-at-24000');
 const SEW = step('1:row:sew-at-24000');
 const OTHER = step('1:row:place-at-90000');
 const IDS = (steps: SessionStep[]) => steps.map((one) => one.id);
 
 describe('what was done here, over what was given out', () => {
-  const wrong: Deed = { kind: 'mishap', id: 'abcdef12-0000', row: LOST, step: SEW, closure: 1 };
+  const wrong: Deed = { kind: 'mishap', id: WRONG, row: LOST, step: SEW, closure: 1 };
 
   it('takes steps away, brings them back, and repeats nothing', () => {
     const steps = [PLACE, SEW, OTHER];
@@ -93,7 +102,7 @@ describe('what was done here, over what was given out', () => {
     ]);
     expect(found[1]?.how).toBe('Same mark.');
     expect(found[0]?.mishaps).toEqual(['power_gone']);
-    expect(IDS(overlay([SEW], [wrong, { kind: 'unwrong', id: 'abcdef12-0000' }], []))).toEqual([SEW.id]);
+    expect(IDS(overlay([SEW], [wrong, { kind: 'unwrong', id: WRONG }], []))).toEqual([SEW.id]);
     const button = step('1:buttons:button-at-24000', { turn: 'button' });
     const jammed = { ...LOST, key: 'jammed', again: ['place', 'sew', 'button'] } as SessionMishap;
     const atButton: Deed = { ...wrong, row: jammed, step: button };
@@ -126,20 +135,24 @@ describe('an order moved by hand', () => {
 
 const server = vi.hoisted(() => ({
   online: true,
-  told: [] as { id: string; body: Record<string, unknown> }[],
+  told: [] as Told[],
 }));
+type Told = Record<string, unknown> & { id: string };
 
 vi.mock('../src/api/client', () => ({
   client: {
-    PUT: async (_path: string, { params, body }: never) => {
-      const { entry } = (params as { path: { entry: string } }).path;
+    POST: async (_path: string, { body }: { body: { entries: Told[] } }) => {
       if (!server.online) throw new TypeError('away');
-      if (!server.told.some((one) => one.id === entry)) server.told.push({ id: entry, body });
-      return { data: { id: entry }, response: new Response() };
+      const answers = body.entries.map((entry) => {
+        const known = server.told.some((one) => one.id === entry.id);
+        if (!known) server.told.push(entry);
+        return { id: entry.id, answer: known ? 'known' : 'kept', why: '' };
+      });
+      return { data: { entries: answers }, response: new Response() };
     },
     GET: async () => {
       if (!server.online) throw new TypeError('away');
-      const done = server.told.map((one) => one.body['step']);
+      const done = server.told.map((one) => one['step']);
       const data = {
         id: 7,
         machine: { id: 2, name: 'Curlew' },
@@ -182,9 +195,11 @@ describe('a session as it is sewn', () => {
     server.online = true;
     await work.refresh();
     await vi.waitFor(() => expect(work.waiting).toBe(0), PATIENCE);
-    expect(server.told.map((one) => one.body['step'])).toEqual([PLACE.key, SEW.key]);
-    expect(server.told[0]?.body['with']).toMatchObject({ 'sitting.id': '7' });
-    expect(work.deeds).toEqual([]);
+    expect(server.told.map((one) => one['step'])).toEqual([PLACE.key, SEW.key]);
+    expect(server.told[0]?.['with']).toMatchObject({ 'sitting.id': '7' });
+    await vi.waitFor(() => expect(work.deeds).toEqual([]), PATIENCE);
+    expect(server.told.map((one) => one['n'])).toEqual([...server.told.map((one) => one['n'])].sort());
+    expect(new Set(server.told.map((one) => one['press'])).size).toBe(2);
     expect(work.now?.id).toBe(OTHER.id);
     work.leave();
   });

@@ -21,6 +21,16 @@ export function keep(key: string, value: unknown): void {
   }
 }
 
+/** Keys of kept values that begin so. */
+export function keptKeys(beginning: string): string[] {
+  try {
+    const keys = Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? '');
+    return keys.filter((key) => key.startsWith(PREFIX + beginning)).map((key) => key.slice(PREFIX.length));
+  } catch {
+    return [];
+  }
+}
+
 /** An id nobody else has; pages that are not served from this machine have no `randomUUID`. */
 export function uuid(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));

@@ -46,6 +46,7 @@ export type BeliefStrip = Schemas['Strip'];
 export type SwatchLeaf = Schemas['SwatchLeaf'];
 export type SwatchPhoto = Schemas['Photo'];
 export type Frozen = Schemas['Frozen'];
+export type EntriesAnswered = Schemas['EntriesAnswered'];
 export type Session = Schemas['Session'];
 export type SessionStep = Schemas['SessionStep'];
 export type SessionClosure = Schemas['SessionClosure'];

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What is not saved, and why. Silent when all is well.
   import { workroom } from '../api/workroom.svelte';
+  import Refused from '../outbox/Refused.svelte';
   import { rowOf } from './draft.svelte';
   import type { ClosureWork } from './work.svelte';
 
@@ -9,9 +10,10 @@
 
 {#if work.away}
   <p role="alert" class="mb-3 border-l-4 border-warning bg-base-200 px-3 py-2">
-    The server does not answer. {work.unsaved
-      ? 'What you typed is kept here and will be saved as soon as it does.'
-      : 'Trying again…'}
+    {work.outbox.away === 'sign_in'
+      ? 'The server asks you to sign in: load this page again.'
+      : 'The server does not answer.'}
+    {work.unsaved ? 'What you typed is kept here and will be saved as soon as it does.' : 'Trying again…'}
   </p>
 {:else if work.conflicts.length > 0}
   <p role="alert" class="mb-3 border-l-4 border-warning bg-base-200 px-3 py-2">
@@ -27,12 +29,4 @@
     <button class="btn btn-ghost btn-xs" onclick={() => (work.notice = '')}>Close</button>
   </p>
 {/if}
-{#each work.outbox.aside as { deed, why }, index (index)}
-  <p
-    role="alert"
-    class="mb-3 flex items-start justify-between border-l-4 border-warning bg-base-200 px-3 py-2"
-  >
-    <span>{deed.kind === 'fact' && deed.says ? `“${deed.says}” could not be entered. ` : ''}{why}</span>
-    <button class="btn btn-ghost btn-xs" onclick={() => work.outbox.aside.splice(index, 1)}>Close</button>
-  </p>
-{/each}
+<Refused outbox={work.outbox} />

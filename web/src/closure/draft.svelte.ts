@@ -41,6 +41,8 @@ export function savedRows(closure: Closure, list: ListPath): { id: string; row: 
 /** What is saved at a path, in one spelling. */
 export function savedText(closure: Closure, path: string): string {
   const row = rowOf(path);
+  const stage = path.startsWith('settled.') && path.slice('settled.'.length);
+  if (stage) return closure.sheet.stages.find((one) => one.word === stage)?.state === 'tied' ? 'yes' : '';
   if (!row) return planText(closure, path);
   const found = savedRows(closure, row.list).find((other) => other.id === row.id);
   return found ? spelled(found.row) : '';

@@ -1,7 +1,6 @@
 // What is asked of the server about one closure, and told it.
 import { ask, type Answer } from '../api/ask';
 import { client, type Closure, type PlanChange, type PreviewOf, type StageWord } from '../api/client';
-import type { Deed } from './outbox.svelte';
 
 const AT = '/api/workrooms/{slug}/closures/{id}';
 
@@ -38,32 +37,10 @@ export class Requests {
     return ask(client.POST(`${AT}/history/{number}`, { params }));
   }
 
-  /** A fact answers only what it is; what settles the plan answers the closure. */
-  async tell(deed: Deed, version: string): Promise<Answer<Closure | { id: string }>> {
-    const header = seen(version);
-    switch (deed.kind) {
-      case 'fact': {
-        const body = { ...deed.fact, happened_at: deed.at, sent_at: new Date().toISOString() };
-        const params = { path: { slug: this.slug, entry: deed.id } };
-        return ask(client.PUT('/api/workrooms/{slug}/journal/{entry}', { params, body }));
-      }
-      case 'settle': {
-        const params = { path: { ...this.path, stage: deed.stage }, header };
-        return ask(
-          deed.settled
-            ? client.PUT(`${AT}/settled/{stage}`, { params })
-            : client.DELETE(`${AT}/settled/{stage}`, { params }),
-        );
-      }
-      case 'stand_in': {
-        const body = { id: deed.id, ...(deed.again ? { again: deed.again } : {}) };
-        return ask(client.POST(`${AT}/stand-in`, { params: { path: this.path }, body }));
-      }
-      case 'accept': {
-        const params = { path: { ...this.path, entry: deed.entry }, header };
-        return ask(client.PUT(`${AT}/accepted/{entry}`, { params }));
-      }
-    }
+  /** The machine that stands in sews a test hole. */
+  standIn(id: string, again?: string): Promise<Answer<Closure>> {
+    const body = { id, ...(again ? { again } : {}) };
+    return ask(client.POST(`${AT}/stand-in`, { params: { path: this.path }, body }));
   }
 }
 

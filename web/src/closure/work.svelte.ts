@@ -14,12 +14,13 @@ import {
 import { announce } from '../ui/announce.svelte';
 import { Draft, type Entry, type Row, type Value } from './draft.svelte';
 import { conflicts, type Conflict } from './merge';
-import { Outbox, type Deed, type Fact } from './outbox.svelte';
+import { Outbox } from '../outbox/outbox.svelte';
+import { both, waits, type Fact, type Press, type Said } from '../outbox/press';
 import { over, Preview, type Previewed } from './preview.svelte';
 import { Requests } from './requests';
 
-/** What the browser keeps of a closure. */
-type Kept = { entries: Record<string, Entry>; deeds: Deed[] };
+/** What the browser keeps of a closure. deeds: what an earlier build did and did not tell. */
+type Kept = { entries: Record<string, Entry>; deeds?: unknown[] };
 
 const PAUSE_BEFORE_SAVING = 200;
 const FIRST_RETRY = 1000;
@@ -30,7 +31,10 @@ const TRIES = 3;
 export class ClosureWork {
   closure = $state.raw<Closure>();
   missing = $state(false);
-  away = $state(false);
+  /** The plan cannot be asked for or saved. */
+  private silent = $state(false);
+  /** The machine that stands in sews a test hole. */
+  simulating = $state(false);
   saving = $state(false);
   notice = $state('');
   conflicts = $state<Conflict[]>([]);
@@ -44,7 +48,6 @@ export class ClosureWork {
   private readonly requests: Requests;
 
   private written: string[] = [];
-  private wroteDeeds = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY;
   private broken = 0;
@@ -58,9 +61,9 @@ export class ClosureWork {
   ) {
     const kept = recall<Kept>(this.key);
     this.draft = new Draft(kept?.entries);
-    this.outbox = new Outbox(kept?.deeds);
+    this.outbox = new Outbox(slug);
+    this.outbox.onTold = () => this.told();
     this.written = this.draft.paths;
-    this.wroteDeeds = !this.outbox.empty;
     this.preview = new Preview((changes) => this.askPreview(changes));
     this.requests = new Requests(slug, id);
   }
@@ -74,14 +77,23 @@ export class ClosureWork {
     return this.closure?.version ?? '';
   }
 
+  get away(): boolean {
+    return this.silent || this.outbox.away !== '';
+  }
+
+  /** What happened to this closure and is not in what is saved: told or not. */
+  readonly facts: Said[] = $derived.by(() =>
+    this.outbox.facts.filter(({ fact }) => fact.closure === this.id || fact.kind === 'withdrawal'),
+  );
+
   /** Something typed or done that the server has not confirmed. */
   get unsaved(): boolean {
-    return !this.draft.empty || !this.outbox.empty;
+    return !this.draft.empty || this.facts.length > 0;
   }
 
   /** How many things cannot be taken as they are. */
   get refused(): number {
-    return this.draft.refused + this.outbox.aside.length;
+    return this.draft.refused + this.outbox.refused.length;
   }
 
   /** In one word how it stands with saving. */
@@ -98,10 +110,13 @@ export class ClosureWork {
   }
 
   async load(): Promise<void> {
+    await this.outbox.open();
+    const known = this.outbox.told;
     const answer = await this.try(() => this.requests.read());
-    if (answer?.kind === 'data') this.take(answer.data);
+    if (answer?.kind === 'data') this.take(answer.data, known);
     else if (answer?.status === 404) this.missing = true;
-    if (this.unsaved) this.saveSoon(0);
+    if (!this.draft.empty) this.saveSoon(0);
+    void this.outbox.send();
   }
 
   /** Something happened elsewhere: it is looked at, unless something of our own is still on its way. */
@@ -115,8 +130,9 @@ export class ClosureWork {
   /** What waits is sent now; what cannot be stays kept for the next visit, and nothing is tried again. */
   leave(): void {
     clearTimeout(this.timer);
-    if (this.unsaved) void this.save();
+    if (!this.draft.empty) void this.save();
     this.gone = true;
+    this.outbox.leave();
   }
 
   /** What a field shows: what was typed, else what is saved. */
@@ -161,32 +177,44 @@ export class ClosureWork {
     this.saveSoon(0);
   }
 
-  /** Something happened at the table: it is told as soon as it can be. */
-  enter(fact: Fact, says: string): string {
-    const id = uuid();
+  /** Something happened at the table: it is told as soon as it can be. @param given what the fact is called, where its
+   * step was given out */
+  enter({ id: given, ...fact }: Fact & { id?: string }, says: string): string {
+    const id = given ? this.notTakenBack(given) : uuid();
     const closure = fact.kind === 'withdrawal' ? {} : { closure: this.id };
     const machine = fact.moves && this.closure ? { machine: this.closure.machine.id } : {};
     const plan = this.closure ? { plan: this.closure.version } : {};
-    this.do({
-      kind: 'fact',
-      id,
-      fact: { ...closure, ...machine, ...plan, ...fact },
-      at: new Date().toISOString(),
-      says,
-    });
+    const facts = [{ id, fact: { ...closure, ...machine, ...plan, ...fact } }];
     this.last = fact.kind === 'withdrawal' ? undefined : { id, says };
+    void this.outbox.add({ closure: this.id, facts, says });
     return id;
+  }
+
+  /** What was taken back and is done again is another fact. */
+  private notTakenBack(id: string): string {
+    const back = this.outbox.takenBack(id);
+    return back ? this.notTakenBack(both(id, back.id)) : id;
   }
 
   withdraw(id: string): void {
     this.enter({ kind: 'withdrawal', about: id }, '');
   }
 
-  do(deed: Deed): void {
-    this.last = undefined;
-    this.outbox.add(deed);
-    this.keep();
+  /** A stage is settled or taken up, a test hole accepted: that is typed as well. */
+  decide(path: string, value: string | null): void {
+    this.type(path, value);
     this.saveSoon(0);
+  }
+
+  /** Has the machine that stands in sew a test hole, or look again at one. */
+  async sewOnStandIn(again?: string): Promise<void> {
+    if (this.simulating) return;
+    this.simulating = true;
+    await this.save();
+    const answer = await this.try(() => this.requests.standIn(uuid(), again));
+    if (answer?.kind === 'data') this.take(answer.data);
+    else if (answer) this.notice = answer.problem.detail;
+    this.simulating = false;
   }
 
   async undo(): Promise<void> {
@@ -216,13 +244,13 @@ export class ClosureWork {
     if (!this.gone) this.timer = setTimeout(() => void this.save(), pause);
   }
 
-  /** Sends what was typed, then what was done. */
+  /** Sends what was typed. */
   async save(): Promise<void> {
     clearTimeout(this.timer);
     if (this.saving || !this.closure || this.gone) return;
     this.saving = true;
     try {
-      while ((await this.sendTyped()) || (await this.sendDeed())) this.keep();
+      while (await this.sendTyped()) this.keep();
     } finally {
       this.saving = false;
       this.keep();
@@ -239,23 +267,24 @@ export class ClosureWork {
 
   /** Writes what is unsaved beside what other tabs have written, and takes back only our own. */
   private keep(): void {
-    const kept = recall<Kept>(this.key) ?? { entries: {}, deeds: [] };
+    const kept = recall<Kept>(this.key) ?? { entries: {} };
     for (const path of this.written) delete kept.entries[path];
     Object.assign(kept.entries, this.draft.entries);
-    if (!this.outbox.empty || this.wroteDeeds) kept.deeds = this.outbox.deeds;
-    this.wroteDeeds = !this.outbox.empty;
     this.written = this.draft.paths;
-    const empty = Object.keys(kept.entries).length + kept.deeds.length === 0;
+    const empty = Object.keys(kept.entries).length + (kept.deeds?.length ?? 0) === 0;
     keep(this.key, empty ? undefined : kept);
   }
 
   private async sendTyped(): Promise<boolean> {
-    const open = this.draft.sendable(this.conflicts.map((conflict) => conflict.path));
+    const open = this.draft
+      .sendable(this.conflicts.map((conflict) => conflict.path))
+      .filter((path) => !this.waitsForItsFact(path));
     const paths = this.alone ? open.slice(0, 1) : open;
     const body = this.draft.body(paths);
     if (!body) return false;
     const entries = $state.snapshot(this.draft.entries);
     const sent = Object.fromEntries(Object.entries(entries).filter(([path]) => paths.includes(path)));
+    const known = this.outbox.told;
     const answer = await this.try(() => this.requests.change(body, this.version));
     if (!answer) return false;
     if (answer.kind === 'refused' && answer.status >= 500) return this.broke(sent);
@@ -263,8 +292,18 @@ export class ClosureWork {
     this.broken = 0;
     this.alone = this.alone && open.length > 1;
     this.draft.confirm(sent);
-    this.take(answer.data);
+    this.take(answer.data, known);
     return true;
+  }
+
+  /** A test hole is accepted once the server knows it. */
+  private waitsForItsFact(path: string): boolean {
+    return (
+      path === 'swatch.accepted' &&
+      this.outbox.presses.some(
+        (press) => waits(press) && press.facts.some(({ id }) => id === this.draft.typed(path)),
+      )
+    );
   }
 
   /** The server failed over this: after some tries each field is sent alone, and one that still fails is set aside. */
@@ -298,28 +337,17 @@ export class ClosureWork {
     return true;
   }
 
-  private async sendDeed(): Promise<boolean> {
-    const deed = this.outbox.next;
-    if (!deed) return false;
-    const answer = await this.try(() => this.requests.tell(deed, this.version));
-    if (!answer) return false;
-    if (answer.kind === 'data') {
-      this.outbox.done();
-      if (answer.data && 'plan' in answer.data) this.take(answer.data);
-      else if (!this.outbox.next) await this.look();
-    } else if (answer.status === 412 && answer.problem.current) this.take(answer.problem.current);
-    else if (answer.status >= 500 && ++this.broken < TRIES) {
-      this.saveSoon(this.broken * FIRST_RETRY);
-      return false;
-    } else this.outbox.setAside(answer.problem.detail);
-    this.broken = 0;
-    return true;
+  /** How far the work is by now is looked at once all is told: with what is typed, or by itself. */
+  private async told(): Promise<void> {
+    if (!this.closure || this.saving) return;
+    if (this.draft.sendable(this.conflicts.map(({ path }) => path)).length > 0) this.saveSoon(0);
+    else if (this.outbox.told.length > 0) await this.look();
   }
 
-  /** A fact answers only what it is: how far the work is by now is looked at once all are told. */
   private async look(): Promise<void> {
+    const known = this.outbox.told;
     const answer = await this.requests.read();
-    if (answer.kind === 'data') this.take(answer.data);
+    if (answer.kind === 'data') this.take(answer.data, known);
   }
 
   private async move(direction: 'undo' | 'redo', what: string): Promise<void> {
@@ -340,8 +368,10 @@ export class ClosureWork {
     }
   }
 
-  private take(closure: Closure): void {
+  /** @param known what was told before it was asked for */
+  private take(closure: Closure, known: Press[] = []): void {
     this.closure = closure;
+    this.outbox.forget(known);
     this.preview.clear();
   }
 
@@ -351,11 +381,11 @@ export class ClosureWork {
   ): Promise<Exclude<Answer<T>, { kind: 'away' }> | undefined> {
     const answer = await call();
     if (answer.kind !== 'away') {
-      this.away = false;
+      this.silent = false;
       this.retry = FIRST_RETRY;
       return answer;
     }
-    this.away = true;
+    this.silent = true;
     clearTimeout(this.timer);
     if (!this.gone) {
       this.timer = setTimeout(() => void this.again(), this.retry);
@@ -366,7 +396,7 @@ export class ClosureWork {
 
   /** Another try: what is unsaved, or just whether the server is back. */
   private async again(): Promise<void> {
-    if (this.unsaved && this.closure) await this.save();
+    if (!this.draft.empty && this.closure) await this.save();
     else await this.load();
   }
 }

@@ -1,6 +1,7 @@
 // What was done here and is not yet in what the server gave out, laid over it: steps done are gone, what was taken back
 // is there again, and the way out of a mishap comes first. Nothing of it is worked out: all of it was given out before.
 import type { SessionMishap, SessionStep } from '../api/client';
+import { both } from '../outbox/press';
 
 export type Deed =
   | { kind: 'done'; step: SessionStep }
@@ -37,9 +38,14 @@ export function wayOut(deed: Extract<Deed, { kind: 'mishap' }>): SessionStep[] {
       dry_wait: false,
       asks: one.asks as SessionStep['asks'],
       mishaps: step.mishaps.filter((other) => other === 'power_gone' || other === 'something_else'),
-      enter: [{ kind: 'step', step: key, closure, moves: one.moves, with: {}, ...at }],
+      enter: [{ id: both(one.id, id), kind: 'step', step: key, closure, moves: one.moves, with: {}, ...at }],
     };
   });
+}
+
+/** A step that is done once more, after something undid it: its facts are others. */
+export function onceMore(step: SessionStep, undone: string): SessionStep {
+  return { ...step, enter: step.enter.map((entry) => ({ ...entry, id: both(entry.id, undone) })) };
 }
 
 /** Steps of this hole, this button or the test that are done again after a mishap: as they were given out. */
@@ -52,7 +58,9 @@ function again(deed: Extract<Deed, { kind: 'mishap' }>, past: SessionStep[]): Se
       (step.turn ?? turn) === turn &&
       deed.row.again.includes(step.name),
   );
-  return found.filter((step, index) => found.findIndex((other) => other.id === step.id) === index);
+  return found
+    .filter((step, index) => found.findIndex((other) => other.id === step.id) === index)
+    .map((step) => onceMore(step, deed.id));
 }
 
 export function overlay(steps: SessionStep[], deeds: Deed[], past: SessionStep[]): SessionStep[] {

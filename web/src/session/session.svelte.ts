@@ -1,105 +1,112 @@
-// SessionWork is a session as somebody sews it: what is left to do, with or without a server. What is done is kept in the
-// browser at once, told in order as soon as it can be, once each, and then the server's own word holds again.
+// SessionWork is a session as somebody sews it: what is left to do, with or without a server. What is done goes into the
+// outbox at once; what is shown is the session as the server gave it out, with what waits there laid over it.
 import { ask } from '../api/ask';
 import { uuid } from '../api/browser_store';
 import { client, type Session, type SessionMishap, type SessionStep } from '../api/client';
-import { overlay, type Deed } from './overlay';
-import { SessionStore, type Fact, type KeptSession, type Undoable, type Waiting } from './store';
+import { Outbox } from '../outbox/outbox.svelte';
+import { takesBack, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
+import { doneIn } from '../outbox/store';
+import { onceMore, overlay, type Deed } from './overlay';
 
 /** A second press within this is the same press. */
 const ONE_PRESS = 500;
-const FIRST_RETRY = 1000;
-const LONGEST_RETRY = 8000;
-/** Steps that are remembered to be gone back to. */
-const REMEMBERED = 120;
 
-/** Steps and ways out that an older build kept cannot be laid out here; what it has to tell waits in the store all the same. */
-function ofOlderPage({ doc, deeds }: KeptSession): boolean {
-  const steps = [...(doc?.steps ?? []), ...deeds.map((deed) => ('step' in deed ? deed.step : {}))];
-  return steps.some((step) => 'key' in step && !('name' in step));
+/** What was done last: the facts that say so, and what of it is laid out again. */
+type Undoable = { ids: string[]; step?: SessionStep; mishap?: string };
+
+/** Steps that an older build kept cannot be laid out here. */
+function ofOlderPage(doc: Session): boolean {
+  return doc.steps.some((step) => !('name' in step) || step.enter.some((entry) => !('id' in entry)));
 }
 
 export class SessionWork {
   doc = $state.raw<Session>();
-  deeds = $state.raw<Deed[]>([]);
-  past = $state.raw<SessionStep[]>([]);
-  /** Facts that are not told yet; those the server would not take, and why. */
-  waiting = $state(0);
-  aside = $state.raw<{ says: string; why: string }[]>([]);
-  away = $state(false);
   missing = $state(false);
   /** Shown from what this browser kept: the server has not answered yet. */
   kept = $state(false);
-  steps = $derived(this.doc ? overlay(this.doc.steps, this.deeds, this.past) : []);
-  now = $derived(this.steps[0]);
-  next = $derived(this.steps[1]);
-  private undoable = $state.raw<Undoable[]>([]);
-  canGoBack = $derived(
-    this.deeds.length ? this.undoable.length > 0 : (this.doc?.last.entries.length ?? 0) > 0,
+  readonly outbox: Outbox;
+  private before = $state.raw<SessionStep[]>([]);
+  private readonly presses = $derived.by(() =>
+    this.outbox.standing.filter((press) => press.session === this.id),
   );
+  readonly deeds = $derived(this.presses.flatMap(({ deed }) => deed ?? []));
+  /** Steps that were done, to be gone back to. */
+  readonly past = $derived([...this.before, ...doneIn(this.presses)]);
+  readonly steps = $derived(this.doc ? overlay(this.doc.steps, this.deeds, this.past) : []);
+  readonly now = $derived(this.steps[0]);
+  readonly next = $derived(this.steps[1]);
+  /** What the machine is set to. */
+  readonly ledger = $derived(
+    (this.deeds.length ? doneIn(this.presses).at(-1)?.ledger : undefined) ?? this.doc?.ledger ?? [],
+  );
+  private readonly undoable = $derived.by(() => this.doneLast());
+  readonly canGoBack = $derived(this.undoable !== undefined);
 
-  private readonly store = new SessionStore();
   private pressed = -Infinity;
-  private sending: Promise<void> | undefined;
-  private again = false;
-  /** Deeds, the last ones, whose facts are on their way into the store. */
-  private storing = 0;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private retry = FIRST_RETRY;
-  private gone = false;
 
   constructor(
     readonly slug: string,
     readonly id: number,
-    private readonly clock: () => number = Date.now,
+    clock: () => number = Date.now,
     /** Runs on evenly whatever becomes of the clock. */
     private readonly elapsed: () => number = () => performance.now(),
-  ) {}
+  ) {
+    this.outbox = new Outbox(slug, clock);
+    this.outbox.onTold = () => this.look();
+  }
 
   private get key(): string {
     return `${this.slug}:${this.id}`;
   }
 
+  /** Facts that are not told yet. */
+  get waiting(): number {
+    return this.outbox.waiting;
+  }
+
+  get away(): boolean {
+    return this.outbox.away !== '';
+  }
+
   /** Shows what is kept at once, and asks the server. */
   async open(): Promise<void> {
-    const kept = await this.store.recall(this.key);
-    if (kept?.doc && !this.doc && !ofOlderPage(kept)) {
+    await this.outbox.open();
+    const kept = await this.outbox.store.session(this.key);
+    if (kept && !this.doc && !ofOlderPage(kept.doc)) {
       this.doc = kept.doc;
-      this.deeds = kept.deeds;
-      this.past = kept.past;
-      this.undoable = kept.undoable;
+      this.before = kept.past;
       this.kept = true;
     }
-    await this.send();
+    await this.outbox.send();
   }
 
   leave(): void {
-    this.gone = true;
-    clearTimeout(this.timer);
+    this.outbox.leave();
   }
 
   /** The step at hand is done. @param measured what a rescue asked for, as typed */
   async done(measured = ''): Promise<void> {
     const step = this.now;
     if (!step || !this.pressedAnew()) return;
-    const facts = step.enter.map((entry): Fact => ({ ...entry, ...this.told(entry.with) }) as Fact);
+    const facts = step.enter.map(({ id, ...entry }): Said => ({
+      id,
+      fact: { ...entry, ...this.told(entry.with) } as Fact,
+    }));
     const last = facts.at(-1);
-    if (last && measured) Object.assign(last, { kind: 'hole_sewn', measured });
-    await this.happened({ kind: 'done', step }, facts, step.does, { step });
+    if (last && measured) Object.assign(last.fact, { kind: 'hole_sewn', measured });
+    await this.happened({ facts, says: step.does, deed: { kind: 'done', step } });
   }
 
   /** What was done last was not: it is withdrawn. */
   async back(): Promise<void> {
-    if (!this.pressedAnew()) return;
-    // Once all is told, what was done last may have been done on another screen.
-    const last = this.deeds.length ? this.undoable.at(-1) : this.lastTold();
-    if (!last) return;
-    this.undoable = this.undoable.filter((one) => one !== last);
-    const facts = last.ids.map((about): Fact => ({ kind: 'withdrawal', about }));
+    const last = this.undoable;
+    if (!last || !this.pressedAnew()) return;
+    const facts = last.ids.map((about): Said => ({ id: uuid(), fact: { kind: 'withdrawal', about } }));
+    const undone = facts[0]?.id ?? uuid();
     const deed: Deed | undefined = last.mishap
       ? { kind: 'unwrong', id: last.mishap }
-      : last.step && { kind: 'back', step: last.step };
-    await this.happened(deed, facts, 'Taken back');
+      : last.step && { kind: 'back', step: onceMore(last.step, undone) };
+    await this.happened({ facts, says: 'Taken back', ...(deed ? { deed } : {}) });
   }
 
   /** Something went wrong at the step at hand, or at a hole before it. */
@@ -116,7 +123,8 @@ export class SessionWork {
       ...(step.hole === null ? {} : { at: String(step.hole) }),
       ...(measured ? { measured } : {}),
     };
-    await this.happened({ kind: 'mishap', id, row, step, closure }, [fact], row.says, { mishap: id }, [id]);
+    const deed: Deed = { kind: 'mishap', id, row, step, closure };
+    await this.happened({ facts: [{ id, fact }], says: row.says, deed });
   }
 
   /** A hole was looked at, and differs: it teaches as a test hole does. */
@@ -133,18 +141,22 @@ export class SessionWork {
       symptoms: [],
       ...seen,
     } as Fact;
-    await this.happened(undefined, [fact], seen.passes ? 'How it went through' : 'What the hole showed');
+    const says = seen.passes ? 'How it went through' : 'What the hole showed';
+    await this.happened({ facts: [{ id: uuid(), fact }], says });
   }
 
   /** Asks again: something happened elsewhere. */
   async refresh(): Promise<void> {
-    await this.send();
+    await this.outbox.send();
   }
 
-  take(doc: Session): void {
-    this.doc = doc;
-    this.kept = this.away = false;
-    void this.keep();
+  /** The session as it was given out just now, knowing of these presses. */
+  async take(doc: Session, known: Press[] = []): Promise<void> {
+    const kept = await this.outbox.store.keepSession(this.key, doc, known);
+    this.before = kept.past;
+    this.doc = kept.doc;
+    this.outbox.forget(known);
+    this.kept = false;
   }
 
   private told(figures: Fact['with'] = {}): Pick<Fact, 'machine' | 'with'> {
@@ -161,113 +173,35 @@ export class SessionWork {
     return true;
   }
 
-  private lastTold(): Undoable | undefined {
-    const last = this.doc?.last;
-    if (!last || last.entries.length === 0) return undefined;
-    const own = this.undoable.find((one) => one.ids.some((id) => last.entries.includes(id)));
-    if (own) return own;
-    const step = this.past.findLast((one) => one.key === last.step);
-    return { ids: last.entries, ...(step ? { step } : {}) };
-  }
-
   /** Everything that happens goes this way: kept, shown, told. */
-  private async happened(
-    deed: Deed | undefined,
-    facts: Fact[],
-    says: string,
-    undo?: Omit<Undoable, 'ids'>,
-    ids: string[] = facts.map(() => uuid()),
-  ): Promise<void> {
-    const at = new Date(this.clock()).toISOString();
-    if (deed) {
-      this.deeds = [...this.deeds, deed];
-      this.storing += 1;
-    }
-    if (deed?.kind === 'done') this.past = [...this.past, deed.step].slice(-REMEMBERED);
-    if (undo) this.undoable = [...this.undoable, { ids, ...undo }].slice(-REMEMBERED);
-    this.waiting += facts.length;
-    await this.store.add(
-      facts.map((fact, index) => ({ slug: this.slug, id: ids[index] ?? uuid(), fact, at, says })),
+  private async happened(press: Pick<NewPress, 'facts' | 'says' | 'deed'>): Promise<void> {
+    await this.outbox.add({ ...press, session: this.id });
+  }
+
+  /** What waits here was done last; once all is told and shown, it may have been done on another screen. */
+  private doneLast(): Undoable | undefined {
+    const back = this.presses.flatMap(takesBack);
+    const own = this.presses.findLast(
+      ({ deed, facts }) =>
+        (deed?.kind === 'done' || deed?.kind === 'mishap') && facts.some(({ id }) => !back.includes(id)),
     );
-    if (deed) this.storing -= 1;
-    await this.keep();
-    void this.send();
+    if (own?.deed?.kind === 'done') return { ids: own.facts.map(({ id }) => id), step: own.deed.step };
+    if (own?.deed?.kind === 'mishap') return { ids: [own.deed.id], mishap: own.deed.id };
+    const last = this.doc?.last;
+    const ids = last?.entries.filter((id) => !back.includes(id)) ?? [];
+    if (ids.length === 0) return undefined;
+    const step = this.past.findLast((one) => one.key === last?.step);
+    return { ids, ...(step ? { step } : {}) };
   }
 
-  /** One sender at a time, whichever tab it is. */
-  private async send(): Promise<void> {
-    this.again = this.sending !== undefined;
-    this.sending ??= this.inTurn(() => this.tell()).finally(() => {
-      this.sending = undefined;
-      // What happened while the last one was told goes out now.
-      if (this.again && !this.away) void this.send();
-    });
-    return this.sending;
-  }
-
-  private async inTurn(work: () => Promise<void>): Promise<void> {
-    if (!('locks' in navigator)) return work();
-    await navigator.locks.request(`nimble-eyelet:${this.slug}`, work);
-  }
-
-  private async tell(): Promise<void> {
-    clearTimeout(this.timer);
-    for (;;) {
-      const waiting = await this.store.waiting(this.slug);
-      this.waiting = waiting.length;
-      const first = waiting[0];
-      if (!first) {
-        if (await this.look()) return;
-        continue;
-      }
-      if (!(await this.tellOne(first))) return this.later();
-    }
-  }
-
-  /** @returns whether the next one can be told */
-  private async tellOne(waiting: Waiting): Promise<boolean> {
-    const body = { ...waiting.fact, happened_at: waiting.at, sent_at: new Date(this.clock()).toISOString() };
-    const params = { path: { slug: this.slug, entry: waiting.id } };
-    const answer = await ask(client.PUT('/api/workrooms/{slug}/journal/{entry}', { params, body }));
-    if (answer.kind === 'away' || (answer.kind === 'refused' && answer.status >= 500)) return false;
-    if (answer.kind === 'refused')
-      this.aside = [...this.aside, { says: waiting.says, why: answer.problem.detail }];
-    if (waiting.n !== undefined) await this.store.drop(waiting.n);
-    return true;
-  }
-
-  /** The server's own word. @returns whether nothing more is to be told */
-  private async look(): Promise<boolean> {
-    // What is not in the store yet was not told either: it stays laid over the answer.
-    const known = this.deeds.length - this.storing;
+  /** The server's own word. */
+  private async look(): Promise<void> {
+    const known = this.outbox.told.filter((press) => press.session === this.id);
     const path = { slug: this.slug, id: this.id };
     const answer = await ask(client.GET('/api/workrooms/{slug}/sessions/{id}', { params: { path } }));
-    if (answer.kind === 'away') {
-      this.later();
-      return true;
-    }
-    if (answer.kind === 'refused') {
-      this.missing = answer.status === 404;
-      if (!this.missing) this.later();
-      return true;
-    }
-    this.retry = FIRST_RETRY;
-    this.deeds = this.deeds.slice(known);
-    this.take(answer.data);
-    return (await this.store.waiting(this.slug)).length === 0;
-  }
-
-  private later(): void {
-    this.away = true;
-    if (this.gone) return;
-    this.timer = setTimeout(() => void this.send(), this.retry);
-    this.retry = Math.min(this.retry * 2, LONGEST_RETRY);
-  }
-
-  private async keep(): Promise<void> {
-    const kept: KeptSession = { deeds: this.deeds, past: this.past, undoable: this.undoable };
-    if (this.doc) kept.doc = this.doc;
-    await this.store.keep(this.key, kept);
+    if (answer.kind === 'data') await this.take(answer.data, known);
+    else if (answer.kind === 'refused' && answer.status === 404) this.missing = true;
+    else this.outbox.silent();
   }
 }
 

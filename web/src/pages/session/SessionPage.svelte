@@ -39,8 +39,8 @@
       client.PATCH('/api/workrooms/{slug}/sessions/{id}', { params: { path, header }, body }),
     );
     failed = words(answer);
-    if (answer.kind === 'data') work.take(answer.data);
-    else if (answer.kind === 'refused' && answer.problem.session) work.take(answer.problem.session);
+    if (answer.kind === 'data') await work.take(answer.data);
+    else if (answer.kind === 'refused' && answer.problem.session) await work.take(answer.problem.session);
     return answer.kind === 'data';
   }
   async function move(index: number, by: -1 | 1): Promise<void> {

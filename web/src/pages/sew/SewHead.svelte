@@ -4,6 +4,7 @@
   import type { Snippet } from 'svelte';
   import type { Session, SessionClosure, SessionStep } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import Refused from '../../outbox/Refused.svelte';
   import type { SessionWork } from '../../session/session.svelte';
 
   type Props = {
@@ -25,14 +26,12 @@
   let holes = $derived(doc.closures.reduce((sum, one) => sum + one.holes.length, 0));
   /** Holes of the session that are still to be sewn: their sewing is a step that is left. */
   let toSew = $derived(work.steps.filter((step) => step.name === 'sew' && step.hole !== null).length);
-  let ledger = $derived(work.past.at(-1)?.ledger ?? doc.ledger);
-  let shown = $derived(work.deeds.length ? ledger : doc.ledger);
+  let shown = $derived(work.ledger);
+  let nobody = $derived(
+    work.outbox.away === 'sign_in' ? 'Sign in to save' : work.away ? 'No connection' : '',
+  );
   let status = $derived(
-    work.waiting > 0
-      ? `${work.away ? 'No connection: ' : ''}${work.waiting} kept here`
-      : work.away
-        ? 'No connection'
-        : 'All saved',
+    work.waiting > 0 ? `${nobody ? `${nobody}: ` : ''}${work.waiting} kept here` : nobody || 'All saved',
   );
 </script>
 
@@ -69,10 +68,6 @@
       {/each}
     </ul>
   </details>
-  {#each work.aside as one, index (index)}
-    <p role="alert" class="w-full border-l-4 border-error pl-3 text-error">
-      Not taken: {one.says}. {one.why}
-    </p>
-  {/each}
+  <Refused outbox={work.outbox} />
   {#if now === undefined}<span class="sr-only">All done.</span>{/if}
 </header>

@@ -12,7 +12,7 @@
 
   let { work, closure, sheet, go }: StationProps = $props();
 
-  let state = $derived(sheet.sewing && progress(sheet.sewing, work.outbox));
+  let state = $derived(sheet.sewing && progress(sheet.sewing, work.facts));
   let now = $derived(state?.now);
 
   function tick(step: Step, done: boolean): void {

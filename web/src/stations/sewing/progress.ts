@@ -1,7 +1,8 @@
 // What was ticked and is not told yet is laid over what the server knows, so that the hands can go on
 // without it. Once everything is told, the server's own word holds.
 import type { Sheet, Step } from '../../api/client';
-import type { Outbox } from '../../closure/outbox.svelte';
+import { factOf, stepDone } from '../../closure/waiting';
+import type { Said } from '../../outbox/press';
 
 type Sewing = NonNullable<Sheet['sewing']>;
 export type Progress = {
@@ -12,9 +13,9 @@ export type Progress = {
   skipped: Step[];
 };
 
-export function progress(sewing: Sewing, outbox: Outbox): Progress {
+export function progress(sewing: Sewing, facts: Said[]): Progress {
   const find = (key: string | null) => sewing.steps.find((step) => step.key === key);
-  if (outbox.empty) {
+  if (facts.length === 0) {
     const skipped = sewing.steps.filter((step) => step.passed_over);
     return {
       steps: sewing.steps,
@@ -26,8 +27,8 @@ export function progress(sewing: Sewing, outbox: Outbox): Progress {
   }
   const steps = sewing.steps.map((step) => ({
     ...step,
-    done: outbox.stepDone(step.key, step.done, step.entry),
-    entry: outbox.factOf(step.key, step.entry),
+    done: stepDone(facts, step.key, step.done, step.entry),
+    entry: factOf(facts, step.key, step.entry),
   }));
   const furthest = steps.findLastIndex((step) => step.done);
   return {

@@ -29,7 +29,7 @@
   const make = (changes: Change[]) => work.typeAll(sets(changes));
 
   function accept(): void {
-    if (newest) work.do({ kind: 'accept', entry: newest.id });
+    if (newest) work.decide('swatch.accepted', newest.id);
   }
 </script>
 

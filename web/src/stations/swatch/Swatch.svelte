@@ -1,7 +1,6 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
-  import { uuid } from '../../api/browser_store';
   import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
@@ -18,7 +17,6 @@
   let swatch = $derived(sheet.swatch);
   let toSew = $derived(swatch.to_sew);
   let newest = $derived(swatch.log[0]);
-  let sewing = $derived(work.outbox.deeds.some((deed) => deed.kind === 'stand_in'));
 
   // What to do next takes weighing: it is asked for here, and again when the plan or what was seen is another.
   const found = createQuery(() => ({
@@ -41,9 +39,7 @@
   let advice = $derived(found.data);
   let fresh = $derived(Boolean(advice) && !found.isPlaceholderData && !work.unsaved);
 
-  function sewOnStandIn(): void {
-    work.do({ kind: 'stand_in', id: uuid(), ...(advice?.again ? { again: advice.again } : {}) });
-  }
+  const sewOnStandIn = () => void work.sewOnStandIn(advice?.again ?? undefined);
 
   const askStandIn = () => work.enter({ kind: 'note', step: 'stand-in' }, 'the stand-in');
   const ownMachine = () => swatch.stand_in && work.withdraw(swatch.stand_in);
@@ -89,7 +85,7 @@
     </div>
     {#if workroom.data?.sample || swatch.stand_in}
       <div class="mt-3 flex flex-wrap gap-2">
-        <button class="btn" onclick={sewOnStandIn} disabled={sewing || !fresh}
+        <button class="btn" onclick={sewOnStandIn} disabled={work.simulating || !fresh}
           >{advice?.again && newest?.simulated
             ? 'Look again on the stand-in'
             : 'Sew it on the stand-in'}</button

@@ -3,6 +3,8 @@
   import { tick } from 'svelte';
   import type { Closure } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import Clash from '../../closure/Clash.svelte';
+  import { count } from '../../closure/waiting';
   import PhotoPanel from '../../closure/PhotoPanel.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
 
@@ -11,13 +13,14 @@
   let log = $derived(closure.sheet.swatch.log);
   let names = $derived(new Map((workroom.catalogue?.symptoms ?? []).map((item) => [item.key, item.name])));
   let passes = $derived(new Map((workroom.catalogue?.passes ?? []).map((item) => [item.key, item.name])));
-  let waiting = $derived(work.outbox.waiting('swatch'));
+  let waiting = $derived(count(work.facts, 'swatch'));
+  let conflict = $derived(work.conflicts.find((other) => other.path === 'swatch.accepted'));
   let list = $state<HTMLElement>();
   /** The test hole whose photo is open. */
   let photo = $state('');
 
   async function accept(id: string): Promise<void> {
-    work.do({ kind: 'accept', entry: id });
+    work.decide('swatch.accepted', id);
     await work.save();
     await tick();
     list?.focus();
@@ -25,6 +28,7 @@
 </script>
 
 <h2 class="mt-6 text-lg font-semibold">Sewn so far</h2>
+{#if conflict}<Clash {work} {conflict} />{/if}
 {#if waiting}<p role="status" class="text-secondary">{waiting} waiting to be entered.</p>{/if}
 {#if log.length === 0}
   <p class="text-secondary">None yet. What is logged here is remembered with its settings.</p>

@@ -1,0 +1,23 @@
+<script lang="ts">
+  // What the server did not take stays here until somebody sends it again or says that it did not happen.
+  import type { Outbox } from './outbox.svelte';
+
+  let { outbox }: { outbox: Outbox } = $props();
+
+  let failing = $derived(outbox.presses.filter((press) => outbox.failing.includes(press.n)));
+</script>
+
+{#each [...outbox.refused, ...failing] as press (press.id)}
+  <div
+    role="alert"
+    class="mb-3 flex w-full flex-wrap items-center gap-x-3 border-l-4 border-warning bg-base-200 px-3 py-2 text-base"
+    data-refused
+  >
+    <span class="min-w-60 grow"
+      >Not saved: “{press.says || 'Taken back'}”. {press.refused ??
+        'The server fails over it. It is tried again in a minute.'}</span
+    >
+    <button class="btn min-h-11" onclick={() => outbox.sendAgain(press)}>Send it again</button>
+    <button class="btn min-h-11 btn-ghost" onclick={() => outbox.drop(press)}>It did not happen</button>
+  </div>
+{/each}

@@ -1,0 +1,217 @@
+// Outbox is what happened and waits to be told: facts and nothing but facts, of all tabs of this browser. What is shown
+// is the server's own word with what waits laid over it, also for a moment after it was told, until that word is newer.
+import { uuid } from '../api/browser_store';
+import { takeOver } from './older';
+import { waits, type NewPress, type Press, type Said } from './press';
+import { Sender } from './sender';
+import { OutboxStore } from './store';
+
+const FIRST_RETRY = 1000;
+const LONGEST_RETRY = 8000;
+/** What fails is tried again after so long. */
+const FAILING_RETRY = 60_000;
+
+const CHANNEL = 'nimble-eyelet-outbox';
+
+/** What tabs tell each other: something of this workroom was added, told or dropped. */
+type Heard = { slug: string; dropped?: number[] };
+
+/** One store, and one in memory where there is none, for all of a page. */
+const store = new OutboxStore();
+
+export class Outbox {
+  /** All that waits, was refused, or was told and is not yet in what is shown; oldest first. */
+  presses = $state.raw<Press[]>([]);
+  /** Why nothing is told just now. */
+  away = $state<'' | 'silent' | 'sign_in'>('');
+  /** Presses the server fails over, while others pass. */
+  failing = $state.raw<number[]>([]);
+  /** Facts still to be told. */
+  readonly waiting = $derived(this.presses.filter(waits).reduce((sum, { facts }) => sum + facts.length, 0));
+  readonly refused = $derived(this.presses.filter((press) => press.refused !== undefined));
+  /** What counts as having happened. */
+  readonly standing = $derived(this.presses.filter((press) => press.refused === undefined));
+  /** Facts that count, told or not, of a closure or taking back one of any. */
+  readonly facts = $derived(this.standing.flatMap((press) => press.facts));
+
+  readonly store = store;
+  /** Called when all is told: the server knows more than what is shown. */
+  onTold: (() => Promise<void>) | undefined;
+  private readonly sender: Sender;
+  private readonly channel: BroadcastChannel | undefined;
+  private sending: Promise<void> | undefined;
+  private again = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private retry = FIRST_RETRY;
+  private gone = false;
+
+  constructor(
+    readonly slug: string,
+    private readonly clock: () => number = Date.now,
+  ) {
+    this.sender = new Sender(slug, store, clock);
+    if ('BroadcastChannel' in globalThis) {
+      this.channel = new BroadcastChannel(CHANNEL);
+      this.channel.onmessage = ({ data }: MessageEvent<Heard>) => {
+        if (data.slug === this.slug) void this.heard(data);
+      };
+    }
+  }
+
+  /** Reads what is kept. */
+  async open(): Promise<void> {
+    await this.read();
+  }
+
+  leave(): void {
+    this.gone = true;
+    clearTimeout(this.timer);
+    this.channel?.close();
+  }
+
+  /** Keeps what happened, shows it, and tells it. */
+  async add(press: Omit<NewPress, 'slug' | 'id' | 'at'>): Promise<void> {
+    const made = { ...press, slug: this.slug, id: uuid(), at: new Date(this.clock()).toISOString() };
+    // Shown at once; its number comes out of the store.
+    const shown = { ...made, n: Number.MAX_SAFE_INTEGER };
+    this.presses = [...this.presses, shown];
+    stayKept();
+    await store.add(made);
+    await this.read([shown.id]);
+    this.tellOthers();
+    void this.send();
+  }
+
+  /** A refused one is sent again. */
+  async sendAgain(press: Press): Promise<void> {
+    await store.again(press);
+    this.sender.again();
+    await this.changed();
+    void this.send();
+  }
+
+  /** It did not happen. */
+  async drop(press: Press): Promise<void> {
+    await store.drop([press.n]);
+    this.presses = this.presses.filter((one) => one.n !== press.n);
+    this.tellOthers([press.n]);
+  }
+
+  /** What is shown knows of these now. */
+  forget(presses: Press[]): void {
+    const known = presses.map((press) => press.id);
+    this.presses = this.presses.filter((press) => !known.includes(press.id));
+  }
+
+  /** Told presses that are still laid over what is shown. */
+  get told(): Press[] {
+    return this.presses.filter((press) => press.told);
+  }
+
+  /** The fact that takes back this one, as far as it waits here. */
+  takenBack(id: string): Said | undefined {
+    return this.facts.find(({ fact }) => fact.about === id);
+  }
+
+  /** One sender at a time, whichever tab it is. */
+  async send(): Promise<void> {
+    this.again = this.sending !== undefined;
+    this.sending ??= this.inTurn(() => this.tell()).finally(() => {
+      this.sending = undefined;
+      // What happened while the last one was told goes out now.
+      if (this.again && !this.away) void this.send();
+    });
+    return this.sending;
+  }
+
+  private async inTurn(work: () => Promise<void>): Promise<void> {
+    if (!('locks' in navigator)) return work();
+    await navigator.locks.request(`nimble-eyelet:${this.slug}`, work);
+  }
+
+  private async tell(): Promise<void> {
+    clearTimeout(this.timer);
+    const sent = await this.sender.send(() => this.changed());
+    this.failing = this.sender.failing;
+    this.away = sent === 'silent' || sent === 'sign_in' ? sent : '';
+    if (this.away) this.later(this.retry);
+    else this.retry = FIRST_RETRY;
+    if (sent === 'failing') this.later(FAILING_RETRY);
+    if (!this.away && !this.gone) await this.onTold?.();
+  }
+
+  /** Asks again after a while, longer each time. */
+  later(pause: number): void {
+    clearTimeout(this.timer);
+    if (this.gone) return;
+    this.timer = setTimeout(() => {
+      if (pause === FAILING_RETRY) this.sender.again();
+      void this.send();
+    }, pause);
+    this.retry = Math.min(this.retry * 2, LONGEST_RETRY);
+  }
+
+  /** The server was not there, for whoever asked. */
+  silent(): void {
+    this.away ||= 'silent';
+    this.later(this.retry);
+  }
+
+  private async changed(): Promise<void> {
+    await this.read();
+    this.tellOthers();
+  }
+
+  private async heard({ dropped }: Heard): Promise<void> {
+    this.presses = this.presses.filter((press) => !dropped?.includes(press.n));
+    await this.read();
+  }
+
+  private tellOthers(dropped?: number[]): void {
+    const heard: Heard = { slug: this.slug, ...(dropped ? { dropped } : {}) };
+    if (!this.gone) this.channel?.postMessage(heard);
+  }
+
+  /** What lies in the store, and what left it because it was told and is not shown yet.
+   * @param stored ids of presses that are in the store by now */
+  private async read(stored: string[] = []): Promise<void> {
+    const kept = await store.all(this.slug);
+    const ids = kept.map((press) => press.id);
+    const left = this.presses.flatMap((press) => {
+      if (ids.includes(press.id) || press.refused !== undefined) return [];
+      if (press.n !== Number.MAX_SAFE_INTEGER || stored.includes(press.id)) return [{ ...press, told: true }];
+      return [press];
+    });
+    this.presses = [...kept, ...left].sort((one, other) => one.n - other.n);
+  }
+}
+
+let asked = false;
+
+/** What waits here is not thrown away for want of room. */
+function stayKept(): void {
+  if (!asked) void navigator.storage?.persist?.().catch(() => false);
+  asked = true;
+}
+
+/** Tells what waits of every workroom, whichever page is open. */
+async function tellAll(): Promise<void> {
+  for (const slug of await store.slugs()) {
+    const outbox = new Outbox(slug);
+    await outbox.send();
+    outbox.leave();
+  }
+}
+
+/** Where no page of its own tells what waits, it is told all the same. */
+const EVERY = 15_000;
+
+export async function tellInTheBackground(): Promise<void> {
+  const slugs = await takeOver(store);
+  const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(CHANNEL) : undefined;
+  for (const slug of slugs) channel?.postMessage({ slug } satisfies Heard);
+  channel?.close();
+  await tellAll();
+  addEventListener('online', () => void tellAll());
+  setInterval(() => void tellAll(), EVERY);
+}

@@ -1,0 +1,168 @@
+// What happened and waits: told once, in its order, and never lost, whoever answers.
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Answer } from '../src/api/ask';
+import type { EntriesAnswered } from '../src/api/client';
+import { both, numberOf, waits, type NewPress, type Press } from '../src/outbox/press';
+import { meaning } from '../src/outbox/policy';
+import { Sender } from '../src/outbox/sender';
+import { OutboxStore } from '../src/outbox/store';
+
+const server = vi.hoisted(() => ({
+  /** What it answers to a list, by the steps in it. */
+  answers: (steps: string[]): { status: number; list?: (step: string) => [string, string] } => ({
+    status: steps.length ? 200 : 500,
+  }),
+  well: true,
+  lists: [] as { step: string; n: number; press: string }[][],
+}));
+
+vi.mock('../src/api/client', () => ({
+  client: {
+    POST: async (_path: string, { body }: { body: { entries: never[] } }) => {
+      const entries = body.entries as { id: string; step: string; n: number; press: string }[];
+      const steps = entries.map((entry) => entry.step);
+      server.lists.push(entries.map(({ step, n, press }) => ({ step, n, press })));
+      const { status, list } = server.answers(steps);
+      if (status === 0) throw new TypeError('away');
+      if (status !== 200)
+        return { error: { detail: `It says ${status}.` }, response: new Response('', { status }) };
+      const answered = entries.map(({ id, step }) => {
+        const [answer, why] = list?.(step) ?? ['kept', ''];
+        return { id, answer, why };
+      });
+      return { data: { entries: answered }, response: new Response() };
+    },
+    GET: async () => ({
+      data: {},
+      response: new Response('', { status: server.well ? 200 : 503 }),
+      ...(server.well ? {} : { data: undefined, error: { detail: '' } }),
+    }),
+  },
+}));
+
+let made = 0;
+const id = (): string => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
+const press = (...steps: string[]): NewPress => ({
+  slug: 'marsh',
+  id: id(),
+  facts: steps.map((step) => ({ id: id(), fact: { kind: 'step', step, closure: 1 } })),
+  at: '2026-01-01T10:00:00Z',
+  says: steps.join(),
+});
+const sent = (): string[][] => server.lists.map((list) => list.map(({ step }) => step));
+
+describe('a list of what waits', () => {
+  let store = new OutboxStore();
+  const send = () => new Sender('marsh', store, () => 0).send(async () => undefined);
+  const says = async (): Promise<(string | undefined)[]> => (await store.all('marsh')).map((one) => one.says);
+
+  beforeEach(() => {
+    store = new OutboxStore();
+    server.lists.length = 0;
+    server.well = true;
+    server.answers = () => ({ status: 200 });
+  });
+
+  it('is told in its order, pressed together together, with rising numbers', async () => {
+    for (const one of [press('mark'), press('foot', 'needle'), press('sew')]) await store.add(one);
+    expect(await send()).toBe('all');
+    expect(sent()).toEqual([['mark', 'foot', 'needle', 'sew']]);
+    const [list] = server.lists;
+    expect(list?.map(({ n }) => n)).toEqual([...(list ?? [])].map(({ n }) => n).sort((a, b) => a - b));
+    expect(list?.[1]?.press).toBe(list?.[2]?.press);
+    expect(await says()).toEqual([]);
+  });
+
+  it.each([0, 401, 403, 407, 408, 429])('waits while the answer is %d', async (status) => {
+    await store.add(press('mark'));
+    server.answers = () => ({ status });
+    expect(await send()).toBe([401, 403, 407].includes(status) ? 'sign_in' : 'silent');
+    expect(await says()).toEqual(['mark']);
+  });
+
+  it('lets others pass what is refused, keeps that, and drops what takes it back', async () => {
+    const wrong = press('antenna');
+    await store.add(press('mark'));
+    await store.add(wrong);
+    await store.add({
+      ...press('back'),
+      facts: [{ id: id(), fact: { kind: 'withdrawal', about: wrong.facts[0]?.id ?? '' } }],
+    });
+    await store.add(press('sew'));
+    server.answers = () => ({
+      status: 200,
+      list: (step) => (step === 'antenna' ? ['refused', 'No such part.'] : ['kept', '']),
+    });
+    expect(await send()).toBe('all');
+    expect((await store.all('marsh')).map(({ says: what, refused }) => [what, refused])).toEqual([
+      ['antenna', 'No such part.'],
+    ]);
+    server.answers = () => ({ status: 200 });
+    await store.again((await store.all('marsh'))[0] as Press);
+    expect(await send()).toBe('all');
+    expect(await says()).toEqual([]);
+  });
+
+  it('is sent one by one where all of it is not taken, and only what is at fault is set aside', async () => {
+    for (const step of ['mark', 'huge', 'sew']) await store.add(press(step));
+    server.answers = (steps) => ({ status: steps.includes('huge') ? 413 : 200 });
+    expect(await send()).toBe('all');
+    expect((await store.all('marsh')).map(({ refused }) => refused)).toEqual([
+      'It is too large for the server.',
+    ]);
+    expect(
+      sent()
+        .flat()
+        .filter((step) => step === 'sew'),
+    ).toHaveLength(2);
+  });
+
+  it('lets others pass what the server fails over again and again, while it is well', async () => {
+    for (const step of ['broken', 'mark']) await store.add(press(step));
+    server.answers = (steps) => ({ status: steps.includes('broken') ? 500 : 200 });
+    expect(await send()).toBe('failing');
+    expect(await says()).toEqual(['broken']);
+    server.well = false;
+    await store.add(press('sew'));
+    expect(await send()).toBe('silent');
+    expect(await says()).toEqual(['broken', 'sew']);
+  });
+
+  it('stays laid over a session until a newer one is kept', async () => {
+    await store.add({ ...press('mark'), session: 7 });
+    expect(await send()).toBe('all');
+    const told = await store.all('marsh');
+    expect(told.map((one) => [one.told, waits(one)])).toEqual([[true, false]]);
+    const doc = (as_of: string) => ({ as_of, steps: [] }) as never;
+    await store.keepSession('marsh:7', doc('2026-01-01T10:00:02Z'), told);
+    expect(await says()).toEqual([]);
+    const kept = await store.keepSession('marsh:7', doc('2026-01-01T10:00:01Z'), []);
+    expect(kept.doc.as_of).toBe('2026-01-01T10:00:02Z');
+  });
+});
+
+describe('an answer', () => {
+  it('is nobody’s unless it names every fact', () => {
+    const page = {
+      kind: 'data',
+      data: '<html>' as never,
+      response: new Response(),
+    } as Answer<EntriesAnswered>;
+    expect(meaning(page, ['a'])).toEqual({ kind: 'away', why: 'sign_in' });
+    const half = { kind: 'data', data: { entries: [] }, response: new Response() } as Answer<EntriesAnswered>;
+    expect(meaning(half, ['a'])).toEqual({ kind: 'away', why: 'sign_in' });
+  });
+});
+
+describe('ids', () => {
+  it('are put together as the server does', () => {
+    expect(both('a3f6b731-b5a1-85da-8054-ad5ca3269f27', '403c8116-6fa1-8b8e-84c2-5785d2b2daea')).toBe(
+      'e3ca3627-da00-8e54-8496-fad9719445cd',
+    );
+  });
+
+  it('of facts rise with presses', () => {
+    const [one, two] = [1, 2].map((n) => ({ ...press('a', 'b'), n })) as [Press, Press];
+    expect(numberOf(one, 0) < numberOf(one, 1) && numberOf(one, 1) < numberOf(two, 0)).toBe(true);
+  });
+});
