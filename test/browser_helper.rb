@@ -35,6 +35,15 @@ class BrowserTest < AppTest
     @plain = on_every_page("delete Navigator.prototype.serviceWorker")
   end
 
+  # What is so once something that nobody waits for here has happened.
+  def eventually
+    page.document.synchronize(Capybara.default_max_wait_time) do
+      yield
+    rescue Minitest::Assertion => e
+      raise Capybara::ExpectationNotMet, e.message
+    end
+  end
+
   # What stands on the page that failed, beside its picture.
   def before_teardown
     super

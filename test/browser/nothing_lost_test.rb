@@ -77,7 +77,7 @@ class NothingLostTest < BrowserTest
     find("header a", text: "Marsh Walk").click
 
     assert_selector "h2", text: "linen field smock"
-    page.document.synchronize(Capybara.default_max_wait_time, errors: [Minitest::Assertion]) do
+    eventually do
       assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
     end
   end

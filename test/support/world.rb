@@ -24,6 +24,9 @@ module NimbleEyelet
       # @return [Server::Cluster]
       attr_reader :cluster
 
+      # @return [Proc(Hash, #call), nil] who stands between a browser and the server: a proxy, a fault
+      attr_accessor :between
+
       # @yieldparam world [World]
       def self.open
         world = new
@@ -55,7 +58,8 @@ module NimbleEyelet
       # @return [String] address of a real server in this process
       def serve(port: 0)
         @live = Http::Live.new(@db.uri)
-        @server = Puma::Server.new(app(caliper: caliper, live: @live), nil,
+        served = app(caliper: caliper, live: @live)
+        @server = Puma::Server.new(->(env) { between ? between.call(env, served) : served.call(env) }, nil,
                                    { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
         bound = @server.add_tcp_listener("127.0.0.1", port).addr[1]
         @server.run

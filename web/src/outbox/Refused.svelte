@@ -1,10 +1,11 @@
 <script lang="ts">
   // What the server did not take stays here until somebody sends it again or says that it did not happen.
+  import { waits } from './press';
   import type { Outbox } from './outbox.svelte';
 
   let { outbox }: { outbox: Outbox } = $props();
 
-  let failing = $derived(outbox.presses.filter((press) => outbox.failing.includes(press.n)));
+  let failing = $derived(outbox.presses.filter((press) => waits(press) && outbox.failing.includes(press.n)));
 </script>
 
 {#each [...outbox.refused, ...failing] as press (press.id)}

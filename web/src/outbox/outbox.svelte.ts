@@ -132,6 +132,8 @@ export class Outbox {
   private async tell(): Promise<void> {
     clearTimeout(this.timer);
     const sent = await this.sender.send(() => this.changed());
+    // Another tab may have told what this one shows as waiting.
+    await this.read();
     this.failing = this.sender.failing;
     this.away = sent === 'silent' || sent === 'sign_in' ? sent : '';
     if (this.away) this.later(this.retry);

@@ -120,9 +120,12 @@ export class OutboxStore {
     return db ? db.get('sessions', key) : this.inMemory;
   }
 
+  /** Says something else of a press, unless another tab is done with it. */
   private async put(press: Press): Promise<void> {
     this.memory = this.memory.map((one) => (one.n === press.n ? press : one));
-    await (await this.db())?.put('presses', press);
+    const write = (await this.db())?.transaction('presses', 'readwrite');
+    if (await write?.store.get(press.n)) await write?.store.put(press);
+    await write?.done;
   }
 
   private async db(): Promise<IDBPDatabase<Schema> | undefined> {
