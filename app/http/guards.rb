@@ -186,8 +186,10 @@ module NimbleEyelet
       class Writes
         HEADER = "HTTP_X_NIMBLE_EYELET"
 
-        def initialize(app)
+        # @param origins [Origins]
+        def initialize(app, origins)
           @app = app
+          @origins = origins
         end
 
         def call(env)
@@ -201,8 +203,7 @@ module NimbleEyelet
         private
 
         def own?(env)
-          origin = env["HTTP_ORIGIN"]
-          env.key?(HEADER) && (origin.nil? || origin == "#{env['rack.url_scheme']}://#{env['HTTP_HOST']}")
+          env.key?(HEADER) && @origins.own?(env["HTTP_ORIGIN"], env["HTTP_HOST"], env["rack.url_scheme"])
         end
 
         def readable?(env)

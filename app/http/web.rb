@@ -36,13 +36,16 @@ require_relative "exchange"
 require_relative "front_end"
 require_relative "guards"
 require_relative "live"
+require_relative "origins"
 require_relative "stores"
 
 module NimbleEyelet
   module Http
     class Web < Sinatra::Base
       DESCRIPTION = File.expand_path("openapi.yaml", __dir__)
-      SCHEMA = Committee::Drivers.load_from_file(DESCRIPTION, parser_options: { strict_reference_validation: true })
+      # Read here: a folder whose name has a space or an umlaut in it would be taken for an address that is none.
+      SCHEMA = Committee::Drivers.load_from_data(YAML.safe_load_file(DESCRIPTION),
+                                                 parser_options: { strict_reference_validation: true })
 
       # What is sent packed, from what size on.
       PACKED = %w[application/json application/problem+json image/svg+xml].freeze
@@ -55,7 +58,8 @@ module NimbleEyelet
       set :static, false
       # Said by our own headers, which forbid frames altogether.
       set :protection, except: :frame_options
-      set :host_authorization, permitted_hosts: %w[127.0.0.1 localhost ::1 [::1]]
+      # Behind a proxy the browser knows its address better than we do.
+      set :absolute_redirects, false
 
       register Route::WorkroomRoutes
       register Route::JournalRoutes
@@ -77,15 +81,14 @@ module NimbleEyelet
       # @param db [Sequel::Database]
       # @param aside [Sequel::Database, nil] a connection for health alone
       # @param log [IO, nil] where the request lines go
-      # @param hosts [Array<String>] further host names to answer to
+      # @param origins [Origins] addresses under which it is reached
       # @param caliper [Device::Gauge, nil]
       # @param clock [#call] gives the time
       # @param album [Store::Album, nil] where photos lie
       # @param live [Live, nil] that tells screens what happens
       # @return [#call] Rack application
-      def self.application(db:, aside: nil, log: $stdout, hosts: [], caliper: nil, clock: -> { Time.now }, album: nil,
-                           live: nil)
-        permitted = host_authorization[:permitted_hosts] + hosts
+      def self.application(db:, aside: nil, log: $stdout, origins: Origins.new, caliper: nil, clock: -> { Time.now },
+                           album: nil, live: nil)
         app = Class.new(self) do
           set :db, db
           set :caliper, caliper
@@ -93,21 +96,21 @@ module NimbleEyelet
           set :album, album || Store::Album.of(ENV, PHOTOS)
           set :answers, Memo.new(128)
           set :now, clock # called anew each time it is asked for
-          set :host_authorization, permitted_hosts: permitted
+          set :host_authorization, permitted_hosts: origins.hosts
         end
-        guarded(app, log, live, db, permitted)
+        guarded(app, log, live, db, origins)
       end
 
       # Where photos lie unless something else is said.
       PHOTOS = File.join(ENV.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "photos")
 
-      def self.guarded(app, log, live, db, permitted)
+      def self.guarded(app, log, live, db, origins)
         Rack::Builder.new do
           use Guards::Log, log
           use Guards::Headers
           use Guards::Failures, log
           # What comes before the application is as picky about hosts as it is.
-          use Rack::Protection::HostAuthorization, permitted_hosts: permitted
+          use Rack::Protection::HostAuthorization, permitted_hosts: origins.hosts
           use Live::Door, live, db
           use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
           use Rack::ConditionalGet
@@ -115,7 +118,7 @@ module NimbleEyelet
           use Guards::Crowd
           use Guards::Addresses
           use Guards::BodyLimit
-          use Guards::Writes
+          use Guards::Writes, origins
           use Committee::Middleware::RequestValidation, schema: SCHEMA, error_class: Guards::NotInTheDescription,
                                                         parse_response_by_content_type: true
           run app

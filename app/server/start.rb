@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Serves the application on 127.0.0.1, with a database cluster of its own unless DATABASE_URL names
+# Serves the application on 127.0.0.1, or on the address that HOST says, with a database cluster of its own unless DATABASE_URL names
 # one. Ctrl-C or SIGTERM stops both cleanly; what a killed start left running is taken over.
 
 require "etc"
@@ -10,6 +10,7 @@ require "puma/launcher"
 require_relative "../device/gauge"
 require_relative "../http/guards"
 require_relative "../http/live"
+require_relative "../http/origins"
 require_relative "../http/web"
 require_relative "../problem"
 require_relative "../store/database"
@@ -32,10 +33,12 @@ module NimbleEyelet
       Guards = Http::Guards
       private_constant :Guards
 
-      # @param environment [Hash] PORT, DATABASE_URL, WEB_CONCURRENCY, NIMBLE_EYELET_VAR for another data folder, and
+      # @param environment [Hash] PORT, HOST, NIMBLE_EYELET_ORIGIN, DATABASE_URL, WEB_CONCURRENCY, NIMBLE_EYELET_VAR for another data folder, and
       #   NIMBLE_EYELET_CALIPER for the device of a caliper, or "none"; without it there is a stand-in
       def initialize(environment)
         @port = Integer(environment.fetch("PORT", "4567"), exception: false)
+        @host = environment.fetch("HOST", HOST)
+        @origins = environment["NIMBLE_EYELET_ORIGIN"]
         @url = environment["DATABASE_URL"]
         @processes = Integer(environment.fetch("WEB_CONCURRENCY", Etc.nprocessors.clamp(1, MOST_PROCESSES).to_s),
                              exception: false)
@@ -77,7 +80,10 @@ module NimbleEyelet
         return "PORT is a number from 1 to 65535." unless @port&.between?(1, 65_535)
         return "WEB_CONCURRENCY is the number of server processes, from 1 to 32." unless @processes&.between?(1, 32)
 
+        @origins = Http::Origins.of(@origins)
         taken
+      rescue ArgumentError => e
+        e.message
       end
 
       def serve
@@ -88,7 +94,8 @@ module NimbleEyelet
         Store::WasteBasket.empty(db)
         puts "Filled in the sample workroom." if Store::Sample.new(db).first
         @live = Http::Live.new(url)
-        app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live)
+        app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live,
+                                    origins: @origins)
         watch if @cluster
         launcher(app) { [db, aside].each(&:disconnect) }.run
       ensure
@@ -139,8 +146,10 @@ module NimbleEyelet
       end
 
       def taken
-        TCPServer.new(HOST, @port).close
+        TCPServer.new(@host, @port).close
         nil
+      rescue Errno::EADDRNOTAVAIL, SocketError
+        "HOST is an address of this machine, such as 127.0.0.1, or 0.0.0.0 for all of them: #{@host} is none."
       rescue Errno::EADDRINUSE
         "Port #{@port} is taken by another program. Choose another: PORT=#{@port + 1} bin/start"
       rescue Errno::EACCES
@@ -150,8 +159,8 @@ module NimbleEyelet
       # @yield before another process is begun: connections are not shared
       def launcher(app, &alone)
         configuration = Puma::Configuration.new do |puma|
-          puma.bind "tcp://#{HOST}:#{@port}"
-          puma.bind "tcp://[::1]:#{@port}" if ipv6?
+          puma.bind "tcp://#{bracketed}:#{@port}"
+          puma.bind "tcp://[::1]:#{@port}" if @host == HOST && ipv6?
           if @processes > 1
             puma.workers @processes
             puma.preload_app!
@@ -168,9 +177,11 @@ module NimbleEyelet
           puma.http_content_length_limit Http::Guards::LARGEST_GARMENT
         end
         launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
-        launcher.events.after_booted { puts "Nimble Eyelet is at http://#{HOST}:#{@port}" }
+        launcher.events.after_booted { puts "Nimble Eyelet is at #{@origins.public.first || "http://#{bracketed}:#{@port}"}" }
         launcher
       end
+
+      def bracketed = @host.include?(":") ? "[#{@host}]" : @host
 
       def ipv6?
         TCPServer.new("::1", 0).close

@@ -42,15 +42,22 @@ module NimbleEyelet
       # @return [Sequel::Database]
       def self.aside(url) = connect(url, connections: 1, limits: AT_ONCE, patience: 1)
 
+      # Of servers that start at once one brings it up to date, and the others wait for it.
+      TURN = 0x6e696d62
+
       # @param db [Sequel::Database]
       # @return [void]
+      # @raise [Sequel::DatabaseError] for a role that may not
       def self.migrate(db)
         Sequel.extension :migration
         # What is to be changed may be much.
         db.synchronize do
-          db.run("SET statement_timeout = 0")
+          db.run("SET statement_timeout = 0; SET lock_timeout = 0")
+          db.get(Sequel.function(:pg_advisory_lock, TURN))
           Sequel::Migrator.run(db, MIGRATIONS)
-          db.run("SET statement_timeout = #{LIMITS[:statement_timeout]}")
+        ensure
+          db.get(Sequel.function(:pg_advisory_unlock, TURN))
+          db.run("SET statement_timeout = #{LIMITS[:statement_timeout]}; SET lock_timeout = #{LIMITS[:lock_timeout]}")
         end
       end
     end

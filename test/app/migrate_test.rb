@@ -45,6 +45,17 @@ class MigrateTest < Minitest::Test
       journal: @db[:journal].order(:id).select_map(%i[id kind closure_id about step_key happened_at]) }
   end
 
+  # Two servers that start on an empty database at once: one brings it up to date, the other waits for that.
+  def test_servers_that_start_at_once_take_turns
+    to(0)
+    servers = Array.new(2) { Store::Database.connect(@db.uri) }
+    servers.map { |db| Thread.new { Store::Database.migrate(db) } }.each(&:value)
+
+    assert_equal VERSIONS.last, @db[:schema_info].get(:version)
+  ensure
+    servers&.each(&:disconnect)
+  end
+
   def test_every_step_goes_up_and_down_with_the_sample_in_it
     before = counts
     VERSIONS[0..-2].reverse_each do |version|

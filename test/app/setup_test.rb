@@ -37,6 +37,29 @@ class SetupTest < AppTest
     assert_equal ["", 0], run_setup("--for-use")
   end
 
+  # A tree that was set up once is used by somebody who may only read it.
+  def test_it_writes_only_where_data_lie
+    own = "#{ROOT}/var/setup.lock"
+    File.utime(0, 0, own)
+    out = Open3.capture2e({ "NIMBLE_EYELET_VAR" => @folder }, "#{ROOT}/bin/setup", "--for-use").first
+
+    assert_equal "", out
+    assert_equal [0, ["setup.lock"]], [File.mtime(own).to_i, Dir.children(@folder)]
+  end
+
+  def test_a_folder_may_be_called_anything
+    room = "#{@folder}/sewing room ä"
+    FileUtils.mkdir_p(room)
+    %w[app lib db Gemfile Gemfile.lock .bundle].each { |part| FileUtils.cp_r("#{ROOT}/#{part}", room) }
+    File.symlink("#{ROOT}/vendor", "#{room}/vendor")
+    around = { "BUNDLE_GEMFILE" => "#{room}/Gemfile", "BUNDLE_PATH" => "#{ROOT}/vendor/bundle" }
+    asked = "require './app/http/web'; print NimbleEyelet::Http::Web::SCHEMA.class"
+    out, status = Open3.capture2e(around, "bundle", "exec", "ruby", "-e", asked, chdir: room)
+
+    assert_predicate status, :success?, out
+    assert_match(/Schema\z/, out)
+  end
+
   def test_an_ordinary_user_is_named_the_one_command
     out, status = run_setup(path: path_with(TOOLS))
 

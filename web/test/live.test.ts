@@ -8,6 +8,7 @@ class Line {
   onopen: (() => void) | undefined;
   onerror: (() => void) | undefined;
   closed = false;
+  readyState = 0;
   private readonly heard: Record<string, (event: { data: string }) => void> = {};
 
   constructor(readonly url: string) {
@@ -106,6 +107,17 @@ describe('what happens elsewhere', () => {
     stop();
     vi.advanceTimersByTime(10_000);
     expect(heard).toHaveLength(2);
+  });
+
+  it('is opened again where the server refused it, which the browser does not do', () => {
+    const stop = listen('marsh', () => undefined);
+    Object.assign(Line.open[0]!, { readyState: 2 }).onerror?.();
+    vi.advanceTimersByTime(10_100);
+    expect(Line.open).toHaveLength(2);
+    Object.assign(Line.open[1]!, { readyState: 0 }).onerror?.();
+    vi.advanceTimersByTime(20_000);
+    expect(Line.open).toHaveLength(2);
+    stop();
   });
 
   it('works in a browser without locks', () => {

@@ -3,6 +3,9 @@
 export type Change = { kind: string; closure?: number };
 
 const ASK_EVERY = 2000;
+/** A line that was refused is not opened again by the browser itself. */
+const OPEN_AGAIN = 10_000;
+const CLOSED = 2;
 
 /** @returns how to stop */
 export function listen(slug: string, heard: (change: Change) => void): () => void {
@@ -10,6 +13,7 @@ export function listen(slug: string, heard: (change: Change) => void): () => voi
   let source: EventSource | undefined;
   let asking: ReturnType<typeof setInterval> | undefined;
   let stop: (() => void) | undefined;
+  let later: ReturnType<typeof setTimeout> | undefined;
 
   channel.onmessage = (event: MessageEvent<Change>) => heard(event.data);
   const tell = (change: Change): void => {
@@ -20,14 +24,21 @@ export function listen(slug: string, heard: (change: Change) => void): () => voi
     clearInterval(asking);
     asking = on ? setInterval(() => tell({ kind: 'again' }), ASK_EVERY) : undefined;
   };
+  const open = (): void => {
+    const line = new EventSource(`/api/workrooms/${slug}/live`);
+    source = line;
+    line.addEventListener('change', (event) => tell(JSON.parse(String(event.data)) as Change));
+    line.addEventListener('again', () => tell({ kind: 'again' }));
+    line.onopen = () => askAgain(false);
+    line.onerror = () => {
+      askAgain(true);
+      if (line.readyState === CLOSED) later = setTimeout(open, OPEN_AGAIN);
+    };
+  };
   const hold = (): Promise<void> =>
     new Promise((done) => {
       stop = done;
-      source = new EventSource(`/api/workrooms/${slug}/live`);
-      source.addEventListener('change', (event) => tell(JSON.parse(String(event.data)) as Change));
-      source.addEventListener('again', () => tell({ kind: 'again' }));
-      source.onopen = () => askAgain(false);
-      source.onerror = () => askAgain(true);
+      open();
     });
 
   const leaving = new AbortController();
@@ -39,6 +50,7 @@ export function listen(slug: string, heard: (change: Change) => void): () => voi
 
   return () => {
     leaving.abort();
+    clearTimeout(later);
     source?.close();
     askAgain(false);
     channel.close();
