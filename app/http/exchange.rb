@@ -35,6 +35,20 @@ module NimbleEyelet
         halt 200, answer.packed
       end
 
+      # One print at a time is drawn: what is worked out for long leaves room for whoever asks something short.
+      DRAWING = Mutex.new
+      private_constant :DRAWING
+
+      # A print as it was drawn last, or drawn now.
+      #
+      # @param hangs_on [Array] all that it hangs on beside the address; nothing where it is drawn anew each time
+      # @yieldreturn [String] its bytes
+      def drawn(*hangs_on, &)
+        return DRAWING.synchronize(&) if hangs_on.empty?
+
+        settings.prints.of([request.path_info, request.query_string, *hangs_on]) { DRAWING.synchronize(&) }
+      end
+
       def json(value, status: 200)
         content_type :json
         halt status, JSON.generate(value)

@@ -39,9 +39,9 @@ module NimbleEyelet
         %w[garments swatches].include?(path[FILE_ADDRESS, 1]) ? LARGEST_GARMENT : LARGEST_FILE
       end
 
-      # A line of the log. That it cannot be written, on a full disk or a closed pipe, harms no answer.
+      # A line of the log, with its time. That it cannot be written, on a full disk or a closed pipe, harms no answer.
       def self.note(out, line)
-        out&.puts line
+        out&.puts "#{Time.now.utc.iso8601(3)} #{line}"
       rescue SystemCallError, IOError
         nil
       end
@@ -57,7 +57,7 @@ module NimbleEyelet
         "permissions-policy" => "camera=(), microphone=(), geolocation=()"
       }.freeze
 
-      # One line a request: method, path, status, milliseconds. No query, no body, no address.
+      # One line a request: when, method, path, status, milliseconds. No query, no body, no address.
       class Log
         def initialize(app, out)
           @app = app

@@ -56,10 +56,14 @@ module NimbleEyelet
       set :show_exceptions, false
       set :raise_errors, true
       set :static, false
+      # What is refused is answered; what goes wrong is noted once, by Failures.
+      set :dump_errors, false
       # Said by our own headers, which forbid frames altogether.
       set :protection, except: :frame_options
       # Behind a proxy the browser knows its address better than we do.
       set :absolute_redirects, false
+      # Hosts are looked at before anything else, see guarded.
+      set :host_authorization, permitted_hosts: []
 
       register Route::WorkroomRoutes
       register Route::JournalRoutes
@@ -95,8 +99,8 @@ module NimbleEyelet
           set :aside, aside || db
           set :album, album || Store::Album.of(ENV, PHOTOS)
           set :answers, Memo.new(128)
+          set :prints, Memo.new(24)
           set :now, clock # called anew each time it is asked for
-          set :host_authorization, permitted_hosts: origins.hosts
         end
         guarded(app, log, live, db, origins)
       end
@@ -110,7 +114,7 @@ module NimbleEyelet
           use Guards::Headers
           use Guards::Failures, log
           # What comes before the application is as picky about hosts as it is.
-          use Rack::Protection::HostAuthorization, permitted_hosts: origins.hosts
+          use Rack::Protection::HostAuthorization, permitted_hosts: origins.hosts, logging: false
           use Live::Door, live, db
           use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
           use Rack::ConditionalGet

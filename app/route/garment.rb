@@ -52,9 +52,8 @@ module NimbleEyelet
           workroom_at(slug)
           garment = garments.find(number(id))
           sends("record-#{id}.pdf")
-          Document::RecordPdf.new(garment.name, garment.closures.map do |one|
-            [one.plan.name, one.sheet, Presenter.new(one.unit)]
-          end).render
+          parts = garment.closures.map { |one| [one.plan.name, one.sheet, Presenter.new(one.unit)] }
+          drawn(stamps.garment(slug, garment.id)) { Document::RecordPdf.new(garment.name, parts).render }
         end
       end
 

@@ -33,11 +33,14 @@ module NimbleEyelet
           sheet = closure.sheet
           raise Refusal, sheet.faults unless sheet.layout
 
-          strip = Document::Strip.new(sheet, present, garment: closure.garment_name,
-                                                      date: closures.made_at(closure).utc.strftime("%Y-%m-%d"),
-                                                      crosses: params["crosses"])
+          strip = strip_of(closure, sheet)
           sends("#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}")
-          yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render
+          drawn(stamps.closure(slug, closure.id)) { yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render }
+        end
+
+        def strip_of(closure, sheet)
+          made = closures.made_at(closure).utc.strftime("%Y-%m-%d")
+          Document::Strip.new(sheet, present, garment: closure.garment_name, date: made, crosses: params["crosses"])
         end
       end
     end

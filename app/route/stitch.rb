@@ -36,12 +36,12 @@ module NimbleEyelet
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
           closure = in_its_unit(closures.find(number(params["id"])))
           sends("card-#{closure.id}.pdf")
-          Document::CardPdf.new(closure.sheet, present, title: "#{closure.garment_name}: #{closure.plan.name}",
-                                                        held: held(closure.sheet)).render
+          title = "#{closure.garment_name}: #{closure.plan.name}"
+          drawn { Document::CardPdf.new(closure.sheet, present, title: title, held: held(closure.sheet)).render }
         end
         app.get("/api/stretch-scale.pdf") do
           content_type "application/pdf"
-          Document::StretchScalePdf.new.render
+          drawn("the same for all") { Document::StretchScalePdf.new.render }
         end
         app.post("/api/workrooms/:slug/feel") { json(feel(body_hash)) }
       end

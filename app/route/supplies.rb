@@ -26,7 +26,7 @@ module NimbleEyelet
           if format == "csv"
             View::SuppliesView.csv(found, present)
           else
-            Document::SuppliesPdf.new(title, found, present).render
+            drawn { Document::SuppliesPdf.new(title, found, present).render }
           end
         end
         app.get(AT) do |slug, whose, id|

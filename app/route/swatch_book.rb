@@ -81,7 +81,7 @@ module NimbleEyelet
           leaf = book.find(uuid(entry))
           title = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : "Test hole"
           sends("swatch-#{leaf.swatch.id[0, 8]}.pdf")
-          Document::SwatchPdf.new(leaf, present, title: title).render
+          drawn { Document::SwatchPdf.new(leaf, present, title: title).render }
         end
 
         # One swatch after the other, so that none but that one is held.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Serves the application on 127.0.0.1, or on the address that HOST says, with a database cluster of its own unless DATABASE_URL names
-# one. Ctrl-C or SIGTERM stops both cleanly; what a killed start left running is taken over.
+# Serves the application on 127.0.0.1, or on the address that HOST says, with a database cluster of its own unless
+# DATABASE_URL names one. Ctrl-C or SIGTERM stops both cleanly; what a killed start left running is taken over.
 
 require "etc"
 require "puma"
@@ -28,13 +28,16 @@ module NimbleEyelet
 
       # Server processes, where nobody says how many.
       MOST_PROCESSES = 2
+      UNREAD = "The request is longer than any of ours, or cannot be read."
+      BROKEN = "Something went wrong here. What you typed is kept; please try again."
       # How often it is looked whether the database is there, seconds.
       LOOK_AGAIN = 1
       Guards = Http::Guards
       private_constant :Guards
 
-      # @param environment [Hash] PORT, HOST, NIMBLE_EYELET_ORIGIN, DATABASE_URL, WEB_CONCURRENCY, NIMBLE_EYELET_VAR for another data folder, and
-      #   NIMBLE_EYELET_CALIPER for the device of a caliper, or "none"; without it there is a stand-in
+      # @param environment [Hash] PORT, HOST, NIMBLE_EYELET_ORIGIN, DATABASE_URL, WEB_CONCURRENCY, NIMBLE_EYELET_VAR for
+      #   another data folder, and NIMBLE_EYELET_CALIPER for the device of a caliper, or "none"; without it there is a
+      #   stand-in
       def initialize(environment)
         @port = Integer(environment.fetch("PORT", "4567"), exception: false)
         @host = environment.fetch("HOST", HOST)
@@ -168,8 +171,10 @@ module NimbleEyelet
           end
           puma.threads 1, 12
           puma.environment "production"
-          puma.lowlevel_error_handler do |*|
-            Problem.new(500, "Something went wrong here. What you typed is kept; please try again.").render
+          # What the server could not even read, and what nobody else has caught.
+          puma.lowlevel_error_handler do |error, _, status|
+            unread = error.is_a?(Puma::HttpParserError)
+            Problem.new(unread && status != 500 ? status : 500, unread ? UNREAD : BROKEN).render
           end
           puma.app app
           puma.raise_exception_on_sigterm false

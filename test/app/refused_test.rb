@@ -199,6 +199,17 @@ class RefusedTest < AppTest
                                                                             input: '{"button.name": "grandmother"}'
                                                                           ))
 
-    assert_match(%r{\APATCH  /api/workrooms/marsh-walk/closures/1/plan 200 \d+\.\d ms\n\z}, out.string)
+    line = %r{\A\d{4}-\d\d-\d\dT[\d:.]+Z PATCH  /api/workrooms/marsh-walk/closures/1/plan (200|422) \d+\.\d ms\n\z}
+
+    assert_match(line, out.string)
+    # What is refused is answered, and leaves no trace of what was typed anywhere.
+    out.truncate(0)
+    out.rewind
+    errors = StringIO.new
+    typed = { input: '{"button.diameter": "grandmother"}', "CONTENT_TYPE" => "application/json", "rack.errors" => errors }
+    Rack::MockRequest.new(logged).patch("#{HOME}/closures/1/plan", HEADERS.merge(match).merge(typed))
+
+    assert_match(line, out.string)
+    assert_empty errors.string
   end
 end

@@ -139,6 +139,10 @@ class SwatchRoutesTest < AppTest
     assert_equal %w[bare thin full crowded piled_up].map(&stitches),
                  %w[bare thin full crowded piled_up].map(&stitches).sort
     assert_equal %w[fit], call(:get, "/api/closures/#{box}/looks").map { |one| one["look"] }.uniq, "a straight box has no beads"
+    eyelet = call(:get, "/api/closures/#{db[:closures].where(recipe_style: 'eyelet').get(:id) || 8}/looks")
+
+    assert_equal(25, eyelet.size)
+    assert(eyelet.reject { |one| one["look"] == "fit" }.all? { |one| one["lines"].first.size > 10 })
   end
 
   def test_the_book_is_searched_by_words_and_by_what_there_is

@@ -105,8 +105,24 @@ module NimbleEyelet
 
     def thickness = @sheet.plan.thread.thickness.to_f
 
+    # The bead of an eyelet, laid out straight, on both sides of the hole it goes round.
+    def ring(shape)
+      far = from_the_middle(Stitches::Path.sew(shape, @sheet.plan.machine).parts.find { |part| part.kind == :eyelet })
+      round = Math::PI * far.minmax.sum / far.size
+      along = far.each_with_index.map { |from, at| [(at - (far.size / 2)) * round, from] }
+      seen = along.select { |at, _| at.abs <= LONG_ENOUGH / 2 }
+      [-1, 1].map { |side| seen.map { |at, from| [at, side * from] } }
+    end
+
+    def from_the_middle(part)
+      middle = part.points.map(&:last).minmax.sum / 2
+      part.points.map { |x, y| Math.hypot(x, y - middle) }
+    end
+
     # A stretch of both beads, away from the ends.
     def beads(shape)
+      return ring(shape) if @sheet.recipe.style.value.round?
+
       shape = shape.with(opening: [shape.opening, LONG_ENOUGH].max)
       middle = shape.overall / 2
       Stitches::Path.sew(shape, @sheet.plan.machine).parts.select do |part|
