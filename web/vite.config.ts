@@ -18,6 +18,26 @@ function apiDocs(): Plugin {
   };
 }
 
+/** Says of which packages something is in what is built: bin/notices names their licences. */
+function packages(): Plugin {
+  const found = new Set<string>();
+  return {
+    name: 'packages',
+    apply: 'build',
+    generateBundle(_, bundle) {
+      for (const chunk of Object.values(bundle))
+        for (const id of chunk.type === 'chunk' ? chunk.moduleIds : chunk.originalFileNames) {
+          const name = /node_modules\/((?:@[^/]+\/)?[^/]+)\//.exec(id)?.[1];
+          if (name) found.add(name);
+        }
+    },
+    closeBundle() {
+      for (const name of ['swagger-ui-dist', 'tailwindcss', 'daisyui']) found.add(name);
+      writeFileSync('dist/.packages.json', JSON.stringify([...found].sort()));
+    },
+  };
+}
+
 /** Everything that is text is packed once, here, and served as it lies. */
 function packed(): Plugin {
   return {
@@ -67,7 +87,7 @@ const shell = VitePWA({
 
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), shell, apiDocs(), packed()],
+  plugins: [tailwindcss(), svelte(), shell, apiDocs(), packages(), packed()],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4567' } } },
 });

@@ -26,7 +26,8 @@ module NimbleEyelet
       def self.write(garment, photos = {})
         machines = garment.closures.map { |closure| closure.plan.machine }.uniq(&:name).sort_by(&:name)
         JSON.pretty_generate(
-          { "format" => FORMAT, "version" => VERSION, "name" => garment.name,
+          { "format" => FORMAT, "version" => VERSION, "made_by" => "Nimble Eyelet #{NimbleEyelet::VERSION}",
+            "name" => garment.name,
             "machines" => machines.map { |machine| machine_out(machine) },
             "closures" => garment.closures.map { |closure| closure_out(closure, photos) } }
         ) << "\n"

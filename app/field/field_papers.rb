@@ -32,8 +32,8 @@ module NimbleEyelet
       plan = fields.map { |field| "        #{field.path}: #{shown(field)}\n" }.join
       change = fields.map { |field| "        #{field.path}: { $ref: '#/components/schemas/AsTyped' }\n" }.join
       required = [*fields.map(&:path), *ClosureFields::LISTS.keys, "machine.id", "swatch.accepted"].join(", ")
-      workroom(part(part(text, "Plan", plan), "PlanChange", change))
-        .sub(/(^    Plan:\n(?:      .*\n)*?      required: )\[.*\]$/) { "#{Regexp.last_match(1)}[#{required}]" }
+      workroom(part(part(text, "Plan", plan), "PlanChange", change)).sub(/^  version: .*$/, "  version: #{VERSION}")
+                                                                    .sub(/(^    Plan:\n(?:      .*\n)*?      required: )\[.*\]$/) { "#{Regexp.last_match(1)}[#{required}]" }
     end
 
     def self.workroom(text)

@@ -185,12 +185,12 @@ module NimbleEyelet
       get "/api/health" do
         tries ||= 0
         settings.aside.fetch("SELECT 1").get
-        json({ status: "ok", database: "answers" })
+        json({ status: "ok", database: "answers", version: VERSION })
       rescue *Store::Database::AWAY, Sequel::DatabaseError
         settings.aside.disconnect
         # A connection of before it went away says nothing about now.
         retry if (tries += 1) < 2
-        json({ status: "waiting", database: "away" }, status: 503)
+        json({ status: "waiting", database: "away", version: VERSION }, status: 503)
       end
 
       get "/api/openapi.yaml" do

@@ -137,11 +137,11 @@ class OutboxBrowserTest < BrowserTest
     world.between = ->(env, served) { served.call(strange(env)) }
     click_button said("refused.send_it_again")
 
-    assert_selector "[data-refused]", text: "A machine has no such part."
+    assert_selector "[data-refused]", text: said("journal_form.a_machine_has_no")
     assert_no_selector "[data-step=needle]:checked"
     visit current_path
 
-    assert_selector "[data-refused]", text: "A machine has no such part."
+    assert_selector "[data-refused]", text: said("journal_form.a_machine_has_no")
     world.between = nil
     click_button said("refused.it_did_not_happen")
 

@@ -8,6 +8,7 @@ const away = (): { default: typeof Away } => ({ default: Away });
 
 export const { navigate, route, p } = createRouter({
   '/': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
+  '/about': () => import('./pages/about/AboutPage.svelte').catch(away),
   '/w/:slug': () => import('./pages/workroom/WorkroomPage.svelte').catch(away),
   '/w/:slug/stash': () => import('./pages/stash/StashPage.svelte').catch(away),
   '/w/:slug/shelves/:shelf': () => import('./pages/shelf/ShelfPage.svelte').catch(away),

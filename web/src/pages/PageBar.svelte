@@ -60,8 +60,7 @@
       {/each}
     </nav>
   {/if}
-  <a class="ml-auto text-sm link max-sm:hidden" href="/api/docs" target="_blank">The interface for programs</a
-  >
+  <a class="ml-auto text-sm link max-sm:hidden" href="/about">About</a>
   <button
     class="btn btn-square btn-ghost btn-sm max-sm:ml-auto"
     aria-label={theme.dark ? 'Daylight' : 'Lamplight'}
