@@ -9,5 +9,7 @@ url = ENV.fetch("DATABASE_URL")
 live = NimbleEyelet::Http::Live.new(url)
 db = NimbleEyelet::Store::Database.connect(url)
 NimbleEyelet::Store::Database.migrate(db)
+# Processes that are forked from here open connections of their own.
+db.disconnect
 run NimbleEyelet::Http::Web.application(db: db, aside: NimbleEyelet::Store::Database.aside(url), live: live,
                                         origins: NimbleEyelet::Http::Origins.of(ENV.fetch("NIMBLE_EYELET_ORIGIN", nil)))

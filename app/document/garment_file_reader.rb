@@ -19,6 +19,7 @@ module NimbleEyelet
     class GarmentFileReader
       MOST_CLOSURES = 500
       MOST_ENTRIES = 5000
+      MOST_IN_ALL = 20_000
 
       # Files of the first version did not say when a step was done.
       LONG_AGO = Time.at(0).utc.iso8601.freeze
@@ -41,6 +42,7 @@ module NimbleEyelet
       # @raise [Refusal]
       def content
         check_format
+        count
         machines = list("machines").to_h { |machine| machine(machine).then { |found| [found.name, found] } }
         Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) }, photos: @photos)
       rescue Refusal => e
@@ -71,6 +73,13 @@ module NimbleEyelet
 
         raise refused("This garment file is of version #{version}; this application reads up to version #{@version}. " \
                       "Nothing was changed.")
+      end
+
+      # Before anything of it is read: that may take long.
+      def count
+        sizes = list("closures").map { |closure| closure.values_at("journal", "swatches", "steps_done").compact.sum(&:size) }
+        raise refused("At most #{MOST_ENTRIES} facts of one closure.") if sizes.any? { |size| size > MOST_ENTRIES }
+        raise refused("At most #{MOST_IN_ALL} facts in one file.") if sizes.sum > MOST_IN_ALL
       end
 
       def name
@@ -112,8 +121,6 @@ module NimbleEyelet
       def closure(kept, machines)
         machine = machines.fetch(kept.fetch("machine"))
         document, entries = kept.key?("plan") ? this_version(kept) : first_version(kept)
-        raise refused("At most #{MOST_ENTRIES} facts of one closure.") if entries.size > MOST_ENTRIES
-
         plan = PlanDocument.load(read_all(document), machine)
         plan = plan.with(accepted: entries.find { |entry| entry.swatch && entry.id == plan.accepted }&.id)
         plan.in(House.usual).validate

@@ -53,7 +53,7 @@ module NimbleEyelet
           garment = garments.find(number(id))
           sends("record-#{id}.pdf")
           parts = garment.closures.map { |one| [one.plan.name, one.sheet, Presenter.new(one.unit)] }
-          drawn(stamps.garment(slug, garment.id)) { Document::RecordPdf.new(garment.name, parts).render }
+          drawn(stamps.garment(slug, garment.id), garment.closures.map(&:unit)) { Document::RecordPdf.new(garment.name, parts).render }
         end
       end
 

@@ -55,12 +55,21 @@ module NimbleEyelet
             alone = entry.kind == "machine_part" && body["machine"]
             raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body["closure"] || alone
 
+            looked_again(entry.swatch.again, body["closure"]) if entry.swatch&.again
             return { closure_id: body["closure"], machine_id: body["machine"] }
           end
           about = entry.about && journal.find(entry.about)
           raise Store::Missing if about.nil? || about[:kind] == "withdrawal"
 
           { closure_id: about[:closure_id], machine_id: about[:machine_id] }
+        end
+
+        # A second look is at a test hole of the same closure.
+        def looked_again(entry, closure)
+          first = journal.find(entry)
+          return if first && first[:kind] == "swatch" && first[:closure_id] == closure
+
+          raise Refusal.field("journal.again", entry, "There is no such test hole here: log this one by itself.")
         end
       end
     end

@@ -11,6 +11,9 @@ module NimbleEyelet
     module PhotoRoutes
       AT = "/api/workrooms/:slug/swatches/:entry/photo"
       # A photo is never changed: another one lies at another place.
+      # What is measured on a photo of a hole, and how far apart two marks lie at least, as a share of the picture.
+      FARTHEST = Length.mm(500)
+      CLOSEST = 0.01
       FOR_EVER = "private, max-age=31536000, immutable"
 
       def self.registered(app)
@@ -58,9 +61,19 @@ module NimbleEyelet
           return if body_hash["distance"].to_s.strip.empty?
 
           length = Typing::Notation.read(body_hash["distance"], unit: workroom.unit, field: "photo.distance")
-          raise Refusal.field("photo.distance", body_hash["distance"], "More than nothing.") unless length.positive?
+          sound = length.positive? && length <= FARTHEST
+          raise Refusal.field("photo.distance", body_hash["distance"], "More than nothing, and at most 500 mm.") unless sound
 
-          %w[x1 y1 x2 y2].to_h { |place| [place, body_hash[place].to_f.clamp(0, 1)] }.merge("mm" => length.to_f)
+          marked.merge("mm" => length.to_f)
+        end
+
+        # As shares of the picture.
+        def marked
+          found = %w[x1 y1 x2 y2].to_h { |place| [place, body_hash[place].to_f.clamp(0, 1)] }
+          apart = Math.hypot(found["x2"] - found["x1"], found["y2"] - found["y1"])
+          raise Refusal.field("photo.points", "", "Both marks lie at one place: move one of them.") if apart < CLOSEST
+
+          found
         end
       end
     end

@@ -35,7 +35,9 @@ module NimbleEyelet
 
           strip = strip_of(closure, sheet)
           sends("#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}")
-          drawn(stamps.closure(slug, closure.id)) { yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render }
+          drawn(stamps.closure(slug, closure.id), present.unit) do
+            yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render
+          end
         end
 
         def strip_of(closure, sheet)

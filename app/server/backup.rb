@@ -74,11 +74,12 @@ module NimbleEyelet
         # First beside it: a backup that broke off never takes the place of a good one.
         unfinished = "#{file}.unfinished"
         run("pg_dump", "--format=custom", "--no-owner", "--no-acl", "--file=#{unfinished}")
-        pack_photos("#{file}#{PHOTOS}")
+        photos = pack_photos("#{unfinished}#{PHOTOS}")
+        photos ? File.rename(photos, "#{file}#{PHOTOS}") : FileUtils.rm_f("#{file}#{PHOTOS}")
         File.rename(unfinished, file)
         contents
       ensure
-        FileUtils.rm_f(unfinished) if unfinished
+        FileUtils.rm_f([unfinished, photos].compact)
       end
 
       # Photos lie in a file of their own beside it.
@@ -100,6 +101,9 @@ module NimbleEyelet
         raise Failed, "#{file} is an empty backup: there is no workroom in it." if found.workrooms.zero?
 
         found
+      rescue NoMethodError, ArgumentError
+        # What cannot be made out of its rows: a bit fell over.
+        raise Failed, "#{file} is damaged: take another one."
       end
 
       # Puts a backup back. What was there before is written to a file of its own first.
@@ -157,12 +161,12 @@ module NimbleEyelet
         end
       end
 
+      # @return [String, nil] the file; nil where there are none
       def pack_photos(file)
-        FileUtils.rm_f(file)
         return unless @photos && Dir.exist?(@photos) && !Dir.empty?(@photos)
 
-        run("tar", "--create", "--file=#{file}.unfinished", "--directory=#{@photos}", ".")
-        File.rename("#{file}.unfinished", file)
+        run("tar", "--create", "--file=#{file}", "--directory=#{@photos}", ".")
+        file
       end
 
       # Beside those that are there: each has a name of its own.

@@ -14,6 +14,7 @@ require_relative "../http/origins"
 require_relative "../http/web"
 require_relative "../problem"
 require_relative "../store/database"
+require_relative "../store/photos"
 require_relative "../store/sample"
 require_relative "../store/waste_basket"
 require_relative "cluster"
@@ -95,6 +96,7 @@ module NimbleEyelet
         aside = Store::Database.aside(url)
         Store::Database.migrate(db)
         Store::WasteBasket.empty(db)
+        Store::Photos.sweep(db, Store::Album.of(ENV, Http::Web::PHOTOS))
         puts "Filled in the sample workroom." if Store::Sample.new(db).first
         @live = Http::Live.new(url)
         app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live,

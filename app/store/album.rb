@@ -23,8 +23,11 @@ module NimbleEyelet
       MOST_PIXELS = 40_000_000
       # What it may be, by its content.
       LOADERS = /Load(Jpeg|Png|Webp)/i
-      # The longer side, px; the original keeps its own.
-      SIZES = { "original" => nil, "large" => 1600, "small" => 320 }.freeze
+      # The longer side, px, at most: finer than a stitch on a hole that fills the picture.
+      SIZES = { "original" => 4000, "large" => 1600, "small" => 320 }.freeze
+      # One is read at a time: a large one takes a second and a hundred megabytes.
+      READING = Mutex.new
+      private_constant :READING
       QUALITY = { "original" => 92, "large" => 82, "small" => 76 }.freeze
 
       # A photo that was read. sizes - Hash of SIZES to JPEG; width, height - Integer of the original
@@ -70,10 +73,7 @@ module NimbleEyelet
           raise refused("At most 40 megapixels; this has #{(found.width * found.height / 1e6).round}.")
         end
 
-        upright = flat(found.autorot)
-        Image.new(width: upright.width, height: upright.height, sizes: SIZES.to_h do |size, most|
-          [size, written(upright, size, most)]
-        end)
+        READING.synchronize { sizes(bytes) }
       rescue Vips::Error
         raise refused("This picture cannot be read to its end: take it again.")
       end
@@ -107,7 +107,15 @@ module NimbleEyelet
         loader = Vips.vips_foreign_find_load_buffer(bytes, bytes.bytesize).to_s
         raise refused("This is no photo: JPEG, PNG or WebP.") unless loader.match?(LOADERS)
 
-        Vips::Image.new_from_buffer(bytes, "", access: :random)
+        Vips::Image.new_from_buffer(bytes, "", access: :sequential)
+      end
+
+      # Turned upright, and shrunk while it is loaded.
+      def sizes(bytes)
+        longest = SIZES.values.max
+        upright = flat(Vips::Image.thumbnail_buffer(bytes, longest, height: longest, size: :down)).copy_memory
+        Image.new(width: upright.width, height: upright.height,
+                  sizes: SIZES.to_h { |size, most| [size, written(upright, size, most)] })
       end
 
       # In plain colours, on white where it was clear.
@@ -118,7 +126,7 @@ module NimbleEyelet
 
       def written(image, size, most)
         longer = [image.width, image.height].max
-        scaled = most && longer > most ? image.resize(most / longer.to_f) : image
+        scaled = longer > most ? image.resize(most / longer.to_f) : image
         scaled.jpegsave_buffer(Q: QUALITY.fetch(size), strip: true, optimize_coding: true)
       end
 

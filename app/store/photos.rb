@@ -24,8 +24,11 @@ module NimbleEyelet
       end
 
       # @param entries [Array<String>] ids of test holes
-      # @return [Hash{String => Photo}] of those that have one
-      def of(entries) = @scope[:photos].where(entry: entries).all.to_h { |row| [row[:entry], photo(row)] }
+      # @return [Hash{String => Photo}] of those that stand and have one
+      def of(entries)
+        standing = entries - @scope[:journal].where(kind: "withdrawal", about: entries).select_map(:about)
+        @scope[:photos].where(entry: standing).all.to_h { |row| [row[:entry], photo(row)] }
+      end
 
       # @param entry [String]
       # @return [Photo]
@@ -37,9 +40,9 @@ module NimbleEyelet
       # @param entry [String] of a test hole
       # @param image [Album::Image]
       # @param points [Hash, nil]
-      # @raise [Missing] when there is no such test hole
+      # @raise [Missing] when there is no such test hole, or not any more
       def put(entry, image, points: nil)
-        raise Missing if @scope[:journal].where(id: entry, kind: "swatch").empty?
+        raise Missing unless stands?(entry)
 
         before = of([entry])[entry]
         kept = @album.keep(image, folder: @scope.workroom_id.to_s)
@@ -47,11 +50,17 @@ module NimbleEyelet
                 points: points && Sequel.pg_jsonb_wrap(points) }
         @scope.upsert(:photos, [row], target: [:entry], update: row.except(:entry))
         @album.drop(before.kept) if before
+      rescue Sequel::Error
+        # What no row knows of would lie there for ever.
+        @album.drop(kept) if kept
+        raise
       end
 
       # @param points [Hash, nil]
       # @raise [Missing]
       def mark(entry, points)
+        raise Missing unless stands?(entry)
+
         changed = @scope[:photos].where(entry: entry).update(points: points && Sequel.pg_jsonb_wrap(points))
         raise Missing if changed.zero?
       end
@@ -69,7 +78,27 @@ module NimbleEyelet
       # @raise [Missing] when the file is gone
       def bytes(photo, size) = @album.bytes(photo.kept, size) || raise(Missing)
 
+      # Photos of test holes that were withdrawn go when the application starts.
+      #
+      # @param db [Sequel::Database]
+      # @param album [Album]
+      # @return [Integer] how many went
+      def self.sweep(db, album)
+        withdrawn = Sequel[:journal].as(:w)
+        gone = db[:photos].join(withdrawn, { workroom_id: Sequel[:photos][:workroom_id], about: Sequel[:photos][:entry],
+                                             kind: "withdrawal" }).select_all(:photos).all
+        gone.each do |row|
+          db[:photos].where(row.slice(:workroom_id, :entry)).delete
+          album.drop(row[:image_data].to_h)
+        end
+        gone.size
+      end
+
       private
+
+      def stands?(entry)
+        @scope[:journal].where(id: entry, kind: "swatch").any? && @scope[:journal].where(kind: "withdrawal", about: entry).empty?
+      end
 
       def photo(row)
         Photo.new(entry: row[:entry], width: row[:width], height: row[:height], points: row[:points]&.to_h,

@@ -292,6 +292,27 @@ class PhotoTest < AppTest
     assert_nil call(:get, "/api/swatches/#{@entry}/photo")
   end
 
+  # A withdrawn test hole has none; its files go when the application starts. A large one is shrunk while it is read.
+  def test_a_photo_goes_with_its_test_hole
+    assert_equal [2667, 4000], put(jpeg(6000, 4000)).values_at("width", "height")
+    { { x1: 0.5, y1: 0.5, x2: 0.5, y2: 0.5, distance: "25" } => 422, { x1: 0, y1: 0, x2: 1, y2: 0, distance: "600" } => 422,
+      { x1: 0, y1: 0, x2: 1, y2: 0, distance: "400" } => 200 }.each do |points, status|
+      call(:put, "/api/swatches/#{@entry}/photo/points", points)
+
+      assert_status status
+    end
+    enter({ kind: "withdrawal", about: @entry })
+    file("small")
+
+    assert_status 404
+    put(jpeg)
+
+    assert_status 404
+    assert_equal 3, Dir.glob("#{@folder}/**/*.jpg").size
+    assert_equal [1, 0], Array.new(2) { Store::Photos.sweep(db, Store::Album.in(@folder)) }
+    assert_empty Dir.glob("#{@folder}/**/*.jpg")
+  end
+
   def test_what_is_no_photo_is_refused
     ["no picture at all", "", "GIF89a#{'x' * 90}", jpeg[0, 400]].each do |bytes|
       put(bytes)
