@@ -35,6 +35,8 @@ class OutboxBrowserTest < BrowserTest
     within_window(tabs.first) { find("[data-step=needle]").click }
     tabs.last.close
     world.serve(port: BrowserTest.port)
+
+    within_window(tabs[1]) { assert_saved }
     page.switch_to_window(tabs.first)
 
     assert_saved
@@ -73,15 +75,14 @@ class OutboxBrowserTest < BrowserTest
   # A proxy that wants a name, a page to give it on, a way that is blocked.
   def test_a_login_that_lapsed_loses_nothing
     at_the_steps
-    answers = [[401, "text/html", "Who are you?"], [200, "text/html", "<h1>Sign in</h1>"], [403, "text/plain", "No."],
-               [407, "text/plain", ""]]
+    answers = [[200, "<h1>Sign in</h1>"], [403, "No."], [407, ""], [401, "Who are you?"]]
     asked = Queue.new
     world.between = lambda do |env, served|
-      next served.call(env) unless env["PATH_INFO"].end_with?(TELLS) && env["REQUEST_METHOD"] == "POST"
+      next served.call(env) unless env["PATH_INFO"].end_with?(TELLS, "/plan") && env["REQUEST_METHOD"] != "GET"
 
       asked << 1
-      status, type, body = answers[[asked.size, answers.size].min - 1]
-      [status, { "content-type" => type }, [body]]
+      status, body = answers[[asked.size, answers.size].min - 1]
+      [status, { "content-type" => "text/html" }, [body]]
     end
     tick("stabilise")
 
@@ -91,9 +92,15 @@ class OutboxBrowserTest < BrowserTest
     visit current_path
 
     assert_selector "[data-step=stabilise]:checked"
+    open_station "button"
+    type "button.diameter", "19"
+
+    assert_selector "[role=alert]", text: said("saved.the_server_asks_you")
+    assert_field said("stash_form.diameter"), with: "19"
     world.between = nil
 
     assert_saved
+    assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
     assert_equal %w[stabilise], facts("step").select_map(:step_key)
   end
 

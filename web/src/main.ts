@@ -1,7 +1,7 @@
 import { mount } from 'svelte';
 import './app.css';
 import App from './App.svelte';
-import { tellInTheBackground } from './outbox/outbox.svelte';
+import { tellInTheBackground } from './outbox/background';
 import { keepShell } from './version';
 
 mount(App, { target: document.getElementById('table')! });

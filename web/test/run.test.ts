@@ -45,7 +45,7 @@ function table() {
     type: (path: string, text: string) => typed.push([path, text]),
     typeRow: (list: string, id: string | undefined, row: Row | null) =>
       typed.push([`${list}.${id ?? 'new'}`, row]),
-    saveSoon: () => undefined,
+    saver: { soon: () => undefined },
   };
   return { drag: new Drag(() => work as unknown as ClosureWork), typed, peeked, cleared: () => cleared };
 }

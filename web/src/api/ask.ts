@@ -8,19 +8,25 @@ type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>;
 export type Answer<T> =
   | { kind: 'data'; data: T; response: Response }
   | { kind: 'refused'; status: number; problem: Problem }
-  | { kind: 'away' };
+  | { kind: 'away'; signIn?: true };
 
 export const AWAY = 'The server does not answer. Try again in a moment.';
 
 /** Answers that say the server is there, but cannot reach what it needs: the same as being away. */
 const NOT_NOW = [502, 503, 504];
+/** What stands between here and the server wants a name first, or wants to be asked later: nothing was refused. */
+const SIGN_IN = [401, 403, 407];
+const LATER = [408, 425, 429];
 
 export async function ask<T>(call: Call<T>): Promise<Answer<T>> {
   try {
     const { data, error, response } = await call;
     if (response.ok) return { kind: 'data', data: data as T, response };
-    if (NOT_NOW.includes(response.status) && !says(error)?.faults) return { kind: 'away' };
-    return { kind: 'refused', status: response.status, problem: says(error) ?? unsaid(response.status) };
+    const { status } = response;
+    if (NOT_NOW.includes(status) && !says(error)?.faults) return { kind: 'away' };
+    if (SIGN_IN.includes(status) && !says(error)) return { kind: 'away', signIn: true };
+    if (LATER.includes(status) && !says(error)) return { kind: 'away' };
+    return { kind: 'refused', status, problem: says(error) ?? unsaid(status) };
   } catch {
     return { kind: 'away' };
   }

@@ -56,8 +56,16 @@ export type SessionChange = Schemas['SessionChange'];
 export type ButtonStitches = Schemas['ButtonStitches'];
 export type Setting = Schemas['FootSetting'];
 
+/** A page in the place of an answer is that of somebody who wants a name first. */
+async function answered(request: Request): Promise<Response> {
+  const response = await fetch(request);
+  const page = response.headers.get('content-type')?.startsWith('text/html') ?? false;
+  return page ? new Response(null, { status: response.ok ? 401 : response.status }) : response;
+}
+
 export const client = createClient<paths>({
   baseUrl: '/',
+  fetch: answered,
   headers: { 'X-Nimble-Eyelet': '1', 'X-Device': device() },
 });
 

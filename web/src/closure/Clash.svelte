@@ -12,8 +12,8 @@
   {:else}
     <p>Another tab or device removed this.</p>
   {/if}
-  <button class="btn btn-xs" onclick={() => work.resolve(conflict, true)}>Keep {conflict.mine}</button>
-  <button class="btn btn-xs" onclick={() => work.resolve(conflict, false)}
+  <button class="btn btn-xs" onclick={() => work.saver.resolve(conflict, true)}>Keep {conflict.mine}</button>
+  <button class="btn btn-xs" onclick={() => work.saver.resolve(conflict, false)}
     >{conflict.theirs ? `Take ${conflict.theirs}` : 'Let it go'}</button
   >
 </div>

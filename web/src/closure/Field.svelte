@@ -52,7 +52,7 @@
       aria-invalid={fault ? 'true' : undefined}
       aria-describedby={fault || hint ? `${id}-note` : undefined}
       type={(text) => work.type(path, text)}
-      done={() => work.saveSoon(0)}
+      done={() => work.saver.soon(0)}
       forget={() => work.forget(path)}
     />
     {#if measures}<CaliperButton field={id} {label} />{/if}

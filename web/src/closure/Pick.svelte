@@ -40,7 +40,7 @@
   function pick(key: string): void {
     if (picked) return picked(key);
     work.type(path, key);
-    work.saveSoon(0);
+    work.saver.soon(0);
   }
 </script>
 

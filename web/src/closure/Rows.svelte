@@ -57,7 +57,7 @@
   async function remove(index: number): Promise<void> {
     const row = rows[index];
     if (row) work.typeRow(list, row.id, null);
-    work.saveSoon(0);
+    work.saver.soon(0);
     await tick();
     const next = box?.querySelectorAll<HTMLElement>('[data-row] input')[index * columns.length];
     (next ?? first)?.focus();
@@ -71,7 +71,7 @@
       return;
     }
     work.typeRow(list, undefined, $state.snapshot(draft));
-    work.saveSoon(0);
+    work.saver.soon(0);
     draft = {};
     keep(key, undefined);
     first?.focus();
@@ -93,7 +93,7 @@
               value={row.row[column.key] || column.choices[0]?.key}
               onchange={(event) => {
                 change(row, column.key, event.currentTarget.value);
-                work.saveSoon(0);
+                work.saver.soon(0);
               }}
             >
               {#each column.choices as choice (choice.key)}<option value={choice.key}>{choice.name}</option
@@ -108,7 +108,7 @@
                 aria-describedby={wrong ? `${id}-${row.id}-${column.key}` : undefined}
                 value={row.row[column.key] ?? ''}
                 type={(text) => change(row, column.key, text)}
-                done={() => work.saveSoon(0)}
+                done={() => work.saver.soon(0)}
                 forget={() => work.forget(`${list}.${row.id}`)}
               />
               {#if wrong}<span

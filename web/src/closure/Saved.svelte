@@ -10,7 +10,7 @@
 
 {#if work.away}
   <p role="alert" class="mb-3 border-l-4 border-warning bg-base-200 px-3 py-2">
-    {work.outbox.away === 'sign_in'
+    {work.away === 'sign_in'
       ? 'The server asks you to sign in: load this page again.'
       : 'The server does not answer.'}
     {work.unsaved ? 'What you typed is kept here and will be saved as soon as it does.' : 'Trying again…'}
@@ -20,13 +20,13 @@
     {work.conflicts.map(({ path }) => workroom.label(rowOf(path)?.list ?? path)).join(', ')}: changed in
     another place as well. Choose beside the field which to keep.
   </p>
-{:else if work.notice}
+{:else if work.saver.notice}
   <p
     role="alert"
     class="mb-3 flex items-start justify-between border-l-4 border-warning bg-base-200 px-3 py-2"
   >
-    {work.notice}
-    <button class="btn btn-ghost btn-xs" onclick={() => (work.notice = '')}>Close</button>
+    {work.saver.notice}
+    <button class="btn btn-ghost btn-xs" onclick={() => (work.saver.notice = '')}>Close</button>
   </p>
 {/if}
 <Refused outbox={work.outbox} />

@@ -1,7 +1,6 @@
 // Outbox is what happened and waits to be told: facts and nothing but facts, of all tabs of this browser. What is shown
 // is the server's own word with what waits laid over it, also for a moment after it was told, until that word is newer.
 import { uuid } from '../api/browser_store';
-import { takeOver } from './older';
 import { waits, type NewPress, type Press, type Said } from './press';
 import { Sender } from './sender';
 import { OutboxStore } from './store';
@@ -11,13 +10,13 @@ const LONGEST_RETRY = 8000;
 /** What fails is tried again after so long. */
 const FAILING_RETRY = 60_000;
 
-const CHANNEL = 'nimble-eyelet-outbox';
+export const CHANNEL = 'nimble-eyelet-outbox';
 
 /** What tabs tell each other: something of this workroom was added, told or dropped. */
-type Heard = { slug: string; dropped?: number[] };
+export type Heard = { slug: string; dropped?: number[] };
 
-/** One store, and one in memory where there is none, for all of a page. */
-const store = new OutboxStore();
+/** One for all of a page. */
+export const store = new OutboxStore();
 
 export class Outbox {
   /** All that waits, was refused, or was told and is not yet in what is shown; oldest first. */
@@ -167,6 +166,8 @@ export class Outbox {
   private async heard({ dropped }: Heard): Promise<void> {
     this.presses = this.presses.filter((press) => !dropped?.includes(press.n));
     await this.read();
+    // Another tab told it: what is shown here is older.
+    if (this.told.length > 0 && this.waiting === 0) await this.onTold?.();
   }
 
   private tellOthers(dropped?: number[]): void {
@@ -194,26 +195,4 @@ let asked = false;
 function stayKept(): void {
   if (!asked) void navigator.storage?.persist?.().catch(() => false);
   asked = true;
-}
-
-/** Tells what waits of every workroom, whichever page is open. */
-async function tellAll(): Promise<void> {
-  for (const slug of await store.slugs()) {
-    const outbox = new Outbox(slug);
-    await outbox.send();
-    outbox.leave();
-  }
-}
-
-/** Where no page of its own tells what waits, it is told all the same. */
-const EVERY = 15_000;
-
-export async function tellInTheBackground(): Promise<void> {
-  const slugs = await takeOver(store);
-  const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(CHANNEL) : undefined;
-  for (const slug of slugs) channel?.postMessage({ slug } satisfies Heard);
-  channel?.close();
-  await tellAll();
-  addEventListener('online', () => void tellAll());
-  setInterval(() => void tellAll(), EVERY);
 }

@@ -18,7 +18,7 @@ const LATER = [408, 425, 429];
 const TOO_MUCH = 'It is too large for the server.';
 
 export function meaning(answer: Answer<EntriesAnswered>, ids: string[]): Meaning {
-  if (answer.kind === 'away') return { kind: 'away', why: 'silent' };
+  if (answer.kind === 'away') return { kind: 'away', why: answer.signIn ? 'sign_in' : 'silent' };
   if (answer.kind === 'data') return answered(answer.data, ids);
   if (SIGN_IN.includes(answer.status)) return { kind: 'away', why: 'sign_in' };
   if (LATER.includes(answer.status)) return { kind: 'away', why: 'silent' };

@@ -15,7 +15,7 @@
   } from '@lucide/svelte';
   import type { Session, SessionMishap, SessionStep } from '../api/client';
   import Dialog from '../ui/Dialog.svelte';
-  import { mishapsAt } from './session.svelte';
+  import { mishapsAt } from './last';
 
   type Props = {
     open: boolean;

@@ -4,20 +4,13 @@ import { ask } from '../api/ask';
 import { uuid } from '../api/browser_store';
 import { client, type Session, type SessionMishap, type SessionStep } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
-import { takesBack, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
+import { type Fact, type NewPress, type Press, type Said } from '../outbox/press';
 import { doneIn } from '../outbox/store';
+import { doneLast, ofOlderPage } from './last';
 import { onceMore, overlay, type Deed } from './overlay';
 
 /** A second press within this is the same press. */
 const ONE_PRESS = 500;
-
-/** What was done last: the facts that say so, and what of it is laid out again. */
-type Undoable = { ids: string[]; step?: SessionStep; mishap?: string };
-
-/** Steps that an older build kept cannot be laid out here. */
-function ofOlderPage(doc: Session): boolean {
-  return doc.steps.some((step) => !('name' in step) || step.enter.some((entry) => !('id' in entry)));
-}
 
 export class SessionWork {
   doc = $state.raw<Session>();
@@ -39,7 +32,7 @@ export class SessionWork {
   readonly ledger = $derived(
     (this.deeds.length ? doneIn(this.presses).at(-1)?.ledger : undefined) ?? this.doc?.ledger ?? [],
   );
-  private readonly undoable = $derived.by(() => this.doneLast());
+  private readonly undoable = $derived(doneLast(this.presses, this.past, this.doc));
   readonly canGoBack = $derived(this.undoable !== undefined);
 
   private pressed = -Infinity;
@@ -178,22 +171,6 @@ export class SessionWork {
     await this.outbox.add({ ...press, session: this.id });
   }
 
-  /** What waits here was done last; once all is told and shown, it may have been done on another screen. */
-  private doneLast(): Undoable | undefined {
-    const back = this.presses.flatMap(takesBack);
-    const own = this.presses.findLast(
-      ({ deed, facts }) =>
-        (deed?.kind === 'done' || deed?.kind === 'mishap') && facts.some(({ id }) => !back.includes(id)),
-    );
-    if (own?.deed?.kind === 'done') return { ids: own.facts.map(({ id }) => id), step: own.deed.step };
-    if (own?.deed?.kind === 'mishap') return { ids: [own.deed.id], mishap: own.deed.id };
-    const last = this.doc?.last;
-    const ids = last?.entries.filter((id) => !back.includes(id)) ?? [];
-    if (ids.length === 0) return undefined;
-    const step = this.past.findLast((one) => one.key === last?.step);
-    return { ids, ...(step ? { step } : {}) };
-  }
-
   /** The server's own word. */
   private async look(): Promise<void> {
     const known = this.outbox.told.filter((press) => press.session === this.id);
@@ -203,11 +180,4 @@ export class SessionWork {
     else if (answer.kind === 'refused' && answer.status === 404) this.missing = true;
     else this.outbox.silent();
   }
-}
-
-/** Mishaps that can happen at a step: its own, each with the way out that its closure has. */
-export function mishapsAt(doc: Session, step: SessionStep): SessionMishap[] {
-  const here = (row: SessionMishap) =>
-    step.closure === null || !row.closures || row.closures.includes(step.closure);
-  return step.mishaps.flatMap((key) => doc.mishaps.find((row) => row.key === key && here(row)) ?? []);
 }

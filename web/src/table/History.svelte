@@ -37,7 +37,7 @@
 
   async function bringBack(number: number): Promise<void> {
     open = false;
-    await work.bringBack(number);
+    await work.moves.bringBack(number);
   }
 </script>
 

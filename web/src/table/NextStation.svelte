@@ -15,7 +15,7 @@
   let next = $derived(stages[stages.findIndex((other) => other.word === stage.word) + 1]);
 
   function on(): void {
-    if (stage.state !== 'tied') work.decide(`settled.${stage.word}`, 'yes');
+    if (stage.state !== 'tied') work.typeAll({ [`settled.${stage.word}`]: 'yes' });
     if (next) go(next.word);
   }
 </script>

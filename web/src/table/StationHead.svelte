@@ -13,7 +13,7 @@
   <h1 class="text-xl text-secondary">{stage.question}</h1>
   <button
     class={['btn btn-sm', stage.state === 'tied' ? 'btn-ghost' : 'btn-primary']}
-    onclick={() => work.decide(`settled.${stage.word}`, stage.state === 'tied' ? null : 'yes')}
+    onclick={() => work.typeAll({ [`settled.${stage.word}`]: stage.state === 'tied' ? null : 'yes' })}
   >
     {WORDS[stage.state]}
   </button>

@@ -112,7 +112,7 @@
     const single = (event: KeyboardEvent) => shortcuts.single(event);
     const keys: Record<string, (event: KeyboardEvent) => void> = {
       '$mod+z': when(free, () => bar?.undo()),
-      '$mod+Shift+Z': when(free, () => work.redo()),
+      '$mod+Shift+Z': when(free, () => work.moves.redo()),
       'Alt+KeyC': readHere,
     };
     for (let number = 1; number <= WORDS.length; number += 1) {
@@ -131,12 +131,12 @@
 </script>
 
 <svelte:document onvisibilitychange={lookAgain} />
-<svelte:window ononline={() => work.saveSoon(0)} />
+<svelte:window ononline={() => work.saver.soon(0)} />
 
 <div class="flex min-h-screen flex-col bg-base-100 text-base-content lg:h-screen">
   <TopBar bind:this={bar} {work} station={word} />
   <StillSet />
-  {#if work.missing || workroom.missing}
+  {#if work.saver.missing || workroom.missing}
     <main id="main" tabindex="-1" class="m-auto max-w-prose p-6 text-center">
       <h1 class="text-2xl font-semibold">This closure is not here any more.</h1>
       <p class="mt-2">

@@ -46,7 +46,7 @@
   /** Undo speaks of the plan; right after a tick it offers to withdraw that instead. */
   export function undo(): void {
     if (work.last) withdrawing = work.last;
-    else if (work.closure?.undo) void work.undo();
+    else if (work.closure?.undo) void work.moves.undo();
   }
 
   function withdraw(): void {
@@ -57,9 +57,9 @@
   /** A closure keeps its own unit, and the ruler that comes with it. */
   async function showIn(unit: string): Promise<void> {
     // What was typed was meant in the unit of then.
-    await work.save();
+    await work.saver.save();
     work.type('closure.unit', unit);
-    await work.save();
+    await work.saver.save();
   }
 </script>
 
@@ -93,7 +93,7 @@
         title={work.closure.redo ? `Redo (Ctrl Shift Z): ${work.closure.redo}` : 'Nothing to redo'}
         aria-label={work.closure.redo ? `Redo: ${work.closure.redo}` : 'Redo'}
         disabled={!work.closure.redo}
-        onclick={() => work.redo()}><Redo2 size={18} /></button
+        onclick={() => work.moves.redo()}><Redo2 size={18} /></button
       >
       <button
         class="btn btn-square btn-ghost btn-sm"

@@ -75,7 +75,7 @@ export class Drag {
       if (grip.kind === 'pin') work.typeRow('placket.pins', grip.id, this.pin(grip.id));
       else if (grip.kind === 'keep') work.typeRow('placket.keep_outs', grip.id, this.keepOut(grip));
       else work.type(`placket.${grip.kind}`, this.text(this.at));
-      work.saveSoon(0);
+      work.saver.soon(0);
     }
     this.grip = undefined;
   }
@@ -113,14 +113,14 @@ export class Drag {
   addPin(at: number, label = ''): void {
     const text = this.text(Math.round(at / this.grid) * this.grid);
     this.work().typeRow('placket.pins', undefined, { at: text, label, weight: '0', holds: 'button' });
-    this.work().saveSoon(0);
+    this.work().saver.soon(0);
   }
 
   /** A seam at this place; how far it reaches, or that it is only a ridge, is said in its row. */
   addSeam(at: number): void {
     const text = this.text(Math.round(at / this.grid) * this.grid);
     this.work().typeRow('placket.keep_outs', undefined, { from: text, to: '', label: '', kind: 'no_go' });
-    this.work().saveSoon(0);
+    this.work().saver.soon(0);
   }
 
   private same(grip: Grip): boolean {
@@ -137,7 +137,7 @@ export class Drag {
     clearTimeout(this.timer);
     this.cancel();
     this.work().typeRow(grip.kind === 'pin' ? 'placket.pins' : 'placket.keep_outs', grip.id, null);
-    this.work().saveSoon(0);
+    this.work().saver.soon(0);
     return true;
   }
 

@@ -24,7 +24,7 @@
       document.querySelector<HTMLInputElement>('[data-path="button.name"]')?.focus();
       return;
     }
-    await work.save();
+    await work.saver.save();
     const answer = await ask(
       client.POST('/api/workrooms/{slug}/buttons', {
         params: { path: { slug: workroom.slug } },

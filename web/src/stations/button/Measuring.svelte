@@ -50,7 +50,7 @@
 
   function use(path: string, text: string): void {
     work.type(path, text);
-    work.saveSoon(0);
+    work.saver.soon(0);
   }
 </script>
 

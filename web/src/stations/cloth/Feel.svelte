@@ -82,7 +82,7 @@
             class="btn mt-2 btn-sm"
             onclick={() => {
               work.type(test.path, found[test.test] ?? '');
-              work.saveSoon(0);
+              work.saver.soon(0);
             }}
             >Use {found[test.test]}{test.test === 'weigh'
               ? ' g/m²'

@@ -27,7 +27,7 @@
   let own = $derived(closure.plan['opening.school']);
   function choose(school: string): void {
     work.type('opening.school', school === house?.value ? '' : school);
-    work.saveSoon(0);
+    work.saver.soon(0);
   }
 </script>
 

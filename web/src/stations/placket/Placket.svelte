@@ -5,9 +5,10 @@
   import Field from '../../closure/Field.svelte';
   import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
-  import Rows from '../../closure/Rows.svelte';
   import type { StationProps } from '../../closure/station';
+  import Marks from './Marks.svelte';
   import Otherwise from './Otherwise.svelte';
+  import PlacesToMind from './PlacesToMind.svelte';
 
   let { work, closure, sheet, picked, pick }: StationProps = $props();
 
@@ -23,18 +24,6 @@
         ? `${layout.smallest_gap.text} apart`
         : `${layout.smallest_gap.text} to ${layout.largest_gap.text} apart`,
   );
-
-  const WEIGHTS = [
-    { key: '0', name: 'exactly there' },
-    ...['1', '3', '9'].map((key, index) => ({
-      key,
-      name: ['near, a little', 'near', 'near, strongly'][index] ?? '',
-    })),
-  ];
-
-  $effect(() => {
-    document.getElementById(`mark-${picked}`)?.scrollIntoView({ block: 'nearest' });
-  });
 </script>
 
 {#if layout}
@@ -117,86 +106,10 @@
   <Habits {work} section="placket" elsewhere={['placket.seat']} listed />
   {#if upright && fastens}<Pick {work} path="placket.seat" />{/if}
 </div>
-<div class="mt-4 grid gap-x-8 gap-y-4 2xl:grid-cols-2">
-  <Rows
-    {work}
-    list="placket.pins"
-    title="Points to pin: the button stops the gaping"
-    columns={[
-      { key: 'at', label: 'From the top' },
-      { key: 'label', label: 'Which point', text: true },
-      { key: 'weight', label: 'How firmly', choices: WEIGHTS },
-      { key: 'holds', label: 'What it holds', choices: workroom.catalogue?.holds ?? [] },
-    ]}
-    add="Pin"
-  />
-  <Rows
-    {work}
-    list="placket.keep_outs"
-    title="Stretches to keep clear"
-    columns={[
-      { key: 'from', label: 'From' },
-      { key: 'to', label: 'To; empty: a seam', open: true },
-      { key: 'label', label: 'What is there', text: true },
-      {
-        key: 'kind',
-        label: `Whether a ${sewn.toLowerCase()} can be there`,
-        choices: workroom.catalogue?.obstacles ?? [],
-      },
-    ]}
-    add="Keep clear"
-  />
-</div>
+<PlacesToMind {work} {sewn} />
 
 {#if layout}
-  <h2 class="mt-6 text-lg font-semibold">Marks, every one from the datum</h2>
-  <div class="overflow-x-auto">
-    <table class="table max-w-3xl table-sm text-base">
-      <thead>
-        <tr>
-          <th>{sewn}</th>
-          <th>{upright ? 'Middle at' : 'Line at'}</th>
-          {#if upright}<th>{sheet.button.opens ? 'Slit from' : 'From'}</th><th
-              >{sheet.button.opens ? 'Slit to' : 'To'}</th
-            >{#if fastens}<th>Button at</th>{/if}{:else}<th>Outer end beyond centre</th><th>Inner end</th
-            >{/if}
-          <th>Stitches to the edge</th>
-          <th>Needle in at</th>
-          <th>Gap above</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each layout.holes as hole (hole.number)}
-          <tr id="mark-{hole.number}" class={picked === hole.number ? 'bg-primary/15' : ''}>
-            <th>
-              <button
-                class="cursor-pointer underline decoration-dotted"
-                aria-pressed={picked === hole.number}
-                onclick={() => pick(hole.number)}>{hole.number}</button
-              >
-            </th>
-            <td class="text-lg font-semibold"
-              >{hole.at.text}{hole.pinned ? ` · ${hole.pinned}` : ''}{hole.sewn ? ' · sewn' : ''}</td
-            >
-            {#if upright}
-              <td>{hole.open_from.text}</td><td>{hole.open_to.text}</td>{#if fastens}<td
-                  >{hole.button.text}</td
-                >{/if}
-            {:else}
-              <td>{hole.out_outer.text}</td><td>{hole.inside.text} inside</td>
-            {/if}
-            <td>{hole.edge.text}</td>
-            <td
-              >{hole.starts
-                .map((start) => `${start.at}: ${start.along.text}, edge ${start.from_edge.text}`)
-                .join('; or ')}</td
-            >
-            <td>{hole.gap?.text ?? ''}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+  <Marks {layout} {sheet} {upright} {fastens} {picked} {pick} />
   {#if layout.mean_gap}
     <p class="mt-1 max-w-prose text-sm text-secondary">
       As a check, an expanding gauge opens to {layout.mean_gap.text}; a {sewn.toLowerCase()} within {layout

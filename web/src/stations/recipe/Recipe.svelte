@@ -26,7 +26,7 @@
 
   function clear(path: string): void {
     work.type(path, '');
-    work.saveSoon(0);
+    work.saver.soon(0);
     open = '';
   }
 </script>

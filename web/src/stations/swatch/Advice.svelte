@@ -29,7 +29,7 @@
   const make = (changes: Change[]) => work.typeAll(sets(changes));
 
   function accept(): void {
-    if (newest) work.decide('swatch.accepted', newest.id);
+    if (newest) work.typeAll({ 'swatch.accepted': newest.id });
   }
 </script>
 

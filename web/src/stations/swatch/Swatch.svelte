@@ -39,7 +39,7 @@
   let advice = $derived(found.data);
   let fresh = $derived(Boolean(advice) && !found.isPlaceholderData && !work.unsaved);
 
-  const sewOnStandIn = () => void work.sewOnStandIn(advice?.again ?? undefined);
+  const sewOnStandIn = () => void work.moves.sewOnStandIn(advice?.again ?? undefined);
 
   const askStandIn = () => work.enter({ kind: 'note', step: 'stand-in' }, 'the stand-in');
   const ownMachine = () => swatch.stand_in && work.withdraw(swatch.stand_in);
@@ -85,7 +85,7 @@
     </div>
     {#if workroom.data?.sample || swatch.stand_in}
       <div class="mt-3 flex flex-wrap gap-2">
-        <button class="btn" onclick={sewOnStandIn} disabled={work.simulating || !fresh}
+        <button class="btn" onclick={sewOnStandIn} disabled={work.moves.simulating || !fresh}
           >{advice?.again && newest?.simulated
             ? 'Look again on the stand-in'
             : 'Sew it on the stand-in'}</button

@@ -20,8 +20,8 @@
   let photo = $state('');
 
   async function accept(id: string): Promise<void> {
-    work.decide('swatch.accepted', id);
-    await work.save();
+    work.typeAll({ 'swatch.accepted': id });
+    await work.saver.save();
     await tick();
     list?.focus();
   }
