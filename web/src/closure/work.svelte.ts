@@ -58,7 +58,7 @@ export class ClosureWork {
 
   /** How many things cannot be taken as they are. */
   get refused(): number {
-    return this.draft.refused + this.outbox.refused.length;
+    return this.draft.refused + this.outbox.refused.length + this.outbox.failing.length;
   }
 
   /** In one word how it stands with saving. */

@@ -1,10 +1,12 @@
 <script lang="ts">
   // What the server did not take stays here until somebody sends it again or says that it did not happen.
-  import { waits } from './press';
+  import { waits, type Press } from './press';
   import type { Outbox } from './outbox.svelte';
 
   let { outbox }: { outbox: Outbox } = $props();
 
+  /** What it says, without the stop at its end. */
+  const named = (press: Press): string => (press.says || 'Taken back').replace(/\.$/, '');
   let failing = $derived(outbox.presses.filter((press) => waits(press) && outbox.failing.includes(press.n)));
 </script>
 
@@ -15,7 +17,7 @@
     data-refused
   >
     <span class="min-w-60 grow"
-      >Not saved: “{press.says || 'Taken back'}”. {press.refused ??
+      >Not saved: “{named(press)}”. {press.refused ??
         'The server fails over it. It is tried again in a minute.'}</span
     >
     <button class="btn min-h-11" onclick={() => outbox.sendAgain(press)}>Send it again</button>

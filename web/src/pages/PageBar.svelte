@@ -60,9 +60,9 @@
       {/each}
     </nav>
   {/if}
-  <a class="ml-auto text-sm link max-sm:hidden" href="/about">About</a>
+  <a class="ml-auto text-sm link" href="/about">About</a>
   <button
-    class="btn btn-square btn-ghost btn-sm max-sm:ml-auto"
+    class="btn btn-square btn-ghost btn-sm"
     aria-label={theme.dark ? 'Daylight' : 'Lamplight'}
     onclick={() => theme.toggle()}
   >
