@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Session, SessionMishap, SessionStep } from '../src/api/client';
-import { overlay, wayOut, type Deed } from '../src/session/overlay';
+import type { Deed } from '../src/outbox/press';
+import { overlay, wayOut } from '../src/session/overlay';
 import { lasting } from '../src/session/words';
 import { movable, moved } from '../src/pages/session/order';
 import { PATIENCE } from './patience';

@@ -1,7 +1,13 @@
 // A press is what somebody said happened, all at one moment: facts that are told together, and what they do to a session
 // that is laid out on the screen.
-import type { EntryTyped } from '../api/client';
-import type { Deed } from '../session/overlay';
+import type { EntryTyped, SessionMishap, SessionStep } from '../api/client';
+
+/** What a press does to a session that is laid out. */
+export type Deed =
+  | { kind: 'done'; step: SessionStep }
+  | { kind: 'back'; step: SessionStep }
+  | { kind: 'mishap'; id: string; row: SessionMishap; step: SessionStep; closure: number }
+  | { kind: 'unwrong'; id: string };
 
 export type Fact = Omit<EntryTyped, 'id' | 'n' | 'press' | 'sent_at' | 'happened_at'>;
 /** A fact and what it is called. */

@@ -1,13 +1,7 @@
 // What was done here and is not yet in what the server gave out, laid over it: steps done are gone, what was taken back
 // is there again, and the way out of a mishap comes first. Nothing of it is worked out: all of it was given out before.
-import type { SessionMishap, SessionStep } from '../api/client';
-import { both } from '../outbox/press';
-
-export type Deed =
-  | { kind: 'done'; step: SessionStep }
-  | { kind: 'back'; step: SessionStep }
-  | { kind: 'mishap'; id: string; row: SessionMishap; step: SessionStep; closure: number }
-  | { kind: 'unwrong'; id: string };
+import type { SessionStep } from '../api/client';
+import { both, type Deed } from '../outbox/press';
 
 /** As much of an id as the steps out of it are known by. */
 const short = (id: string): string => id.slice(0, 8);

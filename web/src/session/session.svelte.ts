@@ -4,10 +4,10 @@ import { ask } from '../api/ask';
 import { uuid } from '../api/browser_store';
 import { client, type Session, type SessionMishap, type SessionStep } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
-import { type Fact, type NewPress, type Press, type Said } from '../outbox/press';
+import { type Deed, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
 import { doneIn } from '../outbox/store';
 import { doneLast, ofOlderPage } from './last';
-import { onceMore, overlay, type Deed } from './overlay';
+import { onceMore, overlay } from './overlay';
 
 /** A second press within this is the same press. */
 const ONE_PRESS = 500;
