@@ -13,8 +13,6 @@ require_relative "journal"
 module NimbleEyelet
   module Store
     class FactList
-      # What was asked for stands already: who took something back twice took it back.
-      WITHDRAWN = "journal.about"
       TOGETHER = "It was pressed together with what could not be kept."
       PRESS = /\A\h{8}(-\h{4}){3}-\h{12}\z/
 
@@ -49,8 +47,6 @@ module NimbleEyelet
       rescue Sequel::ConstraintViolation
         refused(press, at, "It does not say all that belongs to it.")
       rescue Refusal => e
-        return press.map { |body| answer(body, "known") } if press.one? && e.faults.first.field == WITHDRAWN
-
         refused(press, at, e.faults.first.allowed)
       end
 
@@ -69,11 +65,13 @@ module NimbleEyelet
       end
 
       # An id that was given out names a doing: told by another tab or phone it is known, whatever else was said of it.
-      # Where that doing was taken back meanwhile this one is another.
+      # Where that doing was taken back meanwhile this one is another. Who takes back what is taken back wanted nothing
+      # else.
       def keep(entry, belongs, body)
         told = @journal.told(entry.id)
+        return false if told.nil? && entry.about && @journal.told(entry.about)&.fetch(:withdrawn)
         return add(entry, belongs, body) if told.nil? || same?(told, body)
-        return false unless told[:withdrawn]
+        return false unless told[:withdrawn] && Sewing::FactId.given_out?(entry.id)
 
         add(entry.with(id: Sewing::FactId.both(entry.id, told[:withdrawn])), belongs, body)
       end

@@ -99,5 +99,11 @@ class FactListTest < AppTest
     refute step("stabilise")["done"]
     assert_equal %w[kept], tell({ n: 1, **told }, device: TABLET)
     assert step("stabilise")["done"]
+    # What a browser made up itself is told again only by itself, or by a page that took it over.
+    tell(fact(8, **dogs("dropped")))
+    tell({ **fact(9), kind: "withdrawal", about: uuid(8) }.except(:machine, :step, :moves))
+
+    assert_equal %w[known], tell(fact(8, **dogs("dropped")).merge(n: 77), device: TABLET)
+    refute_predicate self, :dropped?
   end
 end

@@ -22,6 +22,10 @@ module NimbleEyelet
       # @return [String] what makes of the mishap's id that of the step
       def self.way_out(number) = of("way out", number)
 
+      # @param id [String] UUID
+      # @return [Boolean] whether it was given out: what a browser makes up is of another version
+      def self.given_out?(id) = id[14] == "8"
+
       # @param one [String] UUID
       # @param other [String] UUID
       # @return [String] UUID of version 8, the same whichever comes first

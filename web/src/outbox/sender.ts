@@ -6,8 +6,8 @@ import { meaning, type Meaning } from './policy';
 import { numberOf, waits, type Press } from './press';
 import type { OutboxStore } from './store';
 
-/** So many facts go in one list. */
-const LIST = 100;
+/** So many facts go in one list: well below what a body may be long. */
+const LIST = 40;
 /** So often one press is tried alone before others go past it. */
 const TRIES = 3;
 
