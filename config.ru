@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# For any Rack server: DATABASE_URL says where the database is, NIMBLE_EYELET_ORIGIN under which address people reach it.
-# The database is brought up to date first; servers that start at once take turns.
+# For any Rack server: DATABASE_URL says where the database is, NIMBLE_EYELET_ORIGIN under which address people reach
+# it. The database is brought up to date first; servers that start at once take turns.
 
 require_relative "app/http/web"
 

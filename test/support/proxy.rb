@@ -37,7 +37,7 @@ module NimbleEyelet
         request = Net::HTTPGenericRequest.new(env["REQUEST_METHOD"], !body.empty?, true, address(env), headers(env))
         request.body = body unless body.empty?
         answer = Net::HTTP.start("127.0.0.1", @to) { |http| http.request(request) }
-        passed = answer.each_header.reject { |name, _| HOP.include?(name) }.to_h
+        passed = answer.each_header.to_h.except(*HOP)
         [answer.code.to_i, passed, [answer.body.to_s]]
       end
 

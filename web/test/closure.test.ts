@@ -2,7 +2,8 @@
 // preview, and what the sewing station makes of them.
 import { describe, expect, it, vi } from 'vitest';
 import { client, type Closure, type Step } from '../src/api/client';
-import { Draft, entryPath } from '../src/closure/draft.svelte';
+import { Draft } from '../src/closure/draft.svelte';
+import { entryPath } from '../src/closure/typed';
 import { conflicts, sameFigure } from '../src/closure/merge';
 import { count, factOf, stepDone } from '../src/closure/waiting';
 import type { Said } from '../src/outbox/press';

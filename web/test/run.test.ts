@@ -1,7 +1,7 @@
 // Taking hold of things on the run: by pointer and by key, and where they are drawn.
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Closure, PlanChange } from '../src/api/client';
-import type { Row } from '../src/closure/draft.svelte';
+import type { Row } from '../src/closure/typed';
 import type { ClosureWork } from '../src/closure/work.svelte';
 import { Drag } from '../src/table/drag.svelte';
 import { RunGeometry } from '../src/table/geometry.svelte';

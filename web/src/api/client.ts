@@ -44,6 +44,7 @@ export type Look = Schemas['Look'];
 export type LookDrawn = Schemas['LookPictures'][number];
 export type BeliefStrip = Schemas['Strip'];
 export type SwatchLeaf = Schemas['SwatchLeaf'];
+export type SwatchPage = Schemas['SwatchPage'];
 export type SwatchPhoto = Schemas['Photo'];
 export type Frozen = Schemas['Frozen'];
 export type EntriesAnswered = Schemas['EntriesAnswered'];

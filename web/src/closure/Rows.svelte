@@ -7,7 +7,7 @@
   import type { ListPath } from '../api/client';
   import Entry from '../ui/Entry.svelte';
   import Clash from './Clash.svelte';
-  import type { Row } from './draft.svelte';
+  import type { Row } from './typed';
   import type { ClosureWork } from './work.svelte';
 
   let {

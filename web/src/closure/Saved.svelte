@@ -2,7 +2,7 @@
   // What is not saved, and why. Silent when all is well.
   import { workroom } from '../api/workroom.svelte';
   import Refused from '../outbox/Refused.svelte';
-  import { rowOf } from './draft.svelte';
+  import { rowOf } from './typed';
   import type { ClosureWork } from './work.svelte';
 
   let { work }: { work: ClosureWork } = $props();

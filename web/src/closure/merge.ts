@@ -1,7 +1,7 @@
 // Another tab or device saved in between: entries it left alone are sent again, the others are
 // asked about.
 import type { Closure } from '../api/client';
-import { rowOf, savedText, type Entry } from './draft.svelte';
+import { rowOf, savedText, type Entry } from './typed';
 
 /** Something that was changed here and elsewhere. */
 export type Conflict = { path: string; mine: string; theirs: string };

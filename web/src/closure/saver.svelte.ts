@@ -3,9 +3,10 @@
 import type { Answer } from '../api/ask';
 import { keep, recall } from '../api/browser_store';
 import type { Closure, Problem } from '../api/client';
-import type { Draft, Entry } from './draft.svelte';
+import type { Draft } from './draft.svelte';
 import { conflicts, type Conflict } from './merge';
 import type { Requests } from './requests';
+import type { Entry } from './typed';
 
 /** What the browser keeps of a closure. deeds: what an earlier build did and did not tell. */
 type Kept = { entries: Record<string, Entry>; deeds?: unknown[] };

@@ -4,12 +4,13 @@ import { uuid } from '../api/browser_store';
 import { planText, type Closure, type ListPath, type PlanChange, type StageWord } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { both, waits, type Fact, type Press, type Said } from '../outbox/press';
-import { Draft, type Row, type Value } from './draft.svelte';
+import { Draft } from './draft.svelte';
 import type { Conflict } from './merge';
 import { Moves } from './moves.svelte';
 import { over, Preview, type Previewed } from './preview.svelte';
 import { Requests } from './requests';
 import { Saver, typedBefore } from './saver.svelte';
+import type { Row, Value } from './typed';
 
 export class ClosureWork {
   closure = $state.raw<Closure>();

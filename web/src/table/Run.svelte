@@ -3,7 +3,8 @@
   // pins. It is the way to pick a hole, and things on it are moved where they lie.
   import type { Closure } from '../api/client';
   import type { ClosureWork } from '../closure/work.svelte';
-  import { Drag, type Grip } from './drag.svelte';
+  import { Drag } from './drag.svelte';
+  import type { Grip } from './grip';
   import { RunGeometry } from './geometry.svelte';
   import RunCloth from './RunCloth.svelte';
   import RunHole from './RunHole.svelte';

@@ -1,7 +1,8 @@
 <script lang="ts">
   // A hole at its place and length, with its button as a ghost. The first and the last can be moved.
   import type { Hole, Sheet } from '../api/client';
-  import type { Drag, Grip } from './drag.svelte';
+  import type { Drag } from './drag.svelte';
+  import type { Grip } from './grip';
   import type { RunGeometry } from './geometry.svelte';
 
   let {

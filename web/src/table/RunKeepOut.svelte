@@ -1,7 +1,8 @@
 <script lang="ts">
   // A stretch kept clear: hatched, taken hold of as a whole or by an end.
   import type { Plan } from '../api/client';
-  import type { Drag, Grip } from './drag.svelte';
+  import type { Drag } from './drag.svelte';
+  import type { Grip } from './grip';
   import { NARROW, type RunGeometry } from './geometry.svelte';
 
   let {

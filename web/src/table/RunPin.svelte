@@ -1,7 +1,8 @@
 <script lang="ts">
   // A pin stuck through the edge: solid where a hole must be, open where one is only wished for.
   import type { Plan } from '../api/client';
-  import type { Drag, Grip } from './drag.svelte';
+  import type { Drag } from './drag.svelte';
+  import type { Grip } from './grip';
   import type { RunGeometry } from './geometry.svelte';
 
   let {

@@ -1,14 +1,8 @@
 // Drag moves pins, keep-outs and the first and last hole of the run, by pointer or by key, and shows
 // what becomes of the holes while it does.
 import type { PlanChange } from '../api/client';
-import type { Row } from '../closure/draft.svelte';
 import type { ClosureWork } from '../closure/work.svelte';
-
-export type Grip =
-  | { kind: 'pin'; id: string }
-  | { kind: 'keep'; id: string; end: 'both' | 'from' | 'to' }
-  | { kind: 'first' }
-  | { kind: 'last' };
+import { changed, keepOutAt, millimetres, pinAt, type Grip } from './grip';
 
 /** Keys in a row are one change: they are saved when they have paused. */
 const PAUSE = 600;
@@ -72,9 +66,10 @@ export class Drag {
     if (this.at === this.from) work.preview.clear();
     else {
       work.preview.end();
-      if (grip.kind === 'pin') work.typeRow('placket.pins', grip.id, this.pin(grip.id));
-      else if (grip.kind === 'keep') work.typeRow('placket.keep_outs', grip.id, this.keepOut(grip));
-      else work.type(`placket.${grip.kind}`, this.text(this.at));
+      if (grip.kind === 'pin') work.typeRow('placket.pins', grip.id, pinAt(work, grip.id, this.at));
+      else if (grip.kind === 'keep')
+        work.typeRow('placket.keep_outs', grip.id, keepOutAt(work, grip, this.from, this.at));
+      else work.type(`placket.${grip.kind}`, millimetres(this.at));
       work.saver.soon(0);
     }
     this.grip = undefined;
@@ -111,14 +106,14 @@ export class Drag {
 
   /** A new pin, which gets a hole exactly. */
   addPin(at: number, label = ''): void {
-    const text = this.text(Math.round(at / this.grid) * this.grid);
+    const text = millimetres(Math.round(at / this.grid) * this.grid);
     this.work().typeRow('placket.pins', undefined, { at: text, label, weight: '0', holds: 'button' });
     this.work().saver.soon(0);
   }
 
   /** A seam at this place; how far it reaches, or that it is only a ridge, is said in its row. */
   addSeam(at: number): void {
-    const text = this.text(Math.round(at / this.grid) * this.grid);
+    const text = millimetres(Math.round(at / this.grid) * this.grid);
     this.work().typeRow('placket.keep_outs', undefined, { from: text, to: '', label: '', kind: 'no_go' });
     this.work().saver.soon(0);
   }
@@ -141,40 +136,8 @@ export class Drag {
     return true;
   }
 
-  private text(mm: number): string {
-    return `${Number(mm.toFixed(4))}mm`;
-  }
-
-  private row(list: 'placket.pins' | 'placket.keep_outs', id: string): Row {
-    return (
-      this.work()
-        .rows(list)
-        .find((other) => other.id === id)?.row ?? {}
-    );
-  }
-
-  private pin(id: string): Row {
-    return { ...this.row('placket.pins', id), at: this.text(this.at) };
-  }
-
-  private keepOut(grip: Extract<Grip, { kind: 'keep' }>): Row {
-    const row = this.row('placket.keep_outs', grip.id);
-    const saved = this.plan?.['placket.keep_outs'].find((other) => other.id === grip.id);
-    if (!saved) return row;
-    const by = this.at - this.from;
-    // A seam is one place: it moves as a whole.
-    if (!saved.to) return { ...row, from: this.text(saved.from.mm + by), to: '' };
-    const from = grip.end === 'to' ? saved.from.mm : saved.from.mm + by;
-    const to = grip.end === 'from' ? saved.to.mm : saved.to.mm + by;
-    return { ...row, from: this.text(Math.min(from, to)), to: this.text(Math.max(from, to)) };
-  }
-
   /** The change as it would be typed. */
   private change(): PlanChange {
-    const { grip } = this;
-    if (!grip) return {};
-    if (grip.kind === 'pin') return { 'placket.pins': { [grip.id]: this.pin(grip.id) } };
-    if (grip.kind === 'keep') return { 'placket.keep_outs': { [grip.id]: this.keepOut(grip) } };
-    return { [`placket.${grip.kind}`]: this.text(this.at) };
+    return this.grip ? changed(this.work(), this.grip, this.from, this.at) : {};
   }
 }

@@ -16,7 +16,7 @@
     value: string | undefined;
     fault?: string;
     hint?: string;
-    choices?: { key: string; name: string }[];
+    choices?: { key: string; name: string }[] | undefined;
     wide?: boolean;
     changed?: () => void;
   } = $props();

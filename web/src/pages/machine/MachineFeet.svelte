@@ -3,7 +3,8 @@
   import type { Catalogue } from '../../api/client';
   import { X } from '@lucide/svelte';
   import FormField from '../../ui/FormField.svelte';
-  import { BLANK_FOOT, type Profile } from './profile.svelte';
+  import { BLANK_FOOT } from './blank';
+  import type { Profile } from './profile.svelte';
 
   let { profile, catalogue }: { profile: Profile; catalogue: Catalogue } = $props();
 

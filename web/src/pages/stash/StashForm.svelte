@@ -2,7 +2,7 @@
   // A button of the box as typed. What is typed stays in the browser until it is saved.
   import { untrack } from 'svelte';
   import { ask, refusal } from '../../api/ask';
-  import { client, type StashButton } from '../../api/client';
+  import { client, type Choice, type StashButton } from '../../api/client';
   import { keep, recall } from '../../api/browser_store';
   import { workroom } from '../../api/workroom.svelte';
   import FormField from '../../ui/FormField.svelte';
@@ -38,6 +38,40 @@
   let form = $derived(workroom.catalogue?.measured.find((shape) => shape.key === typed.shape));
   const asks = (part: 'thickness' | 'width' | 'outline') => form?.parts.includes(part) ?? false;
 
+  type Asked = {
+    name: keyof typeof BLANK;
+    label: string;
+    choices?: Choice[] | undefined;
+    hint?: string;
+    wide?: boolean;
+  };
+  let called = $derived<Asked[]>([
+    { name: 'name', label: 'Name', wide: true },
+    { name: 'owned', label: 'How many' },
+    { name: 'shape', label: 'Shape', choices: workroom.catalogue?.shapes ?? [] },
+    { name: 'colour', label: 'Colour', choices: workroom.catalogue?.colours ?? [] },
+    { name: 'attachment', label: 'Sewn on through', choices: workroom.catalogue?.attachments ?? [] },
+  ]);
+  const when = (so: boolean, ...fields: Asked[]): Asked[] => (so ? fields : []);
+  let measured = $derived<Asked[]>([
+    asks('outline')
+      ? {
+          name: 'outline',
+          label: `Corner points, in ${workroom.data?.unit ?? 'mm'}`,
+          hint: 'x y pairs with commas between, once round',
+          wide: true,
+        }
+      : { name: 'diameter', label: form?.across ?? 'Diameter' },
+    ...when(asks('width'), { name: 'width', label: 'Smallest width' }),
+    ...when(asks('thickness'), { name: 'thickness', label: 'Thickness' }),
+    ...when(
+      typed.attachment !== 'shank',
+      { name: 'hole_spacing', label: 'Hole spacing' },
+      { name: 'hole_diameter', label: 'Hole diameter' },
+    ),
+    { name: 'note', label: 'Note', wide: true },
+  ]);
+
   function leave(): void {
     keep(key, undefined);
     close();
@@ -69,92 +103,22 @@
   onsubmit={save}
   aria-label={button ? `Change ${button.fields.name}` : 'A new button'}
 >
-  <div class="flex flex-wrap gap-x-4 gap-y-3">
-    <FormField label="Name" path="button.name" bind:value={typed.name} fault={fault('name')} wide {changed} />
-    <FormField
-      label="How many"
-      path="button.owned"
-      bind:value={typed.owned}
-      fault={fault('owned')}
-      {changed}
-    />
-    <FormField
-      label="Shape"
-      path="button.shape"
-      bind:value={typed.shape}
-      fault={fault('shape')}
-      choices={workroom.catalogue?.shapes ?? []}
-      {changed}
-    />
-    <FormField
-      label="Colour"
-      path="button.colour"
-      bind:value={typed.colour}
-      choices={workroom.catalogue?.colours ?? []}
-      {changed}
-    />
-    <FormField
-      label="Sewn on through"
-      path="button.attachment"
-      bind:value={typed.attachment}
-      choices={workroom.catalogue?.attachments ?? []}
-      {changed}
-    />
-  </div>
-  <div class="mt-3 flex flex-wrap gap-x-4 gap-y-3">
-    {#if asks('outline')}
-      <FormField
-        label="Corner points, in {workroom.data?.unit ?? 'mm'}"
-        path="button.outline"
-        bind:value={typed.outline}
-        fault={fault('outline')}
-        hint="x y pairs with commas between, once round"
-        wide
-        {changed}
-      />
-    {:else}
-      <FormField
-        label={form?.across ?? 'Diameter'}
-        path="button.diameter"
-        bind:value={typed.diameter}
-        fault={fault('diameter')}
-        {changed}
-      />
-    {/if}
-    {#if asks('width')}
-      <FormField
-        label="Smallest width"
-        path="button.width"
-        bind:value={typed.width}
-        fault={fault('width')}
-        {changed}
-      />
-    {/if}
-    {#if asks('thickness')}<FormField
-        label="Thickness"
-        path="button.thickness"
-        bind:value={typed.thickness}
-        fault={fault('thickness')}
-        {changed}
-      />{/if}
-    {#if typed.attachment !== 'shank'}
-      <FormField
-        label="Hole spacing"
-        path="button.hole_spacing"
-        bind:value={typed.hole_spacing}
-        fault={fault('hole_spacing')}
-        {changed}
-      />
-      <FormField
-        label="Hole diameter"
-        path="button.hole_diameter"
-        bind:value={typed.hole_diameter}
-        fault={fault('hole_diameter')}
-        {changed}
-      />
-    {/if}
-    <FormField label="Note" path="button.note" bind:value={typed.note} fault={fault('note')} wide {changed} />
-  </div>
+  {#each [called, measured] as fields, row (row)}
+    <div class={['flex flex-wrap gap-x-4 gap-y-3', row > 0 && 'mt-3']}>
+      {#each fields as field (field.name)}
+        <FormField
+          label={field.label}
+          path="button.{field.name}"
+          bind:value={typed[field.name]}
+          fault={fault(field.name)}
+          choices={field.choices}
+          hint={field.hint ?? ''}
+          wide={field.wide ?? false}
+          {changed}
+        />
+      {/each}
+    </div>
+  {/each}
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
   <div class="mt-3 flex gap-2">
     <button class="btn btn-primary" disabled={busy}>{button ? 'Save' : 'Put it in the box'}</button>

@@ -7,16 +7,9 @@
   import { workroom } from '../../api/workroom.svelte';
   import Page from '../Page.svelte';
   import Compare from './Compare.svelte';
+  import SearchForm, { type By } from './SearchForm.svelte';
   import SwatchLeaf from './SwatchLeaf.svelte';
   import TakeIn from './TakeIn.svelte';
-
-  const BY = [
-    ['cloth', 'Kind of cloth'],
-    ['foot', 'Foot'],
-    ['style', 'Style'],
-    ['verdict', 'Verdict'],
-  ] as const;
-  type By = Partial<Record<(typeof BY)[number][0] | 'machine' | 'from' | 'to', string>>;
 
   let words = $state('');
   let by = $state<By>({});
@@ -60,59 +53,7 @@
     Every test hole, with what it was sewn on and with, and what was seen. What worked last time comes first
     in the recipe by itself.
   </p>
-  <form
-    class="mt-4 flex flex-wrap items-end gap-3"
-    role="search"
-    onsubmit={(event) => event.preventDefault()}
-  >
-    <label class="flex flex-col text-sm text-secondary"
-      >Words
-      <input
-        type="search"
-        class="input w-64 bg-base-100 px-2 text-base text-base-content"
-        placeholder="flannel tight, a garment, a note…"
-        maxlength="200"
-        bind:value={words}
-      />
-    </label>
-    {#each BY as [name, label] (name)}
-      <label class="flex flex-col text-sm text-secondary"
-        >{label}
-        <select class="select w-40 bg-base-100 px-2 text-base text-base-content" bind:value={by[name]}>
-          <option value={undefined}>any</option>
-          {#each first?.there[name] ?? [] as item (item.key)}<option value={item.key}>{item.name}</option
-            >{/each}
-        </select>
-      </label>
-    {/each}
-    <label class="flex flex-col text-sm text-secondary"
-      >Machine
-      <select class="select w-36 bg-base-100 px-2 text-base text-base-content" bind:value={by.machine}>
-        <option value={undefined}>any</option>
-        {#each workroom.data?.machines ?? [] as machine (machine.id)}
-          <option value={String(machine.id)}>{machine.name}</option>
-        {/each}
-      </select>
-    </label>
-    <label class="flex flex-col text-sm text-secondary"
-      >From
-      <input type="date" class="input w-38 bg-base-100 px-2 text-base-content" bind:value={by.from} />
-    </label>
-    <label class="flex flex-col text-sm text-secondary"
-      >To
-      <input type="date" class="input w-38 bg-base-100 px-2 text-base-content" bind:value={by.to} />
-    </label>
-    {#if asked}
-      <button
-        type="button"
-        class="btn btn-ghost"
-        onclick={() => {
-          words = '';
-          by = {};
-        }}>Show all</button
-      >
-    {/if}
-  </form>
+  <SearchForm bind:words bind:by there={first?.there} />
   {#if pair}<Compare leaves={pair} />{/if}
   <p role="status" class="mt-4 text-sm text-secondary">
     {#if first?.alike}No word is written so: these are nearly.{:else if book.data}{leaves.length}{book.hasNextPage

@@ -10,6 +10,7 @@
   import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
+  import ButtonPlaces from './ButtonPlaces.svelte';
   import ButtonSewnPanel from './ButtonSewnPanel.svelte';
   import HolesPicture from './HolesPicture.svelte';
 
@@ -125,31 +126,7 @@
     {/if}
   </div>
 {/if}
-{#if attach.places}
-  <div class="mt-4 border-l-4 border-warning pl-3" data-places>
-    <p class="font-semibold">The holes lie otherwise than planned. {attach.places.says}</p>
-    <table class="mt-1 text-sm">
-      <thead class="text-left text-secondary">
-        <tr>
-          <th scope="col" class="pr-4 font-normal">Button</th>
-          <th scope="col" class="pr-4 font-normal">through the hole</th>
-          <th scope="col" class="pr-4 font-normal">from the plan</th>
-          <th scope="col" class="font-normal">difference</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each attach.places.rows as row (row.number)}
-          <tr>
-            <th scope="row" class="pr-4 text-left">{row.number}</th>
-            <td class="pr-4">{row.through.text}</td>
-            <td class="pr-4">{row.planned.text}</td>
-            <td>{row.difference.mm === 0 ? 'none' : row.difference.text}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-{/if}
+{#if attach.places}<ButtonPlaces places={attach.places} />{/if}
 <div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
   {#if attach.by_machine}
     <Pick {work} path="attach.feed" />

@@ -3,6 +3,7 @@
   import { Pause, Play } from '@lucide/svelte';
   import type { Closure } from '../../api/client';
   import Figure from '../../ui/Figure.svelte';
+  import ButtonDrawn from './ButtonDrawn.svelte';
   import { ButtonSewn } from './button_sewn.svelte';
   import ForgivenMap from './ForgivenMap.svelte';
 
@@ -32,13 +33,6 @@
       })),
     }));
   });
-  let reach = $derived((data?.across ?? 10) / 2 + 1);
-  let now = $derived(lines.flatMap((line) => line.points)[Math.min(sewn.shown, (data?.stitches ?? 1) - 1)]);
-  const drawn = (points: { x: number; y: number; number: number }[]): string =>
-    points
-      .filter((point) => point.number <= sewn.shown)
-      .map((point, index) => `${index ? 'L' : 'M'}${point.x} ${-point.y}`)
-      .join('');
   function lay(off: number, across: number): void {
     sewn.off = off;
     sewn.across = across;
@@ -52,47 +46,7 @@
   {#if data}
     <div class="mt-2 grid grid-cols-[minmax(0,1fr)] gap-6 md:grid-cols-2">
       <div>
-        <svg
-          viewBox="{-reach} {-reach} {reach * 2} {reach * 2}"
-          class="max-h-80 w-full"
-          role="img"
-          aria-label="{data.stitches} penetrations, {data.strikes.length
-            ? `the needle strikes ${data.strikes.length} times`
-            : 'none strikes'}"
-        >
-          <circle r={data.across / 2} fill="var(--color-base-200)" stroke="currentColor" stroke-width="0.2" />
-          {#each data.holes as hole, index (index)}
-            <circle
-              cx={hole[0]}
-              cy={-(hole[1] ?? 0)}
-              r={data.hole / 2}
-              fill="var(--color-base-100)"
-              stroke="currentColor"
-              stroke-width="0.12"
-            />
-          {/each}
-          {#each lines as line (line.name)}
-            <path
-              d={drawn(line.points)}
-              fill="none"
-              stroke="var(--color-primary)"
-              stroke-width={data.thread}
-              stroke-linejoin="round"
-            />
-          {/each}
-          {#each lines.flatMap((line) => line.points) as point (point.number)}
-            {#if data.strikes.includes(point.number) && point.number <= sewn.shown}
-              <circle
-                cx={point.x}
-                cy={-point.y}
-                r={data.needle / 2}
-                class="fill-warning"
-                fill-opacity="0.5"
-              />
-            {/if}
-          {/each}
-          {#if now}<circle cx={now.x} cy={-now.y} r={data.needle / 2} class="fill-accent" />{/if}
-        </svg>
+        <ButtonDrawn {data} {lines} shown={sewn.shown} />
         <p
           class={['mt-1 text-lg', data.strikes.length && 'font-semibold text-warning']}
           role="status"

@@ -6,29 +6,15 @@
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
   import FootPicture from './FootPicture.svelte';
+  import Schools from './Schools.svelte';
   import SlitPicture from './SlitPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
   let opening = $derived(sheet.opening);
-  let longest = $derived(
-    Math.max(
-      ...opening.answers.map((answer) => answer.length.mm),
-      sheet.button.half_perimeter.mm,
-      opening.bands.easy.mm,
-    ),
-  );
-  const percent = (mm: number) => `${(mm / (longest * 1.08)) * 100}%`;
 
   let step = $state(0);
   let given = $derived(opening.if_it_gives[step]);
-
-  let house = $derived(work.closure?.house['opening.school']);
-  let own = $derived(closure.plan['opening.school']);
-  function choose(school: string): void {
-    work.type('opening.school', school === house?.value ? '' : school);
-    work.saver.soon(0);
-  }
 </script>
 
 <p class="answer" data-answer>{opening.length.text}</p>
@@ -62,89 +48,7 @@
 <div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
 {#if opening.ends.near_name !== 'ring'}<FootPicture {closure} />{/if}
 
-<h2 class="mt-5 text-lg font-semibold"><Term of="school" as="Schools" />, side by side</h2>
-<ul class="mt-2 space-y-2">
-  {#each opening.answers as answer (answer.school)}
-    <li class={['border-l-4 py-1 pl-3', answer.chosen ? 'border-primary' : 'border-base-300']}>
-      <div class="flex flex-wrap items-baseline gap-x-4">
-        <label class="flex cursor-pointer items-center gap-2">
-          <input
-            type="radio"
-            class="radio radio-sm"
-            name="school"
-            checked={answer.chosen}
-            onchange={() => choose(answer.school)}
-          />
-          <span class={answer.chosen ? 'font-semibold' : ''}
-            >{answer.name}{answer.school === house?.value ? ', the house habit' : ''}</span
-          >
-        </label>
-        <span class="text-xl font-semibold">{answer.length.text}</span>
-        <span class="text-secondary">overall {answer.overall.text}</span>
-        <span class={!answer.verdict.usable ? 'font-semibold text-warning' : ''}>{answer.verdict.words}</span>
-      </div>
-      <div class="relative mt-1 h-3 max-w-xl bg-base-200" aria-hidden="true">
-        <div
-          class="absolute -inset-y-0.5 border-x border-primary/60 bg-primary/15"
-          style:left={percent(opening.bands.snug.mm)}
-          style:width={percent(opening.bands.easy.mm - opening.bands.snug.mm)}
-        ></div>
-        <div
-          class={[
-            'absolute inset-y-0 left-0',
-            answer.verdict.key === 'will_not_pass' ? 'bg-warning/50' : 'bg-primary/50',
-          ]}
-          style:width={percent(answer.length.mm)}
-        ></div>
-        <div
-          class="absolute -inset-y-1 border-l-2 border-base-content"
-          style:left={percent(sheet.button.half_perimeter.mm)}
-        ></div>
-      </div>
-      <p class="mt-1 max-w-prose text-sm text-secondary">{answer.assumes} {answer.fails}</p>
-    </li>
-  {/each}
-</ul>
-<p class="mt-1 text-sm text-secondary">
-  The upright line is H, {sheet.button.half_perimeter.text}: what this button needs before any ease. The band
-  is where it sits snug in this cloth, from {opening.bands.snug.text} to {opening.bands.easy.text}.
-</p>
-
-{#if own}
-  <p class="mt-2 text-sm">
-    This closure goes its own way. <button
-      class="cursor-pointer underline decoration-dotted"
-      onclick={() => work.typeAll({ 'opening.school': '' })}>Back to the house habit: {house?.name}</button
-    >
-  </p>
-{/if}
-
-<details class="mt-3">
-  <summary class="cursor-pointer underline decoration-dotted">The same as a table</summary>
-  <div class="overflow-x-auto">
-    <table class="table mt-1 max-w-3xl table-sm text-base">
-      <thead>
-        <tr>
-          <th>School</th><th>Opening</th><th>Overall</th><th>On the {opening.foot}</th><th>Slack</th><th
-            >Verdict</th
-          >
-        </tr>
-      </thead>
-      <tbody>
-        {#each opening.answers as answer (answer.school)}
-          <tr class={answer.chosen ? 'bg-primary/15' : ''}>
-            <th>{answer.name}</th>
-            <td>{answer.length.text}</td>
-            <td>{answer.overall.text}</td>
-            <td>{answer.setting}</td>
-            <td>{answer.verdict.slack.text}</td>
-            <td class={!answer.verdict.usable ? 'font-semibold text-warning' : ''}>{answer.verdict.words}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-</details>
+<Schools {work} {closure} {sheet} />
 
 <div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
   <Habits {work} section="opening" elsewhere={['opening.school', 'opening.ease']} listed />

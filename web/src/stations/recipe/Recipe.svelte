@@ -7,6 +7,7 @@
   import type { StationProps } from '../../closure/station';
   import Term from '../../ui/Term.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
+  import Coverage from './Coverage.svelte';
   import Scores from './Scores.svelte';
   import SewnBefore from './SewnBefore.svelte';
   import Simulator from './Simulator.svelte';
@@ -20,9 +21,6 @@
     (machine?.feet ?? []).map((foot) => ({ ...foot, note: foot.note ? `you call it ${foot.note}` : '' })),
   );
   let open = $state('');
-
-  /** The coverage index on a scale with the band in its middle. */
-  const place = (index: number) => `${Math.min(100, Math.max(0, ((index - 0.2) / 0.7) * 100))}%`;
 
   function clear(path: string): void {
     work.type(path, '');
@@ -64,29 +62,7 @@
       : 'one pass covers too little.'}
   </p>
 {/if}
-{#if recipe.coverage_least !== null && recipe.coverage_most !== null}
-  <div class="mt-4 max-w-md">
-    <p class="text-sm">
-      <Term of="coverage" as="Coverage index" />{recipe.second_pass ? ' of one pass' : ''}
-      <strong>{recipe.coverage}</strong>, wanted {recipe.coverage_least}
-      to {recipe.coverage_most}
-    </p>
-    <div class="relative mt-1 h-3 bg-base-200" aria-hidden="true">
-      <div
-        class="absolute inset-y-0 bg-primary/40"
-        style:left={place(recipe.coverage_least)}
-        style:right="calc(100% - {place(recipe.coverage_most)})"
-      ></div>
-      <div
-        class="absolute -inset-y-1 border-l-3 border-base-content"
-        style:left={place(recipe.coverage)}
-      ></div>
-    </div>
-    <p class="mt-0.5 flex justify-between text-xs text-secondary" aria-hidden="true">
-      <span>cloth shows through</span><span>stitches pile up</span>
-    </p>
-  </div>
-{/if}
+<Coverage {recipe} />
 
 <FrozenNote frozen={sheet.swatch.frozen} />
 <SewnBefore {work} before={recipe.before} />

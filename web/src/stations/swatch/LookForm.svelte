@@ -5,13 +5,13 @@
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
   import { client, type Closure } from '../../api/client';
-  import { workroom } from '../../api/workroom.svelte';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
   import { readLength } from '../../closure/reading';
   import LookQuestion from './LookQuestion.svelte';
-  import { Seen, type Symptom } from './seen.svelte';
+  import OtherSymptoms from './OtherSymptoms.svelte';
+  import { Seen } from './seen.svelte';
 
   type Props = {
     work: ClosureWork;
@@ -45,20 +45,6 @@
     staleTime: Infinity,
   }));
 
-  /** What can be seen beside, axis by axis. */
-  let axes = $derived(
-    (workroom.catalogue?.axes ?? [])
-      .map((axis) => ({
-        key: axis.key,
-        items: swatch.symptoms
-          .filter((symptom) => symptom.axis === axis.key)
-          .map((symptom) => ({
-            key: symptom.key as Symptom,
-            name: workroom.catalogue?.symptoms.find((item) => item.key === symptom.key)?.name ?? symptom.key,
-          })),
-      }))
-      .filter((axis) => axis.items.length > 0),
-  );
   let open = $derived(rest || seen.form.symptoms.length > 0);
 
   /** The figure is read by the server before anything is entered, so that nothing wrong goes into the log. */
@@ -127,23 +113,7 @@
   {/each}
   {#if open}
     <p class="mt-4 text-base font-semibold">What else is seen on it</p>
-    {#each axes as axis (axis.key)}
-      <fieldset class="mt-1 grid gap-x-4 sm:grid-cols-[6rem_1fr]">
-        <legend class="float-left text-sm font-semibold sm:w-24">{axis.key}</legend>
-        <div class="flex flex-wrap gap-x-5 gap-y-1">
-          {#each axis.items as item (item.key)}
-            <label class="flex min-h-8 cursor-pointer items-center gap-2">
-              <input
-                type="checkbox"
-                class="checkbox checkbox-sm"
-                value={item.key}
-                bind:group={seen.form.symptoms}
-              />{item.name}
-            </label>
-          {/each}
-        </div>
-      </fieldset>
-    {/each}
+    <OtherSymptoms {swatch} {seen} />
   {:else}
     <button type="button" class="btn mt-4 btn-ghost btn-sm" onclick={() => (rest = true)}
       >Something else is seen on it: puckers, ends, thread, cloth…</button
