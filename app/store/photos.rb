@@ -78,20 +78,20 @@ module NimbleEyelet
       # @raise [Missing] when the file is gone
       def bytes(photo, size) = @album.bytes(photo.kept, size) || raise(Missing)
 
+      WITHDRAWN = <<~SQL
+        DELETE FROM photos p USING journal w
+         WHERE w.workroom_id = p.workroom_id AND w.about = p.entry AND w.kind = 'withdrawal' RETURNING p.image_data
+      SQL
+      private_constant :WITHDRAWN
+
       # Photos of test holes that were withdrawn go when the application starts.
       #
       # @param db [Sequel::Database]
       # @param album [Album]
       # @return [Integer] how many went
       def self.sweep(db, album)
-        withdrawn = Sequel[:journal].as(:w)
-        gone = db[:photos].join(withdrawn, { workroom_id: Sequel[:photos][:workroom_id], about: Sequel[:photos][:entry],
-                                             kind: "withdrawal" }).select_all(:photos).all
-        gone.each do |row|
-          db[:photos].where(row.slice(:workroom_id, :entry)).delete
-          album.drop(row[:image_data].to_h)
-        end
-        gone.size
+        gone = db.fetch(WITHDRAWN).select_map(:image_data)
+        gone.each { |kept| album.drop(kept.to_h) }.size
       end
 
       private

@@ -10,6 +10,15 @@ export type Answer<T> =
   | { kind: 'refused'; status: number; problem: Problem }
   | { kind: 'away'; signIn?: true };
 
+/** That somebody answered. */
+export type Answered<T> = Exclude<Answer<T>, { kind: 'away' }>;
+
+/** Why nobody did. */
+export function awayOf(answer: Answer<unknown>): '' | 'silent' | 'sign_in' {
+  if (answer.kind !== 'away') return '';
+  return answer.signIn ? 'sign_in' : 'silent';
+}
+
 export const AWAY = 'The server does not answer. Try again in a moment.';
 
 /** Answers that say the server is there, but cannot reach what it needs: the same as being away. */

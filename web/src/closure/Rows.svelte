@@ -1,12 +1,12 @@
 <script lang="ts">
   // A short list of places on the run: each row typed over where it stands, removed, or added. What is
   // half typed stays in the browser.
-  import { Plus, X } from '@lucide/svelte';
+  import { X } from '@lucide/svelte';
   import { tick } from 'svelte';
-  import { keep, recall } from '../api/browser_store';
   import type { ListPath } from '../api/client';
   import Entry from '../ui/Entry.svelte';
   import Clash from './Clash.svelte';
+  import RowAdd, { type Column } from './RowAdd.svelte';
   import type { Row } from './typed';
   import type { ClosureWork } from './work.svelte';
 
@@ -20,13 +20,7 @@
     work: ClosureWork;
     list: ListPath;
     title: string;
-    columns: {
-      key: string;
-      label: string;
-      text?: boolean;
-      open?: boolean;
-      choices?: { key: string; name: string }[];
-    }[];
+    columns: Column[];
     add: string;
   } = $props();
 
@@ -34,20 +28,8 @@
   let rows = $derived(work.rows(list));
   let fault = $derived(work.draft.faults[list]);
   let refused = $derived(Object.keys(work.draft.faults).some((field) => field.startsWith(list)));
-  let key = $derived(`half:${work.slug}:${work.id}:${list}`);
-  // svelte-ignore state_referenced_locally
-  let draft = $state<Row>(recall<Row>(key) ?? {});
-  let wanting = $derived(
-    columns.find((column) => !column.text && !column.open && !column.choices && !draft[column.key]?.trim()),
-  );
-  let asked = $state(false);
-  let first = $state<HTMLInputElement>();
   let box = $state<HTMLElement>();
-
-  function half(name: string, text: string): void {
-    draft[name] = text;
-    keep(key, Object.values(draft).some((part) => part.trim()) ? $state.snapshot(draft) : undefined);
-  }
+  let adding = $state<RowAdd>();
 
   function change(row: { id: string; row: Row }, name: string, text: string): void {
     work.typeRow(list, row.id, { ...row.row, [name]: text });
@@ -60,21 +42,8 @@
     work.saver.soon(0);
     await tick();
     const next = box?.querySelectorAll<HTMLElement>('[data-row] input')[index * columns.length];
-    (next ?? first)?.focus();
-  }
-
-  function append(event: SubmitEvent): void {
-    event.preventDefault();
-    asked = Boolean(wanting);
-    if (wanting) {
-      document.getElementById(`${id}-${wanting.key}`)?.focus();
-      return;
-    }
-    work.typeRow(list, undefined, $state.snapshot(draft));
-    work.saver.soon(0);
-    draft = {};
-    keep(key, undefined);
-    first?.focus();
+    if (next) next.focus();
+    else adding?.focus();
   }
 </script>
 
@@ -132,36 +101,5 @@
   {#if refused}
     <button class="btn btn-sm" onclick={() => work.forgetRefused(list)}>Give up what was refused</button>
   {/if}
-  <form class="mt-1 flex flex-wrap items-start gap-2" onsubmit={append}>
-    {#each columns.filter((column) => !column.choices) as column, index (column.key)}
-      <span class={column.text ? 'w-40' : 'w-32'}>
-        {#if index === 0}
-          <input
-            bind:this={first}
-            id="{id}-{column.key}"
-            class="input w-full bg-base-100 px-2 text-base"
-            aria-label="{column.label}, new"
-            placeholder={column.label}
-            value={draft[column.key] ?? ''}
-            oninput={(event) => half(column.key, event.currentTarget.value)}
-          />
-        {:else}
-          <input
-            id="{id}-{column.key}"
-            class="input w-full bg-base-100 px-2 text-base"
-            aria-label="{column.label}, new"
-            placeholder={column.label}
-            value={draft[column.key] ?? ''}
-            oninput={(event) => half(column.key, event.currentTarget.value)}
-          />
-        {/if}
-        {#if asked && wanting?.key === column.key}
-          <span role="alert" class="block text-sm font-semibold text-error"
-            >Say where, such as 212 or 8 1/2 in.</span
-          >
-        {/if}
-      </span>
-    {/each}
-    <button class="btn"><Plus size={16} aria-hidden="true" />{add}</button>
-  </form>
+  <RowAdd bind:this={adding} {work} {list} {columns} {add} />
 </section>

@@ -1,36 +1,18 @@
 // Saver saves what is typed: one request at a time, again when the server cannot be reached, merged when it was saved
 // elsewhere in between. What is typed lies in the browser until the server has confirmed it.
-import type { Answer } from '../api/ask';
-import { keep, recall } from '../api/browser_store';
-import type { Closure, Problem } from '../api/client';
+import { awayOf, type Answer, type Answered } from '../api/ask';
+import { Retry } from '../api/retry';
+import type { Problem } from '../api/client';
 import type { Draft } from './draft.svelte';
+import { KeptTyped, type Saved } from './kept';
 import { conflicts, type Conflict } from './merge';
 import type { Requests } from './requests';
 import type { Entry } from './typed';
 
-/** What the browser keeps of a closure. deeds: what an earlier build did and did not tell. */
-type Kept = { entries: Record<string, Entry>; deeds?: unknown[] };
-
-/** Whose plan is saved. */
-export type Saved = {
-  readonly closure: Closure | undefined;
-  /** What is saved by now. */
-  take: (closure: Closure) => void;
-  /** Whether something at a path has to wait for a fact that is not told yet. */
-  waits: (path: string) => boolean;
-  /** What is being dragged. */
-  readonly preview: { clear(): void };
-  load: () => Promise<void>;
-};
-
 const PAUSE_BEFORE_SAVING = 200;
-const FIRST_RETRY = 1000;
-const LONGEST_RETRY = 8000;
+const PAUSE_AFTER_A_FAILURE = 1000;
 /** A failing server is asked so often before the field is set aside. */
 const TRIES = 3;
-
-/** What earlier pages of this browser typed and did not save. */
-export const typedBefore = (key: string): Record<string, Entry> | undefined => recall<Kept>(key)?.entries;
 
 export class Saver {
   /** The plan cannot be asked for or saved. */
@@ -39,27 +21,26 @@ export class Saver {
   missing = $state(false);
   notice = $state('');
   conflicts = $state<Conflict[]>([]);
-  private written: string[];
+  private readonly kept: KeptTyped;
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private retry = FIRST_RETRY;
+  private readonly retry = new Retry();
   private broken = 0;
   /** Fields are sent one by one, to find the one that fails. */
   private alone = false;
   private gone = false;
 
   constructor(
-    private readonly key: string,
+    key: string,
     private readonly draft: Draft,
     private readonly requests: Requests,
     private readonly of: Saved,
   ) {
-    this.written = draft.paths;
+    this.kept = new KeptTyped(key, draft.paths);
   }
 
   /** What is typed and neither refused nor waiting for anything. */
   get open(): string[] {
-    const asked = this.conflicts.map((conflict) => conflict.path);
-    return this.draft.sendable(asked).filter((path) => !this.of.waits(path));
+    return this.draft.sendable(this.conflicts.map(({ path }) => path)).filter((path) => !this.of.waits(path));
   }
 
   soon(pause = PAUSE_BEFORE_SAVING): void {
@@ -86,30 +67,20 @@ export class Saver {
     this.gone = true;
   }
 
-  /** Writes what is unsaved beside what other tabs have written, and takes back only our own. */
   keep(): void {
-    const kept = recall<Kept>(this.key) ?? { entries: {} };
-    for (const path of this.written) delete kept.entries[path];
-    Object.assign(kept.entries, this.draft.entries);
-    this.written = this.draft.paths;
-    const empty = Object.keys(kept.entries).length + (kept.deeds?.length ?? 0) === 0;
-    keep(this.key, empty ? undefined : kept);
+    this.kept.write(this.draft.entries);
   }
 
   /** Asks once; when the server cannot be reached, says so and tries again later. */
-  async try<T>(call: () => Promise<Answer<T>>): Promise<Exclude<Answer<T>, { kind: 'away' }> | undefined> {
+  async try<T>(call: () => Promise<Answer<T>>): Promise<Answered<T> | undefined> {
     const answer = await call();
+    this.away = awayOf(answer);
     if (answer.kind !== 'away') {
-      this.away = '';
-      this.retry = FIRST_RETRY;
+      this.retry.reset();
       return answer;
     }
-    this.away = answer.signIn ? 'sign_in' : 'silent';
     clearTimeout(this.timer);
-    if (!this.gone) {
-      this.timer = setTimeout(() => void this.again(), this.retry);
-      this.retry = Math.min(this.retry * 2, LONGEST_RETRY);
-    }
+    if (!this.gone) this.timer = setTimeout(() => void this.again(), this.retry.next());
     return undefined;
   }
 
@@ -123,7 +94,6 @@ export class Saver {
     this.soon(0);
   }
 
-  /** @returns whether there is something else to try at once */
   private async send(): Promise<boolean> {
     const open = this.open;
     const paths = this.alone ? open.slice(0, 1) : open;
@@ -146,7 +116,7 @@ export class Saver {
   private broke(sent: Record<string, Entry>): boolean {
     this.broken += 1;
     if (this.broken < TRIES) {
-      this.soon(this.broken * FIRST_RETRY);
+      this.soon(this.broken * PAUSE_AFTER_A_FAILURE);
       return false;
     }
     this.broken = 0;
@@ -173,7 +143,6 @@ export class Saver {
     return true;
   }
 
-  /** Another try: what is unsaved, or just whether the server is back. */
   private async again(): Promise<void> {
     if (!this.draft.empty && this.of.closure) await this.save();
     else await this.of.load();

@@ -5,11 +5,12 @@ import { planText, type Closure, type ListPath, type PlanChange, type StageWord 
 import { Outbox } from '../outbox/outbox.svelte';
 import { both, waits, type Fact, type Press, type Said } from '../outbox/press';
 import { Draft } from './draft.svelte';
+import { typedBefore } from './kept';
 import type { Conflict } from './merge';
 import { Moves } from './moves.svelte';
 import { over, Preview, type Previewed } from './preview.svelte';
 import { Requests } from './requests';
-import { Saver, typedBefore } from './saver.svelte';
+import { Saver } from './saver.svelte';
 import type { Row, Value } from './typed';
 
 export class ClosureWork {

@@ -1,12 +1,11 @@
 // Outbox is what happened and waits to be told: facts and nothing but facts, of all tabs of this browser. What is shown
 // is the server's own word with what waits laid over it, also for a moment after it was told, until that word is newer.
 import { uuid } from '../api/browser_store';
+import { Retry } from '../api/retry';
 import { waits, type NewPress, type Press, type Said } from './press';
 import { Sender } from './sender';
 import { OutboxStore } from './store';
 
-const FIRST_RETRY = 1000;
-const LONGEST_RETRY = 8000;
 /** What fails is tried again after so long. */
 const FAILING_RETRY = 60_000;
 
@@ -41,7 +40,7 @@ export class Outbox {
   private sending: Promise<void> | undefined;
   private again = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private retry = FIRST_RETRY;
+  private readonly retry = new Retry();
   private gone = false;
 
   constructor(
@@ -135,27 +134,26 @@ export class Outbox {
     await this.read();
     this.failing = this.sender.failing;
     this.away = sent === 'silent' || sent === 'sign_in' ? sent : '';
-    if (this.away) this.later(this.retry);
-    else this.retry = FIRST_RETRY;
+    if (this.away) this.later(this.retry.next());
+    else this.retry.reset();
     if (sent === 'failing') this.later(FAILING_RETRY);
     if (!this.away && !this.gone) await this.onTold?.();
   }
 
-  /** Asks again after a while, longer each time. */
-  later(pause: number): void {
+  /** Asks again after a while. */
+  private later(pause: number): void {
     clearTimeout(this.timer);
     if (this.gone) return;
     this.timer = setTimeout(() => {
       if (pause === FAILING_RETRY) this.sender.again();
       void this.send();
     }, pause);
-    this.retry = Math.min(this.retry * 2, LONGEST_RETRY);
   }
 
   /** The server was not there, for whoever asked. */
   silent(): void {
     this.away ||= 'silent';
-    this.later(this.retry);
+    this.later(this.retry.next());
   }
 
   private async changed(): Promise<void> {

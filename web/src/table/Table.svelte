@@ -2,32 +2,27 @@
   // The cutting table: the run on the left, the thread on top, the station in the middle, the
   // ledger on the right.
   import { onMount } from 'svelte';
-  import { tinykeys } from 'tinykeys';
   import type { Closure, StageWord } from '../api/client';
   import { listen } from '../api/live';
   import { workroom } from '../api/workroom.svelte';
-  import { readHere } from '../closure/caliper.svelte';
   import Saved from '../closure/Saved.svelte';
   import { ClosureWork } from '../closure/work.svelte';
   import { navigate, route } from '../router';
   import StillSet from '../session/StillSet.svelte';
-  import { fetchAll, STATIONS } from '../stations/stations';
-  import { announce } from '../ui/announce.svelte';
-  import { fetchParts } from '../ui/later.svelte';
+  import { STATIONS } from '../stations/stations';
+  import { Fetched } from './fetched.svelte';
   import Ledger from './Ledger.svelte';
   import NextStation from './NextStation.svelte';
   import Run from './Run.svelte';
-  import { shortcuts } from './shortcuts.svelte';
+  import { stationKeys } from './keys';
+  import { Spoken } from './spoken';
   import StationHead from './StationHead.svelte';
   import Thread from './Thread.svelte';
   import TopBar from './TopBar.svelte';
 
-  /** The station that is looked at comes first, ms. */
-  const AFTER_THE_FIRST = 1500;
   const WORDS = Object.keys(STATIONS) as StageWord[];
 
   let params = $derived(route.params as { slug: string; id: string; station: string });
-  let slug = $derived(params.slug);
   let id = $derived(Number(params.id));
   let word = $derived(WORDS.find((other) => other === params.station) ?? 'cloth');
   let work = $state.raw<ClosureWork>(new ClosureWork('', 0));
@@ -35,11 +30,11 @@
   let station = $state<HTMLElement>();
 
   $effect(() => {
-    const opened = new ClosureWork(slug, id);
+    const opened = new ClosureWork(params.slug, id);
     work = opened;
     picked = 0;
     void opened.load();
-    const stop = listen(slug, (change) => {
+    const stop = listen(params.slug, (change) => {
       if (change.closure === opened.id || change.kind === 'again') void opened.follow();
     });
     return () => {
@@ -48,44 +43,18 @@
     };
   });
 
-  $effect(() => {
-    work.station = word;
-  });
+  $effect(() => void (work.station = word));
 
   let closure = $derived<Closure | undefined>(work.shown);
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
   let loading = $derived(STATIONS[word]());
-  /** The first station is there: all of the table is shown at once, so that nothing moves under the eye. */
-  let ready = $state(false);
-  $effect(() => {
-    loading.then(
-      () => (ready = true),
-      () => (ready = true),
-    );
-  });
+  $effect(() => parts.after(loading));
 
-  /** How many stations would open without a connection. */
-  let fetched = $state(0);
-  onMount(() => {
-    const timer = setTimeout(() => {
-      void fetchAll().then((count) => (fetched = count));
-      void fetchParts();
-    }, AFTER_THE_FIRST);
-    return () => clearTimeout(timer);
-  });
+  const parts = new Fetched();
+  onMount(() => parts.begin());
 
-  $effect(() => {
-    const name = work.closure ? `${work.closure.name}, ${work.closure.garment.name}` : 'Nimble Eyelet';
-    document.title = stage ? `${stage.title}: ${name}` : name;
-  });
-
-  // What a change made of this station's answer is said.
-  let said = '';
-  $effect(() => {
-    const answer = stage ? `${stage.title}: ${stage.answer}` : '';
-    if (said && answer !== said && said.startsWith(`${stage?.title}:`)) announce(answer);
-    said = answer;
-  });
+  const spoken = new Spoken();
+  $effect(() => spoken.say(work.closure, stage));
 
   /** Picks a hole of the run, or lets go of it. */
   function pick(hole: number): void {
@@ -94,7 +63,7 @@
 
   function go(to: StageWord): void {
     void navigate('/w/:slug/closures/:id/:station', {
-      params: { slug, id: String(id), station: to },
+      params: { slug: params.slug, id: String(id), station: to },
     });
     // A new station is read from its top.
     station?.focus({ preventScroll: true });
@@ -102,27 +71,17 @@
   }
 
   let bar = $state<TopBar>();
-  $effect(() => {
-    const when = (may: (event: KeyboardEvent) => boolean, act: () => unknown) => (event: KeyboardEvent) => {
-      if (!may(event)) return;
-      event.preventDefault();
-      act();
-    };
-    const free = (event: KeyboardEvent) => shortcuts.free(event);
-    const single = (event: KeyboardEvent) => shortcuts.single(event);
-    const keys: Record<string, (event: KeyboardEvent) => void> = {
-      '$mod+z': when(free, () => bar?.undo()),
-      '$mod+Shift+Z': when(free, () => work.moves.redo()),
-      'Alt+KeyC': readHere,
-    };
-    for (let number = 1; number <= WORDS.length; number += 1) {
-      keys[String(number)] = when(single, () => {
+  $effect(() =>
+    stationKeys({
+      undo: () => bar?.undo(),
+      redo: () => void work.moves.redo(),
+      to: (number) => {
         const there = closure?.sheet.stages[number - 1];
         if (there) go(there.word);
-      });
-    }
-    return tinykeys(window, keys);
-  });
+      },
+      stations: WORDS.length,
+    }),
+  );
 
   // Something may have been changed in another tab while this one was not looked at.
   function lookAgain(): void {
@@ -144,7 +103,7 @@
         <a class="link" href={workroom.at('/basket')}>waste basket</a>.
       </p>
     </main>
-  {:else if ready && closure && stage && workroom.catalogue && workroom.data}
+  {:else if parts.ready && closure && stage && workroom.catalogue && workroom.data}
     <Thread stages={closure.sheet.stages} current={word} {id} {go} />
     <div class="grid min-h-0 grow grid-cols-1 lg:grid-cols-[17rem_minmax(0,1fr)_15rem]">
       <Run
@@ -162,7 +121,7 @@
         tabindex="-1"
         class="relative min-w-0 px-4 py-4 wrap-anywhere outline-none lg:overflow-y-auto lg:px-7"
         aria-label={stage.title}
-        data-fetched={fetched}
+        data-fetched={parts.stations}
       >
         <Saved {work} />
         <StationHead {work} {stage} />

@@ -1,13 +1,12 @@
 <script lang="ts">
   // The button box: what is in it, how many, what it looks like, where it is used.
   import { keepPreviousData, createQuery } from '@tanstack/svelte-query';
-  import { ask, read, words } from '../../api/ask';
+  import { read } from '../../api/ask';
   import { recall } from '../../api/browser_store';
-  import { client, type StashButton } from '../../api/client';
-  import { queries } from '../../api/queries';
+  import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
-  import { announce } from '../../ui/announce.svelte';
   import Page from '../Page.svelte';
+  import { Box } from './box.svelte';
   import ImportPanel from './ImportPanel.svelte';
   import StashForm from './StashForm.svelte';
   import StashRow from './StashRow.svelte';
@@ -15,9 +14,7 @@
   const PAGE = 60;
   let search = $state('');
   let pages = $state(1);
-  let failed = $state('');
   let open = $state<number | 'new' | 'file' | undefined>(recall('stash:new') ? 'new' : undefined);
-  let taken = $state.raw<StashButton>();
   let slug = $derived(workroom.slug);
 
   const box = createQuery(() => ({
@@ -41,63 +38,18 @@
     return { total: found[0]?.total ?? 0, buttons: found.flatMap((page) => page.buttons) };
   }
 
-  async function changed(): Promise<void> {
-    await Promise.all([queries.invalidateQueries({ queryKey: ['stash', slug] }), workroom.refresh()]);
-  }
+  const acts = new Box((id) => buttons?.find((button) => button.id === id));
 
   function saved(): void {
     open = undefined;
-    void changed();
-  }
-
-  /** One after the other, each from what the one before left: two quick taps are two. */
-  let counting = Promise.resolve();
-  function count({ id }: StashButton, by: number): Promise<void> {
-    return (counting = counting.then(() => {
-      const button = buttons?.find((other) => other.id === id);
-      return button && counted(button, by);
-    }));
-  }
-
-  async function counted(button: StashButton, by: number): Promise<void> {
-    const owned = String(Math.max(button.owned + by, 0));
-    const params = { path: { slug, id: button.id }, header: { 'If-Match': `"${button.revision}"` } };
-    const body = { ...button.fields, owned };
-    const answer = await ask(client.PUT('/api/workrooms/{slug}/stash/{id}', { params, body }));
-    failed = words(answer);
-    await queries.invalidateQueries({ queryKey: ['stash', slug] });
-  }
-
-  async function takeOut(chosen: StashButton): Promise<void> {
-    await counting;
-    const button = buttons?.find((other) => other.id === chosen.id) ?? chosen;
-    const params = { path: { slug, id: button.id }, header: { 'If-Match': `"${button.revision}"` } };
-    const answer = await ask(client.DELETE('/api/workrooms/{slug}/stash/{id}', { params }));
-    failed = words(answer);
-    if (answer.kind === 'data') {
-      taken = button;
-      announce(`${button.fields.name} is out of the box.`);
-      document.getElementById('main')?.focus();
-    }
-    saved();
-  }
-
-  async function putBack(): Promise<void> {
-    if (!taken) return;
-    const path = { slug, kind: 'button' as const, id: taken.id };
-    const answer = await ask(
-      client.POST('/api/workrooms/{slug}/waste-basket/{kind}/{id}', { params: { path } }),
-    );
-    failed = words(answer);
-    if (answer.kind === 'data') taken = undefined;
-    await changed();
+    void acts.changed();
   }
 </script>
 
 <Page
   title="Stash"
   wide
-  failed={failed || (box.failureCount ? 'The server does not answer. Trying again…' : '')}
+  failed={acts.failed || (box.failureCount ? 'The server does not answer. Trying again…' : '')}
 >
   <div class="flex flex-wrap items-end gap-x-6 gap-y-3">
     <h1 class="text-4xl font-semibold">Stash</h1>
@@ -122,15 +74,15 @@
       <a class="btn" href={workroom.file('/stash.csv')} download="stash.csv">As a file</a>
     </div>
   </div>
-  {#if taken}
+  {#if acts.taken}
     <p role="status" class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
-      <span class="wrap-anywhere">“{taken.fields.name}” is out of the box.</span>
-      <button class="btn btn-sm" onclick={putBack}>Put it back</button>
+      <span class="wrap-anywhere">“{acts.taken.fields.name}” is out of the box.</span>
+      <button class="btn btn-sm" onclick={() => acts.putBack()}>Put it back</button>
     </p>
   {/if}
   <div class="mt-4">
     {#if open === 'new' && workroom.catalogue}<StashForm {saved} close={() => (open = undefined)} />{/if}
-    {#if open === 'file'}<ImportPanel landed={() => void changed()} />{/if}
+    {#if open === 'file'}<ImportPanel landed={() => void acts.changed()} />{/if}
   </div>
   {#if buttons}
     <p class="mt-4 text-secondary" role="status">
@@ -149,8 +101,8 @@
           {widest}
           open={open === button.id}
           toggle={() => (open = open === button.id ? undefined : button.id)}
-          {count}
-          {takeOut}
+          count={(button, by) => acts.count(button, by)}
+          takeOut={(button) => acts.takeOut(button).then(saved)}
         >
           <StashForm {button} {saved} close={() => (open = undefined)} />
         </StashRow>

@@ -5,39 +5,17 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { ask, read, refusal } from '../../api/ask';
   import { keep, recall } from '../../api/browser_store';
-  import { client, type PlanChange } from '../../api/client';
+  import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import { go } from '../../router';
   import FormField from '../../ui/FormField.svelte';
+  import { Beginning, BLANK } from './beginning';
 
-  const BLANK = {
-    garment: '',
-    name: '',
-    like: '',
-    mirror: false,
-    shape: 'rounded',
-    machine: '',
-    cloth: '',
-    use: '',
-    place: 'front',
-    overlap: '',
-  };
   let key = $derived(`begin:${workroom.slug}`);
   let typed = $state(untrack(() => ({ ...BLANK, ...recall<typeof BLANK>(key) })));
   let faults = $state<Record<string, string>>({});
   let failed = $state('');
   let garments = $derived(workroom.data?.garments ?? []);
-  let last = $derived(workroom.data?.last);
-  let catalogue = $derived(workroom.catalogue);
-  let machine = $derived(typed.machine || String(last?.machine ?? workroom.data?.machines[0]?.id ?? ''));
-  let use = $derived(typed.use || (last?.fields['placket.use'] ?? 'shirt'));
-  /** A bar tack is sewn elsewhere than a hole. */
-  let opens = $derived(catalogue?.measured.find((item) => item.key === typed.shape)?.opens ?? true);
-  let places = $derived((catalogue?.places ?? []).filter((item) => item.tacked !== opens));
-  let place = $derived(
-    places.some((item) => item.key === typed.place) ? typed.place : (places[0]?.key ?? 'front'),
-  );
-  let overlap = $derived(typed.overlap || (last?.fields['placket.overlap'] ?? 'right'));
   const shelf = createQuery(() => ({
     queryKey: ['picks', workroom.slug, 'cloth'],
     queryFn: () =>
@@ -48,53 +26,17 @@
       ),
     enabled: workroom.slug !== '',
   }));
-  let cloths = $derived([
-    ...(last ? [{ key: '', name: `as last: ${last.fields['cloth.name'] || 'the cloth used last'}` }] : []),
-    ...(shelf.data?.items ?? []).map((item) => ({ key: item.name, name: item.name })),
-    ...(catalogue?.cloth_kinds ?? []).map((kind) => ({
-      key: `kind:${kind.key}`,
-      name: `another, ${kind.name}`,
-    })),
-  ]);
+  let choice = $derived(new Beginning(typed, shelf.data?.items ?? []));
 
   $effect(() => {
     const now = $state.snapshot(typed);
     keep(key, now.garment || now.name ? now : undefined);
   });
 
-  /** The figures of the cloth chosen: off the shelf, typical for its kind, or as used last. */
-  function cloth(): Record<string, string | null> {
-    const chosen = typed.cloth || (last ? '' : (cloths[0]?.key ?? ''));
-    const item = shelf.data?.items.find((other) => other.name === chosen);
-    if (item)
-      return Object.fromEntries(Object.entries(item.fields).map(([field, text]) => [`cloth.${field}`, text]));
-    const usual = catalogue?.cloth_figures.find((kind) => `kind:${kind.key}` === chosen);
-    return usual
-      ? {
-          'cloth.kind': usual.key,
-          'cloth.weight': usual.weight,
-          'cloth.thickness': usual.thickness,
-          'cloth.stretch': usual.stretch,
-        }
-      : {};
-  }
-
-  function plan(): PlanChange {
-    return {
-      ...last?.fields,
-      ...cloth(),
-      'button.shape': typed.shape,
-      'placket.use': use,
-      'placket.place': place,
-      'placket.overlap': overlap,
-      ...(machine ? { 'machine.id': Number(machine) } : {}),
-    };
-  }
-
   async function begin(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     const { garment, name, like, mirror } = $state.snapshot(typed);
-    const body = { garment, name, ...(like ? { like: Number(like), mirror } : { plan: plan() }) };
+    const body = { garment, name, ...(like ? { like: Number(like), mirror } : { plan: choice.plan() }) };
     const params = { path: { slug: workroom.slug } };
     const answer = await ask(client.POST('/api/workrooms/{slug}/closures', { params, body }));
     ({ faults, failed } = refusal(answer));
@@ -148,38 +90,15 @@
         for the other side</label
       >
     {:else}
-      <FormField
-        label="What goes through"
-        path="begin.shape"
-        bind:value={typed.shape}
-        choices={catalogue?.shapes ?? []}
-      />
-      <FormField
-        label="Machine"
-        path="begin.machine"
-        bind:value={() => machine, (key) => (typed.machine = key ?? '')}
-        choices={(workroom.data?.machines ?? []).map((item) => ({ key: String(item.id), name: item.name }))}
-      />
-      <FormField label="Cloth" path="begin.cloth" bind:value={typed.cloth} choices={cloths} />
-      <FormField
-        label="Kind of garment"
-        path="begin.use"
-        bind:value={() => use, (key) => (typed.use = key ?? '')}
-        choices={catalogue?.uses ?? []}
-      />
-      <FormField
-        label="Place on it"
-        path="begin.place"
-        bind:value={() => place, (key) => (typed.place = key ?? '')}
-        choices={places}
-        hint={places.find((item) => item.key === place)?.note ?? ''}
-      />
-      <FormField
-        label="Lap, as worn"
-        path="begin.overlap"
-        bind:value={() => overlap, (key) => (typed.overlap = key ?? '')}
-        choices={catalogue?.overlaps ?? []}
-      />
+      {#each choice.asked as field (field.name)}
+        <FormField
+          label={field.label}
+          path="begin.{field.name}"
+          bind:value={() => field.value, (key) => (typed[field.name] = key ?? '')}
+          choices={field.choices}
+          hint={field.hint ?? ''}
+        />
+      {/each}
     {/if}
   </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}

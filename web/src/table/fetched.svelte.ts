@@ -1,0 +1,28 @@
+// Fetched is what of the table is there: the station that is looked at first, and by and by all that would be needed
+// without a connection.
+import { fetchAll } from '../stations/stations';
+import { fetchParts } from '../ui/later.svelte';
+
+/** The station that is looked at comes first, ms. */
+const AFTER_THE_FIRST = 1500;
+
+export class Fetched {
+  /** The first station is there: all of the table is shown at once, so that nothing moves under the eye. */
+  ready = $state(false);
+  /** How many stations would open without a connection. */
+  stations = $state(0);
+
+  after(station: Promise<unknown>): void {
+    const there = () => (this.ready = true);
+    station.then(there, there);
+  }
+
+  /** @returns how to stop */
+  begin(): () => void {
+    const timer = setTimeout(() => {
+      void fetchAll().then((count) => (this.stations = count));
+      void fetchParts();
+    }, AFTER_THE_FIRST);
+    return () => clearTimeout(timer);
+  }
+}
