@@ -18,6 +18,8 @@ interface Schema extends DBSchema {
 /** Steps that are remembered to be gone back to. */
 const REMEMBERED = 120;
 const NAME = 'nimble-eyelet-outbox';
+/** Room between two numbers of the store, for what it could not keep. */
+const BETWEEN = 1 / 16;
 
 /** What was done on a session in these presses, to be gone back to. */
 export const doneIn = (presses: Press[]): SessionStep[] =>
@@ -26,31 +28,35 @@ export const doneIn = (presses: Press[]): SessionStep[] =>
 export class OutboxStore {
   private opened: Promise<IDBPDatabase<Schema>> | undefined;
   private memory: Press[] = [];
-  private last = 0;
   private readonly forNow = uuid();
 
   /** Keeps a press behind all others. @returns its number */
   async add(press: NewPress): Promise<number> {
     const db = await this.db();
-    if (!db) {
-      this.memory.push({ ...press, n: ++this.last });
-      return this.last;
-    }
-    return db.add('presses', press as Press);
+    // A store that is full keeps nothing more: the page still holds it, and tells it.
+    const kept = await db?.add('presses', press as Press).catch(() => undefined);
+    if (kept !== undefined) return kept;
+    // Behind what is there, and before what the store will number next.
+    const last = Math.max(0, ...(await this.all(press.slug)).map((one) => one.n));
+    const n = db ? last + BETWEEN : last + 1;
+    this.memory.push({ ...press, n });
+    return n;
   }
 
   /** All of a workroom, oldest first. */
   async all(slug: string): Promise<Press[]> {
     const db = await this.db();
-    const found = db ? await db.getAllFromIndex('presses', 'slug', slug) : this.memory;
-    return found.filter((press) => press.slug === slug).sort((one, other) => one.n - other.n);
+    const found = db ? await db.getAllFromIndex('presses', 'slug', slug) : [];
+    return [...found, ...this.memory]
+      .filter((press) => press.slug === slug)
+      .sort((one, other) => one.n - other.n);
   }
 
   /** Workrooms of which something waits. */
   async slugs(): Promise<string[]> {
     const db = await this.db();
-    const presses = db ? await db.getAll('presses') : this.memory;
-    return [...new Set(presses.filter(waits).map((press) => press.slug))];
+    const presses = db ? await db.getAll('presses') : [];
+    return [...new Set([...presses, ...this.memory].filter(waits).map((press) => press.slug))];
   }
 
   /** This browser's id. */
@@ -110,6 +116,7 @@ export class OutboxStore {
     void write.objectStore('sessions').put(now, key);
     for (const press of known) void write.objectStore('presses').delete(press.n);
     await write.done;
+    this.memory = this.memory.filter((press) => !known.some(({ n }) => n === press.n));
     return now;
   }
 
