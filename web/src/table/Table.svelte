@@ -23,6 +23,8 @@
   const WORDS = Object.keys(STATIONS) as StageWord[];
 
   let params = $derived(route.params as { slug: string; id: string; station: string });
+  // By themselves: another station is no other closure.
+  let slug = $derived(params.slug);
   let id = $derived(Number(params.id));
   let word = $derived(WORDS.find((other) => other === params.station) ?? 'cloth');
   let work = $state.raw<ClosureWork>(new ClosureWork('', 0));
@@ -30,11 +32,11 @@
   let station = $state<HTMLElement>();
 
   $effect(() => {
-    const opened = new ClosureWork(params.slug, id);
+    const opened = new ClosureWork(slug, id);
     work = opened;
     picked = 0;
     void opened.load();
-    const stop = listen(params.slug, (change) => {
+    const stop = listen(slug, (change) => {
       if (change.closure === opened.id || change.kind === 'again') void opened.follow();
     });
     return () => {
@@ -56,15 +58,12 @@
   const spoken = new Spoken();
   $effect(() => spoken.say(work.closure, stage));
 
-  /** Picks a hole of the run, or lets go of it. */
   function pick(hole: number): void {
     picked = picked === hole ? 0 : hole;
   }
 
   function go(to: StageWord): void {
-    void navigate('/w/:slug/closures/:id/:station', {
-      params: { slug: params.slug, id: String(id), station: to },
-    });
+    void navigate('/w/:slug/closures/:id/:station', { params: { slug, id: String(id), station: to } });
     // A new station is read from its top.
     station?.focus({ preventScroll: true });
     station?.scrollTo({ top: 0 });
