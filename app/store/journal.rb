@@ -21,9 +21,10 @@ module NimbleEyelet
       # is that taken for true. What was pressed together stands at one moment.
       PLACED = <<~SQL
         around AS (
-          SELECT max(j.happened_at) FILTER (WHERE j.n < :n::bigint) AS before, min(j.happened_at) FILTER (WHERE j.n > :n::bigint) AS after
-            FROM journal j WHERE j.workroom_id = :workroom AND j.device = :device::uuid AND j.n IS NOT NULL
-             AND (j.press = :press::uuid) IS NOT TRUE),
+          SELECT (SELECT j.happened_at FROM journal j WHERE j.workroom_id = :workroom AND j.device = :device::uuid AND j.n < :n::bigint
+                     AND (j.press = :press::uuid) IS NOT TRUE ORDER BY j.n DESC LIMIT 1) AS before,
+                 (SELECT j.happened_at FROM journal j WHERE j.workroom_id = :workroom AND j.device = :device::uuid AND j.n > :n::bigint
+                     AND (j.press = :press::uuid) IS NOT TRUE ORDER BY j.n LIMIT 1) AS after),
         early AS (
           SELECT CASE WHEN around.after - h.at <= interval '0' AND h.at - around.after < interval '1 day'
                       THEN around.after - interval '1 ms' ELSE h.at END AS at, around.before
