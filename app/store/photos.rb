@@ -90,8 +90,7 @@ module NimbleEyelet
       # @param album [Album]
       # @return [Integer] how many went
       def self.sweep(db, album)
-        gone = db.fetch(WITHDRAWN).select_map(:image_data)
-        gone.each { |kept| album.drop(kept.to_h) }.size
+        db.transaction { db.fetch(WITHDRAWN).select_map(:image_data).each { |kept| album.drop(kept.to_h) }.size }
       end
 
       private
