@@ -193,6 +193,9 @@ module NimbleEyelet
         json({ status: "waiting", database: "away", version: VERSION }, status: 503)
       end
 
+      # Who came here was asked for a name by a proxy, if anybody wanted one.
+      get("/api/signed-in") { redirect "/", 302 }
+
       get "/api/openapi.yaml" do
         send_file DESCRIPTION, type: "application/yaml"
       end

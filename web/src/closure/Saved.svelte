@@ -2,6 +2,7 @@
   // What is not saved, and why. Silent when all is well.
   import { workroom } from '../api/workroom.svelte';
   import Refused from '../outbox/Refused.svelte';
+  import SignIn from '../ui/SignIn.svelte';
   import { rowOf } from './typed';
   import type { ClosureWork } from './work.svelte';
 
@@ -9,11 +10,17 @@
 </script>
 
 {#if work.away}
-  <p role="alert" class="mb-3 border-l-4 border-warning bg-base-200 px-3 py-2">
-    {work.away === 'sign_in'
-      ? 'The server asks you to sign in: load this page again.'
-      : 'The server does not answer.'}
-    {work.unsaved ? 'What you typed is kept here and will be saved as soon as it does.' : 'Trying again…'}
+  <p
+    role="alert"
+    class="mb-3 flex flex-wrap items-center gap-x-3 border-l-4 border-warning bg-base-200 px-3 py-2"
+  >
+    {#if work.away === 'sign_in'}
+      <SignIn />
+    {:else}
+      The server does not answer. {work.unsaved
+        ? 'What you typed is kept here and will be saved as soon as it does.'
+        : 'Trying again…'}
+    {/if}
   </p>
 {:else if work.conflicts.length > 0}
   <p role="alert" class="mb-3 border-l-4 border-warning bg-base-200 px-3 py-2">

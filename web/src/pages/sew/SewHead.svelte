@@ -4,6 +4,7 @@
   import type { Snippet } from 'svelte';
   import type { Session, SessionClosure, SessionStep } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import SignIn from '../../ui/SignIn.svelte';
   import Refused from '../../outbox/Refused.svelte';
   import type { SessionWork } from '../../session/session.svelte';
 
@@ -68,6 +69,9 @@
       {/each}
     </ul>
   </details>
+  {#if work.outbox.away === 'sign_in'}
+    <p role="alert" class="flex w-full flex-wrap items-center gap-x-3"><SignIn /></p>
+  {/if}
   <Refused outbox={work.outbox} />
   {#if now === undefined}<span class="sr-only">All done.</span>{/if}
 </header>
