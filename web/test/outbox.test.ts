@@ -6,6 +6,7 @@ import { both, numberOf, waits, type NewPress, type Press } from '../src/outbox/
 import { meaning } from '../src/outbox/policy';
 import { Sender } from '../src/outbox/sender';
 import { OutboxStore } from '../src/outbox/store';
+import { PATIENCE } from './patience';
 
 const server = vi.hoisted(() => ({
   /** What it answers to a list, by the steps in it. */
@@ -107,9 +108,7 @@ describe('a list of what waits', () => {
     for (const step of ['mark', 'huge', 'sew']) await store.add(press(step));
     server.answers = (steps) => ({ status: steps.includes('huge') ? 413 : 200 });
     expect(await send()).toBe('all');
-    expect((await store.all('marsh')).map(({ refused }) => refused)).toEqual([
-      'It is too large for the server.',
-    ]);
+    expect((await store.all('marsh')).map(({ refused }) => refused)).toEqual(['This is too large to save.']);
     expect(
       sent()
         .flat()
@@ -138,6 +137,24 @@ describe('a list of what waits', () => {
     expect(await says()).toEqual([]);
     const kept = await store.keepSession('marsh:7', doc('2026-01-01T10:00:01Z'), []);
     expect(kept.doc.as_of).toBe('2026-01-01T10:00:02Z');
+  });
+});
+
+describe('what a page shows', () => {
+  it('no longer has what its document knows of, though a session keeps it for longer', async () => {
+    vi.stubGlobal('navigator', {});
+    server.answers = () => ({ status: 200 });
+    const { Outbox } = await import('../src/outbox/outbox.svelte');
+    const outbox = new Outbox('shore');
+    await outbox.add({ session: 7, says: 'mark', facts: press('mark').facts });
+    await vi.waitFor(() => expect(outbox.told).toHaveLength(1), PATIENCE);
+    outbox.forget(outbox.told);
+    expect(await outbox.store.all('shore')).toHaveLength(1);
+    await outbox.add({ closure: 1, says: 'sew', facts: press('sew').facts });
+    await vi.waitFor(() => expect(outbox.told).toHaveLength(1), PATIENCE);
+    expect(outbox.facts.map(({ fact }) => fact.step)).toEqual(['sew']);
+    outbox.leave();
+    vi.unstubAllGlobals();
   });
 });
 

@@ -1,4 +1,4 @@
-// How long to wait before a server that did not answer is asked again: longer each time, and anew once it has answered.
+// How long to wait before a server that did not answer is asked again: longer each time, and short again after an answer.
 const FIRST = 1000;
 const LONGEST = 8000;
 

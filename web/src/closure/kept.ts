@@ -6,7 +6,7 @@ import type { Entry } from './typed';
 /** Whose plan is saved. */
 export type Saved = {
   readonly closure: Closure | undefined;
-  /** What is saved by now. */
+  /** This is saved. */
   take: (closure: Closure) => void;
   /** Whether something at a path has to wait for a fact that is not told yet. */
   waits: (path: string) => boolean;

@@ -1,7 +1,8 @@
 // Preview shows what a change would make of a closure while something is dragged. Only the newest
 // wish is asked for; an answer that was overtaken is shown all the same, as long as something is
 // dragged. Without an answer there is no preview: what is dropped is kept and saved later.
-import type { Closure, PlanChange, PreviewOf } from '../api/client';
+import type { Closure, PlanChange, PreviewOf, StageWord } from '../api/client';
+import type { Requests } from './requests';
 
 /** A closure as it would be, and what became of its holes. */
 export type Previewed = Closure & { moved: string | null };
@@ -9,6 +10,18 @@ export type Previewed = Closure & { moved: string | null };
 export function over(saved: Closure, { plan, moved, sheet }: PreviewOf): Previewed {
   const stages = saved.sheet.stages.map((stage) => sheet.stages.find((s) => s.word === stage.word) ?? stage);
   return { ...saved, plan, moved, sheet: { ...saved.sheet, ...sheet, stages } };
+}
+
+/** Asks for one. Only what the table shows comes back; the rest stays as it is saved. */
+export async function previewOf(
+  of: { readonly closure: Closure | undefined; station: StageWord },
+  requests: Requests,
+  changes: PlanChange,
+): Promise<Previewed | undefined> {
+  const saved = of.closure;
+  const places = saved?.sheet.placket?.holes.map((hole) => hole.at.mm) ?? [];
+  const answer = await requests.preview(changes, places, of.station);
+  return answer.kind === 'data' && saved ? over(saved, answer.data) : undefined;
 }
 
 type Ask = (changes: PlanChange) => Promise<Previewed | undefined>;

@@ -10,12 +10,10 @@ import type { Requests } from './requests';
 import type { Entry } from './typed';
 
 const PAUSE_BEFORE_SAVING = 200;
-const PAUSE_AFTER_A_FAILURE = 1000;
 /** A failing server is asked so often before the field is set aside. */
 const TRIES = 3;
 
 export class Saver {
-  /** The plan cannot be asked for or saved. */
   away = $state<'' | 'silent' | 'sign_in'>('');
   saving = $state(false);
   missing = $state(false);
@@ -24,6 +22,7 @@ export class Saver {
   private readonly kept: KeptTyped;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly retry = new Retry();
+  private running: Promise<void> | undefined;
   private broken = 0;
   /** Fields are sent one by one, to find the one that fails. */
   private alone = false;
@@ -48,16 +47,19 @@ export class Saver {
     if (!this.gone) this.timer = setTimeout(() => void this.save(), pause);
   }
 
+  /** Saves all that is typed; whoever asks while that goes on waits for it. */
   async save(): Promise<void> {
     clearTimeout(this.timer);
-    if (this.saving || !this.of.closure || this.gone) return;
+    if (!this.of.closure || this.gone) return;
     this.saving = true;
-    try {
+    this.running ??= (async () => {
       while (await this.send()) this.keep();
-    } finally {
+    })().finally(() => {
+      this.running = undefined;
       this.saving = false;
       this.keep();
-    }
+    });
+    await this.running;
   }
 
   /** What is typed is sent now; what cannot be stays kept for the next visit, and nothing is tried again. */
@@ -84,7 +86,6 @@ export class Saver {
     return undefined;
   }
 
-  /** Somebody chose which of two to keep. */
   resolve(conflict: Conflict, mine: boolean): void {
     this.conflicts = this.conflicts.filter((other) => other.path !== conflict.path);
     const value = this.draft.entries[conflict.path]?.value;
@@ -116,7 +117,7 @@ export class Saver {
   private broke(sent: Record<string, Entry>): boolean {
     this.broken += 1;
     if (this.broken < TRIES) {
-      this.soon(this.broken * PAUSE_AFTER_A_FAILURE);
+      this.soon(this.retry.next());
       return false;
     }
     this.broken = 0;
@@ -131,8 +132,7 @@ export class Saver {
   /** @returns whether there is something else to try at once */
   private refuse(status: number, problem: Problem, sent: Record<string, Entry>): boolean {
     this.of.preview.clear();
-    if (status === 404) this.missing = true;
-    if (status === 404) return false;
+    if ((this.missing ||= status === 404)) return false;
     if (status === 412 && problem.current) {
       this.of.take(problem.current);
       this.conflicts = conflicts(this.draft.entries, problem.current);

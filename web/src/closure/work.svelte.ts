@@ -1,14 +1,14 @@
 // ClosureWork holds one closure as somebody works on it: what is saved, what was typed and is being saved, what happened
 // and waits to be told, and what is shown of all of it.
 import { uuid } from '../api/browser_store';
-import { planText, type Closure, type ListPath, type PlanChange, type StageWord } from '../api/client';
+import { planText, type Closure, type ListPath, type StageWord } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { both, waits, type Fact, type Press, type Said } from '../outbox/press';
 import { Draft } from './draft.svelte';
 import { typedBefore } from './kept';
 import type { Conflict } from './merge';
 import { Moves } from './moves.svelte';
-import { over, Preview, type Previewed } from './preview.svelte';
+import { Preview, previewOf } from './preview.svelte';
 import { Requests } from './requests';
 import { Saver } from './saver.svelte';
 import type { Row, Value } from './typed';
@@ -39,7 +39,7 @@ export class ClosureWork {
     this.requests = new Requests(slug, id);
     this.outbox = new Outbox(slug);
     this.outbox.onTold = () => this.told();
-    this.preview = new Preview((changes) => this.askPreview(changes));
+    this.preview = new Preview((changes) => previewOf(this, this.requests, changes));
     this.saver = new Saver(key, this.draft, this.requests, this);
     this.moves = new Moves(this, this.saver, this.requests);
   }
@@ -180,21 +180,16 @@ export class ClosureWork {
     return back ? this.notTakenBack(both(id, back.id)) : id;
   }
 
-  /** Only what the table shows comes back; the rest stays as it is saved. */
-  private async askPreview(changes: PlanChange): Promise<Previewed | undefined> {
-    const saved = this.closure;
-    const places = saved?.sheet.placket?.holes.map((hole) => hole.at.mm) ?? [];
-    const answer = await this.requests.preview(changes, places, this.station);
-    return answer.kind === 'data' && saved ? over(saved, answer.data) : undefined;
-  }
-
-  /** All is told: how far the work is by now is looked at, once what is typed is saved. */
+  /** All is told: the closure is read again, once what is typed is saved. */
   private async told(): Promise<void> {
-    if (!this.closure) return;
-    if (this.saver.open.length > 0) await this.saver.save();
+    await this.saver.save();
     const known = this.outbox.told;
-    if (known.length === 0) return;
+    const version = this.closure?.version;
+    if (!version || known.length === 0) return;
     const answer = await this.requests.read();
-    if (answer.kind === 'data') this.take(answer.data, known);
+    if (answer.kind !== 'data') return;
+    // Something was saved meanwhile: this is older.
+    if (this.saver.saving || this.closure?.version !== version) return this.told();
+    this.take(answer.data, known);
   }
 }

@@ -17,8 +17,7 @@
     data-refused
   >
     <span class="min-w-60 grow"
-      >Not saved: “{named(press)}”. {press.refused ??
-        'The server fails over it. It is tried again in a minute.'}</span
+      >Not saved: “{named(press)}”. {press.refused ?? 'Saving it failed. The next try is in a minute.'}</span
     >
     <button class="btn min-h-11" onclick={() => outbox.sendAgain(press)}>Send it again</button>
     <button class="btn min-h-11 btn-ghost" onclick={() => outbox.drop(press)}>It did not happen</button>

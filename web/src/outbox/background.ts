@@ -6,6 +6,7 @@ import { CHANNEL, Outbox, store, type Heard } from './outbox.svelte';
 const EVERY = 15_000;
 
 export async function tellInTheBackground(): Promise<void> {
+  await store.sweep(Date.now());
   const slugs = await takeOver(store);
   const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(CHANNEL) : undefined;
   for (const slug of slugs) channel?.postMessage({ slug } satisfies Heard);

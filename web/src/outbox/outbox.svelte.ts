@@ -29,7 +29,7 @@ export class Outbox {
   readonly refused = $derived(this.presses.filter((press) => press.refused !== undefined));
   /** What counts as having happened. */
   readonly standing = $derived(this.presses.filter((press) => press.refused === undefined));
-  /** Facts that count, told or not, of a closure or taking back one of any. */
+  /** Facts that count, told or not. */
   readonly facts = $derived(this.standing.flatMap((press) => press.facts));
 
   readonly store = store;
@@ -42,6 +42,8 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly retry = new Retry();
   private gone = false;
+  /** Presses that what is shown knows of: a session may keep them in the store for longer. */
+  private readonly known = new Set<string>();
 
   constructor(
     readonly slug: string,
@@ -97,8 +99,8 @@ export class Outbox {
 
   /** What is shown knows of these now. */
   forget(presses: Press[]): void {
-    const known = presses.map((press) => press.id);
-    this.presses = this.presses.filter((press) => !known.includes(press.id));
+    for (const press of presses) this.known.add(press.id);
+    this.presses = this.presses.filter((press) => !this.known.has(press.id));
   }
 
   /** Told presses that are still laid over what is shown. */
@@ -176,7 +178,8 @@ export class Outbox {
   /** What lies in the store, and what left it because it was told and is not shown yet.
    * @param stored ids of presses that are in the store by now */
   private async read(stored: string[] = []): Promise<void> {
-    const kept = await store.all(this.slug);
+    const all = await store.all(this.slug);
+    const kept = all.filter((press) => !this.known.has(press.id));
     const ids = kept.map((press) => press.id);
     const left = this.presses.flatMap((press) => {
       if (ids.includes(press.id) || press.refused !== undefined) return [];

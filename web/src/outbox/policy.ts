@@ -15,7 +15,7 @@ export type Meaning =
 
 const SIGN_IN = [401, 403, 407];
 const LATER = [408, 425, 429];
-const TOO_MUCH = 'It is too large for the server.';
+const TOO_MUCH = 'This is too large to save.';
 
 export function meaning(answer: Answer<EntriesAnswered>, ids: string[]): Meaning {
   if (answer.kind === 'away') return { kind: 'away', why: answer.signIn ? 'sign_in' : 'silent' };

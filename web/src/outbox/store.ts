@@ -18,6 +18,8 @@ interface Schema extends DBSchema {
 /** Steps that are remembered to be gone back to. */
 const REMEMBERED = 120;
 const NAME = 'nimble-eyelet-outbox';
+/** A week, ms. */
+const LONG_TOLD = 7 * 24 * 3_600_000;
 /** Room between two numbers of the store, for what it could not keep. */
 const BETWEEN = 1 / 16;
 
@@ -98,6 +100,13 @@ export class OutboxStore {
     const write = db.transaction('presses', 'readwrite');
     for (const n of numbers) void write.store.delete(n);
     await write.done;
+  }
+
+  /** Drops what was told so long ago that no session waits for it any more. @param now ms */
+  async sweep(now: number): Promise<void> {
+    const db = await this.db();
+    const old = (press: Press) => press.told && now - Date.parse(press.at) > LONG_TOLD;
+    await this.drop(((await db?.getAll('presses')) ?? []).filter(old).map((press) => press.n));
   }
 
   /** Keeps a session as it was given out, and drops what it knows of, at one moment. An older one is not kept. */

@@ -145,7 +145,8 @@ export class SessionWork {
 
   /** The session as it was given out just now, knowing of these presses. */
   async take(doc: Session, known: Press[] = []): Promise<void> {
-    const kept = await this.outbox.store.keepSession(this.key, doc, known);
+    const own = known.filter((press) => press.session === this.id);
+    const kept = await this.outbox.store.keepSession(this.key, doc, own);
     this.before = kept.past;
     this.doc = kept.doc;
     this.outbox.forget(known);
@@ -173,7 +174,7 @@ export class SessionWork {
 
   /** The server's own word. */
   private async look(): Promise<void> {
-    const known = this.outbox.told.filter((press) => press.session === this.id);
+    const known = this.outbox.told;
     const path = { slug: this.slug, id: this.id };
     const answer = await ask(client.GET('/api/workrooms/{slug}/sessions/{id}', { params: { path } }));
     if (answer.kind === 'data') await this.take(answer.data, known);
