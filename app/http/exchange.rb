@@ -41,7 +41,7 @@ module NimbleEyelet
 
       # A print as it was drawn last, or drawn now.
       #
-      # @param hangs_on [Array] all that it hangs on beside the address; nothing where it is drawn anew each time
+      # @param hangs_on [Array] all that it depends on beside the address; nothing where each request draws it
       # @yieldreturn [String] its bytes
       def drawn(*hangs_on, &)
         return DRAWING.synchronize(&) if hangs_on.empty?

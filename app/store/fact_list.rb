@@ -13,7 +13,7 @@ require_relative "journal"
 module NimbleEyelet
   module Store
     class FactList
-      TOGETHER = "It was pressed together with what could not be kept."
+      TOGETHER = "It belongs to another entry that could not be saved."
       PRESS = /\A\h{8}(-\h{4}){3}-\h{12}\z/
 
       # @param journal [Journal]
@@ -41,11 +41,11 @@ module NimbleEyelet
         at = nil
         @transaction.call { press.map { |body| answer(at = body, one(body) ? "kept" : "known") } }
       rescue Missing
-        refused(press, at, "What this is about is not there any more.")
+        refused(press, at, "What this is about was deleted.")
       rescue Clash
         refused(press, at, "Something else was entered under this name already.")
       rescue Sequel::ConstraintViolation
-        refused(press, at, "It does not say all that belongs to it.")
+        refused(press, at, "Something is missing in this entry.")
       rescue Refusal => e
         refused(press, at, e.faults.first.allowed)
       end

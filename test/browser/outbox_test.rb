@@ -86,8 +86,13 @@ class OutboxBrowserTest < BrowserTest
     end
     tick("stabilise")
 
-    assert_selector "[role=alert]", text: said("saved.the_server_asks_you")
+    assert_selector "[role=alert]", text: said("sign_in.you_need_to_sign")
     eventually { assert_operator asked.size, :>=, answers.size }
+    back = window_opened_by { click_link said("sign_in.sign_in") }
+
+    within_window(back) { assert_equal "/", URI(page.current_url).path }
+    back.close
+
     assert_equal 0, facts("step").count
     visit current_path
 
@@ -95,7 +100,7 @@ class OutboxBrowserTest < BrowserTest
     open_station "button"
     type "button.diameter", "19"
 
-    assert_selector "[role=alert]", text: said("saved.the_server_asks_you")
+    assert_selector "[role=alert]", text: said("sign_in.you_need_to_sign")
     assert_field said("stash_form.diameter"), with: "19"
     world.between = nil
 
@@ -139,7 +144,7 @@ class OutboxBrowserTest < BrowserTest
     tick("needle")
     tick("thread")
 
-    assert_selector "[data-refused]", text: said("refused.the_server_fails_over")
+    assert_selector "[data-refused]", text: said("refused.saving_it_failed")
     eventually { assert_equal %w[thread], facts("step").select_map(:step_key) }
     world.between = ->(env, served) { served.call(strange(env)) }
     click_button said("refused.send_it_again")
@@ -164,13 +169,13 @@ class OutboxBrowserTest < BrowserTest
     visit "#{ROOM}/closures/#{SMOCK}/sewing?older"
 
     assert_selector "[data-step=stabilise]"
+    script = page.evaluate_script("document.querySelector('script[type=module]').getAttribute('src')")
     fresh = within_new { at_the_steps }
+
+    refute_includes File.read(File.join(Http::FrontEnd::FOLDER, "index.html")), script, "it is another build"
     world.stop_serving
     tick("stabilise")
     within_window(fresh) { tick("needle") }
-    session = page.evaluate_script("localStorage.getItem('nimble-eyelet:typed:marsh-walk:#{SMOCK}')")
-
-    assert_includes session, "stabilise", "it waits where builds before kept it"
     world.serve(port: BrowserTest.port)
     within_window(fresh) do
       visit current_path
