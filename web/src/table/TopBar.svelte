@@ -19,7 +19,7 @@
 
   let saved = $derived(
     {
-      away: 'Not saved: no connection',
+      away: work.away === 'sign_in' ? 'Not saved: sign in again' : 'Not saved: no connection',
       asked: 'Waiting for your choice',
       refused: `${work.refused} not saved`,
       saving: 'Saving…',

@@ -4,4 +4,4 @@
 </script>
 
 You need to sign in again. Nothing is lost: it is kept here until then.
-<a class="btn min-h-11" href="/api/signed-in" target="_blank" rel="noreferrer">Sign in</a>
+<a class="btn min-h-11 btn-primary" href="/api/signed-in" target="_blank" rel="noreferrer">Sign in</a>
