@@ -24,8 +24,8 @@ export const AWAY = 'The server does not answer. Try again in a moment.';
 /** Answers that say the server is there, but cannot reach what it needs: the same as being away. */
 const NOT_NOW = [502, 503, 504];
 /** What stands between here and the server wants a name first, or wants to be asked later: nothing was refused. */
-const SIGN_IN = [401, 403, 407];
-const LATER = [408, 425, 429];
+export const SIGN_IN = [401, 403, 407];
+export const LATER = [408, 425, 429];
 
 export async function ask<T>(call: Call<T>): Promise<Answer<T>> {
   try {

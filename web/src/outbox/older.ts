@@ -4,6 +4,7 @@ import { openDB } from 'idb';
 import { keep, keptKeys, recall, uuid } from '../api/browser_store';
 import type { Fact, NewPress } from './press';
 import type { OutboxStore } from './store';
+import { inTurn } from './turn';
 
 type OlderFact = { n: number; slug: string; id: string; fact: Fact; at: string; says: string };
 type OlderDeed =
@@ -12,9 +13,6 @@ type OlderDeed =
   | { kind: 'accept'; entry: string }
   | { kind: 'stand_in'; id: string };
 type Kept = { entries: Record<string, { value: string | null; before: string }>; deeds?: OlderDeed[] };
-
-/** The lock under which tabs of every build send what waits of a workroom. */
-const lockOf = (slug: string): string => `nimble-eyelet:${slug}`;
 
 /** @returns workrooms of which something was taken over */
 export async function takeOver(store: OutboxStore): Promise<string[]> {
@@ -31,7 +29,9 @@ async function beside(store: OutboxStore): Promise<string[]> {
       if (deed.kind === 'fact') await store.add(pressed(slug, deed, { closure: Number(id) }));
       const kept = recall<Kept>(key) ?? { entries: {} };
       const deeds = (kept.deeds ?? []).filter((other) => JSON.stringify(other) !== JSON.stringify(deed));
-      keep(key, { entries: { ...kept.entries, ...decided(deed) }, deeds });
+      const entries = { ...kept.entries, ...decided(deed) };
+      const empty = Object.keys(entries).length + deeds.length === 0;
+      keep(key, empty ? undefined : { entries, deeds });
       slugs.push(slug);
     }
   }
@@ -74,9 +74,4 @@ function pressed(
   where: Pick<NewPress, 'closure' | 'session'>,
 ): NewPress {
   return { slug, id: uuid(), facts: [{ id, fact }], at, says, ...where };
-}
-
-async function inTurn(slug: string, work: () => Promise<void>): Promise<void> {
-  if (!('locks' in navigator)) return work();
-  await navigator.locks.request(lockOf(slug), work);
 }

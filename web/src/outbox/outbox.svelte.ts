@@ -5,6 +5,7 @@ import { Retry } from '../api/retry';
 import { waits, type NewPress, type Press, type Said } from './press';
 import { Sender } from './sender';
 import { OutboxStore } from './store';
+import { inTurn } from './turn';
 
 /** What fails is tried again after so long. */
 const FAILING_RETRY = 60_000;
@@ -116,17 +117,12 @@ export class Outbox {
   /** One sender at a time, whichever tab it is. */
   async send(): Promise<void> {
     this.again = this.sending !== undefined;
-    this.sending ??= this.inTurn(() => this.tell()).finally(() => {
+    this.sending ??= inTurn(this.slug, () => this.tell()).finally(() => {
       this.sending = undefined;
       // What happened while the last one was told goes out now.
       if (this.again && !this.away) void this.send();
     });
     return this.sending;
-  }
-
-  private async inTurn(work: () => Promise<void>): Promise<void> {
-    if (!('locks' in navigator)) return work();
-    await navigator.locks.request(`nimble-eyelet:${this.slug}`, work);
   }
 
   private async tell(): Promise<void> {

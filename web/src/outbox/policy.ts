@@ -1,6 +1,6 @@
 // What an answer to a list of facts means. Whatever does not name the facts is nobody's answer: a page to sign in at, a
 // proxy that is in the way, a server that is being changed. Facts wait then, and nothing is lost.
-import type { Answer } from '../api/ask';
+import { LATER, SIGN_IN, type Answer } from '../api/ask';
 import type { EntriesAnswered } from '../api/client';
 
 export type Meaning =
@@ -13,8 +13,6 @@ export type Meaning =
   /** It does not take this, all of it. */
   | { kind: 'refused'; why: string };
 
-const SIGN_IN = [401, 403, 407];
-const LATER = [408, 425, 429];
 const TOO_MUCH = 'This is too large to save.';
 
 export function meaning(answer: Answer<EntriesAnswered>, ids: string[]): Meaning {
