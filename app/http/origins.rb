@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
 # Origins are the addresses under which people reach the application: this machine, and the public ones that its owner
-# names, such as that of a proxy in front of it. Other names for it are not answered: a page of theirs could read what is here.
+# names, such as that of a proxy in front of it. Other names for it are not answered: a page of theirs could read
+# what is here.
 #
 #   origins = Origins.of("https://sewing.example, http://192.168.1.5:4567")
-#   origins.hosts                              # => ["127.0.0.1", "localhost", "::1", "[::1]", "sewing.example", "192.168.1.5"]
+#   origins.hosts.last(2)                                              # => ["sewing.example", "192.168.1.5"]
 #   origins.own?("https://sewing.example", "127.0.0.1:4567", "http")   # => true
 
 require "uri"

@@ -222,3 +222,28 @@ describe('a server that fails over one field', () => {
     vi.unstubAllGlobals();
   });
 });
+
+describe('a server that is away when a closure is opened', () => {
+  it('is asked again until it answers, though nothing waits to be told', async () => {
+    vi.useFakeTimers();
+    vi.stubGlobal('navigator', {});
+    let away = true;
+    vi.spyOn(client, 'GET').mockImplementation((async () => {
+      if (away) throw new TypeError('fetch failed');
+      return { data: closure(1), response: new Response(null, { status: 200 }) };
+    }) as never);
+    const work = new ClosureWork('marsh-walk', 1);
+    await work.load();
+    await vi.advanceTimersByTimeAsync(500);
+    expect(work.closure).toBeUndefined();
+    expect(work.away).toBe('silent');
+    away = false;
+    await vi.advanceTimersByTimeAsync(10_000);
+
+    expect(work.closure).toBeDefined();
+    work.leave();
+    vi.useRealTimers();
+    vi.restoreAllMocks();
+    vi.unstubAllGlobals();
+  });
+});

@@ -49,8 +49,9 @@ export class Saver {
 
   /** Saves all that is typed; whoever asks while that goes on waits for it. */
   async save(): Promise<void> {
-    clearTimeout(this.timer);
+    // Nothing to save into yet: whoever reads it has set when to ask again.
     if (!this.of.closure || this.gone) return;
+    clearTimeout(this.timer);
     this.saving = true;
     this.running ??= (async () => {
       while (await this.send()) this.keep();
