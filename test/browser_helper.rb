@@ -105,7 +105,7 @@ class BrowserTest < AppTest
         const asked = indexedDB.deleteDatabase(name);
         asked.onsuccess = asked.onerror = asked.onblocked = gone;
       });
-      Promise.all(['nimble-eyelet', 'nimble-eyelet-outbox'].map(drop)).then(() => done(true), () => done(false));
+      Promise.all(['nimble-eyelet', 'nimble-eyelet-outbox', 'nimble-eyelet-seen'].map(drop)).then(() => done(true), () => done(false));
     JS
   end
 

@@ -191,28 +191,6 @@ class StationsTest < BrowserTest
     assert_answer "22.5 mm"
   end
 
-  def test_a_server_that_is_away_at_first
-    world.stop_serving
-    begin
-      visit "#{ROOM}/closures/1/button"
-    rescue Selenium::WebDriver::Error::UnknownError
-      # The page itself cannot be had.
-    end
-    world.serve(port: BrowserTest.port)
-    visit ROOM
-
-    assert_selector "h1", text: "Marsh Walk"
-    world.stop_serving
-    click_on "front placket"
-
-    assert_text said("saved.the_server_does_not")
-    world.serve(port: BrowserTest.port)
-
-    assert_answer said("cloth_kind.light_woven")
-  ensure
-    world.serve(port: BrowserTest.port) unless world.serving?
-  end
-
   def test_a_cord_goes_through_all_stages_and_nothing_is_sewn_on
     open_station "opening", id: 8
 

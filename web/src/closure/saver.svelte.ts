@@ -49,8 +49,8 @@ export class Saver {
 
   /** Saves all that is typed; whoever asks while that goes on waits for it. */
   async save(): Promise<void> {
-    // Nothing to save into yet: whoever reads it has set when to ask again.
-    if (!this.of.closure || this.gone) return;
+    // With nothing to save, whoever could not read has said when to ask again.
+    if (!this.of.closure || this.gone || this.open.length === 0) return this.running;
     clearTimeout(this.timer);
     this.saving = true;
     this.running ??= (async () => {
@@ -145,7 +145,7 @@ export class Saver {
   }
 
   private async again(): Promise<void> {
-    if (!this.draft.empty && this.of.closure) await this.save();
+    if (this.open.length > 0 && this.of.closure) await this.save();
     else await this.of.load();
   }
 }

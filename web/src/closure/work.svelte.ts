@@ -1,6 +1,7 @@
 // ClosureWork holds one closure as somebody works on it: what is saved, what was typed and is being saved, what happened
 // and waits to be told, and what is shown of all of it.
 import { uuid } from '../api/browser_store';
+import { keepSeen, recallSeen } from '../api/seen';
 import { planText, type Closure, type ListPath, type StageWord } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { both, waits, type Fact, type Press, type Said } from '../outbox/press';
@@ -82,6 +83,7 @@ export class ClosureWork {
     const answer = await this.saver.try(() => this.requests.read());
     if (answer?.kind === 'data') this.take(answer.data, known);
     else if (answer?.status === 404) this.saver.missing = true;
+    else if (!answer) this.closure ??= await recallSeen<Closure>(this.seenAs);
     if (!this.draft.empty) this.saver.soon(0);
     void this.outbox.send();
   }
@@ -163,8 +165,14 @@ export class ClosureWork {
   /** @param known what was told before it was asked for */
   take(closure: Closure, known: Press[] = []): void {
     this.closure = closure;
+    void keepSeen(this.seenAs, closure);
     this.outbox.forget(known);
     this.preview.clear();
+  }
+
+  /** What it is kept as, to be seen without a connection. */
+  private get seenAs(): string {
+    return `closure:${this.slug}:${this.id}`;
   }
 
   /** A test hole is accepted once the server knows it. */

@@ -1,4 +1,5 @@
 // What waits is told whichever page is open, of every workroom; what earlier builds kept is taken over first.
+import { sweepSeen } from '../api/seen';
 import { takeOver } from './older';
 import { CHANNEL, Outbox, store, type Heard } from './outbox.svelte';
 
@@ -6,7 +7,7 @@ import { CHANNEL, Outbox, store, type Heard } from './outbox.svelte';
 const EVERY = 15_000;
 
 export async function tellInTheBackground(): Promise<void> {
-  await store.sweep(Date.now());
+  await Promise.all([store.sweep(Date.now()), sweepSeen()]);
   const slugs = await takeOver(store);
   const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(CHANNEL) : undefined;
   for (const slug of slugs) channel?.postMessage({ slug } satisfies Heard);

@@ -3,6 +3,7 @@
 import { ask, words } from '../../api/ask';
 import { client, type MachineProfile, type Problem } from '../../api/client';
 import { keep, recall } from '../../api/browser_store';
+import { keepSeen, recallSeen } from '../../api/seen';
 import { BLANK, type Typed } from './blank';
 
 const PAUSE = 400;
@@ -37,11 +38,20 @@ export class Profile {
     const answer = await this.fetch(this.id);
     this.missing = answer.kind === 'refused' && answer.status === 404;
     this.notice = answer.kind === 'away' ? 'The server does not answer. Trying again…' : '';
-    if (answer.kind === 'away') this.timer = setTimeout(() => void this.load(), 2000);
+    if (answer.kind === 'away') {
+      this.timer = setTimeout(() => void this.load(), 2000);
+      const seen = this.saved ? undefined : await recallSeen<MachineProfile>(this.key);
+      if (seen) this.show(seen);
+    }
     if (answer.kind !== 'data') return;
-    this.saved = answer.data;
+    this.show(answer.data);
+    void keepSeen(this.key, answer.data);
     if (this.dirty) this.changed(0);
-    else this.take(answer.data);
+  }
+
+  private show(machine: MachineProfile): void {
+    this.saved = machine;
+    if (!this.dirty) this.take(machine);
   }
 
   changed(pause = PAUSE): void {

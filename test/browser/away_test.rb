@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require_relative "../support/at_the_machine"
+
+# Nobody answers, and the page is opened anew: what was seen last is there, what is typed waits, and all of it goes on
+# by itself once somebody answers.
+class AwayTest < BrowserTest
+  include AtTheMachine
+
+  def self.keeps_pages? = true
+
+  PAGES = { "" => "front placket", "/stash" => "river shell 18", "/shelves/cloths" => "washed field linen",
+            "/swatches" => "Swatch book", "/machines/4" => "Lapwing", "/closures/1/button" => "18" }.freeze
+
+  def teardown
+    world.serve(port: BrowserTest.port) unless world.serving?
+    super
+  end
+
+  def test_a_server_that_is_away_at_first
+    world.stop_serving
+    begin
+      visit "#{ROOM}/closures/1/button"
+    rescue Selenium::WebDriver::Error::UnknownError
+      # The page itself cannot be had.
+    end
+    world.serve(port: BrowserTest.port)
+    visit ROOM
+
+    assert_selector "h1", text: "Marsh Walk"
+    world.stop_serving
+    click_on "front placket"
+
+    assert_text said("saved.the_server_does_not")
+    world.serve(port: BrowserTest.port)
+
+    assert_answer said("cloth_kind.light_woven")
+  end
+
+  def test_pages_open_anew_without_a_server_as_they_were_seen
+    PAGES.each_key { |path| look_at(path) }
+    shell_kept
+    world.stop_serving
+    PAGES.each do |path, shows|
+      look_at(path)
+      assert_text shows
+    end
+    type "button.diameter", "19"
+
+    assert_selector "[role=alert]", text: said("saved.the_server_does_not")
+    world.serve(port: BrowserTest.port)
+
+    assert_saved
+    assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
+  end
+
+  private
+
+  def look_at(path)
+    visit "#{ROOM}#{path}"
+
+    assert_selector "main h1"
+    assert_no_selector "main[aria-busy=true]"
+  end
+end
