@@ -5,6 +5,7 @@
 #
 #   Document::StashCsv.line(item)                  # => "river shell 18,flat,four_holes,18,3,…\r\n"
 #   Document::StashCsv::Reader.new(io).each { |row| row.item || row.faults }
+#   Document::StashCsv::Reader.new(io, columns: { "Farbe" => "colour" }).columns   # => { "Farbe" => "colour", … }
 
 require "csv"
 require_relative "../../lib/nimble_eyelet"
@@ -20,8 +21,18 @@ module NimbleEyelet
                   "hole_diameter_mm" => "hole_diameter", "outline_mm" => "outline", "owned" => "owned", "colour" => "colour",
                   "note" => "note" }.freeze
       NEEDED = %w[name shape attachment diameter_mm].freeze
+      # What other tables call them, without a unit in brackets.
+      OTHERS = { "button" => "name", "description" => "name", "kind" => "shape", "type" => "shape", "form" => "shape",
+                 "holes" => "attachment", "fastening" => "attachment", "size" => "diameter_mm", "thick" => "thickness_mm",
+                 "height" => "thickness_mm", "count" => "owned", "quantity" => "owned", "pieces" => "owned",
+                 "color" => "colour", "notes" => "note", "remark" => "note" }
+               .merge(COLUMNS.to_h { |column, name| [name.tr("_", " "), column] }).freeze
+      # Numbers for words.
+      COUNTED = { "2" => "two holes", "4" => "four holes" }.freeze
       LENGTHS = COLUMNS.keys.grep(/_mm\z/).freeze
       MOST_ROWS = 20_000
+      # Of the name of a column, characters.
+      LONGEST_NAME = 80
       LONGEST_LINE = 40_000
 
       # A spreadsheet takes a cell that begins like this for a formula.
@@ -63,19 +74,26 @@ module NimbleEyelet
       class Reader
         include Enumerable
 
+        # What the file calls a column, to ours; nil for one that is left out.
+        # @return [Hash{String => String, nil}]
+        attr_reader :columns
+
         # @param io [IO] bytes
+        # @param columns [Hash{String => String}] of those the file calls otherwise; empty leaves one out
         # @raise [Refusal] when this is no such file at all
-        def initialize(io)
+        def initialize(io, columns: {})
           @io = io
           @bytes = 0
           @ending = ending
           @waiting = []
           @header = read_header
+          @columns = meant(columns)
         end
 
         # @yieldparam row [Row]
-        # @raise [Refusal] for more rows than are taken
+        # @raise [Refusal] for a column that is missing, and for more rows than are taken
         def each
+          check
           names = {}
           number = 1
           rows = 0
@@ -124,24 +142,36 @@ module NimbleEyelet
 
           line = line.delete_prefix("\uFEFF")
           @separator = [",", ";", "\t"].max_by { |separator| line.count(separator) }
-          columns = split(line).map { |cell| cell.to_s.strip.downcase }
-          check(columns)
-          columns
+          split(line).map { |cell| cell.to_s.strip[0, LONGEST_NAME] }
         rescue CSV::MalformedCSVError
           raise refused("The first row names the columns: #{COLUMNS.keys.join(', ')}.")
         end
 
-        def check(columns)
-          unknown = columns - COLUMNS.keys
-          if unknown.any?
-            raise refused("Unknown column \"#{unknown.first.to_s[0,
-                                                                 40]}\". The columns are: #{COLUMNS.keys.join(', ')}.")
+        # @param said [Hash{String => String}] what somebody said of a column
+        # @return [Hash{String => String, nil}] what the file calls a column, to ours
+        def meant(said)
+          @header.to_h do |name|
+            own = said.fetch(name) { known(name) }
+            [name, own.to_s.empty? ? nil : own]
           end
-
-          missing = NEEDED - columns
-          raise refused("The column #{missing.first} is missing. The first row names the columns.") if missing.any?
-          raise refused("A column stands twice.") if columns.uniq.size < columns.size
         end
+
+        def known(name)
+          word = name.downcase
+          return word if COLUMNS.key?(word)
+
+          OTHERS[word.sub(/[(\[].*/, "").tr("_", " ").delete_suffix(" mm").strip]
+        end
+
+        def check
+          raise refused("A column has no such meaning.") if (columns.values.compact - COLUMNS.keys).any?
+
+          missing = NEEDED - columns.values
+          raise refused("The column #{missing.first} is missing. Say which of yours it is.") if missing.any?
+          raise refused("Two columns are the same.") if @header.uniq.size < @header.size || doubled?
+        end
+
+        def doubled? = columns.values.compact.then { |meant| meant.uniq.size < meant.size }
 
         def row(number, line, names)
           return bad(number, "", "This row is not UTF-8 text.") unless line.valid_encoding?
@@ -160,7 +190,32 @@ module NimbleEyelet
         end
 
         def typed(cells)
-          @header.zip(cells).to_h { |column, cell| [COLUMNS.fetch(column), cell.to_s.sub(ESCAPED, "")] }
+          typed = @header.zip(cells).filter_map do |column, cell|
+            own = columns[column] and [COLUMNS.fetch(own), cell.to_s.sub(ESCAPED, "")]
+          end
+          coloured(typed.to_h.to_h { |name, text| [name, chosen(name, text)] })
+        end
+
+        # A choice by its key or by what it is called.
+        def chosen(name, text)
+          field = StashFields::ALL[name]
+          return text unless field&.kind == :choice && name != "colour"
+
+          word = text.strip.downcase
+          word = COUNTED.fetch(word[/\A([24])([ -]?holes?)?\z/, 1], word)
+          return word if field.choices.key?(word)
+
+          field.choices.find { |_, called| called.to_s.downcase == word }&.first || text
+        end
+
+        # A colour that is none of ours is not lost: the note has it.
+        def coloured(typed)
+          said = typed["colour"].to_s.strip
+          return typed if said.empty?
+
+          known = Buttons.colour_said(said)
+          noted = [typed["note"].to_s.strip, said].reject(&:empty?).join(", ") unless known
+          typed.merge("colour" => known || "shell", **(noted ? { "note" => noted } : {}))
         end
 
         # Without a quote there is nothing to parse.

@@ -10,10 +10,15 @@ require_relative "field"
 
 module NimbleEyelet
   module WorkroomFields
+    # What stands between the cells of a table, and in its numbers.
+    SPREADSHEETS = { "comma" => "commas, and points in numbers", "semicolon" => "semicolons, and commas in numbers" }.freeze
+
     ALL = [
       Field.new(path: "workroom.name", kind: :text, column: :name, label: "name"),
       Field.new(path: "workroom.unit", kind: :choice, column: :unit, label: "lengths in", choices: Field.names(Plan::UNITS),
-                initial: "mm")
+                initial: "mm"),
+      Field.new(path: "workroom.csv", kind: :choice, column: :csv, label: "tables for a spreadsheet",
+                choices: SPREADSHEETS, initial: "comma")
     ].to_h { |field| [field.path.split(".").last, field] }.freeze
 
     # @param typed [Hash{String => Object}] by name; what is no setting is left out

@@ -4,9 +4,11 @@
 # remembered until what they hang on changes.
 
 require "json"
+require_relative "../document/separated"
 require_relative "../problem"
 require_relative "../store/errors"
 require_relative "answer"
+require_relative "file_name"
 
 module NimbleEyelet
   module Http
@@ -61,13 +63,21 @@ module NimbleEyelet
 
       # Says which file the answer is.
       #
-      # @param file [String] its name, with its ending
+      # @param file [String] what it is, with its ending
+      # @param of [String] what it belongs to, where that is not the workroom
       # @param kept [String, nil] "inline" or "attachment", where it is not as its kind mostly is
-      def sends(file, kept: nil)
-        usual, type = ENDINGS.fetch(file[/\w+\z/])
+      def sends(file, of: "", kept: nil)
+        what, ending = file.split(".")
+        usual, type = ENDINGS.fetch(ending)
         content_type(*type)
-        response["content-disposition"] = "#{kept || usual}; filename=\"#{file}\""
+        response["content-disposition"] = "#{kept || usual}; #{FileName.of(of, what, ending).header}"
       end
+
+      # Rows of a table as the workroom's spreadsheet takes them.
+      #
+      # @param rows [String] comma separated
+      # @return [String]
+      def table(rows) = Document::Separated.as(workroom.settings.fetch(:csv), rows)
 
       # The version the person saw.
       def seen

@@ -28,7 +28,7 @@ module NimbleEyelet
       def self.file(app)
         app.get("/api/workrooms/:slug/garments/:id/file") do
           garment = garments.find(number(params["id"]))
-          sends("garment-#{garment.id}.json")
+          sends("garment.json", of: garment.name)
           Document::GarmentFile.write(garment, photos_of(garment))
         end
         app.post("/api/workrooms/:slug/garments/import") do
@@ -41,8 +41,8 @@ module NimbleEyelet
         app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
           closure = closures.find(number(params["id"]))
           layout = closure.sheet.then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }
-          sends("marks-#{closure.id}.csv")
-          Document::MarksCsv.of(layout)
+          sends("marks.csv", of: closure.called)
+          table(Document::MarksCsv.of(layout))
         end
       end
 
@@ -51,7 +51,7 @@ module NimbleEyelet
         app.get(%r{/api/workrooms/([a-z0-9-]+)/garments/(\d+)/record\.pdf}) do |slug, id|
           workroom_at(slug)
           garment = garments.find(number(id))
-          sends("record-#{id}.pdf")
+          sends("record.pdf", of: garment.name)
           parts = garment.closures.map { |one| [one.plan.name, one.sheet, Presenter.new(one.unit)] }
           drawn(stamps.garment(slug, garment.id), garment.closures.map(&:unit)) { Document::RecordPdf.new(garment.name, parts).render }
         end

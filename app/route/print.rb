@@ -22,7 +22,7 @@ module NimbleEyelet
         end
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/hole-card\.pdf}) do |slug, id|
           paper = params.fetch("paper", "a4")
-          printed(slug, id, "hole-card", "pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
+          printed(slug, id, "hole card", "pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
         end
       end
 
@@ -34,9 +34,9 @@ module NimbleEyelet
           raise Refusal, sheet.faults unless sheet.layout
 
           strip = strip_of(closure, sheet)
-          sends("#{name}-#{closure.id}-#{closure.version[/\d+\z/]}.#{format}")
+          sends("#{name}.#{format}", of: closure.called)
           drawn(stamps.closure(slug, closure.id), present.unit) do
-            yield(strip, "#{closure.garment_name}: #{sheet.plan.name}").render
+            yield(strip, closure.called).render
           end
         end
 

@@ -38,7 +38,7 @@ module NimbleEyelet
         app.get(%r{/api/workrooms/([a-z0-9-]+)/(cloths|threads|stabilisers)\.csv}) do |slug, kind|
           workroom_at(slug)
           sends("#{kind}.csv")
-          Document::ShelfCsv.write(workroom.shelf_of(kind))
+          table(Document::ShelfCsv.write(workroom.shelf_of(kind)))
         end
         app.post("#{AT}/import") { json(taken_in(Document::ShelfCsv.read(shelf.kind, request.body.tap(&:rewind).read))) }
       end

@@ -2,6 +2,7 @@
 
 # stash: the button box, searched, typed, counted, and carried in and out as CSV.
 
+require "json"
 require_relative "../document/stash_csv"
 require_relative "../form/stash_form"
 require_relative "../problem"
@@ -37,12 +38,13 @@ module NimbleEyelet
           sends("stash.csv")
           box = stash
           stream do |out|
-            out << Document::StashCsv.header
-            box.each { |item| out << Document::StashCsv.line(item) }
+            out << table(Document::StashCsv.header)
+            box.each { |item| out << table(Document::StashCsv.line(item)) }
           end
         end
         app.post("/api/workrooms/:slug/stash/import") do
-          import = StashImport.new(stash, request.body || StringIO.new, keep: params["keep"] == "yes", present: present)
+          import = StashImport.new(stash, request.body || StringIO.new, keep: params["keep"] == "yes", present: present,
+                                                                        columns: columns_said)
           content_type "application/x-ndjson"
           stream { |out| import.each { |line| out << line } }
         end
@@ -53,6 +55,14 @@ module NimbleEyelet
           yield(number(params["id"]), revision_seen)
         rescue Store::Stale
           halt Problem.new(412, "This button was changed in another place meanwhile. Look again.").render
+        end
+
+        # What somebody said of the columns of their file.
+        def columns_said
+          said = JSON.parse(params.fetch("columns", "{}"))
+          said.is_a?(Hash) ? said.transform_values(&:to_s) : {}
+        rescue JSON::ParserError
+          raise Refusal.field("columns", "", "Say of each column what it is, as JSON.")
         end
 
         def item_typed = Form::StashForm.read(body_hash, unit: workroom.unit)

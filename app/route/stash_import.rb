@@ -18,10 +18,11 @@ module NimbleEyelet
       # @param io [IO]
       # @param keep [Boolean] false only looks
       # @param present [Presenter]
+      # @param columns [Hash{String => String}] what columns of the file are, that it calls otherwise
       # @raise [Refusal] when the file is none
-      def initialize(stash, io, keep:, present:)
+      def initialize(stash, io, keep:, present:, columns: {})
         @stash = stash
-        @rows = Document::StashCsv::Reader.new(io)
+        @rows = Document::StashCsv::Reader.new(io, columns: columns)
         @keep = keep
         @present = present
       end
@@ -29,10 +30,11 @@ module NimbleEyelet
       # @yieldparam line [String] one JSON object and a line feed
       def each(&)
         @counts = FATES.to_h { |fate| [fate, 0] }
+        yield line(columns: @rows.columns.map { |given, ours| { given: given, ours: ours } })
         @keep ? @stash.whole { rows(&) } : rows(&)
         yield line(summary: @counts, kept: @keep)
       rescue Refusal => e
-        yield line(problem: @present.words(e.faults.first.allowed), summary: @counts, kept: false)
+        yield line(problem: @present.words(e.faults.first.allowed), kept: false)
       rescue Sequel::DatabaseError, IOError, SystemCallError
         yield line(problem: UNDONE, summary: @counts, kept: false)
       end

@@ -23,10 +23,12 @@ module NimbleEyelet
         end
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/stitches\.(svg|csv)}) do |slug, id, format|
           workroom_at(slug)
-          sheet = sheet_of(id)
-          simulation = HoleSimulation.of(sheet)
-          sends("stitches-#{id}.#{format}", kept: "attachment")
-          format == "svg" ? Document::StitchesSvg.new(simulation, sheet.plan.name).render : Document::StitchesCsv.of(simulation.path)
+          closure = closures.find(number(id))
+          simulation = HoleSimulation.of(sheet_of(id))
+          sends("stitches.#{format}", of: closure.called, kept: "attachment")
+          next table(Document::StitchesCsv.of(simulation.path)) if format == "csv"
+
+          Document::StitchesSvg.new(simulation, closure.plan.name).render
         end
         app.post("/api/workrooms/:slug/closures/:id/button-stitches") do
           sheet = sheet_of(params["id"])
@@ -35,9 +37,8 @@ module NimbleEyelet
         end
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
           closure = in_its_unit(closures.find(number(params["id"])))
-          sends("card-#{closure.id}.pdf")
-          title = "#{closure.garment_name}: #{closure.plan.name}"
-          drawn { Document::CardPdf.new(closure.sheet, present, title: title, held: held(closure.sheet)).render }
+          sends("card.pdf", of: closure.called)
+          drawn { Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held(closure.sheet)).render }
         end
         app.get("/api/stretch-scale.pdf") do
           content_type "application/pdf"

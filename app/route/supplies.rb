@@ -22,9 +22,9 @@ module NimbleEyelet
         app.get(PAPERS) do |slug, whose, id, format|
           workroom_at(slug)
           title, found = supplies_of(whose, number(id))
-          sends("supplies-#{id}.#{format}")
+          sends("shopping list.#{format}", of: title)
           if format == "csv"
-            View::SuppliesView.csv(found, present)
+            table(View::SuppliesView.csv(found, present))
           else
             drawn { Document::SuppliesPdf.new(title, found, present).render }
           end
@@ -59,7 +59,7 @@ module NimbleEyelet
 
         def closures_of(whose, id)
           case whose
-          when "closures" then closures.find(id).then { |one| ["#{one.garment_name}: #{one.plan.name}", [one]] }
+          when "closures" then closures.find(id).then { |one| [one.called, [one]] }
           when "garments" then garments.find(id).then { |garment| [garment.name, garment.closures] }
           else sessions.find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
           end

@@ -29,8 +29,8 @@ module NimbleEyelet
           sends("swatches.csv")
           leaves = book
           stream do |out|
-            out << Document::SwatchFiles.header
-            leaves.each { |leaf| out << Document::SwatchFiles.row(leaf) }
+            out << table(Document::SwatchFiles.header)
+            leaves.each { |leaf| out << table(Document::SwatchFiles.row(leaf)) }
           end
         end
         app.get("/api/workrooms/:slug/swatches.json") do
@@ -79,9 +79,9 @@ module NimbleEyelet
 
         def swatch_pdf(entry)
           leaf = book.find(uuid(entry))
-          title = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : "Test hole"
-          sends("swatch-#{leaf.swatch.id[0, 8]}.pdf")
-          drawn { Document::SwatchPdf.new(leaf, present, title: title).render }
+          whose = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : ""
+          sends("test hole.pdf", of: whose)
+          drawn { Document::SwatchPdf.new(leaf, present, title: whose.empty? ? "Test hole" : whose).render }
         end
 
         # One swatch after the other, so that none but that one is held.
@@ -98,18 +98,18 @@ module NimbleEyelet
         # All or none; what is here already is left alone, and a machine is known by its name.
         def take_in_leaves(entries)
           machines = workroom.machines.all.to_h { |machine| [machine.name, machine.id] }
-          taken = db.transaction { entries.count { |entry| taken?(entry, machines[entry.done_with["machine.name"]]) } }
+          here = entries.map { |entry| leaf_here(entry, machines[entry.done_with["machine.name"]]) }
+          taken = db.transaction { journal.take_in(here) }
           { taken: taken, known: entries.size - taken }
         end
 
-        def taken?(entry, machine)
-          return false if journal.find(entry.id)
-
+        # @return [Array(Sewing::Entry, Integer, nil)] with the id of the machine that is called so here
+        def leaf_here(entry, machine)
           simulated = entry.swatch.simulated
           id = machine && (simulated ? Swatches::StandIn.id(machine) : machine.to_s)
           with = entry.done_with.merge("machine.id" => id).compact
           swatch = entry.swatch.with(sewn_with: with, again: nil)
-          journal.add(entry.with(done_with: with, swatch: swatch), machine_id: machine, imported: true)
+          [entry.with(done_with: with, swatch: swatch), machine]
         end
       end
     end

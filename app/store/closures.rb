@@ -35,6 +35,9 @@ module NimbleEyelet
       # @return [Symbol] the one it was made in
       def unit = plan.unit.to_sym
 
+      # @return [String] by its garment and its own name
+      def called = "#{garment_name}: #{plan.name}"
+
       # @return [Sewing::Facts]
       def facts = Sewing::Facts.of(entries, closure: id, earlier: earlier, stands_in: stands_in, today: today)
 

@@ -51,10 +51,8 @@ module NimbleEyelet
       def take_in_closure(garment_id, plan, machine, entries)
         ids = entries.to_h { |entry| [entry.id, SecureRandom.uuid] }
         closure = @closures.create(garment_id, plan.with(machine: machine, accepted: ids[plan.accepted]))
-        journal = Journal.new(@scope)
-        entries.each do |entry|
-          journal.add(renamed(entry, ids, machine), closure_id: closure, machine_id: machine.id, imported: true)
-        end
+        here = entries.map { |entry| [renamed(entry, ids, machine), machine.id] }
+        Journal.new(@scope).take_in(here, closure_id: closure)
         ids
       end
 

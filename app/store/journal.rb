@@ -34,30 +34,50 @@ module NimbleEyelet
                       THEN early.before + interval '1 ms' ELSE early.at END AS at FROM early),
       SQL
 
+      # What the swatch book finds a test hole by.
+      BOOK = <<~SQL
+        INSERT INTO swatch_book (workroom_id, entry, closure_id, machine_id, sewn_at, verdict, cloth_kind, foot, style, simulated, words)
+        SELECT e.workroom_id, e.id, e.closure_id, e.machine_id, e.happened_at, e.data->>'passes', e.data->'with'->>'cloth.kind',
+               e.data->'with'->>'recipe.foot', e.data->'with'->>'recipe.style', COALESCE(starts_with(e.data->'with'->>'machine.id', :stand_in::text), false),
+               left(concat_ws(' ', c.name, g.name, r.words), 4000)
+          FROM e JOIN r ON r.id = e.id LEFT JOIN closures c ON c.workroom_id = e.workroom_id AND c.id = e.closure_id
+          LEFT JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
+         WHERE e.kind = 'swatch' AND NOT e.data ? 'again'
+      SQL
+
       # The entry and what it moved on the machine, in one statement.
       ADD = <<~SQL.freeze
-        WITH #{PLACED} e AS (
+        WITH r AS (SELECT :id::uuid AS id, :words::text AS words), #{PLACED} e AS (
           INSERT INTO journal (workroom_id, id, kind, closure_id, machine_id, about, step_key, at_mm, opening_mm, moves, data,
-                               plan_version, device, n, press, happened_at, imported)
+                               plan_version, device, n, press, happened_at)
           SELECT :workroom::integer, :id::uuid, :kind::text, :closure::integer, :machine::integer, :about::uuid, :step::text, :at::numeric,
-                 :opening::numeric, :moves::jsonb, :data::jsonb, :plan::text, :device::uuid, :n::bigint, :press::uuid, placed.at,
-                 :imported::boolean
+                 :opening::numeric, :moves::jsonb, :data::jsonb, :plan::text, :device::uuid, :n::bigint, :press::uuid, placed.at
             FROM placed
           ON CONFLICT (workroom_id, id) DO NOTHING RETURNING *),
         m AS (
           INSERT INTO moves (workroom_id, entry, part, machine_id, state, happened_at, seq)
           SELECT e.workroom_id, e.id, t.key, e.machine_id, NULLIF(t.value, 'null'::jsonb), e.happened_at, e.seq
-            FROM e, jsonb_each(e.moves) AS t WHERE e.machine_id IS NOT NULL AND NOT e.imported),
-        b AS (
-          INSERT INTO swatch_book (workroom_id, entry, closure_id, machine_id, sewn_at, verdict, cloth_kind, foot, style, simulated, words)
-          SELECT e.workroom_id, e.id, e.closure_id, e.machine_id, e.happened_at, e.data->>'passes', e.data->'with'->>'cloth.kind',
-                 e.data->'with'->>'recipe.foot', e.data->'with'->>'recipe.style', COALESCE(starts_with(e.data->'with'->>'machine.id', :stand_in::text), false),
-                 left(concat_ws(' ', c.name, g.name, :words::text), 4000)
-            FROM e LEFT JOIN closures c ON c.workroom_id = e.workroom_id AND c.id = e.closure_id
-            LEFT JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
-           WHERE e.kind = 'swatch' AND NOT e.data ? 'again')
+            FROM e, jsonb_each(e.moves) AS t WHERE e.machine_id IS NOT NULL),
+        b AS (#{BOOK})
         SELECT id FROM e
       SQL
+
+      # Entries that come with a file: they move nothing here.
+      TAKE_IN = <<~SQL.freeze
+        WITH r AS (
+          SELECT * FROM jsonb_to_recordset(:entries::jsonb)
+              AS r (id uuid, kind text, closure integer, machine integer, about uuid, step text, at numeric, opening numeric,
+                    moves jsonb, data jsonb, happened_at timestamptz, words text)),
+        e AS (
+          INSERT INTO journal (workroom_id, id, kind, closure_id, machine_id, about, step_key, at_mm, opening_mm, moves, data,
+                               happened_at, imported)
+          SELECT :workroom::integer, id, kind, closure, machine, about, step, at, opening, moves, data, happened_at, true FROM r
+          ON CONFLICT (workroom_id, id) DO NOTHING RETURNING *),
+        b AS (#{BOOK})
+        SELECT id FROM e
+      SQL
+      # So many in one statement.
+      AT_ONCE = 500
 
       LOG = <<~SQL.freeze
         SELECT #{JournalRows::JSON_OBJECT}::text AS entry, j.noted_at, j.imported, w.happened_at AS withdrawn_at
@@ -83,10 +103,10 @@ module NimbleEyelet
       # @raise [Missing] for a closure, machine or entry of another workroom
       # @raise [Clash] when the id stands for another fact
       # @raise [Refusal] when what it withdraws is withdrawn already
-      def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, n: nil, press: nil,
-              imported: false)
+      def add(entry, closure_id: nil, machine_id: nil, plan_version: nil, device: nil, n: nil, press: nil)
         added = @scope.ask(:add_entry, ADD, **values(entry), closure: closure_id, machine: machine_id,
-                           plan: plan_version, device: device, n: n, press: press, imported: imported)
+                                                             plan: plan_version, device: device, n: n, press: press,
+                                                             stand_in: Swatches::StandIn::BEFORE)
         return true if added.any?
         raise Clash unless same?(entry, closure_id)
 
@@ -95,6 +115,21 @@ module NimbleEyelet
         raise Missing
       rescue Sequel::UniqueConstraintViolation
         raise Refusal.field("journal.about", entry.about, "This was withdrawn already.")
+      end
+
+      # Takes entries in that came with a file; what is known by its id stays as it is.
+      #
+      # @param entries [Array<Array(Sewing::Entry, Integer, nil)>] each with the id of its machine
+      # @param closure_id [Integer, nil]
+      # @return [Integer] how many are new
+      # @raise [Missing] for a closure, machine or entry of another workroom
+      def take_in(entries, closure_id: nil)
+        entries.each_slice(AT_ONCE).sum do |some|
+          rows = some.map { |entry, machine| row(entry, closure_id, machine) }
+          @scope.ask(:take_in_entries, TAKE_IN, entries: JSON.generate(rows), stand_in: Swatches::StandIn::BEFORE).size
+        end
+      rescue Sequel::ForeignKeyConstraintViolation
+        raise Missing
       end
 
       # @param id [String]
@@ -123,12 +158,17 @@ module NimbleEyelet
 
       private
 
+      def row(entry, closure, machine)
+        values(entry).merge(closure: closure, machine: machine, data: JournalRows.data(entry),
+                            moves: entry.moves.empty? ? nil : PlainValue.dump_all(entry.moves))
+      end
+
       def values(entry)
         { id: entry.id, kind: entry.kind, about: entry.about, step: entry.step, at: entry.at && Field.decimal(entry.at),
           opening: entry.opening && Field.decimal(entry.opening),
           moves: entry.moves.empty? ? nil : JSON.generate(PlainValue.dump_all(entry.moves)),
           data: JSON.generate(JournalRows.data(entry)), happened_at: entry.happened_at.utc.iso8601(6),
-          stand_in: Swatches::StandIn::BEFORE, words: entry.swatch ? SwatchWords.of(entry.swatch) : "" }
+          words: entry.swatch ? SwatchWords.of(entry.swatch) : "" }
       end
 
       # Whether what is kept under this id says the same; when it happened may be told a little otherwise.

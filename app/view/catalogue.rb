@@ -4,6 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "../field/workroom_fields"
 
 module NimbleEyelet
   module View
@@ -46,7 +47,7 @@ module NimbleEyelet
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
           second_beads: plain(SECOND_BEADS), forgets: plain(FORGETS),
           axes: plain(Swatches::AXES.to_h { |axis| [axis, axis] }), scale_reads: plain(SCALE_READS),
-          fields: ClosureFields::ALL.map { |field| field(field, present) } }
+          fields: [*ClosureFields::ALL, *WorkroomFields::ALL.values].map { |field| field(field, present) } }
       end
 
       # What it is called, what helps to fill it in, and what there is to choose; own words are no choice.

@@ -10,12 +10,14 @@ class StashTest < AppTest
   def stash(search = "") = call(:get, "/api/stash?search=#{Rack::Utils.escape(search)}")
   def names(search = "") = stash(search)["buttons"].map { |button| button["fields"]["name"] }
 
-  def import(text, keep: "yes", type: "text/csv")
-    custom_request("POST", "/api/stash/import?keep=#{keep}", {}, HEADERS.merge("CONTENT_TYPE" => type, input: text))
+  def import(text, keep: "yes", type: "text/csv", columns: {})
+    query = Rack::Utils.build_query("keep" => keep, "columns" => JSON.generate(columns))
+    custom_request("POST", "/api/stash/import?#{query}", {}, HEADERS.merge("CONTENT_TYPE" => type, input: text))
     return JSON.parse(last_response.body) unless last_response.status == 200
 
     lines = last_response.body.lines.map { |line| JSON.parse(line) }
-    { rows: lines.select { |line| line["fate"] }, summary: lines.last["summary"], problem: lines.last["problem"] }
+    { rows: lines.select { |line| line["fate"] }, columns: lines.first["columns"].to_h { |one| one.values_at("given", "ours") },
+      summary: lines.last["summary"], problem: lines.last["problem"] }
   end
 
   def exported
@@ -86,6 +88,25 @@ class StashTest < AppTest
     assert_equal out, exported
   end
 
+  # Where a comma stands in numbers, a semicolon stands between cells.
+  def test_tables_are_written_as_a_spreadsheet_takes_them_and_files_say_whose_they_are
+    call(:patch, "/api/workrooms/marsh-walk", { "csv" => "semicolon" }, "HTTP_IF_MATCH" => "\"1\"")
+
+    assert_status 200
+    out = exported
+
+    assert_includes out, "oyster 24;"
+    assert_match(/;\d+,\d+;/, out)
+    assert_equal 0, import(out)[:summary]["bad"]
+    assert_equal 10, import(out)[:summary]["same"]
+    db[:garments].where(id: 1).update(name: "Übergang \"grau\"/1")
+    custom_request("GET", "/api/closures/1/marks.csv", {}, HEADERS)
+
+    assert_equal "attachment; filename=\"ubergang-grau-1-front-placket-marks.csv\"; " \
+                 "filename*=UTF-8''%C3%9Cbergang%20grau%201%20front%20placket%20marks.csv", last_response["content-disposition"]
+    assert_match(/;\d+,\d+/, last_response.body)
+  end
+
   def test_a_dry_run_shows_each_fate_and_a_bad_row_stops_no_other
     file = "\uFEFFName;shape;attachment;diameter_mm;thickness_mm;owned\r\n".b
     file << "marsh pearl;flat;two_holes;13,5;3;4\r\nriver shell 18;flat;four_holes;18;3;20\r\n\r\n"
@@ -106,17 +127,32 @@ class StashTest < AppTest
     assert_equal "13.5 mm", stash("pearl")["buttons"].first["fields"]["diameter"]
   end
 
+  # Names, choices and colours as other people write them; what is said of a column goes before what is guessed.
+  def test_a_table_of_ones_own_is_taken_as_it_is
+    file = "Button;Form;Holes;Size (mm);Thick mm;Farbe;Laden\nfen disc;Flat disc, rounded edge;2 holes;15,5;3;navy;Heron\n" \
+           "fen ball;ball;shank;11;;teal;Heron\n"
+    looked = import(file, keep: "no")
+
+    assert_equal({ "Button" => "name", "Form" => "shape", "Holes" => "attachment", "Size (mm)" => "diameter_mm",
+                   "Thick mm" => "thickness_mm", "Farbe" => nil, "Laden" => nil }, looked[:columns])
+    taken = import(file, columns: { "Farbe" => "colour", "Laden" => "note", "Thick mm" => "thickness_mm" })
+
+    assert_equal 2, taken[:summary]["new"], taken[:rows]
+    assert_equal([%w[rounded two_holes indigo Heron], ["ball", "shank", "shell", "Heron, teal"]],
+                 stash("fen")["buttons"].sort_by { |one| one["fields"]["name"] }.reverse
+                   .map { |one| one["fields"].values_at("shape", "attachment", "colour", "note") })
+    assert_includes import(file, columns: { "Laden" => "nothing" })[:problem], "no such meaning"
+  end
+
   def test_files_that_are_none_are_refused_with_the_reason
-    { "" => "is empty", "size,age\n1,2" => "Unknown column",
-      "name,shape,attachment\nx,flat,shank" => "diameter_mm is missing",
-      "name,name,shape,attachment,diameter_mm\n" => "stands twice",
-      "\xFF\xFEn\0a\0".b => "not UTF-8", "\"name" => "names the columns" }
-      .each do |text, why|
+    { "" => "is empty", "\xFF\xFEn\0a\0".b => "not UTF-8", "\"name" => "names the columns" }.each do |text, why|
       problem = import(text)
 
       assert_status 422
       assert_includes problem["detail"], why
     end
+    assert_includes import("name,shape,attachment\nx,flat,shank")[:problem], "diameter_mm is missing"
+    assert_includes import("name,name,shape,attachment,diameter_mm\n")[:problem], "are the same"
     many = +"name,shape,attachment,diameter_mm,thickness_mm\n"
     many << (1..20_001).map { |number| "b#{number},flat,shank,12,3\n" }.join
 

@@ -53,7 +53,7 @@ module NimbleEyelet
       # @param standing [Array<Swatch>] those whose look counts
       # @return [Array<Swatch>] first looks, in the same order
       def self.together(swatches, standing = swatches)
-        ids = swatches.map(&:id)
+        ids = swatches.to_set(&:id)
         seconds = standing.select(&:again).to_h { |swatch| [swatch.again, swatch] }
         swatches.reject { |swatch| ids.include?(swatch.again) }.map { |swatch| swatch.with(second: seconds[swatch.id]) }
       end

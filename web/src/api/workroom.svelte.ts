@@ -8,6 +8,7 @@ import { queries } from './queries';
 
 export type WorkroomChange = {
   unit?: Workroom['unit'];
+  csv?: Workroom['csv'];
   name?: string;
   habits?: Record<string, string | null>;
   stabilisers?: Workroom['stabilisers'][number]['key'][];

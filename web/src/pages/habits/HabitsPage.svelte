@@ -76,6 +76,21 @@
         {/if}
       </fieldset>
     {/each}
+    <fieldset class="mt-7" data-spreadsheets>
+      <legend class="font-serif text-xl font-semibold">How does your spreadsheet take numbers?</legend>
+      {#each workroom.field('workroom.csv')?.choices ?? [] as choice (choice.key)}
+        <label class="mt-1 flex w-fit cursor-pointer gap-3">
+          <input
+            type="radio"
+            class="radio mt-1 radio-sm"
+            name="csv"
+            checked={workroom.data.csv === choice.key}
+            onchange={() => change({ csv: choice.key as Workroom['csv'] })}
+          />
+          {choice.name}
+        </label>
+      {/each}
+    </fieldset>
     <fieldset class="mt-7" data-drawer>
       <legend class="font-serif text-xl font-semibold">Which stabilisers lie in the drawer?</legend>
       <p class="text-sm text-secondary">

@@ -17,6 +17,20 @@
     same: 'were as they are',
     bad: 'could not be taken',
   };
+  const COLUMNS = {
+    name: 'name',
+    shape: 'shape',
+    attachment: 'holes or shank',
+    diameter_mm: 'diameter',
+    width_mm: 'width',
+    thickness_mm: 'thickness',
+    hole_spacing_mm: 'holes apart',
+    hole_diameter_mm: 'size of a hole',
+    outline_mm: 'corner points',
+    owned: 'how many',
+    colour: 'colour',
+    note: 'note',
+  };
   let words = $derived(work.done ? DONE : FATES);
   let takes = $derived((work.counts?.new ?? 0) + (work.counts?.changed ?? 0));
 
@@ -28,7 +42,7 @@
 
 <section class="border-l-4 border-base-300 pl-4" aria-label="Bring buttons in from a file">
   <label class="flex flex-col text-sm text-secondary"
-    >A CSV file, with its columns named in the first row as in the one you take out
+    >A CSV file with its columns named in the first row
     <input
       type="file"
       accept=".csv,text/csv"
@@ -50,6 +64,25 @@
     ></progress>
   {/if}
   {#if work.failed}<p role="alert" class="mt-2 font-semibold text-error">{work.failed}</p>{/if}
+  {#if work.columns.length > 0 && !work.done}
+    <fieldset class="mt-3 flex flex-wrap gap-x-5 gap-y-2" data-columns>
+      <legend class="text-sm text-secondary">What is in each column?</legend>
+      {#each work.columns as { given, ours } (given)}
+        <label class="flex flex-col text-sm"
+          ><span class="max-w-44 truncate font-semibold">{given}</span>
+          <select
+            class="select mt-1 w-44 bg-base-100 select-sm"
+            value={ours ?? ''}
+            disabled={work.busy}
+            onchange={(event) => void work.mean(given, event.currentTarget.value)}
+          >
+            <option value="">leave it out</option>
+            {#each Object.entries(COLUMNS) as [key, name] (key)}<option value={key}>{name}</option>{/each}
+          </select>
+        </label>
+      {/each}
+    </fieldset>
+  {/if}
   {#if work.counts}
     <p class="mt-2" role="status" data-import>
       {#each Object.entries(words) as [fate, says] (fate)}

@@ -3,7 +3,9 @@ import { workroom } from '../../api/workroom.svelte';
 
 export type Row = { row: number; name: string; fate: 'new' | 'changed' | 'bad'; why: string };
 export type Counts = Record<'new' | 'changed' | 'same' | 'bad', number>;
-type Line = Partial<Row> & { bytes?: number; summary?: Counts; problem?: string };
+/** What a column of the file is taken for; null is left out. */
+export type Column = { given: string; ours: string | null };
+type Line = Partial<Row> & { bytes?: number; summary?: Counts; problem?: string; columns?: Column[] };
 
 /** Larger files are not even sent. */
 const LARGEST = 4 * 1024 * 1024;
@@ -14,6 +16,7 @@ export class StashImport {
   file = $state.raw<File>();
   rows = $state.raw<Row[]>([]);
   counts = $state.raw<Counts>();
+  columns = $state.raw<Column[]>([]);
   share = $state(0);
   busy = $state(false);
   done = $state(false);
@@ -21,6 +24,13 @@ export class StashImport {
 
   async look(file: File): Promise<void> {
     this.file = file;
+    this.columns = [];
+    await this.send('no');
+  }
+
+  /** Says what a column of the file is. */
+  async mean(given: string, ours: string): Promise<void> {
+    this.columns = this.columns.map((one) => (one.given === given ? { given, ours } : one));
     await this.send('no');
   }
 
@@ -37,7 +47,9 @@ export class StashImport {
     }
     this.busy = true;
     try {
-      const answer = await fetch(workroom.file(`/stash/import?keep=${keep}`), {
+      const said = Object.fromEntries(this.columns.map(({ given, ours }) => [given, ours ?? '']));
+      const asked = new URLSearchParams({ keep, columns: JSON.stringify(said) });
+      const answer = await fetch(workroom.file(`/stash/import?${asked}`), {
         method: 'POST',
         headers: { 'Content-Type': 'text/csv', 'X-Nimble-Eyelet': '1' },
         body: this.file,
@@ -75,6 +87,7 @@ export class StashImport {
       if (line.bytes) this.share = line.bytes / Math.max(this.file?.size ?? 1, 1);
       if (line.problem) this.failed = line.problem;
       if (line.summary) this.counts = line.summary;
+      if (line.columns) this.columns = line.columns;
     }
   }
 }
