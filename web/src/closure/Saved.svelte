@@ -1,6 +1,8 @@
 <script lang="ts">
   // What is not saved, and why. Silent when all is well.
   import { workroom } from '../api/workroom.svelte';
+  import { go } from '../router';
+  import { correcting } from '../stations/swatch/correcting.svelte';
   import Refused from '../outbox/Refused.svelte';
   import SignIn from '../ui/SignIn.svelte';
   import { rowOf } from './typed';
@@ -36,4 +38,10 @@
     <button class="btn btn-ghost btn-xs" onclick={() => (work.saver.notice = '')}>Close</button>
   </p>
 {/if}
-<Refused outbox={work.outbox} />
+<Refused
+  outbox={work.outbox}
+  correct={(press) => {
+    correcting.press = press;
+    void go(workroom.at(`/closures/${work.id}/swatch`));
+  }}
+/>

@@ -10,6 +10,11 @@ export class Requests {
     readonly id: number,
   ) {}
 
+  /** What is read is kept under this name, to be seen without a connection. */
+  get key(): string {
+    return `closure:${this.slug}:${this.id}`;
+  }
+
   private get path() {
     return { slug: this.slug, id: this.id };
   }

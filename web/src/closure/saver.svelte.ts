@@ -122,8 +122,7 @@ export class Saver {
       return false;
     }
     this.broken = 0;
-    const allowed =
-      'The server could not keep this. It stays here as you typed it: write it otherwise, or drop it.';
+    const allowed = 'The server could not keep this. It stays here: type it differently, or drop it.';
     const [first, ...others] = Object.keys(sent);
     if (others.length > 0) this.alone = true;
     else this.draft.refuse(sent, [{ field: first ?? '', allowed }]);

@@ -83,7 +83,7 @@ export class ClosureWork {
     const answer = await this.saver.try(() => this.requests.read());
     if (answer?.kind === 'data') this.take(answer.data, known);
     else if (answer?.status === 404) this.saver.missing = true;
-    else if (!answer) this.closure ??= await recallSeen<Closure>(this.seenAs);
+    else if (!answer) this.closure ??= await recallSeen<Closure>(this.requests.key);
     if (!this.draft.empty) this.saver.soon(0);
     void this.outbox.send();
   }
@@ -165,14 +165,9 @@ export class ClosureWork {
   /** @param known what was told before it was asked for */
   take(closure: Closure, known: Press[] = []): void {
     this.closure = closure;
-    void keepSeen(this.seenAs, closure);
+    void keepSeen(this.requests.key, closure);
     this.outbox.forget(known);
     this.preview.clear();
-  }
-
-  /** What it is kept as, to be seen without a connection. */
-  private get seenAs(): string {
-    return `closure:${this.slug}:${this.id}`;
   }
 
   /** A test hole is accepted once the server knows it. */

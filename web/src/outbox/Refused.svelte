@@ -1,9 +1,14 @@
 <script lang="ts">
   // What the server did not take stays here until somebody sends it again or says that it did not happen.
   import { waits, type Press } from './press';
+  import { corrects } from '../stations/swatch/correcting.svelte';
   import type { Outbox } from './outbox.svelte';
 
-  let { outbox }: { outbox: Outbox } = $props();
+  type Props = {
+    outbox: Outbox;
+    /** Takes it back into the form it was said in. */ correct?: (press: Press) => void;
+  };
+  let { outbox, correct }: Props = $props();
 
   /** What it says, without the stop at its end. */
   const named = (press: Press): string => (press.says || 'Taken back').replace(/\.$/, '');
@@ -20,6 +25,9 @@
       >Not saved: “{named(press)}”. {press.refused ?? 'Saving it failed. The next try is in a minute.'}</span
     >
     <button class="btn min-h-11" onclick={() => outbox.sendAgain(press)}>Send it again</button>
+    {#if correct && corrects(press)}
+      <button class="btn min-h-11" onclick={() => correct(press)}>Correct it</button>
+    {/if}
     <button class="btn min-h-11 btn-ghost" onclick={() => outbox.drop(press)}>It did not happen</button>
   </div>
 {/each}

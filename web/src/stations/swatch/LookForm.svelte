@@ -11,6 +11,7 @@
   import { readLength } from '../../closure/reading';
   import LookQuestion from './LookQuestion.svelte';
   import OtherSymptoms from './OtherSymptoms.svelte';
+  import { correcting } from './correcting.svelte';
   import { Seen } from './seen.svelte';
 
   type Props = {
@@ -29,6 +30,16 @@
   $effect(() => {
     void $state.snapshot(seen.form);
     seen.keep();
+  });
+
+  // What the server did not take comes back, as it was said.
+  $effect(() => {
+    const { press } = correcting;
+    const fact = correcting.of(closure.id);
+    if (!press || !fact) return;
+    correcting.press = undefined;
+    seen.take(fact);
+    void work.outbox.drop(press);
   });
 
   let swatch = $derived(closure.sheet.swatch);

@@ -34,6 +34,13 @@ export class Seen {
     keep(this.key, undefined);
   }
 
+  /** What was said before, to be said otherwise. */
+  take({ passes, measured, looks, symptoms, note, with: sewnWith }: Partial<EntryTyped>): void {
+    const caliper = sewnWith?.['measured.with'] === 'caliper';
+    const said = { passes: passes ?? '', measured: measured ?? '', caliper, looks: { ...looks } } as const;
+    this.form = { ...empty(), ...said, symptoms: [...(symptoms ?? [])], note: note ?? '' };
+  }
+
   answer(look: Look['key']): string {
     return look === 'fit' ? this.form.passes : (this.form.looks[look] ?? '');
   }
