@@ -69,8 +69,8 @@ class KeptTest < BrowserTest
     click_button said("machine_feet.another_foot")
 
     assert_selector "[role=status]", text: said("machine_page.all_saved")
-    assert_selector "li[aria-label='#{said('machine_feet.foot_number', '6')}']"
-    within("li[aria-label='#{said('machine_feet.foot_number', '6')}']") do
+    assert_selector "[role=group][aria-label^='#{said('machine_feet.foot_number', '6')}']"
+    within("[role=group][aria-label^='#{said('machine_feet.foot_number', '6')}']") do
       select said("foot.button_foot"), from: said("machine_feet.foot")
     end
 
@@ -117,7 +117,17 @@ class KeptTest < BrowserTest
     with_file("letter.csv", "Dear Ann,\nit rains.\n") do |path|
       attach_file(path) { find("input[type=file]").click }
 
-      assert_selector "[role=alert]", text: said("stash_csv.unknown_column")
+      assert_selector "[role=alert]", text: said("stash_csv.say_which_of_yours")
+    end
+    with_file("own.csv", "Button,Form,Holes,Size,Thick,Farbe\nfen disc,flat,2 holes,15,3,navy\n") do |path|
+      attach_file(path) { find("input[type=file]").click }
+
+      assert_selector "[data-import]", text: said("import_panel.would_be_new")
+      within("[data-columns] label", text: "Farbe") { find("option[value=colour]").select_option }
+      click_button said("import_panel.bring_in", "1", "button")
+
+      assert_selector "[data-import]", text: said("import_panel.are_new")
+      assert_equal "indigo", db[:buttons].where(name: "fen disc").get(:colour)
     end
     with_file("large.csv", "name\n#{'x' * (4 * 1024 * 1024)}") do |path|
       attach_file(path) { find("input[type=file]").click }

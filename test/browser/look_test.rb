@@ -109,7 +109,7 @@ class LookTest < BrowserTest
     JS
 
     assert_violates_nothing(only: COLOURS)
-    narrow
+    size(320, 700)
 
     assert_no_overflow
     wide
@@ -120,6 +120,6 @@ class LookTest < BrowserTest
       requestAnimationFrame(() => requestAnimationFrame(() => arguments[0](document.documentElement.scrollWidth)));
     JS
 
-    assert_operator width, :<=, 390, current_path
+    assert_operator width, :<=, 320, current_path
   end
 end

@@ -106,11 +106,11 @@ class WorkroomPageTest < BrowserTest
   def test_a_machine_is_asked_about_and_what_its_foot_makes_follows
     visit ROOM
     click_link "Lapwing sensing one-step"
-    within("li[aria-label='#{said('machine_feet.foot_number', '1')}']") { fill_in said("machine_feet.adds_by_itself"), with: "2.5" }
+    within("[role=group][aria-label^='#{said('machine_feet.foot_number', '1')}']") { fill_in said("machine_feet.adds_by_itself"), with: "2.5" }
 
     assert_selector "[role=status]", text: said("machine_page.all_saved")
     assert_violates_nothing
-    within("li[aria-label='#{said('machine_feet.foot_number', '1')}']") { fill_in said("machine_feet.one_click"), with: "90" }
+    within("[role=group][aria-label^='#{said('machine_feet.foot_number', '1')}']") { fill_in said("machine_feet.one_click"), with: "90" }
 
     assert_selector "[role=alert]", text: "at most 3 mm"
     open_station "opening"

@@ -2,7 +2,7 @@
   // What is not saved, and why. Silent when all is well.
   import { workroom } from '../api/workroom.svelte';
   import { go } from '../router';
-  import { correcting } from '../stations/swatch/correcting.svelte';
+  import { correcting } from '../outbox/correcting.svelte';
   import Refused from '../outbox/Refused.svelte';
   import SignIn from '../ui/SignIn.svelte';
   import { rowOf } from './typed';

@@ -91,10 +91,8 @@
         <a class="link" href={workroom.file(`/${whose}/${id}/supplies.pdf${asking}`)} target="_blank"
           >On paper (PDF)</a
         >
-        <a
-          class="link"
-          href={workroom.file(`/${whose}/${id}/supplies.csv${asking}`)}
-          download="supplies-{id}.csv">As a table (CSV)</a
+        <a class="link" href={workroom.file(`/${whose}/${id}/supplies.csv${asking}`)} download
+          >As a table (CSV)</a
         >
         {#if record}
           <a class="link" href={workroom.file(`/garments/${id}/record.pdf`)} target="_blank"

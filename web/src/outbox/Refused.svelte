@@ -1,7 +1,7 @@
 <script lang="ts">
   // What the server did not take stays here until somebody sends it again or says that it did not happen.
   import { waits, type Press } from './press';
-  import { corrects } from '../stations/swatch/correcting.svelte';
+  import { corrects } from './correcting.svelte';
   import type { Outbox } from './outbox.svelte';
 
   type Props = {

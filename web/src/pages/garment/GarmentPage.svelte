@@ -47,9 +47,7 @@
   {#if garment}
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
       <h1 class="text-4xl font-semibold wrap-anywhere">{garment.name}</h1>
-      <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download="garment-{garment.id}.json"
-        >As a file</a
-      >
+      <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>As a file</a>
     </div>
     <ul class="mt-5">
       {#each garment.closures as closure (closure.id)}

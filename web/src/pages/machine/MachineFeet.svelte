@@ -26,8 +26,12 @@
   <ul class="mt-2 space-y-4">
     {#each profile.typed.feet as foot, index (index)}
       {@const wrong = (name: string) => profile.faults[`feet.${index + 1}.${name}`] ?? ''}
-      <li class="border-l-4 border-base-300 pl-3" aria-label="Foot {index + 1}">
-        <div class="flex flex-wrap items-start gap-x-4 gap-y-2">
+      <li class="border-l-4 border-base-300 pl-3">
+        <div
+          class="flex flex-wrap items-start gap-x-4 gap-y-2"
+          role="group"
+          aria-label="Foot {index + 1}{foot.nickname ? `, ${foot.nickname}` : ''}"
+        >
           <FormField
             label="Foot"
             path="foot.kind"

@@ -58,8 +58,17 @@
       >
     </div>
     <div class="flex gap-1">
-      <button class="btn btn-sm" aria-expanded={open} onclick={toggle}>Change</button>
-      <button class="btn btn-ghost btn-sm" onclick={() => takeOut(button)}>Take out</button>
+      <button
+        class="btn btn-sm"
+        aria-expanded={open}
+        aria-label="Change {button.fields.name}"
+        onclick={toggle}>Change</button
+      >
+      <button
+        class="btn btn-ghost btn-sm"
+        aria-label="Take out {button.fields.name}"
+        onclick={() => takeOut(button)}>Take out</button
+      >
     </div>
   </div>
   {#if open}<div class="mt-3">{@render children()}</div>{/if}

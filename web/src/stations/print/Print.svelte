@@ -31,7 +31,7 @@
 </script>
 
 {#if sheet.placket}
-  <div class="grid gap-x-8 gap-y-4 xl:grid-cols-[1fr_auto]">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 xl:grid-cols-[1fr_auto]">
     <div>
       <p class="answer" data-answer>1 : 1</p>
       <p class="mt-1 max-w-prose text-secondary">

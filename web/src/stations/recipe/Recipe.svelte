@@ -103,8 +103,10 @@
       </dd>
       <dd class="self-start">
         {#if item.field && item.yours}
-          <button class="btn btn-ghost btn-xs" onclick={() => clear(item.field ?? '')}
-            >As the rules say</button
+          <button
+            class="btn btn-ghost btn-xs"
+            aria-label="As the rules say: {item.label.toLowerCase()}"
+            onclick={() => clear(item.field ?? '')}>As the rules say</button
           >
         {/if}
         {#if item.field}

@@ -11,7 +11,7 @@
   import { readLength } from '../../closure/reading';
   import LookQuestion from './LookQuestion.svelte';
   import OtherSymptoms from './OtherSymptoms.svelte';
-  import { correcting } from './correcting.svelte';
+  import { correcting } from '../../outbox/correcting.svelte';
   import { Seen } from './seen.svelte';
 
   type Props = {
