@@ -44,6 +44,7 @@ class AwayTest < BrowserTest
     world.stop_serving
     PAGES.each do |path, shows|
       look_at(path)
+
       assert_text shows
     end
     type "button.diameter", "19"

@@ -186,7 +186,7 @@ class OutboxBrowserTest < BrowserTest
     find("[data-look-form]").click_button(said("look_form.log_it"))
 
     assert_saved
-    eventually { assert_equal ["22.5"], facts("swatch").map { |row| row[:data]["measured"].to_s } }
+    eventually { assert_equal(["22.5"], facts("swatch").map { |row| row[:data]["measured"].to_s }) }
   end
 
   # Somebody left a tab open when the application was changed.
