@@ -63,7 +63,8 @@ module NimbleEyelet
 
       def length(sheet)
         setting = sheet.setting
-        { set: setting.hands.to_f + Offset::USUALLY_ADDED.fetch(setting.by.key), ends: sheet.cut.ends.both.to_f }
+        { set: setting.hands.to_f + Offset::USUALLY_ADDED.fetch(setting.by.key), ends: sheet.cut.ends.both.to_f,
+          drawn: setting.by.drawn }
       end
 
       def covered(thread, recipe)

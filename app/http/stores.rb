@@ -48,9 +48,9 @@ module NimbleEyelet
       #
       # @param closure [Store::Closure]
       # @param sheet [Sheet] it was checked with
-      def show(closure, status: 200, sheet: closure.sheet)
+      def show(closure, status: 200, sheet: closure.sheet, **more)
         etag_of(closure.version)
-        json(shown(closure, sheet: sheet), status: status)
+        json(shown(closure, sheet: sheet).merge(more), status: status)
       end
 
       # @return [Hash]

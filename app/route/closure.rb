@@ -150,16 +150,21 @@ module NimbleEyelet
         def begin_closure
           name = ClosureFields.fetch("closure.name").read(body_hash["name"], unit: :mm)
           garment = Form::WorkroomForm.name(body_hash["garment"], field: "closure.garment")
-          id = db.transaction { closures.create(workroom.garment_named(garment), starting_point(name)) }
-          show(closures.find(id), status: 201)
+          begun, left = starting_point(name)
+          id = db.transaction { closures.create(workroom.garment_named(garment), begun) }
+          show(closures.find(id), status: 201, left_behind: left.to_a.map { |path| label_of(path) })
         end
 
+        def label_of(path) = ClosureFields::LISTS.key?(path) ? "#{ClosureFields::LISTS.fetch(path).word}s" : ClosureFields.fetch(path).label
+
+        # @return [Plan, Array(Plan, Array<String>)] and what stayed behind of another one
         def starting_point(name)
           like = body_hash["like"]
           return eyelets_of(closures.find(like), name) if like && body_hash["eyelets"]
-          return copied(closures.find(like).plan, name) if like
+          return begun_anew(name) unless like
 
-          begun_anew(name)
+          copy = CopiedPlan.of(closures.find(like).plan, name: name, mirror: body_hash["mirror"])
+          [copy.plan, copy.left]
         end
 
         def begun_anew(name)
@@ -178,12 +183,6 @@ module NimbleEyelet
           raise Refusal, sheet.faults unless sheet.layout
 
           Eyelets.plan(sheet).changed("closure.name" => name)
-        end
-
-        # The plan of another closure, or its mirror image: the other front lies on top. What was sewn stays there.
-        def copied(plan, name)
-          side = body_hash["mirror"] ? { "placket.overlap" => Placket.mirrored(plan.placket.overlap) } : {}
-          plan.changed({ "closure.name" => name }.merge(side)).with(accepted: nil, settled: {})
         end
 
         def accepted(closure, entry)

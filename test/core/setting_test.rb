@@ -60,12 +60,16 @@ class SettingTest < CoreTest
   end
 
   def test_a_correction_changes_what_is_set_and_never_what_is_wanted
-    [%w[sliding_scale_foot stepped], %w[sliding_scale_foot memory], %w[general_zigzag_foot plain]].each do |foot, kind|
+    [%w[sliding_scale_foot stepped], %w[sliding_scale_foot memory]].each do |foot, kind|
       plain = setting(foot, kind: kind)
       more = setting(foot, kind: kind, correction: 1.5)
 
       assert_equal [mm(1.5), plain.gives, plain.wanted], [more.figure - plain.figure, more.gives, more.wanted], kind
     end
+    # What is drawn is what is stitched and cut, whatever is set beyond.
+    by_lines = setting("general_zigzag_foot", kind: "plain", correction: 1.5)
+
+    assert_equal [by_lines.figure, by_lines.figure, by_lines.wanted + mm(1.5)], [by_lines.gives, by_lines.planned, by_lines.set]
     assert_equal sheet.cut.length, sheet(opening: wish(correction: mm(2))).cut.length
     assert_equal sheet.layout.holes, sheet(opening: wish(correction: mm(2))).layout.holes
   end

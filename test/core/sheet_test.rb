@@ -61,17 +61,20 @@ class SheetTest < CoreTest
     assert_equal STAGES.keys - %w[attach], Sheet.of(plan.changed("button.shape" => "cord")).stages.keys
   end
 
-  # The carriage foot is learned from the first hole that was measured on it.
-  def test_what_a_foot_adds_is_known_after_one_measured_hole
+  # What was told for the first test hole stays told: what it came to is advised, and known to the next closure.
+  def test_hands_are_held_and_what_a_foot_adds_is_known_after_one_measured_hole
     first = sheet(machine: machine(id: 1))
-    swatch = Swatches::Swatch.new(passes: "tight", measured: mm(20), symptoms: [], opening: mm(22.5),
-                                  stitch_width: mm(4.5), stitch_length: mm(0.4),
-                                  tension: 3r, stabiliser: "fusible strip", sewn_with: first.sewn_with)
+    swatch = Swatches::Swatch.new(passes: "slips_out", measured: mm(24), symptoms: [], opening: mm(22.5), stitch_width: mm(4.5),
+                                  stitch_length: mm(0.4), tension: 3r, stabiliser: "fusible strip", sewn_with: first.sewn_with)
     learned = sheet(machine: machine(id: 1), facts: facts(swatches: [swatch]))
+    earlier = [Swatches::EarlierSwatch.new(closure: 9, swatch: swatch)]
+    another = sheet(machine: machine(id: 1), facts: Sewing::Facts.new(earlier: earlier))
 
-    assert_equal [nil, mm(18)], [first.setting.gives, first.sewn_with["setting.hands"]]
-    assert_equal [mm(22.5), mm(2.5)], [learned.setting.gives, learned.setting.opened], "18 and 2 of its own, 2.5 further"
-    assert_match(/adds about 2 mm by itself/, learned.diagnosis.remarks.map { |one| said_in(one, :mm) }.join)
+    assert_equal [nil, mm(20.5), [mm(21.5), mm(23.5)]],
+                 [first.setting.gives, first.sewn_with["setting.hands"], first.setting.expected], "18, and 2.5 for 2 of its own"
+    assert_equal [mm(22.5), mm(2.5)], [learned.setting.gives, learned.setting.opened], "nothing moves by itself"
+    assert_match(/adds about 3.5 mm/, learned.diagnosis.remarks.map { |one| said_in(one, :mm) }.join)
+    assert_equal [mm(22.5), mm(1)], [another.setting.gives, another.setting.opened]
     assert_nil sheet(machine: machine(id: 2), facts: facts(swatches: [swatch])).setting.gives, "another machine's foot is another foot"
   end
 

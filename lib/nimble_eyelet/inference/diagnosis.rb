@@ -258,8 +258,7 @@ module NimbleEyelet
       def allowance
         return unless @newest.measured && @current.adds
 
-        Sentence["Opened to %s the foot made %s: it adds about %s by itself, and is reckoned with so from now on.", @newest.hands,
-                 @newest.measured, @current.adds]
+        Sentence["Your foot adds about %s. Your next buttonholes start from that.", @current.adds]
       end
 
       def words = ("Something else was written down: that is for you to judge." unless @newest.note.empty?)

@@ -94,6 +94,7 @@ module NimbleEyelet
       # How much longer than now the opening is wanted: what comes of the setting is what is wanted.
       def wished(option, beliefs)
         return Length.zero unless @current.eased
+        return option.value - @current.correction if Opening::SETTING_METHODS.fetch(@current.by).drawn
 
         step = @current.ruler.step
         by = (Length.mm(length(option, beliefs).rationalize(1r / 1000)) - @current.wanted).round_to(step)

@@ -27,6 +27,8 @@ module NimbleEyelet
 
   # What a carriage foot usually makes beyond the button it holds, as long as nobody has measured it.
   USUAL_ALLOWANCE = [Length.mm(1), Length.mm(3)].freeze
+  # What is reckoned with until then.
+  GUESSED_ALLOWANCE = Length.mm(2)
 
   # Marks of a sliding scale foot that nobody has looked at yet, and what they may count.
   SCALE_PITCH = Length.mm(5)
@@ -34,9 +36,10 @@ module NimbleEyelet
 
   # kind - String, key of FOOT_KINDS; nickname - String; largest_button - Length or nil
   # allowance - Length a carriage foot adds to the button by itself, or nil until a hole was measured
+  # guessed - Boolean, that is only what feet usually add
   # click - Length of one click of its catch, or nil where it has none
   # scale_pitch - Length between two marks of a sliding scale foot; scale_reads - String, key of SCALE_READS
-  class Foot < Value.of(:kind, nickname: "", largest_button: nil, allowance: nil, click: nil,
+  class Foot < Value.of(:kind, nickname: "", largest_button: nil, allowance: nil, guessed: false, click: nil,
                                scale_pitch: SCALE_PITCH, scale_reads: "overall")
     LIMITS = {
       largest_button: Typing::Limit.length(0, 150, open: true), allowance: Typing::Limit.length(-5, 10),

@@ -19,8 +19,10 @@ module NimbleEyelet
   # measured - Integer, holes it rests on
   class Offset < Value.of(:means, :deviations, :noises, share: Belief::WIDE_SHARE, left_out: [], measured: 0)
     # What is usually added by how the length is set, mm: a carriage foot clamps slack, an eye stops late.
-    USUALLY_ADDED = { "clamp" => 2.0, "scale" => 0.5, "lines" => 0.3, "key" => 0.0, "round" => 0.0,
+    USUALLY_ADDED = { "clamp" => 2.0, "scale" => 0.5, "lines" => 0.0, "key" => 0.0, "round" => 0.0,
                       "press" => 0.0, "own" => 0.0 }.freeze
+    # Nothing adds to what is drawn but how well the eye keeps to it, mm.
+    DRAWN = 0.5
     # Deviations, mm: of a foot, of the structure of a cloth, of a closure, and of every millimetre away from LEVEL.
     FOOT = 1.2
     STRUCTURE = 0.4
@@ -54,6 +56,14 @@ module NimbleEyelet
           share: kept.empty? ? Belief::WIDE_SHARE : Belief::CARRIED_WIDE_SHARE,
           measured: kept.sum { |_, added| added.size },
           left_out: read.flat_map { |evidence, added| evidence.added - added })
+    end
+
+    # Of a hole between lines: whatever was measured before, there is nothing to learn.
+    #
+    # @return [Offset]
+    def self.drawn
+      new(means: [0.0] * HOLE_NOISES.size, deviations: [DRAWN] * HOLE_NOISES.size, noises: HOLE_NOISES.values,
+          share: Belief::CARRIED_WIDE_SHARE)
     end
 
     # @param lattice [Array<Float>]

@@ -20,15 +20,16 @@ require_relative "tack_length"
 
 module NimbleEyelet
   module Opening
-    # How the length of a hole is set. reads - String, "opening" or "overall"
-    SettingMethod = Value.of(:key, :name, :reads)
+    # How the length of a hole is set. reads - String, "opening" or "overall"; drawn - Boolean, between lines on the cloth:
+    #   nothing adds to what is drawn, and what is drawn, stitched and cut is one figure
+    SettingMethod = Value.of(:key, :name, :reads, drawn: false)
 
     SETTING_METHODS = [
       SettingMethod.new(key: "clamp", name: "button clamped in the foot", reads: "opening"),
       SettingMethod.new(key: "scale", name: "marks on the foot", reads: "overall"),
       SettingMethod.new(key: "key", name: "reverse key", reads: "opening"),
-      SettingMethod.new(key: "lines", name: "chalk lines", reads: "opening"),
-      SettingMethod.new(key: "round", name: "a drawn circle", reads: "opening"),
+      SettingMethod.new(key: "lines", name: "chalk lines", reads: "opening", drawn: true),
+      SettingMethod.new(key: "round", name: "a drawn circle", reads: "opening", drawn: true),
       SettingMethod.new(key: "press", name: "reverse key, pressed early", reads: "overall"),
       SettingMethod.new(key: "own", name: "the programme's own length", reads: "overall")
     ].to_h { |by| [by.key, by] }.freeze
@@ -156,10 +157,12 @@ module NimbleEyelet
                                says: Sentence["Draw a circle %s across: the open hole; the ring is sewn round it.", request.set])
       end
 
-      # What has no steps of its own comes out as it is wanted.
+      # What has no steps of its own comes out as it is wanted; what is drawn, as it is drawn.
       def self.made(request, by, figure:, says:, short:, reads: "opening", **more)
-        new(by: SETTING_METHODS.fetch(by), reads: reads, figure: figure, wanted: request.wanted, set: request.set,
-            gives: request.wanted, overall: request.wanted + request.ends.both, says: says, short: short, **more)
+        method = SETTING_METHODS.fetch(by)
+        gives = method.drawn ? request.set : request.wanted
+        new(by: method, reads: reads, figure: figure, wanted: request.wanted, set: request.set, gives: gives,
+            overall: gives + request.ends.both, says: says, short: short, **more)
       end
       private_class_method :made, :own_caution, :tack_lines
     end
@@ -184,6 +187,7 @@ module NimbleEyelet
       # @return [Setting]
       def setting
         return unknown if @foot.allowance.nil?
+        return guessed if @foot.guessed && short.between?(Length.zero, MOST_OPENED)
         return on_stand_in if !@button.form.clampable || short.negative? || short > MOST_OPENED
 
         opened
@@ -203,6 +207,13 @@ module NimbleEyelet
                    says: Sentence["Clamp %s and sew the test hole: this foot will make about %s to %s, and %s is wanted. " \
                                   "Measure the slit and type it at the swatch; from then on it is known.",
                                   thing, *about, @request.wanted])
+      end
+
+      # The same with what feet usually add, so that the first hole comes near.
+      def guessed
+        known = short.zero? ? left_alone : opened
+        about = USUAL_ALLOWANCE.map { |allowance| known.stops - @foot.allowance + allowance }
+        known.with(gives: nil, overall: nil, expected: about)
       end
 
       def on_stand_in

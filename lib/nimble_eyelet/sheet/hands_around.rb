@@ -16,7 +16,7 @@ module NimbleEyelet
     # @yieldreturn [Length] what the hands do with a button that is clamped
     # @return [Array<Array(Length, Length)>] by correction, what the hands do then
     def self.of(setting, correction, cut)
-      return [[correction, setting.hands]] if setting.gives.nil? || setting.by.key == "own"
+      return [[correction, setting.hands]] if setting.by.key == "own" || (setting.gives.nil? && setting.stops.nil?)
 
       corrections = (-EITHER_WAY..EITHER_WAY).map { |number| correction + (cut.ruler.finest * number) }
       corrections.map { |one| [one, setting.by.key == "clamp" ? yield(one) : cut.length + one] }

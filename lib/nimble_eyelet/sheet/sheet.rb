@@ -14,6 +14,7 @@ require_relative "../answer/refusal"
 require_relative "../attach/attaching"
 require_relative "../length/length"
 require_relative "../length/wording"
+require_relative "../machine/foot"
 require_relative "../opening/slit_length"
 require_relative "../opening/cut_marks"
 require_relative "../opening/setting"
@@ -174,30 +175,36 @@ module NimbleEyelet
 
     def clamping_foot = fitted.type.clamps ? fitted : @plan.machine.foot("carriage_foot")
 
-    # The foot as it is known by now: what it adds is learned from the newest hole that was measured.
+    # The foot with what is reckoned that it adds. Hands are held (craft §3): what was told for the first test hole of this
+    # closure stays; what its own holes teach is advised as a further turn, and never moves a figure by itself.
     def fitted
-      @fitted ||= recipe.foot.value.then do |foot|
-        foot.type.clamps && foot.allowance.nil? ? foot.with(allowance: allowance_of(foot)) : foot
-      end
+      @fitted ||= recipe.foot.value.then { |foot| foot.type.clamps && foot.allowance.nil? ? reckoned(foot) : foot }
     end
 
-    # What it adds: as the accepted test hole was sewn, so that the row is too; else as far as anybody has measured.
-    def allowance_of(foot)
-      held = @facts.swatches.find { |swatch| swatch.id == @plan.accepted }&.sewn_with
-      return held["foot.allowance"] if held && held["foot.allowance"] && held["recipe.foot"] == foot.kind
+    def reckoned(foot)
+      told = @lessons.own_of(foot).filter_map { |swatch| swatch.sewn_with["foot.allowance"] }.first
+      usual = GUESSED_ALLOWANCE if @plan.button.form.clampable
+      foot.with(allowance: told || learned_allowance || usual, guessed: learned_allowance.nil?)
+    end
 
-      @lessons.added(foot, "clamp", set: @plan.button.across, own: true)
+    # @return [Length, nil] what the foot adds, as far as holes of it were measured, these among them
+    def learned_allowance
+      @learned_allowance ||= @lessons.added(recipe.foot.value, "clamp", set: @plan.button.across, own: true)
     end
 
     def learned_correction
       @learned_correction ||= begin
         by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length,
                                          tack_by: @plan.opening.tack_by)
-        (by == "clamp" ? nil : @lessons.added(fitted, by, set: cut.length))&.then do |added|
+        (UNLEARNED.include?(by) ? nil : @lessons.added(fitted, by, set: cut.length))&.then do |added|
           Length.zero - added
         end || Length.zero
       end
     end
+
+    # What is clamped has its allowance, and what is drawn needs none.
+    UNLEARNED = ["clamp", *Opening::SETTING_METHODS.values.select(&:drawn).map(&:key)].freeze
+    private_constant :UNLEARNED
 
     # What the slit has to do for this button, as a test hole keeps it.
     def asked
@@ -255,7 +262,7 @@ module NimbleEyelet
     def of_length
       { ease: cut.ease, eased: cut.eased?, passing: cut.passing, wanted: cut.length, ruler: cut.ruler,
         correction: correction, by: setting.by.key, hands: hands,
-        adds: setting.by.key == "clamp" && recipe.foot.value.allowance.nil? ? fitted.allowance : nil }
+        adds: (learned_allowance if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
     end
 
     # Holes of a row that is not laid out yet; and beyond which no machine is so even.

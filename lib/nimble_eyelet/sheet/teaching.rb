@@ -67,6 +67,14 @@ module NimbleEyelet
       end
     end
 
+    # @param foot [Foot]
+    # @return [Array<Swatches::Swatch>] of this closure, sewn with it on this machine
+    def own_of(foot)
+      (@facts.swatches + @facts.looked_at).map(&:looked).select do |swatch|
+        swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == foot.kind
+      end
+    end
+
     # @return [Swatches::Learned]
     def learned = @learned ||= Swatches::Learned.new(@facts.earlier)
 
@@ -82,12 +90,6 @@ module NimbleEyelet
         end.reverse.find { |id| [own, standing_in].include?(id) }
         taught = @facts.stands_in && @facts.earlier.any? { |one| one.swatch.sewn_with["machine.id"] == standing_in }
         newest || (taught ? standing_in : own)
-      end
-    end
-
-    def own_of(foot)
-      (@facts.swatches + @facts.looked_at).map(&:looked).select do |swatch|
-        swatch.sewn_with["machine.id"] == machine && swatch.sewn_with["recipe.foot"] == foot.kind
       end
     end
 

@@ -28,8 +28,9 @@ module NimbleEyelet
     # middles - Hash of :cover, :tension, :space to Float, where right is usually found; scale - Float, of the band of
     #   cover
     # opposite - Boolean, the second bead is sewn the other way; operator - Boolean, somebody has to stop it
+    # drawn - Boolean, it is sewn between lines, to which no machine adds
     MachineOrder = Value.of(:set, :ends, :demand, :cover, :balance, :tension, :width, :middles, scale: 1.0,
-                            opposite: true, operator: false)
+                            opposite: true, operator: false, drawn: false)
 
     # A hole as it is. length - Float, mm; off - Hash of what is looked at to how far it is from right; fit: the slack,
     # mm
@@ -78,8 +79,8 @@ module NimbleEyelet
 
       # @return [Float] mm of the slit
       def sewn(order, random)
-        order.set + added + (slope * (order.set - Offset::LEVEL)) + Draw.normal(random,
-                                                                                noise) + overshoot(order, random)
+        adds = order.drawn ? 0.0 : added + (slope * (order.set - Offset::LEVEL))
+        order.set + adds + Draw.normal(random, noise) + overshoot(order, random)
       end
 
       # @return [Float] mm, once it is cut

@@ -46,18 +46,18 @@ module NimbleEyelet
       #   it
       # @param known [Float, nil] mm beyond the usual, as the owner says: it counts as a hole that was measured
       # @return [Offset]
-      def offset(machine:, foot:, structure:, set:, by: "lines", own: [], known: nil)
-        found = groups.select do |group|
-          with = group.first.sewn_with
-          with.values_at("machine.id", "recipe.foot") == [machine, foot] && TACKS.include?(with["setting.by"]) == TACKS.include?(by)
-        end
+      def offset(machine:, foot:, structure:, set:, by: "scale", own: [], known: nil)
+        return Offset.drawn if BY_LINES.include?(by)
+
+        found = groups.select { |group| taught_by?(group.first.sewn_with, machine, foot, by) }
         said = known && OffsetEvidence.new(structure: structure, set: set, added: [known], spread: RULER_SPREAD)
         Offset.of([said, *[own, *found].map { |group| evidence(group) }].compact, structure: structure, set: set)
       end
 
-      # How a bar tack's length is set by its programme.
+      # How a bar tack's length is set by its programme, and how a hole is drawn.
       TACKS = %w[press own].freeze
-      private_constant :TACKS
+      BY_LINES = %w[lines round].freeze
+      private_constant :TACKS, :BY_LINES
 
       # Test holes whose length was measured on that machine, foot by foot.
       #
@@ -96,6 +96,12 @@ module NimbleEyelet
       def self.spread(swatch) = swatch.sewn_with["measured.with"] == "caliper" ? CALIPER_SPREAD : RULER_SPREAD
 
       private
+
+      # What was drawn says nothing of the foot it was sewn with.
+      def taught_by?(with, machine, foot, by)
+        with.values_at("machine.id", "recipe.foot") == [machine, foot] && !BY_LINES.include?(with["setting.by"]) &&
+          TACKS.include?(with["setting.by"]) == TACKS.include?(by)
+      end
 
       # Newest first; the holes of one closure, oldest first.
       def groups

@@ -53,9 +53,9 @@ module NimbleEyelet
       # @param standing [Array<Swatch>] those whose look counts
       # @return [Array<Swatch>] first looks, in the same order
       def self.together(swatches, standing = swatches)
-        ids = swatches.to_set(&:id)
+        known = swatches.to_h { |swatch| [swatch.id, true] }
         seconds = standing.select(&:again).to_h { |swatch| [swatch.again, swatch] }
-        swatches.reject { |swatch| ids.include?(swatch.again) }.map { |swatch| swatch.with(second: seconds[swatch.id]) }
+        swatches.reject { |swatch| known.key?(swatch.again) }.map { |swatch| swatch.with(second: seconds[swatch.id]) }
       end
 
       # @return [Swatch] as it was seen the second time, where it was looked at twice

@@ -5,6 +5,7 @@
   import { correcting } from '../outbox/correcting.svelte';
   import Refused from '../outbox/Refused.svelte';
   import SignIn from '../ui/SignIn.svelte';
+  import { begun } from './begun.svelte';
   import { rowOf } from './typed';
   import type { ClosureWork } from './work.svelte';
 
@@ -36,6 +37,15 @@
   >
     {work.saver.notice}
     <button class="btn btn-ghost btn-xs" onclick={() => (work.saver.notice = '')}>Close</button>
+  </p>
+{/if}
+{#if begun.of(work.id)}
+  <p
+    class="mb-3 flex items-start justify-between border-l-4 border-base-300 bg-base-200 px-3 py-2"
+    role="status"
+  >
+    {begun.of(work.id)}
+    <button class="btn btn-ghost btn-xs" onclick={() => begun.close()}>Close</button>
   </p>
 {/if}
 <Refused

@@ -4,6 +4,7 @@
   import { ask, gone, read, words } from '../../api/ask';
   import { client, type GarmentPage } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import { begun } from '../../closure/begun.svelte';
   import { go, route } from '../../router';
   import SmallRun from '../../ui/SmallRun.svelte';
   import Page from '../Page.svelte';
@@ -33,6 +34,7 @@
     const answer = await ask(client.POST('/api/workrooms/{slug}/closures', { params, body }));
     failed = words(answer);
     if (answer.kind !== 'data') return;
+    begun.say(answer.data);
     void workroom.refresh();
     await go(workroom.at(`/closures/${answer.data.id}/placket`));
   }

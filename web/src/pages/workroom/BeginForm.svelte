@@ -7,6 +7,7 @@
   import { keep, recall } from '../../api/browser_store';
   import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import { begun } from '../../closure/begun.svelte';
   import { go } from '../../router';
   import FormField from '../../ui/FormField.svelte';
   import { Beginning, BLANK } from './beginning';
@@ -42,6 +43,7 @@
     ({ faults, failed } = refusal(answer));
     failed ||= Object.entries(faults).find(([field]) => !field.startsWith('closure.'))?.[1] ?? '';
     if (answer.kind !== 'data') return;
+    begun.say(answer.data);
     typed = { ...BLANK };
     keep(key, undefined);
     void workroom.refresh();

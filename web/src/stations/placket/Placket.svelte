@@ -13,6 +13,13 @@
   let { work, closure, sheet, picked, pick }: StationProps = $props();
 
   let plan = $derived(closure.plan);
+
+  /** What lay along another edge goes with it. */
+  function takeUsual(): void {
+    for (const list of ['placket.pins', 'placket.keep_outs'] as const)
+      for (const { id } of work.rows(list)) work.typeRow(list, id, null);
+    work.typeAll(closure.usual);
+  }
   let layout = $derived(sheet.placket);
   let sewn = $derived(sheet.button.sewn === 'hole' ? 'Hole' : 'Tack');
   let fastens = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
@@ -56,9 +63,7 @@
       listed
     />
     {#if Object.keys(closure.usual).length > 0}
-      <button class="btn mt-1 btn-ghost btn-sm" onclick={() => work.typeAll(closure.usual)}
-        >Take what is usual there</button
-      >
+      <button class="btn mt-1 btn-ghost btn-sm" onclick={takeUsual}>Take what is usual there</button>
     {/if}
   </div>
   <Pick {work} path="placket.overlap" listed />
