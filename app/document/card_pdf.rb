@@ -59,7 +59,7 @@ module NimbleEyelet
       def settings
         lines = @sheet.recipe.lines.reject { |line| line.key == :cord && !line.decision.value }
         lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
-          [*@sheet.recipe.again_words, length] + @held
+          [*@sheet.recipe.again_words(@sheet.plan.machine.type), length] + @held
       end
 
       def length

@@ -35,7 +35,7 @@ module NimbleEyelet
         unless_so(did?(:torn) || !piece.stay&.torn, :stay_left)
         unless_so(did?(:rinsed) || !piece.stay&.film, :film_left)
         unless_so(did?(:rinsed) || !piece.stay&.wash, :wash_away_left)
-        unless_so(did?(:rinsed), :marks_left)
+        unless_so(did?(:unmarked), :marks_left)
         unless_so(did?(:tried) || did?(:swatch_lies_there), :never_tried)
         unless_so(did?(:corded) || !piece.recipe.cord.value, :cord_left_open)
       end

@@ -76,7 +76,7 @@ module NimbleEyelet
         set("length", length)
       end
 
-      def do_second_pass = unless_so(!@piece.automatic?, :parts_of_a_programme)
+      def do_second_pass(whole = nil) = unless_so(@piece.automatic? == (whole == "whole"), :parts_of_a_programme)
 
       def do_lift
         @at = nil
@@ -94,12 +94,13 @@ module NimbleEyelet
 
       def do_rinse
         unless_so(@piece.sewn.size == @piece.sheet.layout.holes.size, :rinsed_before_it_is_sewn)
+        unless_so(@piece.sealed.nil?, :sealed_in)
         note(:rinsed)
       end
 
       def do_trim = note(:trimmed)
       def do_seal = @piece.sealed = :wet
-      def do_dry = @piece.sealed = :dry
+      def do_dry = @piece.sealed &&= :dry
       def do_punch = note(:punched)
 
       def do_cut(length)

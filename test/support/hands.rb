@@ -108,7 +108,7 @@ module NimbleEyelet
         "punch" => ->(one, piece, _) { punched(one, piece) },
         "cut" => ->(one, *) { cut(one) },
         "pin_button" => OF["button"], "cut_thread" => NOTHING, "lay_spacer" => NOTE["spacer"], "sew_test_button" => NOTHING,
-        "sew_button" => OF["sew_button"], "sew_button_by_hand" => OF["button"], "rinse" => OF["rinse"], "sew_spare" => NOTHING,
+        "sew_button" => OF["sew_button"], "sew_button_by_hand" => OF["button"], "rinse" => OF["rinse"], "take_marks_out" => NOTE["unmarked"], "sew_spare" => NOTHING,
         "note" => NOTHING, "have_cord" => NOTHING, "stay" => OF["stay"], "stay_underlap" => NOTHING,
         "mark" => ->(one, *) { [["mark", one.figures["placket.count"]]] }, "draw_lines" => OF["lines"], "finish_tails" => OF["tails"],
         "tear" => OF["tear"], "trim_film" => OF["trim"], "seal" => ->(_, _, step) { sealed(step) },
@@ -128,16 +128,16 @@ module NimbleEyelet
         end
 
         def sewn(one, piece)
-          return second(one) unless piece.style.by_hand && !piece.straight?
+          return second(one, piece) unless piece.style.by_hand && !piece.straight?
 
           machine = piece.plan.machine
           wide = machine.width_mark(one.figures["recipe.stitch_width"])
           long = machine.length_mark(one.figures["recipe.stitch_length"])
           bead = machine.width_mark(piece.recipe.manual_width&.value || one.figures["recipe.stitch_width"])
-          [["turned", *(piece.style.opens ? [bead, long] : [wide, "0"])]] + second(one)
+          [["turned", *(piece.style.opens ? [bead, long] : [wide, "0"])]] + second(one, piece)
         end
 
-        def second(one) = one.figures["recipe.second_pass"] == "yes" ? [["second_pass"]] : []
+        def second(one, piece) = one.figures["recipe.second_pass"] == "yes" ? [["second_pass", *("whole" if piece.automatic?)]] : []
 
         def stored(one, piece)
           piece.wanted["memory"] ? [["store", one.figures["setting.figure"].to_s]] : []

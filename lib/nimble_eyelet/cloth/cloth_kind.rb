@@ -12,11 +12,11 @@ module NimbleEyelet
   #
   # weight - Integer g/m²; thickness - Length of one layer; stretch - Integer percent
   # nap - Boolean, pile or fluff; heat - Boolean, takes a hot iron; fray - Boolean
-  # marking - String, what to mark it with; example - String
+  # marking - String, what to mark it with; unmark - String, how the marks come out; example - String
   # perforates - Boolean, needle holes stay and tear; hide - Boolean, real leather; washed - Boolean, as a rule
   # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
   # heavy_wear - Boolean, its buttons are pulled hard
-  ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :example,
+  ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :unmark, :example,
                        perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false,
                        thick: false, fine: false, heavy_wear: false)
 
@@ -25,33 +25,33 @@ module NimbleEyelet
 
   CLOTH_KINDS = [
     ClothKind.new(key: "light_woven", name: "light woven", weight: 120, thickness: Length.mm(0.25), stretch: 0,
-                  nap: false, heat: true, fray: true, marking: "chalk, or a wash-away pen tried on a scrap",
+                  nap: false, heat: true, fray: true, unmark: "Brush the chalk off; dab pen marks out with cold water.", marking: "chalk, or a wash-away pen tried on a scrap",
                   example: "shirting, lawn, light linen"),
     ClothKind.new(key: "heavy_woven", thick: true, heavy_wear: true, name: "heavy woven", weight: 320,
                   thickness: Length.mm(0.7), stretch: 0,
-                  nap: false, heat: true, fray: true, marking: "chalk", example: "canvas, denim, coating, flannel"),
+                  nap: false, heat: true, fray: true, unmark: "Brush the chalk off.", marking: "chalk", example: "canvas, denim, coating, flannel"),
     ClothKind.new(key: "knit", knitted: true, name: "knit", weight: 200, thickness: Length.mm(0.6), stretch: 30,
-                  nap: false, heat: true, fray: false, marking: "a wash-away pen tried on a scrap",
+                  nap: false, heat: true, fray: false, unmark: "Dab the pen marks out with cold water.", marking: "a wash-away pen tried on a scrap",
                   example: "jersey, rib, interlock", pressure: LIGHTER),
     ClothKind.new(key: "sheer", fine: true, name: "sheer", weight: 50, thickness: Length.mm(0.12), stretch: 0,
-                  nap: false, heat: true, fray: true, marking: "thread tacks",
+                  nap: false, heat: true, fray: true, unmark: "Pull the tacking threads out.", marking: "thread tacks",
                   example: "voile, organza, chiffon"),
     ClothKind.new(key: "leather", heavy_wear: true, name: "leather or suede", hide: true, weight: 500,
                   thickness: Length.mm(1), stretch: 0,
-                  nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
+                  nap: false, heat: false, fray: false, unmark: "Rub the chalk off with a soft cloth.", marking: "chalk or a wax-free pencil: needle holes stay",
                   example: "garment leather, suede", perforates: true, washed: false),
     ClothKind.new(key: "waxed", name: "waxed or oiled, woven", thick: true, heavy_wear: true, weight: 280,
                   thickness: Length.mm(4r / 10), stretch: 0,
-                  nap: false, heat: false, fray: true, marking: "chalk: it brushes off, and wax does not", washed: false,
+                  nap: false, heat: false, fray: true, unmark: "Brush the chalk off.", marking: "chalk: it brushes off, and wax does not", washed: false,
                   example: "waxed cotton, oiled canvas"),
     ClothKind.new(key: "coated", name: "film-coated", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
-                  nap: false, heat: false, fray: false, marking: "chalk or a wax-free pencil: needle holes stay",
+                  nap: false, heat: false, fray: false, unmark: "Rub the chalk off with a soft cloth.", marking: "chalk or a wax-free pencil: needle holes stay",
                   example: "vinyl, oilcloth, laminated cloth", perforates: true, washed: false),
     ClothKind.new(key: "quilted", thick: true, name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
-                  nap: false, heat: true, fray: true, marking: "chalk, or thread tacks", example: "quilted cotton, padded lining",
+                  nap: false, heat: true, fray: true, unmark: "Brush the chalk off, or pull the tacking threads out.", marking: "chalk, or thread tacks", example: "quilted cotton, padded lining",
                   pressure: LIGHTER),
     ClothKind.new(key: "pile", thick: true, name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
-                  nap: true, heat: false, fray: false, marking: "thread tacks",
+                  nap: true, heat: false, fray: false, washed: false, unmark: "Pull the tacking threads out.", marking: "thread tacks",
                   example: "corduroy, velvet, towelling, fleece, felted wool", pressure: LIGHTER)
   ].to_h { |kind| [kind.key, kind] }.freeze
 end

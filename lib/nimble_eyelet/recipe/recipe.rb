@@ -104,11 +104,16 @@ module NimbleEyelet
       # @return [String] "yes" or "no", as it is asked for and kept
       def passes = second_pass ? "yes" : "no"
 
+      # A programme sews all its parts, whoever wants some of them.
+      #
+      # @param kind [MachineKind] of its machine
       # @return [String, nil] nothing where one pass is enough
-      def again_words
+      def again_words(kind)
         return unless second_pass
+        return "Sew over it a second time." unless style.value.opens
 
-        style.value.opens ? "Sew both beads a second time, without tacks." : "Sew over it a second time."
+        whole = kind.programmed && !kind.partwise && stitched == :satin && !style.value.by_hand && !style.value.round?
+        whole ? "Sew the whole hole a second time, on top." : "Sew both beads a second time, without tacks."
       end
 
       # @return [String, nil] nothing in its middle, or where there is none

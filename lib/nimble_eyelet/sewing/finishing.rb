@@ -28,9 +28,9 @@ module NimbleEyelet
 
       # @return [Array<Work::Step>]
       def steps
-        return [tails, tear, film].compact unless @order.opens?
+        return [tails, tear, *washed_out].compact unless @order.opens?
 
-        [tails, tear, film, *sealed_before, *@order.holes.flat_map { |hole| opened(hole) }, *sealed_after].compact
+        [tails, tear, *washed_out, *sealed_before, *@order.holes.flat_map { |hole| opened(hole) }, *sealed_after].compact
       end
 
       private
@@ -64,12 +64,15 @@ module NimbleEyelet
              part: part, symptom: "Pulled at, the satin lifts off.")
       end
 
-      def film
-        return unless @stay&.film
+      # What comes out in water comes out before anything is sealed in.
+      def washed_out
+        return [] unless @stay&.wash
 
-        step("film", Work::Operation["trim_film", lasts: everywhere("trimmed"),
-                                     says: Sentence["Trim the film to %s round the stitches.", FILM_LEFT],
-                                     minds: ["What is left of it is rinsed out when everything is sewn."]], part: part)
+        trim = Work::Operation["trim_film", lasts: everywhere("trimmed"),
+                                            says: Sentence["Trim the #{@stay.film ? 'film' : 'wash-away'} to %s round the stitches.", FILM_LEFT]]
+        rinse = Work::Operation["rinse", lasts: everywhere("rinsed"), says: "Rinse out what is left of it, and let it dry.",
+                                         minds: (["Before sealing: what is sealed in stays."] if sealed?).to_a]
+        [step("film", trim, part: part), step("rinse", rinse, part: part)]
       end
 
       # What does not fray needs no sealing.
@@ -159,7 +162,7 @@ module NimbleEyelet
       def at(hole) = @order.cutting.bites(hole.opening).flat_map { |bite| [bite.from, bite.to] }
 
       def how
-        return "Stop short of the stitching; no pins in this cloth." if @order.straight?
+        return "Stop short of the stitching; no pins in this cloth." if @order.straight? || @order.cloth.type.perforates
         return "The first and the last bite against the tacks' inner edges, never over them." if @order.cutting.way == "chisel"
         return "Stop at the tacks' inner edges. Lift the cloth off everything beneath." if @order.cutting.way == "snip"
 

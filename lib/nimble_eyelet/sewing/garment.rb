@@ -25,9 +25,16 @@ module NimbleEyelet
       end
 
       # @return [Array<Work::Step>]
-      def steps = [stabilise, stabilise_buttons, try_on, mark, lines, pins].compact
+      def steps
+        inside = [stabilise] if inside?
+        [*inside, stabilise_buttons, try_on, mark, lines, pins, *([stabilise] unless inside?)].compact
+      end
 
       private
+
+      # What stays in the garment goes in first. What lies under or on top while it is sewn comes last: over it nothing
+      # could be marked or tried on.
+      def inside? = @stay.nil? || @stay.inside
 
       # How wide the stay is cut.
       def stay_width
@@ -48,7 +55,7 @@ module NimbleEyelet
                                says: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stay_words}, %s wide.", wide],
                                minds: ["#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side."]]
         harm = @order.opens? ? "the row tunnels and the holes grow" : "it puckers, and tears out sooner"
-        step("stabilise", stay, block: "stay", symptom: "Left out, #{harm}.")
+        step("stabilise", stay, block: inside? ? "stay" : "row", symptom: "Left out, #{harm}.")
       end
 
       def laid = Work::Lasting.at("stayed", @order.layout.holes.map(&:at))
@@ -79,9 +86,24 @@ module NimbleEyelet
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
         how = Sentence["#{before_marking}With #{@order.cloth.type.marking}; the line of each #{@order.noun} %s past both ends. " \
                        "Never measure one #{@order.noun} from the one before.", LINE_BEYOND]
-        step("mark", Work::Operation["mark", figures: @order.slit.merge(marks), lasts: marked, minds: [how],
+        step("mark", Work::Operation["mark", figures: @order.slit.merge(marks), lasts: marked, minds: [places, *on_lines, how],
                                      says: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.",
                                                     *edges, @order.opening]], block: "row")
+      end
+
+      # Every place, to be read off in one go.
+      def places
+        at = @order.layout.holes.map(&:at)
+        Sentence["From the top edge: #{at.map { '%s' }.join(', ')}.", *at]
+      end
+
+      # How far from the finished edge the others lie, where not all lie across the edge.
+      def on_lines
+        along = @order.layout.holes.select(&:vertical?)
+        return [] if along.empty?
+
+        which = along.size == @order.count ? "All lie" : "Holes #{along.map(&:number).minmax.uniq.join(' to ')} lie"
+        [Sentence["#{which} on a line %s from the finished edge.", along.first.edge + (along.first.width / 2)]]
       end
 
       def marked
@@ -95,12 +117,19 @@ module NimbleEyelet
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
-      def across = edges.empty? ? "" : ", the outer end of the stitches %s from the finished edge"
+      def across
+        return "" if edges.empty?
+
+        "#{', of hole 1' if mixed?}, the outer end of the stitches %s from the finished edge"
+      end
 
       def edges
         flat = @order.layout.holes.reject(&:vertical?)
         flat.empty? ? [] : [flat.first.edge]
       end
+
+      # Where some holes lie across and some along, the figure is that of the first alone.
+      def mixed? = @order.layout.holes.map(&:vertical?).uniq.size > 1
 
       def marks
         @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }

@@ -72,7 +72,7 @@ module NimbleEyelet
       def added
         found = []
         found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        found << Sentence[@recipe.again_words] if @recipe.second_pass
+        found << Sentence[@recipe.again_words(@machine.type)] if @recipe.second_pass
         if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
           found << Sentence["Stop it yourself when the second bead meets the tack."]
         end

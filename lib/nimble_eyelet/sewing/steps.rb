@@ -26,7 +26,7 @@ module NimbleEyelet
   module Sewing
     module Steps
       BACK = "Put the machine back"
-      RINSED = "Rinse it"
+      UNMARKED = "Take the marks out"
       # From this many holes on a row takes long.
       LONG_ROW = 8
 
@@ -34,19 +34,17 @@ module NimbleEyelet
       # @return [Array<Work::Step>]
       def self.of(order)
         work = order.buttons_first? ? buttons_first(order) : in_order(order)
-        work += rinse(order)
+        work += unmark(order)
         (work + put_back(work, order)) << note(order)
       end
 
       # When everything is sewn, buttons and holes.
-      def self.rinse(order)
-        return [] unless order.recipe.stay&.film
-
-        rinsed = Work::Lasting.at("rinsed", order.layout.holes.map(&:at))
-        rinse = Work::Operation["rinse", lasts: rinsed, says: "Rinse film and marks out."]
+      def self.unmark(order)
+        unmark = Work::Operation["take_marks_out", lasts: Work::Lasting.at("unmarked", order.layout.holes.map(&:at)),
+                                                   says: order.cloth.type.unmark]
         last = order.opens? ? "open" : "seal"
-        [Work::Step.of("rinse", block: order.button.fastens? && !order.buttons_first? ? "buttons" : last, operations: [rinse],
-                                part: order.opens? ? RINSED : Finishing::FINISHED)]
+        [Work::Step.of("unmark", block: order.button.fastens? && !order.buttons_first? ? "buttons" : last, operations: [unmark],
+                                 part: order.opens? ? UNMARKED : Finishing::FINISHED)]
       end
 
       def self.in_order(order) = [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
@@ -92,7 +90,7 @@ module NimbleEyelet
                                hazards: order.count >= LONG_ROW ? %w[breaks] : []]
         Work::Step.of("note", block: "end", part: BACK, operations: [note])
       end
-      private_class_method :put_back, :put_back_words, :note, :rinse, :in_order, :buttons_first, :after_all
+      private_class_method :put_back, :put_back_words, :note, :unmark, :in_order, :buttons_first, :after_all
     end
   end
 end

@@ -43,7 +43,7 @@ module NimbleEyelet
       ["unclamp", 5], ["let_dry", 10], ["punch", 30, %w[blade]], ["cut", 90, %w[blade]],
       # The buttons.
       ["pin_button", 180, %w[pins]], ["cut_thread", 60], ["lay_spacer", 20], ["sew_test_button", 180, %w[wheel eyes]],
-      ["sew_button", 180, %w[wheel eyes]], ["sew_button_by_hand", 180], ["rinse", 120], ["sew_spare", 90], ["note", 60, %w[pins]],
+      ["sew_button", 180, %w[wheel eyes]], ["sew_button_by_hand", 180], ["rinse", 120], ["take_marks_out", 60], ["sew_spare", 90], ["note", 60, %w[pins]],
       # The way out of what went wrong.
       ["rescue", 60]
     ].map { |key, seconds, hazards| OperationKind.new(key: key, seconds: seconds, hazards: hazards || []) }
@@ -63,7 +63,7 @@ module NimbleEyelet
     # opening - Length or nil, what was stitched or cut
     class Lasting < Value.of(:kind, at: nil, opening: nil)
       LASTING = %w[stayed marked corded stitched tailed torn trimmed sealed slit punched buttoned wound secured
-                   rinsed].freeze
+                   rinsed unmarked].freeze
 
       # @param kind [String]
       # @param places [Array<Length>]
