@@ -25,9 +25,13 @@ class RecipeTest < CoreTest
 
   def test_foot_by_machine_and_button
     assert_equal "carriage_foot", recipe.foot.value.kind
-    [button(shape: "ball", attachment: "shank"), button(diameter: mm(30))].each do |too_much|
-      assert_equal "sliding_scale_foot", recipe(button: too_much).foot.value.kind
-      assert_equal ["carriage"], recipe(button: too_much).foot.cautions.map(&:rule)
+    # A programme that senses its length has only its own foot: a card in place of a ball, and by hand what it cannot take.
+    assert_equal "carriage_foot", recipe(button: button(shape: "ball", attachment: "shank", diameter: mm(14))).foot.value.kind
+    without = machine.with(feet: machine.feet.reject { |foot| foot.kind == "carriage_foot" })
+    large = [button(diameter: mm(30)), button(shape: "ball", attachment: "shank")].map { |one| recipe(button: one) }
+    [*large, recipe(machine: without)].each do |by_hand|
+      assert_equal %w[manual_zigzag general_zigzag_foot], [by_hand.style.value.key, by_hand.foot.value.kind]
+      assert_includes by_hand.style.cautions.map(&:rule), "machine"
     end
     assert_equal "grooved_satin_foot", recipe(kind: "plain").foot.value.kind
     bare = recipe(machine: machine("plain", feet: [])).foot

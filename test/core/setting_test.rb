@@ -13,12 +13,15 @@ class SettingTest < CoreTest
   end
 
   def test_a_carriage_foot_is_not_known_before_it_was_measured
-    found = setting("carriage_foot")
+    usual = { allowance: mm(2), guessed: true }
+    found = setting("carriage_foot", **usual)
 
-    assert_equal [nil, mm(23), 0], [found.gives, found.planned, found.clicks]
-    assert_equal [mm(19), mm(21)], found.expected
-    assert_match(/about 19 mm to 21 mm, and 23 mm is wanted.*Measure the slit/, found.says.in(:mm))
-    assert_equal ["thickness"], setting("carriage_foot", on: { thickness: mm(5) }).cautions.map(&:rule)
+    assert_equal [nil, mm(23), mm(3)], [found.gives, found.planned, found.opened], "it is opened by what is mostly missing"
+    assert_equal [mm(22), mm(24)], found.expected
+    ball = setting("carriage_foot", on: { shape: "ball", attachment: "shank" })
+
+    assert_equal [nil, mm(28.5), [mm(29.5), mm(31.5)]], [ball.gives, ball.figure, ball.expected], "as long as what goes through"
+    assert_equal ["thickness"], setting("carriage_foot", **usual, on: { thickness: mm(5) }).cautions.map(&:rule)
     assert_equal(["carriage"], setting("carriage_foot", largest_button: mm(17)).cautions.map(&:rule))
   end
 

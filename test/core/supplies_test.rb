@@ -14,7 +14,7 @@ class SuppliesTest < CoreTest
   # Nothing is counted that no step uses, and every step that uses something is counted.
   def test_counts_are_those_of_the_steps_that_use_them
     parts = [part(1, button: button(name: "shell")), part(2, button: button(name: "shell"), placket: run_of(count: 4)),
-             part(3, button: button(name: "horn", shape: "ball", attachment: "shank"),
+             part(3, button: button(name: "horn", shape: "ball", attachment: "shank", diameter: mm(14)),
                   recipe: Recipes::Overrides.new(style: "corded"))]
     found = Supplies.of(parts, stash: { "shell" => StashCount.new(owned: 5) })
     steps = ->(name) { parts.sum { |one| one.sheet.progress.steps.count { |step| step.name == name } } }

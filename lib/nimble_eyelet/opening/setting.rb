@@ -187,13 +187,18 @@ module NimbleEyelet
       # @return [Setting]
       def setting
         return unknown if @foot.allowance.nil?
-        return guessed if @foot.guessed && short.between?(Length.zero, MOST_OPENED)
+        return guessed if @foot.guessed
+
+        known
+      end
+
+      private
+
+      def known
         return on_stand_in if !@button.form.clampable || short.negative? || short > MOST_OPENED
 
         opened
       end
-
-      private
 
       def gap = Opening.clamp_gap(@button)
       def made = gap + @foot.allowance
@@ -202,26 +207,25 @@ module NimbleEyelet
 
       # Nobody has measured a hole of this foot: it is told about, and learned from the first one.
       def unknown
-        about = USUAL_ALLOWANCE.map { |allowance| gap + allowance }
-        build(gap, gives: nil, expected: about, clamps: thing, short: Sentence["%s, then measure", gap],
-                   says: Sentence["Clamp %s and sew the test hole: this foot will make about %s to %s, and %s is wanted. " \
-                                  "Measure the slit and type it at the swatch; from then on it is known.",
-                                  thing, *about, @request.wanted])
+        card = gap.round_up_to(CARD)
+        build(card, gives: nil, expected: USUAL_ALLOWANCE.map { |allowance| card + allowance }, clamps: thing,
+                    short: Sentence["%s, then measure", card],
+                    says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button.", card])
       end
 
       # The same with what feet usually add, so that the first hole comes near.
       def guessed
-        known = short.zero? ? left_alone : opened
         about = USUAL_ALLOWANCE.map { |allowance| known.stops - @foot.allowance + allowance }
         known.with(gives: nil, overall: nil, expected: about)
       end
 
       def on_stand_in
-        long = @request.set - @foot.allowance
-        build(long, gives: @request.wanted, stops: @request.set, clamps: "a flat stand-in",
+        long = (@request.set - @foot.allowance).round_up_to(CARD)
+        stops = long + @foot.allowance
+        build(long, gives: stops - @request.correction, stops: stops, clamps: "a flat stand-in",
                     short: Sentence["a stand-in %s long", long],
                     says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button: %s between " \
-                                   "the two stops.", long, @request.set])
+                                   "the two stops.", long, stops])
       end
 
       def opened
@@ -267,7 +271,7 @@ module NimbleEyelet
       end
 
       def thick
-        return unless @foot.allowance.nil? && @button.form.clampable && @button.height > FELT_THICKNESS
+        return unless @foot.guessed && @button.form.clampable && @button.height > FELT_THICKNESS
 
         Caution.new(rule: "thickness",
                     says: Sentence["The foot feels how wide a button is, never that it is %s thick.", @button.height],
@@ -276,9 +280,11 @@ module NimbleEyelet
 
       def counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
 
+      # To so much a piece of card is cut.
+      CARD = Length.mm(1r / 2)
       # Nearer than this nobody sets a foot.
       LEFT_ALONE = Length.mm(1r / 4)
-      private_constant :LEFT_ALONE
+      private_constant :LEFT_ALONE, :CARD
     end
   end
 end

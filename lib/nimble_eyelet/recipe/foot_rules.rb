@@ -25,7 +25,7 @@ module NimbleEyelet
                votes: { "general_zigzag_foot" => 6, "carriage_foot" => -9, "sliding_scale_foot" => -6,
                         "cording_foot" => -4 },
                says: "Straight stitch along chalked lines: a foot you can see past, that turns on a corner."),
-      Rule.new(name: "sensing", asks: "the machine senses and the foot can hold the button",
+      Rule.new(name: "sensing", asks: "the machine senses and the foot can hold the button, or a card in its place",
                applies: lambda { |s, style|
                  s.machine.type.senses && s.clamps? && !style.by_hand && !style.round? && style.opens
                }, votes: { "carriage_foot" => 10 },
@@ -38,8 +38,8 @@ module NimbleEyelet
                says: "Its prong holds the cord under both beads."),
       Rule.new(name: "no cord", asks: "no cord", applies: ->(_, style) { !style.corded }, votes: { "cording_foot" => -2 },
                says: "There is no cord to hold."),
-      Rule.new(name: "scale", asks: "the machine has a programme", applies: lambda { |s, style|
-        s.machine.type.programmed && !style.by_hand && !style.round? && style.opens
+      Rule.new(name: "scale", asks: "the machine has a programme that does not sense", applies: lambda { |s, style|
+        s.machine.type.programmed && !s.machine.type.senses && !style.by_hand && !style.round? && style.opens
       },
                votes: { "sliding_scale_foot" => 6 }, says: "Its frame slides with the hole and has marks to stop at."),
       Rule.new(name: "tack", asks: "a bar tack", applies: ->(_, style) { !style.opens },

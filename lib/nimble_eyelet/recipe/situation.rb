@@ -48,8 +48,11 @@ module NimbleEyelet
         return Opening::TackLength.programme?(machine, button.across) if style == "bar_tack"
         return machine.zigzag? if HAND_MADE.include?(style)
 
-        machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style))
+        machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style)) && length_known?
       end
+
+      # A programme that senses its length has only its own foot to tell it by, and what that foot takes.
+      def length_known? = !machine.type.senses || !button.opens? || (!machine.foot("carriage_foot").nil? && clamps?)
 
       def stretchy? = cloth.type.knitted || cloth.stretch >= STRETCHY
       def heavy? = cloth.type.thick || (!cloth.type.knitted && cloth.weight >= HEAVY)
@@ -57,10 +60,10 @@ module NimbleEyelet
       def thick_button? = button.fastens? && (button.shank? || button.height >= THICK_BUTTON)
       def cord? = !button.fastens? && button.form.key == "cord"
 
-      # A carriage foot takes flat and domed buttons up to its largest.
+      # A carriage foot takes flat and domed buttons up to its largest; in place of a ball a piece of card, up to the same.
       def clamps?
         largest = machine.foot("carriage_foot")&.largest_button
-        button.form.clampable && (largest.nil? || button.across <= largest)
+        largest.nil? || (button.form.clampable ? button.across : button.half_perimeter) <= largest
       end
 
       private
