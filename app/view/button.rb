@@ -17,6 +17,7 @@ module NimbleEyelet
           lignes: present.number(button.across.in(:ligne), 1),
           section: button.section, face: button.face, holes: button.hole_places, hole: button.hole_size,
           measuring: Buttons.measuring(button).map(&:to_h), sewn: button.sewn, opens: button.opens?,
+          cautions: present.cautions(Children.cautions(sheet.plan)),
           **form(button.form) }
       end
 

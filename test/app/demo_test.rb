@@ -12,10 +12,10 @@ class DemoTest < AppTest
        [24, 122, 220, 300, 380, 460, 540], "3 mm"],
     ["linen field smock", "left cuff"] =>
       ["13 mm", "14.5 mm", "17 mm", "snug", "rectangular, two bar tacks", "carriage foot (the sledge)", "4.5 mm", "0.4 mm",
-       [12, 48], "2.5 mm"],
+       [13, 47], "2.5 mm"],
     ["ribbed merino henley", "neck placket"] =>
       ["13 mm", "15 mm", "17.5 mm", "snug", "stretch, open zigzag", "cording foot (the pronged one)", "5.1 mm", "0.6 mm",
-       [16, 82, 148], "2.5 mm"],
+       [19, 80, 141], "2.5 mm"],
     ["flannel camp pyjamas", "jacket front"] =>
       ["16.83 mm", "19 mm", "21.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot (the long frame)", "5 mm", "0.5 mm",
        [95, 200, 305, 410, 515], "by hand"],
@@ -28,10 +28,10 @@ class DemoTest < AppTest
       ["18.85 mm", "19.5 mm", "21.95 mm", "snug", "keyhole", "sliding scale foot", "5.4 mm", "0.6 mm",
        [29, 147, 265, 383, 501, 620], "by hand"],
     ["reed-green hide screen", "cord eyelets"] =>
-      ["6.28 mm", "5 mm", "7 mm", "snug", "eyelet, twice round", "grooved satin foot", "1 mm", "0.4 mm", [6, 77, 148, 220], "none"],
+      ["6.28 mm", "5 mm", "7 mm", "snug", "eyelet, twice round", "grooved satin foot", "1 mm", "0.4 mm", [14, 82, 151, 220], "none"],
     ["reed-green hide screen", "ribbon row"] =>
       ["12.4 mm", "15 mm", "17.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot", "5.3 mm", "0.4 mm",
-       [9, 139, 269, 399], "none"]
+       [19, 146, 273, 400], "none"]
   }.freeze
 
   def test_every_closure_of_the_demo

@@ -12,7 +12,8 @@ class DrawnAndCopiedTest < CoreTest
   def hole(found, measured, id: "swatch-0")
     Swatches::Swatch.new(id: id, number: 1, passes: "easy", measured: mm(measured), symptoms: [], looks: {}, opening: found.cut.length,
                          stitch_width: found.recipe.stitch_width.value, stitch_length: found.recipe.stitch_length.value,
-                         tension: found.recipe.tension.value.to_r, stabiliser: found.recipe.stabiliser.value, sewn_with: found.sewn_with)
+                         tension: found.recipe.tension.value.to_r, stabiliser: found.recipe.stabiliser.value,
+                         sewn_with: found.sewn_with)
   end
 
   def test_lines_learn_nothing_and_drawn_stitched_and_cut_are_one_figure
@@ -52,8 +53,8 @@ class DrawnAndCopiedTest < CoreTest
     pin = Placket::Pin.new(id: "a", at: mm(212), label: "bust")
     wished = plan(machine: machine(id: 1)).changed("opening.ease" => mm(2), "recipe.style" => "round_end",
                                                    "placket.pins" => [pin])
-    set = { "opening.correction" => mm(3), "recipe.stitch_width" => mm(5), "recipe.stitch_length" => mm(0.35), "recipe.tension" => 2r,
-            "recipe.balance" => 1, "recipe.second_pass" => "yes" }
+    set = { "opening.correction" => mm(3), "recipe.stitch_width" => mm(5), "recipe.stitch_length" => mm(0.35),
+            "recipe.tension" => 2r, "recipe.balance" => 1, "recipe.second_pass" => "yes" }
     worked = wished.changed(set).with(accepted: "some hole")
     mirrored = CopiedPlan.of(worked, name: "right front", mirror: true)
     plain = CopiedPlan.of(worked, name: "cuff")

@@ -166,6 +166,33 @@ class LayoutTest < CoreTest
     end
   end
 
+  # Whatever goes through, however long the edge and whichever way it lies: nothing left open is within its own warning.
+  def test_stitches_keep_from_every_edge
+    [button, button(shape: "cord", diameter: mm(5)), button(shape: "ribbon", diameter: mm(25), thickness: mm(1)),
+     button(shape: "ball", attachment: "shank", diameter: mm(12))].product(%w[horizontal vertical], [40, 60, 160, 620]) do |what|
+      thing, lies, long = what
+      placed = sheet(button: thing,
+                     placket: run_of(orientation: lies, run_length: mm(long), extension: mm(30))).layout or next
+      first, last = placed.holes.values_at(0, -1)
+      free = [first.from, mm(long) - last.to].min
+      # Half a millimetre goes to the marks.
+      there_is = ((mm(long) - (first.to - first.from)) / 2) - mm(1)
+
+      assert_operator free, :>=, [mm(9), there_is].min, what.inspect
+      refute_includes placed.cautions.map(&:rule), "edge distance", what.inspect if free >= mm(10)
+    end
+  end
+
+  # Put there by hand, what is too near is said, and what cannot be sewn is refused.
+  def test_stitches_too_near_an_end_are_said_and_refused
+    near = ->(free) { sheet(placket: run_of(orientation: "horizontal", first: mm(free + 2.25), run_length: mm(620))) }
+    said = [10, 7, 4].map { |free| near.call(free).layout.cautions.map(&:rule).include?("edge distance") }
+
+    assert_equal [false, true, true], said
+    assert_nil near.call(2).layout
+    assert_equal ["placket.first"], near.call(2).faults.map(&:field)
+  end
+
   private
 
   def assert_holds(asked, found)

@@ -19,9 +19,9 @@ class PlacketTest < CoreTest
     assert_equal [24, 540], [found.holes.first.at, found.holes.last.at].map(&:to_f)
     assert_equal 7, found.holes.size
     assert_operator layout(wished_gap: mm(50)).holes.size, :>, 7
-    assert_equal 15, layout(seat: "centre").holes.first.at.to_f
+    assert_equal 23, layout(seat: "centre").holes.first.at.to_f
     assert_operator layout.holes.first.button, :>=, mm(15)
-    assert_equal(["top edge"], layout(first: mm(20), last: mm(540), count: 7).cautions.map(&:rule))
+    assert_equal(["edge distance", "top edge"], layout(first: mm(20), last: mm(540), count: 7).cautions.map(&:rule))
   end
 
   def test_the_pin_gets_a_hole_exactly_and_the_rest_is_as_even_as_can_be
@@ -67,7 +67,7 @@ class PlacketTest < CoreTest
   end
 
   def test_cautions_say_what_to_change
-    assert_equal ["extension"], layout(extension: mm(12)).cautions.map(&:rule) - ["gap"]
+    assert_equal ["extension", "edge distance"], layout(extension: mm(12)).cautions.map(&:rule) - ["gap"]
     assert_includes layout(orientation: "horizontal", extension: mm(13)).cautions.map(&:rule), said("edge.edge_distance")
     keep_out = Placket::KeepOut.new(from: mm(100), to: mm(120), label: "pocket")
     near = layout(first: mm(20), last: mm(520), count: 6, keep_outs: [keep_out])

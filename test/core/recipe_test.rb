@@ -25,7 +25,7 @@ class RecipeTest < CoreTest
 
   def test_foot_by_machine_and_button
     assert_equal "carriage_foot", recipe.foot.value.kind
-    # A programme that senses its length has only its own foot: a card in place of a ball, and by hand what it cannot take.
+    # A programme that senses its length has only its own foot: a card in place of a ball, by hand what it cannot take.
     assert_equal "carriage_foot", recipe(button: button(shape: "ball", attachment: "shank", diameter: mm(14))).foot.value.kind
     without = machine.with(feet: machine.feet.reject { |foot| foot.kind == "carriage_foot" })
     large = [button(diameter: mm(30)), button(shape: "ball", attachment: "shank")].map { |one| recipe(button: one) }

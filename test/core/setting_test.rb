@@ -72,7 +72,8 @@ class SettingTest < CoreTest
     # What is drawn is what is stitched and cut, whatever is set beyond.
     by_lines = setting("general_zigzag_foot", kind: "plain", correction: 1.5)
 
-    assert_equal [by_lines.figure, by_lines.figure, by_lines.wanted + mm(1.5)], [by_lines.gives, by_lines.planned, by_lines.set]
+    assert_equal [by_lines.figure, by_lines.figure, by_lines.wanted + mm(1.5)],
+                 [by_lines.gives, by_lines.planned, by_lines.set]
     assert_equal sheet.cut.length, sheet(opening: wish(correction: mm(2))).cut.length
     assert_equal sheet.layout.holes, sheet(opening: wish(correction: mm(2))).layout.holes
   end

@@ -78,4 +78,19 @@ class SuppliesTest < CoreTest
     assert_match(said("care.pull_every_button"), said.call(placket: run_of(use: "children")))
     refute_match(/Sealed/, said.call(cut: Opening::CutMethod.new(seal: "none")))
   end
+
+  # A child's garment is warned of where something is chosen, at its steps and on the record; gimp is no cord.
+  def test_what_a_child_wears_is_warned_of
+    worn = lambda do |thing, use, **more|
+      found = sheet(button: button(**thing), placket: run_of(use: use), **more)
+      [Children.hazards(found.plan), found.progress.steps.flat_map(&:hazards).uniq & %w[children cords],
+       Care.of(found).grep(/strangle|swallowed/).size]
+    end
+    corded = { recipe: Recipes::Overrides.new(style: "corded") }
+
+    assert_equal [%w[children], %w[children], 1], worn.call({}, "children")
+    assert_equal [%w[children], %w[children], 1], worn.call({}, "children", **corded)
+    assert_equal [%w[cords], %w[cords], 1], worn.call({ shape: "cord", diameter: mm(5) }, "children")
+    [{}, { shape: "cord", diameter: mm(5) }].each { |thing| assert_equal [[], [], 0], worn.call(thing, "shirt") }
+  end
 end

@@ -137,7 +137,11 @@ module NimbleEyelet
           [["turned", *(piece.style.opens ? [bead, long] : [wide, "0"])]] + second(one, piece)
         end
 
-        def second(one, piece) = one.figures["recipe.second_pass"] == "yes" ? [["second_pass", *("whole" if piece.automatic?)]] : []
+        def second(one, piece)
+          return [] unless one.figures["recipe.second_pass"] == "yes"
+
+          [["second_pass", *("whole" if piece.automatic?)]]
+        end
 
         def stored(one, piece)
           piece.wanted["memory"] ? [["store", one.figures["setting.figure"].to_s]] : []

@@ -35,8 +35,8 @@ module NimbleEyelet
 
       # What of the work is known by where it was done, and what by that it was done, by the names that steps have for
       # it.
-      NOTED = { stayed: "stayed", corded: "corded", tails: "tailed", torn: "torn", trimmed: "trimmed", rinsed: "rinsed", unmarked: "unmarked",
-                secured: "secured", wound: "wound" }.freeze
+      NOTED = { stayed: "stayed", corded: "corded", tails: "tailed", torn: "torn", trimmed: "trimmed", rinsed: "rinsed",
+                unmarked: "unmarked", secured: "secured", wound: "wound" }.freeze
 
       # @return [Hash{String => Array<String>}] kind of what stays to the places where it does, none where they were not
       #   looked at

@@ -23,8 +23,8 @@ module NimbleEyelet
     ].to_h { |key, name, ink, rim| [key, Colour.new(key: key, name: name, ink: ink, rim: rim)] }.freeze
 
     # What else people say.
-    SAID = { "pearl" => "shell", "ivory" => "cream", "beige" => "cream", "natural" => "wood", "tan" => "wood", "silver" => "grey",
-             "gray" => "grey", "gold" => "brass", "navy" => "indigo", "olive" => "reed", "reed green" => "reed",
+    SAID = { "pearl" => "shell", "ivory" => "cream", "beige" => "cream", "natural" => "wood", "tan" => "wood",
+             "silver" => "grey", "gray" => "grey", "gold" => "brass", "navy" => "indigo", "olive" => "reed", "reed green" => "reed",
              "turquoise" => "blue", "burgundy" => "madder", "rust" => "madder", "lilac" => "purple",
              "transparent" => "clear" }.freeze
 

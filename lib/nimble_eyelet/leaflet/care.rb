@@ -4,13 +4,15 @@
 #
 #   Care.of(sheet)   # => ["No hot iron on this cloth.", …]
 
+require_relative "children"
+
 module NimbleEyelet
   module Care
     # @param sheet [Sheet] whose holes fit
     # @return [Array<String>]
     def self.of(sheet)
       plan = sheet.plan
-      [wash(plan), iron(plan), liquid(sheet), buttons(plan), pull(sheet)].compact
+      [wash(plan), iron(plan), liquid(sheet), buttons(plan), pull(sheet), *children(plan)].compact
     end
 
     def self.wash(plan)
@@ -47,6 +49,8 @@ module NimbleEyelet
 
       sheet.plan.placket.usage.child ? "Pull every button hard again after washing." : nil
     end
-    private_class_method :wash, :iron, :liquid, :buttons, :pull
+
+    def self.children(plan) = Children.cautions(plan).map { |one| "#{one.says} #{one.instead}" }
+    private_class_method :wash, :iron, :liquid, :buttons, :pull, :children
   end
 end

@@ -20,7 +20,8 @@ require_relative "tack_length"
 
 module NimbleEyelet
   module Opening
-    # How the length of a hole is set. reads - String, "opening" or "overall"; drawn - Boolean, between lines on the cloth:
+    # How the length of a hole is set. reads - String, "opening" or "overall"; drawn - Boolean, between lines on the
+    # cloth:
     #   nothing adds to what is drawn, and what is drawn, stitched and cut is one figure
     SettingMethod = Value.of(:key, :name, :reads, drawn: false)
 

@@ -16,6 +16,12 @@ module NimbleEyelet
     # Nearer to the finished edge than this a hole tears out.
     EDGE_REFUSED = Length.mm(6)
 
+    # Nearer than this nothing is sewn at all; and a bar tack stays so far from a folded edge.
+    EDGE_LEAST = Length.mm(3)
+    TACK_FROM_EDGE = Length.mm(2)
+    # In a band narrower than this half of it is all the room there is.
+    NARROW = Length.mm(20)
+
     # extension_needed - Length; to_edge - Length, outer end of the hole to the finished edge
     # to_edge_needed - Length; cautions - Array<Caution>
     class Edge < Value.of(:extension_needed, :to_edge, :to_edge_needed, :cautions)
@@ -34,6 +40,39 @@ module NimbleEyelet
       # button overhangs nothing.
       # @return [Length]
       def self.margin(button) = button.fastens? ? (button.across / 2) + BUTTON_MARGIN : BUTTON_MARGIN
+
+      # What stays free between the stitches of a hole and either end of its edge: as to the finished edge beside it,
+      # and no more than there is.
+      #
+      # @param run [Run]
+      # @param button [Button]
+      # @param footprint [Length] of a hole along the run
+      # @return [Length]
+      def self.end_room(run, button, footprint)
+        wanted = button.opens? ? run.edge_distance : TACK_FROM_EDGE
+        wanted.clamp(Length.zero, [(run.run_length - footprint) / 2, Length.zero].max)
+      end
+
+      # @param run [Run]
+      # @param button [Button]
+      # @param holes [Array<Hole>]
+      # @return [Array<Caution>] of the first hole to the top, and of the last to the other end
+      def self.end_cautions(run, button, holes)
+        return [] if run.run_length < NARROW || !button.opens?
+
+        [["first", holes.first.from, "the top edge", "Move it down"],
+         ["last", run.run_length - holes.last.to, "the end of the edge", "Move it up"]]
+          .filter_map { |which, free, edge, move| end_caution(which, free, edge, move, run.edge_distance) }
+      end
+
+      def self.end_caution(which, free, edge, move, wanted)
+        return if free >= wanted
+
+        tears = free < EDGE_REFUSED ? ": it tears out there, do not sew it" : ""
+        Caution.new(rule: "edge distance",
+                    says: Sentence["The stitches of the #{which} hole come %s from #{edge}; at least %s is wanted#{tears}.", free, wanted],
+                    instead: Sentence["#{move} by %s.", wanted - free])
+      end
 
       def self.extension_caution(run, needed)
         return if run.extension >= needed
@@ -54,7 +93,7 @@ module NimbleEyelet
                                    to_edge, wanted],
                     instead: Sentence["Widen the extension by %s#{turn}.", wanted - to_edge])
       end
-      private_class_method :extension_caution, :edge_caution
+      private_class_method :extension_caution, :edge_caution, :end_caution
     end
   end
 end

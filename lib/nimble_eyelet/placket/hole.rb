@@ -79,8 +79,8 @@ module NimbleEyelet
       # @return [Length]
       def pinned(pin) = pin.hole? || !@fastens ? pin.at : (pin.at + seat).round_to(@run.grid_ruler.step)
 
-      # @return [Length] how far the outer end of a hole lies outside the centre line
-      def outer = row_line + (@run.vertical? ? Length.zero : passing + @extent.ends.near)
+      # @return [Length] how far the outer end of its stitches lies outside the centre line
+      def outer = row_line + (@run.vertical? ? @width / 2 : passing + @extent.ends.near)
 
       # The outer end of a horizontal slit passes the centre line by this: the shank lies on the line; in a
       # keyhole the middle of the eye does. Without a button the slit's middle lies on it.

@@ -109,21 +109,24 @@ module NimbleEyelet
         gaps = row.gaps
         Layout.new(run: @run, row: row, holes: holes, edge: edge, mean_gap: mean(gaps), smallest_gap: gaps.min, largest_gap: gaps.max,
                    evenness: gaps.empty? ? Length.zero : gaps.max - gaps.min, spacings: @spacings, words: @words,
-                   cautions: edge.cautions + @words.cautions(row, holes, @holes.first_seat) +
-                             holes.flat_map(&:cautions))
+                   cautions: edge.cautions + Edge.end_cautions(@run, @button, holes) +
+                             @words.cautions(row, holes, @holes.first_seat) + holes.flat_map(&:cautions))
       end
 
       private
 
       def check_ends
-        half = @holes.footprint / 2
+        half = (@holes.footprint / 2) + least
         Refusal.unless_valid do |check|
-          check_first(check, @holes.first_footprint / 2)
+          check_first(check, (@holes.first_footprint / 2) + least)
           check_last(check, half)
           @run.musts.each { |pin| check_pin(check, pin, half) }
           @sewn.each { |hole| check_sewn(check, hole, half) }
         end
       end
+
+      # What is nearer to an end of the edge than this is not sewn at all.
+      def least = @run.run_length < NARROW || !@button.opens? ? Length.zero : EDGE_LEAST
 
       def check_first(check, top)
         check.expect("placket.first", @spacings.first, @spacings.first >= top,

@@ -108,10 +108,13 @@ module NimbleEyelet
 
       # What the button wants at the top, or half the hole where that is more. It is the button that
       # has to stay on the cloth, and in a vertical hole it sits above the hole's middle.
-      def clearance = @clearance ||= [Edge.margin(@button) + @holes.first_seat, @holes.first_footprint / 2].max
+      # Its stitches keep as far from the end of the edge as from its side.
+      def clearance = @clearance ||= [Edge.margin(@button) + @holes.first_seat, half(@holes.first_footprint)].max
+
+      def half(footprint) = (footprint / 2) + Edge.end_room(@run, @button, footprint)
 
       def default_last
-        least = [Edge.margin(@button), @holes.footprint / 2].max
+        least = [Edge.margin(@button), half(@holes.footprint)].max
         below = @run.run_length > SHORT_RUN ? [ABOVE_HEM, least].max : least
         @default_last ||= [@run.run_length - below, Length.zero].max.round_down_to(@grid.step)
       end
@@ -136,11 +139,14 @@ module NimbleEyelet
       end
 
       def usual_count
-        usual = last == first ? 1 : 1 + [((last - first) / @run.gap_wished).round, 1].max
+        usual = short? ? 1 : 1 + [((last - first) / @run.gap_wished).round, 1].max
         @run.count ? usual : [usual, fixed_points].max
       end
 
-      def fixed_points = [first, last, *musts, *@sewn.map(&:at)].uniq.size
+      # @return [Boolean] two would lie closer than is usual: a waistband, a cuff, a tab takes one
+      def short? = last - first < (@run.wished_gap || @run.usage.least_gap)
+
+      def fixed_points = [@run.first, @run.last, *musts, *@sewn.map(&:at)].compact.uniq.size.clamp(1, Spacing::MOST_HOLES)
       def step = @run.pattern == "ribbon" ? 2 : together
 
       def solved(count, pattern = @run.pattern, together = self.together)
@@ -150,7 +156,7 @@ module NimbleEyelet
       def demands(count, pattern = @run.pattern, together = self.together)
         half = @holes.footprint / 2
         demands = Spacing::Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
-                                       to: @run.run_length - half, **ends(count), least_gap: least_gap,
+                                       to: @run.run_length - (@run.last ? half : self.half(@holes.footprint)), **ends(count), least_gap: least_gap,
                                        most_gap: @run.most_gap, pins: musts, sewn: @sewn.map(&:at),
                                        soft_pins: soft_pins, blocked: blocked,
                                        blocked_first: (blocked(@holes.first_footprint / 2) if @run.first_across?),
@@ -160,11 +166,14 @@ module NimbleEyelet
 
       # One hole alone is first and last at once.
       def ends(count)
-        return %i[first last].to_h { |place| [place, Spacing::RowEnd.new(at: first, fixed: true)] } if count == 1
+        return %i[first last].to_h { |place| [place, Spacing::RowEnd.new(at: alone, fixed: true)] } if count == 1
 
         { first: Spacing::RowEnd.new(at: first, fixed: !@run.first.nil? && outermost?(:min, first)),
           last: Spacing::RowEnd.new(at: last, fixed: !@run.last.nil? && outermost?(:max, last)) }
       end
+
+      # In a run that takes no more it lies in the middle.
+      def alone = @run.first || !short? ? first : [(@run.run_length / 2).round_down_to(@grid.step), first].max
 
       # What is sewn beyond an end that was said has become the end.
       def outermost?(which, place) = [place, *@sewn.map(&:at)].public_send(which) == place

@@ -60,7 +60,8 @@ module NimbleEyelet
       def thick_button? = button.fastens? && (button.shank? || button.height >= THICK_BUTTON)
       def cord? = !button.fastens? && button.form.key == "cord"
 
-      # A carriage foot takes flat and domed buttons up to its largest; in place of a ball a piece of card, up to the same.
+      # A carriage foot takes flat and domed buttons up to its largest; in place of a ball a piece of card, up to the
+      # same.
       def clamps?
         largest = machine.foot("carriage_foot")&.largest_button
         largest.nil? || (button.form.clampable ? button.across : button.half_perimeter) <= largest

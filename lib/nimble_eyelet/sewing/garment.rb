@@ -86,10 +86,14 @@ module NimbleEyelet
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
         how = Sentence["#{before_marking}With #{@order.cloth.type.marking}; the line of each #{@order.noun} %s past both ends. " \
                        "Never measure one #{@order.noun} from the one before.", LINE_BEYOND]
-        step("mark", Work::Operation["mark", figures: @order.slit.merge(marks), lasts: marked, minds: [places, *on_lines, how],
+        step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
+                                             minds: [places, *on_lines, how],
                                      says: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.",
                                                     *edges, @order.opening]], block: "row")
       end
+
+      # Gimp under stitches is no cord in this sense.
+      def tied = @order.for_child && @order.tied? ? %w[cords] : []
 
       # Every place, to be read off in one go.
       def places

@@ -103,7 +103,7 @@ module NimbleEyelet
 
         cord = Cord.of(@order.thread, overall: @order.overall)
         says = Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.thickness.round_to(Length.mm(1r / 10))]
-        have = Work::Operation["have_cord", figures: made(cord), hazards: @order.for_child ? %w[cords] : [], says: says,
+        have = Work::Operation["have_cord", figures: made(cord), says: says,
                                minds: [how_made(cord)]]
         Work::Step.of("cord", block: "stay", part: SET_UP, operations: [have])
       end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# CopiedPlan is a plan begun like another one. It takes what was wished for; what test holes, or somebody at the machine,
-# set beyond that stays behind: it was true of those holes, on what was known then.
+# CopiedPlan is a plan begun like another one. It takes what was wished for; what test holes, or somebody at the
+# machine, set beyond that stays behind: it was true of those holes, on what was known then.
 #
 #   CopiedPlan.of(plan, name: "right cuff", mirror: true).left   # => ["opening.correction", "recipe.tension"]
 

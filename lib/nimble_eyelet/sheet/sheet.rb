@@ -175,8 +175,8 @@ module NimbleEyelet
 
     def clamping_foot = fitted.type.clamps ? fitted : @plan.machine.foot("carriage_foot")
 
-    # The foot with what is reckoned that it adds. Hands are held (craft §3): what was told for the first test hole of this
-    # closure stays; what its own holes teach is advised as a further turn, and never moves a figure by itself.
+    # The foot with what is reckoned that it adds. Hands are held: what was told for the first test hole of
+    # this closure stays; what its own holes teach is advised as a further turn, and never moves a figure by itself.
     def fitted
       @fitted ||= recipe.foot.value.then { |foot| foot.type.clamps && foot.allowance.nil? ? reckoned(foot) : foot }
     end

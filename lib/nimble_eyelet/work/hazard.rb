@@ -17,7 +17,7 @@ module NimbleEyelet
       "pins" => "Count needles and pins: none stays in the cloth, nor within reach of children and pets.",
       "children" => "For a child: small parts come off and are swallowed. Ask your local product-safety rules, pull " \
                     "hard, and pull again after washing.",
-      "cords" => "No cord at the neck or hood of a child's garment: it can strangle.",
+      "cords" => "A cord at a child's neck or hood can strangle. Close it with press studs, elastic or a tab instead.",
       "breaks" => "A long row: put the work down now and then, and look up.",
       "manual" => "Your machine's own manual wins over anything said here. One that bites or smells: stop, and have it looked at."
     }.freeze

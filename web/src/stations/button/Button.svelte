@@ -9,6 +9,7 @@
   import Shelf from '../../closure/Shelf.svelte';
   import type { StationProps } from '../../closure/station';
   import { announce } from '../../ui/announce.svelte';
+  import Cautions from '../../ui/Cautions.svelte';
   import ButtonPicture from './ButtonPicture.svelte';
   import Measuring from './Measuring.svelte';
 
@@ -53,6 +54,8 @@
   </div>
   {#if sheet.button.opens}<ButtonPicture {closure} />{/if}
 </div>
+
+<div class="mt-3"><Cautions cautions={sheet.button.cautions} /></div>
 
 <div class="mt-5 space-y-4">
   {#if sheet.button.opens}<Shelf {work} section="button" label="Take from the shelf" />{/if}
