@@ -168,7 +168,7 @@ module NimbleEyelet
         end
 
         def begun_anew(name)
-          machine = workroom.machines.all.first || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
+          machine = workroom.machines.all.min_by { |one| one.practice ? 1 : 0 } || raise(Refusal.field("machine.id", "", "The workroom has no machine yet."))
           asked = body_hash.fetch("plan", {})
           unit = Plan::UNITS.key?(asked["closure.unit"]) ? asked["closure.unit"].to_sym : workroom.unit
           begun = form(unit).blank(name: name, machine: machine,

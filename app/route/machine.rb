@@ -36,7 +36,7 @@ module NimbleEyelet
       end
 
       module Helpers
-        def taught(id) = [machines.taught(number(id)), number(id)]
+        def taught(id) = [machines.taught(number(id)), machines.find(number(id)).machine]
 
         def show_machine(record, status: 200)
           etag_of(record.revision)

@@ -21,13 +21,26 @@ module NimbleEyelet
         app.get("#{AT}/advice") { json(View::AdviceView.of(sheet_of(params["id"]), present)) }
         app.get("#{AT}/looks") { json(View::SwatchView.pictures(sheet_of(params["id"]))) }
         app.post("#{AT}/stand-in") { sew_on_stand_in(number(params["id"])) }
+        app.post("#{AT}/practice") { practise(closures.find(number(params["id"]))) }
       end
 
       module Helpers
+        # The same on a practice machine: a garment and buttonholes of their own, so that nothing comes back.
+        def practise(closure)
+          id = db.transaction do
+            machine = workroom.machines.practising(closure.plan.machine.id)
+            garment = workroom.garment_named("#{PRACTICE}#{closure.garment_name}"[0, Field::LONGEST_TEXT])
+            closures.create(garment, closure.plan.with(machine: machine, accepted: nil, settled: {}))
+          end
+          show(closures.find(id), status: 201)
+        end
+        PRACTICE = "Practice: "
+
         # Sent twice it is one hole.
         def sew_on_stand_in(id)
           closure = closures.find(id)
           hole, again = body_hash.values_at("id", "again").map { |one| one&.downcase }
+          raise Store::Missing unless closure.plan.machine.practice
           unless again.nil? || closure.facts.swatches.any? { |swatch| swatch.id == again && swatch.simulated }
             raise Store::Missing
           end
@@ -44,7 +57,7 @@ module NimbleEyelet
           first = again && closure.facts.swatches.find { |swatch| swatch.id == again }
           sheet = first ? Sheet.of(AcceptedSettings.accepting(first, closure.sheet), closure.facts) : closure.sheet
           report = stand_in_for(closure).sew(sheet, closure: closure.id, hole: again || hole, look: hole)
-          with = first ? first.sewn_with : sheet.sewn_with.merge("machine.id" => Swatches::StandIn.id(closure.plan.machine.id))
+          with = first ? first.sewn_with : sheet.sewn_with
           Form::JournalForm.new(closure.unit, now: settings.now).simulated(hole, with, report, again: again)
         end
 

@@ -28,10 +28,9 @@ module NimbleEyelet
     #   go
     # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
     # today - String, ISO 8601
-    # earlier - Array<Swatches::EarlierSwatch> of other closures; stands_in - Boolean, what is sewn on the stand-in
-    #   teaches too
+    # earlier - Array<Swatches::EarlierSwatch> of other closures
     class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan,
-                             :entries, :ledger, :house, :today, earlier: [], stands_in: false)
+                             :entries, :ledger, :house, :today, earlier: [])
       # @return [Symbol] the one it was made in
       def unit = plan.unit.to_sym
 
@@ -39,7 +38,9 @@ module NimbleEyelet
       def called = "#{garment_name}: #{plan.name}"
 
       # @return [Sewing::Facts]
-      def facts = Sewing::Facts.of(entries, closure: id, earlier: earlier, stands_in: stands_in, today: today)
+      def facts
+        Sewing::Facts.of(entries, closure: id, earlier: earlier, practice: plan.machine.practice, today: today)
+      end
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
       SHEETS = Memo.new(128)
@@ -209,7 +210,7 @@ module NimbleEyelet
                     version: "#{row[:identity]}.#{row[:version]}",
                     position: row[:position], undo_changes: here["parent"] && here["changes"],
                     redo_changes: row[:following] && parse(row[:following]),
-                    plan: plan(row), stands_in: @workroom.sample?, today: @workroom.today, **happened(row),
+                    plan: plan(row), today: @workroom.today, **happened(row),
                     ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))
       end
 

@@ -18,7 +18,7 @@ module NimbleEyelet
       # @param feet [Array<Hash{Symbol => Object}>]
       # @return [Machine]
       def self.build(row, feet)
-        Machine.new(id: row[:id], styles: row[:styles].to_a, **MachineFields.load(MachineFields::MACHINE, row),
+        Machine.new(id: row[:id], styles: row[:styles].to_a, practice: row[:practice], **MachineFields.load(MachineFields::MACHINE, row),
                     feet: feet.map { |foot| Foot.new(**MachineFields.load(MachineFields::FOOT, foot)) })
       end
 

@@ -84,7 +84,25 @@ module NimbleEyelet
         end
       end
 
-      # What the machine that stands in for it is like: nobody is told.
+      # The practice machine of a real one: as that is now.
+      #
+      # @param id [Integer] of the real one
+      # @return [Machine]
+      # @raise [Missing]
+      def practising(id)
+        real = find(id).machine
+        return real if real.practice
+
+        known = @scope.standing(:machines).where(practice_of: id).select(:id, :revision).first
+        own = real.with(name: "#{real.name[0, LONGEST_NAME]} (practice)")
+        record = known ? change(known[:id], own, revision: known[:revision]) : add(own)
+        @scope[:machines].where(id: record.machine.id).update(practice: true, practice_of: id)
+        one(record.machine.id)
+      end
+      LONGEST_NAME = 60
+      private_constant :LONGEST_NAME
+
+      # What a practice machine is like: nobody is told.
       #
       # @param id [Integer]
       # @return [Integer]

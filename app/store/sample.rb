@@ -60,7 +60,7 @@ module NimbleEyelet
 
       def add_machine(machine)
         row = machine.except("feet").transform_keys(&:to_sym)
-        id = @scope.insert(:machines, row.merge(styles: Sequel.pg_array(row[:styles], :text)))
+        id = @scope.insert(:machines, row.merge(styles: Sequel.pg_array(row[:styles], :text), practice: true))
         machine["feet"].each { |foot| add("feet", foot.merge("machine_id" => id)) }
         @workroom.machines.one(id)
       end

@@ -34,7 +34,7 @@ module NimbleEyelet
              WHERE v.workroom_id = m.workroom_id AND v.machine_id = m.id
                AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
              ORDER BY v.part, v.happened_at DESC, v.seq DESC) s ON s.state IS NOT NULL
-         WHERE m.workroom_id = :workroom AND m.removed_at IS NULL GROUP BY m.id, m.name ORDER BY m.name
+         WHERE m.workroom_id = :workroom AND m.removed_at IS NULL AND m.practice_of IS NULL GROUP BY m.id, m.name ORDER BY m.name
       SQL
 
       # A session that goes on. begun_at - Time; closures - Array<String>, their names
@@ -72,7 +72,7 @@ module NimbleEyelet
         end
       end
 
-      # @return [Array<MachineLeft>] that are not as their owner has them
+      # @return [Array<MachineLeft>] that are not as their owner has them; nobody puts a practice machine back
       def machines
         @scope.ask(:machines_away, AWAY).map do |row|
           state = PlainValue.load_all(JSON.parse(row[:state]))

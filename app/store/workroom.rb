@@ -117,7 +117,8 @@ module NimbleEyelet
 
       # @return [Hash, nil] row of the closure that was changed last
       def last_used
-        @scope.standing(:closures).where(id: @scope[:revisions].reverse(:made_at).get(:closure_id)).first
+        real = @scope.standing(:closures).exclude(machine_id: @scope[:machines].exclude(practice_of: nil).select(:id))
+        real.where(id: @scope[:revisions].where(closure_id: real.select(:id)).reverse(:made_at).get(:closure_id)).first
       end
 
       # @param name [String]

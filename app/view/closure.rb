@@ -31,7 +31,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(closure, present, sheet: closure.sheet)
         { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
-          machine: { id: closure.plan.machine.id, name: closure.plan.machine.name },
+          machine: closure.plan.machine.then { |one| { id: one.id, name: one.name, practice: one.practice } },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present),
           redo: changed(closure.redo_changes, present), house: house(closure.house, present),
           usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present),

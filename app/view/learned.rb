@@ -11,17 +11,13 @@ module NimbleEyelet
       TOLD = 2
 
       # @param taught [Store::Taught]
-      # @param machine [Integer]
+      # @param machine [Machine]
       # @param present [Presenter]
       # @return [Hash]
       def self.of(taught, machine, present)
         learned = Swatches::Learned.new(taught.swatches)
-        ids = { false => machine.to_s, true => Swatches::StandIn.id(machine.to_s) }
-        feet = ids.flat_map do |simulated, id|
-          learned.measured_on(id).map do |foot, found|
-            foot(learned, id, foot, found, taught.closures, present).merge(simulated: simulated)
-          end
-        end
+        id = machine.known_as
+        feet = learned.measured_on(id).map { |foot, found| foot(learned, id, foot, found, taught.closures, present) }
         { forgotten_at: taught.since&.utc&.iso8601, feet: feet }
       end
 

@@ -15,7 +15,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
-          stand_in: sheet.facts.stand_in_asked, frozen: frozen(sheet, present), stored: stored(sheet.stored),
+          frozen: frozen(sheet, present), stored: stored(sheet.stored),
           pace: sheet.plan.recipe.pace,
           looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map do |look|
             look(look, sheet)

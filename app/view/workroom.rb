@@ -33,8 +33,9 @@ module NimbleEyelet
       end
 
       def self.machine(machine, present)
-        { id: machine.id, name: machine.name, kind: machine.kind, kind_name: machine.type.name,
-          order: machine.type.order, length_from: machine.type.length_from, max_width: present.dial(machine.max_width),
+        { id: machine.id, name: machine.name, practice: machine.practice, kind: machine.kind,
+          kind_name: machine.type.name, order: machine.type.order, length_from: machine.type.length_from,
+          max_width: present.dial(machine.max_width),
           feet: machine.feet.map { |foot| { key: foot.kind, name: foot.name, note: foot.nickname } } }
       end
 

@@ -56,6 +56,25 @@ class MigrateTest < Minitest::Test
     servers&.each(&:disconnect)
   end
 
+  # A real machine's settings were held by what the machine that stood in had sewn: they are let go, and it is noted.
+  def test_what_was_only_practised_holds_nothing_real
+    held = closures.first.id
+    @db[:workrooms].update(sample: false)
+    @db[:machines].update(practice: false)
+    to(21)
+    stood_in = { passes: "passes", with: { "machine.id" => "stand-in for 4" } }
+    id = SecureRandom.uuid
+    @db[:journal].insert(workroom_id: @db[:workrooms].get(:id), id: id, kind: "swatch", closure_id: held,
+                         happened_at: Time.now, data: Sequel.pg_jsonb(stood_in))
+    @db[:closures].where(id: held).update(accepted: id)
+    to(VERSIONS.last)
+    found = Store::Closures.new(workroom).find(held)
+
+    assert_equal [nil, []], [found.plan.accepted, found.facts.swatches]
+    assert_match(/practice machine/, found.entries.find { |entry| entry.kind == "note" }.note)
+    @db[:journal].where(closure_id: held).delete
+  end
+
   def test_every_step_goes_up_and_down_with_the_sample_in_it
     before = counts
     VERSIONS[0..-2].reverse_each do |version|

@@ -94,10 +94,7 @@ class SwatchRoutesTest < AppTest
 
     assert_match(/washed field linen/, cuff["recipe"]["before"]["cloth"])
     assert_operator until_accepted(2).first, :<=, sewn + 1
-    # What a stand-in taught is told apart.
-    feet = call(:get, "/api/machines/4/learned")["feet"]
-
-    assert_equal [true], feet.map { |foot| foot["simulated"] }.uniq
+    refute_empty call(:get, "/api/machines/4/learned")["feet"], "a practice machine learns of its own holes"
     assert_equal "simulated", call(:get, "/api/closures/1/journal").first["says"][0, 9].downcase
     same = db[:journal].where(kind: "swatch").count
     first = db[:journal].where(kind: "swatch").get(:id)
@@ -128,6 +125,46 @@ class SwatchRoutesTest < AppTest
     refute_empty call(:put, "/api/machines/#{machine}/learned", { forget: false })["feet"]
   end
 
+  # The same buttonholes are practised on until the settings are in use there: the real machine knows nothing of it, in
+  # no answer; and what its owner sews is nothing to the practice machine.
+  def test_practice_teaches_nothing_real
+    db[:machines].update(practice: false, stand_in: 4711)
+    machine = closure["machine"]["id"]
+    known = lambda {
+      [closure(2), closure, advice, call(:get, "/api/machines/#{machine}/learned"), call(:get, "/api/closures/#{SMOCK}/supplies"),
+       call(:get, "/api/under-way")["machines"], call(:get, "/api/workrooms/marsh-walk")["last"]]
+    }
+    before = known.call
+    sew
+
+    assert_status 404
+    copy = call(:post, "/api/closures/#{SMOCK}/practice")
+
+    assert_status 201
+    assert_equal [true, "Practice: linen field smock"], [copy["machine"]["practice"], copy["garment"]["name"]]
+    practised = copy["id"]
+    db[:machines].where(practice: true).update(stand_in: 4711)
+    until_accepted(practised)
+    hole = swatch(practised)["log"].first["id"]
+    act(:put, "accepted/#{hole}", id: practised)
+    foot = step("foot", of: closure(practised)).fetch("enter")
+    enter(foot.transform_keys(&:to_sym).merge(closure: practised, machine: copy["machine"]["id"]))
+
+    assert_status 200
+
+    assert_equal hole, swatch(practised)["frozen"]["id"]
+    assert_equal before, known.call
+    act(:put, "accepted/#{hole}")
+
+    assert_status 422
+    # A hole of the real machine that came out otherwise.
+    told = advice(practised)
+    log_for(SMOCK, measured: (swatch["to_sew"]["opening"]["mm"] + 3).to_s, passes: "slips_out")
+
+    refute_equal before[1]["sheet"]["swatch"]["log"], swatch["log"]
+    assert_equal told, advice(practised)
+  end
+
   def test_every_answer_has_its_picture_at_these_settings
     pictures = call(:get, "/api/closures/1/looks")
     box = db[:closures].where(cloth_kind: "coated").get(:id)
@@ -153,7 +190,7 @@ class SwatchRoutesTest < AppTest
     assert_equal ["felted waistcoat", "linen field smock"], ids.call("").sort
     { "words=reed+green" => 1, "words=smock" => 1, "words=linen+tight" => 1, "words=linen+easy" => 0,
       "words=waistcot" => 1,
-      "cloth=pile" => 1, "verdict=tight" => 1, "simulated=yes" => 0, "from=2026-11-23&to=2026-11-23" => 2, "to=2026-11-22" => 0,
+      "cloth=pile" => 1, "verdict=tight" => 1, "simulated=no" => 0, "from=2026-11-23&to=2026-11-23" => 2, "to=2026-11-22" => 0,
       "machine=4" => 1 }.each { |query, count| assert_equal count, ids.call(query).size, query }
     call(:get, "/api/swatches?from=yesterday")
 

@@ -9,10 +9,9 @@ class SwatchStationTest < BrowserTest
   def test_on_a_simulated_machine_only_what_is_said_leads_to_acceptance
     begin_workroom("Heron Loft")
     put_machine("Heron", "memory", "max_width" => "7", "length_step" => "0.05")
-    db[:machines].update(stand_in: 4711)
     begin_closure("marsh coat", "front")
-    go "6"
-    click_on said("swatch.no_machine_at_hand")
+    real = page.current_path
+    practise
     sewn = accepted_after
 
     assert_selector "[data-frozen]", text: said("frozen_note.which_was_simulated")
@@ -21,16 +20,22 @@ class SwatchStationTest < BrowserTest
     assert_selector "[data-frozen]", text: said("photo_panel.as_it_was_sewn", "everything is set")
     # The next closure on that machine begins where this one ended.
     begin_closure("marsh waistcoat", "front")
-    go "6"
-    click_on said("swatch.no_machine_at_hand")
-
-    assert_button said("swatch.back_to_my_own", "Heron")
+    practise
     go "5"
 
-    assert_selector "[data-sewn-before]", text: said("sewn_before.sewn_before_on_the")
+    assert_selector "[data-sewn-before]", text: said("sewn_before.practised_before")
     go "6"
 
     assert_operator accepted_after, :<=, sewn + 3
+    # The real one has seen nothing of it.
+    visit real
+    go "6"
+
+    assert_button said("swatch.practise_this")
+    assert_selector "[data-advice=fresh]"
+    assert_no_selector "[data-frozen]"
+    assert_no_selector "[data-practice]"
+    assert_no_selector "ol > li span.badge"
   end
 
   def test_the_book_finds_compares_and_shows
@@ -72,15 +77,24 @@ class SwatchStationTest < BrowserTest
 
   private
 
+  # On a practice machine whose ways are known here.
+  def practise
+    go "6"
+    click_on said("swatch.practise_this")
+
+    assert_selector "[data-practice]"
+    db[:machines].where(practice: true).update(stand_in: 4711)
+  end
+
   # @return [Integer] test holes until the row may be sewn, and accepted
   def accepted_after
     1.upto(14) do |number|
       assert_selector "[data-advice=fresh]"
       count = all("ol > li span.badge", text: "simulated", minimum: 0).size
-      again = page.has_button?(said("swatch.look_again_on_the"), wait: 0)
-      click_on again ? said("swatch.look_again_on_the") : said("swatch.sew_it_on_the")
+      again = page.has_button?(said("swatch.look_at_it_again"), wait: 0)
+      click_on again ? said("swatch.look_at_it_again") : said("swatch.sew_it_on_the")
       if again
-        assert_no_button(said("swatch.look_again_on_the"))
+        assert_no_button(said("swatch.look_at_it_again"))
       else
         assert_selector("ol > li span.badge", text: "simulated", count: count + 1)
       end

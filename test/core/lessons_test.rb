@@ -57,16 +57,24 @@ class LessonsTest < CoreTest
     assert_equal first.recipe.tension, alone.recipe.tension
   end
 
-  def test_the_machine_that_stands_in_teaches_nothing_about_the_real_one
-    first = sheet(machine: stepped)
-    simulated = (1..3).map do |number|
-      hole(first, number, measured: first.cut.length.to_f - 1.5, with: { "machine.id" => Swatches::StandIn.id("7") })
+  # Nor the other way round: each knows its own, whatever lies in the journal, here or of earlier closures.
+  def test_a_practice_machine_teaches_nothing_about_the_real_one
+    machines = [stepped, stepped(practice: true)]
+    sewn = machines.to_h do |one|
+      first = sheet(machine: one)
+      [one.practice, Array.new(3) { |number| hole(first, number + 1, measured: first.cut.length.to_f - (one.practice ? 3 : 1.5)) }]
     end
+    simulated = sewn[true].map { |one| one.with(simulated: true) }
+    both = earlier(*sewn[false], *simulated)
+    known = machines.map { |one| sheet(machine: one, facts: Sewing::Facts.of([], earlier: both, practice: one.practice)) }
 
-    assert_equal Length.zero, taught(*simulated).correction
-    standing_in = Sewing::Facts.new(earlier: earlier(*simulated), stands_in: true)
+    assert_equal [mm(1.5), mm(3)], known.map(&:correction)
+    entries = [*sewn[false], *simulated].each_with_index.map do |one, index|
+      Sewing::Entry.new(id: "entry-#{index}", kind: "swatch", happened_at: Time.at(index), swatch: one.with(id: "entry-#{index}"))
+    end
+    held = machines.map { |one| Sewing::Facts.of(entries, practice: one.practice).swatches.map(&:simulated).uniq }
 
-    assert_equal mm(1.5), sheet(machine: stepped, facts: standing_in).correction
+    assert_equal [[false], [false, true]], held, "an example may hold what was written down by hand"
   end
 
   def test_what_worked_last_time_comes_up_with_what_is_otherwise

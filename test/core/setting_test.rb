@@ -21,7 +21,8 @@ class SettingTest < CoreTest
     ball = setting("carriage_foot", on: { shape: "ball", attachment: "shank" })
 
     assert_equal [nil, mm(28.5), [mm(29.5), mm(31.5)]], [ball.gives, ball.figure, ball.expected], "as long as what goes through"
-    assert_equal ["thickness"], setting("carriage_foot", **usual, on: { thickness: mm(5) }).cautions.map(&:rule)
+    assert_equal ["thickness", "not measured"],
+                 setting("carriage_foot", **usual, on: { thickness: mm(5) }).cautions.map(&:rule)
     assert_equal(["carriage"], setting("carriage_foot", largest_button: mm(17)).cautions.map(&:rule))
   end
 

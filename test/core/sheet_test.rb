@@ -65,8 +65,8 @@ class SheetTest < CoreTest
   def test_hands_are_held_and_what_a_foot_adds_is_known_after_one_measured_hole
     first = sheet(machine: machine(id: 1))
     swatch = Swatches::Swatch.new(passes: "slips_out", measured: mm(24), symptoms: [], opening: mm(22.5),
-                                  stitch_width: mm(4.5), stitch_length: mm(0.4), tension: 3r, stabiliser: "fusible strip",
-                                  sewn_with: first.sewn_with)
+                                  stitch_width: mm(4.5), stitch_length: mm(0.4), tension: 3r,
+                                  stabiliser: "fusible strip", sewn_with: first.sewn_with)
     learned = sheet(machine: machine(id: 1), facts: facts(swatches: [swatch]))
     earlier = [Swatches::EarlierSwatch.new(closure: 9, swatch: swatch)]
     another = sheet(machine: machine(id: 1), facts: Sewing::Facts.new(earlier: earlier))

@@ -54,13 +54,15 @@ module NimbleEyelet
   # length_stepless, width_stepless - Boolean, the dial stops between its marks too
   # anchor - String, key of ANCHORS; eye_end - String, key of EYE_ENDS; second_bead - String, key of SECOND_BEADS
   # tack_length - Length or nil, of the bar tack it sews when nobody has pressed a key
+  # practice - Boolean, it only behaves like one: nothing of it is ever known of a real machine
   # forgets - String, key of FORGETS; foot_pressure, speed_limiter - Boolean, whether it has one; foot_lift - Length
   class Machine < Value.of(:name, :kind, :styles, :stops, :reset, :max_width, :width_step, :length_step,
                            :neutral_tension, :tension_step, :feed_stop, :bobbin_finger, :balance, :feet, id: nil,
                            first_side: nil, first_direction: nil, straight_first: false, lift_resets: false,
                            needle_positions: 2, top_speed: 700, length_stepless: false, width_stepless: false,
                            anchor: "centre", eye_end: "far", second_bead: "back", forgets: "other_programme",
-                           foot_pressure: false, speed_limiter: false, foot_lift: Length.mm(6), tack_length: nil)
+                           foot_pressure: false, speed_limiter: false, foot_lift: Length.mm(6), tack_length: nil,
+                           practice: false)
     LIMITS = {
       max_width: Typing::Limit.length(0, 12), width_step: Typing::Limit.length(0.05r, 2),
       length_step: Typing::Limit.length(0.01r, 1), neutral_tension: Typing::Limit.number(0..20),
@@ -70,6 +72,12 @@ module NimbleEyelet
     }.freeze
 
     def type = MACHINE_KINDS.fetch(kind)
+
+    # What is sewn on a practice machine goes by a name that no real one has.
+    BEFORE_PRACTICE = "stand-in for "
+
+    # @return [String] what its test holes say they were sewn on
+    def known_as = practice ? "#{BEFORE_PRACTICE}#{id}" : id.to_s
 
     # What takes it back to the first part of a hole; a stepped machine always has to be taken there.
     # @return [String, nil] nothing where nothing is to be done

@@ -217,7 +217,13 @@ module NimbleEyelet
       # The same with what feet usually add, so that the first hole comes near.
       def guessed
         about = USUAL_ALLOWANCE.map { |allowance| known.stops - @foot.allowance + allowance }
-        known.with(gives: nil, overall: nil, expected: about)
+        known.with(gives: nil, overall: nil, expected: about, cautions: known.cautions + [not_measured(about)])
+      end
+
+      def not_measured(about)
+        Caution.new(rule: "not measured",
+                    says: Sentence["What this foot adds is not measured yet: about %s to %s will come of it.", *about],
+                    instead: "Measure the test hole and write it down; from then on it is known.")
       end
 
       def on_stand_in

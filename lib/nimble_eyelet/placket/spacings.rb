@@ -146,7 +146,7 @@ module NimbleEyelet
       # @return [Boolean] two would lie closer than is usual: a waistband, a cuff, a tab takes one
       def short? = last - first < (@run.wished_gap || @run.usage.least_gap)
 
-      def fixed_points = [@run.first, @run.last, *musts, *@sewn.map(&:at)].compact.uniq.size.clamp(1, Spacing::MOST_HOLES)
+      def fixed_points = [[@run.first, @run.last, *musts, *@sewn.map(&:at)].compact.uniq.size, 1].max
       def step = @run.pattern == "ribbon" ? 2 : together
 
       def solved(count, pattern = @run.pattern, together = self.together)
@@ -156,8 +156,9 @@ module NimbleEyelet
       def demands(count, pattern = @run.pattern, together = self.together)
         half = @holes.footprint / 2
         demands = Spacing::Demands.new(count: count, grid: @grid.step, from: @run.first ? half : [clearance, first].min,
-                                       to: @run.run_length - (@run.last ? half : self.half(@holes.footprint)), **ends(count), least_gap: least_gap,
-                                       most_gap: @run.most_gap, pins: musts, sewn: @sewn.map(&:at),
+                                       to: @run.run_length - (@run.last ? half : self.half(@holes.footprint)),
+                                       **ends(count), least_gap: least_gap, most_gap: @run.most_gap,
+                                       pins: musts, sewn: @sewn.map(&:at),
                                        soft_pins: soft_pins, blocked: blocked,
                                        blocked_first: (blocked(@holes.first_footprint / 2) if @run.first_across?),
                                        together: together, inner: together > 1 ? inner : Length.zero)

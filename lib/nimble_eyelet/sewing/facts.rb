@@ -51,29 +51,25 @@ module NimbleEyelet
     # swatches - Array<Swatches::Swatch>, oldest first; steps - Hash of key to Entry, the newest that stands
     # holes - Array<Placket::SewnHole> by place
     # earlier - Array<Swatches::EarlierSwatch> of other closures, newest first
-    # stands_in - Boolean, the machine that stands in teaches too; stand_in_asked - String or nil, id of the note that
-    #   asked for it
     # mishaps - Array<Entry> of what went wrong, oldest first
     # today - String, ISO 8601, or nil: to tell what is recent
     # looked_at - Array<Swatches::Swatch>, holes in the garment that were measured: they teach as a test hole does
     # told - Hash of step key to how often it was told that it is done, whatever became of that
     # closure - Integer or nil, whose facts they are
-    class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], stands_in: false, looked_at: [],
-                           stand_in_asked: nil, mishaps: [], today: nil, told: {}, closure: nil)
-      # Step of a note that says: from here on the machine that stands in sews the test holes.
-      STAND_IN = "stand-in"
-
+    class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], looked_at: [], mishaps: [], today: nil,
+                           told: {}, closure: nil)
       def self.none = new
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
+      # @param practice [Boolean] on a practice machine; to a real one what was sewn on such a machine is nothing
       # @return [Facts]
-      def self.of(entries, closure: nil, earlier: [], stands_in: false, today: nil)
+      def self.of(entries, closure: nil, earlier: [], practice: false, today: nil)
         withdrawn = entries.filter_map(&:about)
         standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
-        looked_at, swatches = swatches(entries, withdrawn).partition(&:in_garment?)
-        asked = asked(standing)
-        new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing), earlier: earlier,
-            stands_in: stands_in || !asked.nil?, stand_in_asked: asked, mishaps: standing.select(&:mishap),
+        seen = swatches(entries, withdrawn).reject { |swatch| swatch.simulated && !practice }
+        looked_at, swatches = seen.partition(&:in_garment?)
+        new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing),
+            earlier: earlier.select { |one| one.swatch.simulated == practice }, mishaps: standing.select(&:mishap),
             today: today, closure: closure, told: told(entries))
       end
 
@@ -99,8 +95,6 @@ module NimbleEyelet
                                                                      done_with: { "hole.at" => entry.measured })
         end
       end
-
-      def self.asked(standing) = standing.reverse.find { |entry| entry.kind == "note" && entry.step == STAND_IN }&.id
 
       # In the order they were sewn; what was looked at again stands with the first look.
       def self.swatches(entries, withdrawn)
@@ -142,7 +136,7 @@ module NimbleEyelet
           holes[entry.measured] = Placket::SewnHole.new(at: entry.measured, opening: was&.opening || entry.opening)
         end
       end
-      private_class_method :told, :holes, :placed, :swatches, :steps, :asked, :elsewhere, :gone_wrong
+      private_class_method :told, :holes, :placed, :swatches, :steps, :elsewhere, :gone_wrong
 
       # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place

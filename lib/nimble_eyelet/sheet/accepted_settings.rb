@@ -7,7 +7,6 @@
 require_relative "../length/length"
 require_relative "../plan/plan"
 require_relative "../swatch/sewn_with"
-require_relative "../swatch/stand_in"
 require_relative "../value"
 
 module NimbleEyelet
@@ -20,8 +19,6 @@ module NimbleEyelet
       now = sheet.sewn_with
       held = swatch.sewn_with
       changes = Swatches::SewnWith::HELD.filter_map do |path|
-        next if path == "machine.id" && Swatches::StandIn.id(now[path]) == held[path]
-
         PlanChange.new(path: path, from: held[path], to: now[path]) if held.key?(path) && held[path] != now[path]
       end
       new(swatch: swatch, changes: changes)

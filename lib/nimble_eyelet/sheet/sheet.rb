@@ -157,7 +157,7 @@ module NimbleEyelet
     def sewn_with
       @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.hands" => setting.hands,
                        "setting.by" => setting.by.key, "foot.allowance" => (fitted.allowance if setting.by.key == "clamp"),
-                       "machine.id" => @plan.machine.id.to_s, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
+                       "machine.id" => @plan.machine.known_as, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
     end
 
     # @return [Hash{String => StageState}] of the stages this closure goes through, by word

@@ -14,7 +14,6 @@ require_relative "../recipe/situation"
 require_relative "../inference/carried_beliefs"
 require_relative "../inference/diagnosis"
 require_relative "../swatch/learned"
-require_relative "../swatch/stand_in"
 require_relative "../inference/tension_dial"
 require_relative "../thread/cover_band"
 
@@ -33,7 +32,7 @@ module NimbleEyelet
       @memory = memory
     end
 
-    # What a test hole sewn now would be told by: the machine, or the one that stands in for it.
+    # What a test hole sewn now would be told by.
     #
     # @param sewn_with [Hash{String => Object}]
     # @return [Hash{String => Object}]
@@ -80,18 +79,7 @@ module NimbleEyelet
 
     private
 
-    # The newest test hole says whether it is the machine or what stands in for it; the sample goes by the latter.
-    def machine
-      @machine ||= begin
-        own = @plan.machine.id.to_s
-        standing_in = Swatches::StandIn.id(own)
-        newest = @facts.swatches.map do |swatch|
-          swatch.sewn_with["machine.id"]
-        end.reverse.find { |id| [own, standing_in].include?(id) }
-        taught = @facts.stands_in && @facts.earlier.any? { |one| one.swatch.sewn_with["machine.id"] == standing_in }
-        newest || (taught ? standing_in : own)
-      end
-    end
+    def machine = @plan.machine.known_as
 
     def alike
       @alike ||= learned.alike(machine: machine, fibre: @plan.thread.fibre, tex: @plan.sewn_on.fetch("thread.tex"),

@@ -1,14 +1,15 @@
 # frozen_string_literal: true
 
-# StandIn names what was sewn on the machine that stands in for a real one: its test holes teach nothing
-# about the real one.
+# StandIn knows what was sewn on a practice machine: its test holes teach nothing about a real one.
 #
 #   StandIn.id("3")   # => "stand-in for 3"
+
+require_relative "../machine/machine"
 
 module NimbleEyelet
   module Swatches
     module StandIn
-      BEFORE = "stand-in for "
+      BEFORE = Machine::BEFORE_PRACTICE
 
       # @param machine [String]
       # @return [String]

@@ -24,7 +24,7 @@ module NimbleEyelet
     # note - String, something else in words; sewn_at - String, ISO 8601, or nil; machine - Integer or nil
     # sewn_with - Hash of path to Length or String, everything it was sewn with
     # again - String or nil, id of the one that was looked at again; second - Swatch or nil, what was seen then
-    # simulated - Boolean, sewn on the machine that stands in
+    # simulated - Boolean, sewn on a practice machine
     class Swatch < Value.of(:passes, :measured, :symptoms, :opening, :stitch_width, :stitch_length, :tension,
                             :stabiliser, id: "", number: 0, note: "", sewn_at: nil, sewn_with: {}, looks: {},
                             again: nil, second: nil, simulated: false)

@@ -81,6 +81,11 @@ class CurrentWorkroom {
     return answer;
   }
 
+  /** Machines to sew on; the example has none but practice machines. */
+  get machines(): Workroom['machines'] {
+    return (this.data?.machines ?? []).filter((machine) => !machine.practice || this.data?.sample);
+  }
+
   /** What the house does for a field that a closure leaves open. */
   habit(path: string): Habit | undefined {
     return this.data?.habits.find((habit) => habit.path === path);

@@ -36,7 +36,15 @@ export class Moves {
     await this.go((seen) => this.requests.bringBack(number, seen), 'Brought back.');
   }
 
-  /** Has the machine that stands in sew a test hole, or look again at one. */
+  /** @returns the buttonholes to practise on, of their own */
+  async practise(): Promise<Closure | undefined> {
+    await this.saver.save();
+    const answer = await this.saver.try(() => this.requests.practise());
+    if (answer?.kind === 'refused') this.saver.notice = answer.problem.detail;
+    return answer?.kind === 'data' ? answer.data : undefined;
+  }
+
+  /** Has the practice machine sew a test hole, or look again at one. */
   async sewOnStandIn(again?: string): Promise<void> {
     if (this.simulating) return;
     this.simulating = true;

@@ -42,7 +42,12 @@ export class Requests {
     return ask(client.POST(`${AT}/history/{number}`, { params }));
   }
 
-  /** The machine that stands in sews a test hole. */
+  /** The same on a practice machine. */
+  practise(): Promise<Answer<Closure>> {
+    return ask(client.POST(`${AT}/practice`, { params: { path: this.path } }));
+  }
+
+  /** The practice machine sews a test hole. */
   standIn(id: string, again?: string): Promise<Answer<Closure>> {
     const body = { id, ...(again ? { again } : {}) };
     return ask(client.POST(`${AT}/stand-in`, { params: { path: this.path }, body }));

@@ -77,6 +77,12 @@
         >
       {/snippet}
     </Menu>
+    {#if work.closure.machine.practice && !workroom.data?.sample}
+      <span
+        class="rounded border-2 border-dashed border-base-content px-2 text-sm font-semibold"
+        data-practice>Practice machine</span
+      >
+    {/if}
     <span role="status" class={['text-sm', unwell ? 'font-semibold text-error' : 'text-secondary']}
       >{saved}</span
     >

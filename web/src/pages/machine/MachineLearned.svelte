@@ -32,7 +32,7 @@
     {#each learned.data.feet as foot, index (index)}
       <div class="mt-3 border-l-4 border-base-300 pl-3">
         <h3 class="text-lg font-semibold">
-          {foot.foot}{foot.simulated ? ', on the stand-in (simulated)' : ''}
+          {foot.foot}
         </h3>
         <p class="max-w-prose">{foot.says}</p>
         {#if foot.left_out}

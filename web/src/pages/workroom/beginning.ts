@@ -34,7 +34,7 @@ export class Beginning {
   get asked(): Asked[] {
     const { typed, places, place } = this;
     const of = workroom.catalogue;
-    const machines = workroom.data?.machines ?? [];
+    const machines = workroom.machines;
     return [
       { name: 'shape', label: 'What goes through', value: typed.shape, choices: of?.shapes ?? [] },
       {
@@ -74,7 +74,7 @@ export class Beginning {
   }
 
   private get machine(): string {
-    return this.typed.machine || String(this.last?.machine ?? workroom.data?.machines[0]?.id ?? '');
+    return this.typed.machine || String(this.last?.machine ?? workroom.machines[0]?.id ?? '');
   }
 
   private get use(): string {

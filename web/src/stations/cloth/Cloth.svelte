@@ -16,6 +16,13 @@
   let plan = $derived(closure.plan);
   let kind = $derived(workroom.catalogue?.cloth_kinds.find((item) => item.key === plan['cloth.kind']));
 
+  let machines = $derived([
+    ...workroom.machines,
+    ...(workroom.data?.machines ?? []).filter(
+      (item) => item.id === closure.machine.id && !workroom.machines.includes(item),
+    ),
+  ]);
+
   /** Another kind begins with the figures that are typical for it; what was measured is typed over them. */
   function begin(key: string): void {
     const usual = workroom.catalogue?.cloth_figures.find((item) => item.key === key);
@@ -42,7 +49,7 @@
     path="machine.id"
     label="Machine"
     listed
-    choices={(workroom.data?.machines ?? []).map((item) => ({
+    choices={machines.map((item) => ({
       key: String(item.id),
       name: `${item.name}, ${item.kind_name}`,
       note: `Length from ${item.length_from}.`,

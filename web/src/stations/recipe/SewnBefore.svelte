@@ -12,7 +12,7 @@
 {#if before}
   <div class="mt-3 max-w-prose border-l-4 border-primary pl-3" data-sewn-before>
     <p>
-      {before.simulated ? 'Sewn before on the stand-in' : 'Sewn before'}: {before.cloth} on {before.machine} in
+      {before.simulated ? 'Practised before' : 'Sewn before'}: {before.cloth} on {before.machine} in
       {month.format(new Date(before.sewn_at))}, {before.says}.
       {#if before.closure}<a class="link" href={workroom.at(`/closures/${before.closure}/swatch`)}
           >Its test hole</a

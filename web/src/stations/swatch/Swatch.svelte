@@ -6,6 +6,7 @@
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
+  import { go } from '../../router';
   import Figure from '../../ui/Figure.svelte';
   import Advice from './Advice.svelte';
   import LookForm from './LookForm.svelte';
@@ -25,7 +26,6 @@
       work.slug,
       work.id,
       closure.version,
-      swatch.stand_in,
       swatch.log.map((one) => `${one.id}${one.again ? '+' : ''}`).join(),
     ],
     queryFn: () =>
@@ -41,8 +41,13 @@
 
   const sewOnStandIn = () => void work.moves.sewOnStandIn(advice?.again ?? undefined);
 
-  const askStandIn = () => work.enter({ kind: 'note', step: 'stand-in' }, 'the stand-in');
-  const ownMachine = () => swatch.stand_in && work.withdraw(swatch.stand_in);
+  async function practise(): Promise<void> {
+    const copy = await work.moves.practise();
+    if (!copy) return;
+    void workroom.refresh();
+    await go(workroom.at(`/closures/${copy.id}/swatch`));
+    document.getElementById('main')?.focus({ preventScroll: true });
+  }
 </script>
 
 <div class="grid gap-x-10 gap-y-5 xl:grid-cols-[3fr_2fr]" data-advice={fresh ? 'fresh' : 'waiting'}>
@@ -83,24 +88,15 @@
         </p>
       {/if}
     </div>
-    {#if workroom.data?.sample || swatch.stand_in}
-      <div class="mt-3 flex flex-wrap gap-2">
-        <button class="btn" onclick={sewOnStandIn} disabled={work.moves.simulating || !fresh}
-          >{advice?.again && newest?.simulated
-            ? 'Look again on the stand-in'
-            : 'Sew it on the stand-in'}</button
-        >
-        {#if swatch.stand_in}
-          <button class="btn btn-ghost" onclick={ownMachine}>Back to my own {closure.machine.name}</button>
-        {/if}
-      </div>
+    {#if closure.machine.practice}
+      <button class="btn mt-3" onclick={sewOnStandIn} disabled={work.moves.simulating || !fresh}
+        >{advice?.again && newest?.simulated ? 'Look at it again' : 'Sew it on the practice machine'}</button
+      >
       <p class="mt-1 max-w-prose text-sm text-secondary">
-        A simulated machine sews and says what it sees; its test holes are marked, and teach nothing about
-        your real {closure.machine.name}.
+        It sews and says what it sees. Nothing you learn here changes your own machine's settings.
       </p>
     {:else}
-      <button class="btn mt-3 btn-ghost btn-sm" onclick={askStandIn}
-        >No machine at hand: try it on a simulated one</button
+      <button class="btn mt-3 btn-ghost btn-sm" onclick={practise}>Practise this on a practice machine</button
       >
     {/if}
   </section>
