@@ -40,7 +40,7 @@ module NimbleEyelet
       # The hole at true size, with what stops the blade and where it goes.
       def opened(pdf)
         line = @sheet.cut_line
-        section(pdf, "Open", ["#{Opening::CUT_TOOLS.fetch(line.tool).capitalize}; at true size:"])
+        section(pdf, "Open", ["#{line.says.capitalize}; at true size:"])
         CutDrawing.new(pdf, line, @sheet.cut.ends, @sheet.recipe.width(@sheet.opening)).draw { |length| @present.words(length) }
       end
 

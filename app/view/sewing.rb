@@ -32,7 +32,7 @@ module NimbleEyelet
       # Where pins lie or a chisel bites.
       def self.blade(line)
         bites = line.tool == "chisel" ? line.cuts : []
-        { tool: line.tool, says: Opening::CUT_TOOLS.fetch(line.tool), hangs: line.hangs, pins: line.pins.map(&:to_f),
+        { tool: line.tool, says: line.says, hangs: line.hangs, pins: line.pins.map(&:to_f),
           bites: bites.map { |bite| { from: bite.from.to_f, to: bite.to.to_f } } }
       end
 

@@ -146,6 +146,13 @@ class MachineTest < AppTest
       call(:put, "/api/caliper", { jaws: "400" })
 
       assert_status 422
+      # In a workroom of one's own nothing is read off what only behaves like a caliper.
+      own = call(:post, "/api/workrooms", { name: "Heron Loft" })["slug"]
+
+      refute call(:get, "/api/workrooms/#{own}/caliper")["there"]
+      call(:post, "/api/workrooms/#{own}/caliper/reading")
+
+      assert_status 404
     end
   end
 

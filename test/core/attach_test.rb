@@ -98,15 +98,17 @@ class AttachTest < CoreTest
       assert_equal [false, rule], [found.by_machine, found.cautions.first.rule]
     end
     # Eight layers of 0.35 are an overlap that wants a shank, however thin each of them is.
-    assert_equal mm(4), attaching(cloth: cloth(layers: 8)).shank
+    assert_equal mm(3.5), attaching(cloth: cloth(layers: 8)).shank
     # 4 × 5 passes × 2 pairs × (3 + 0 + 0.9 + 3) + 300
     assert_equal mm(576), attaching.hand_thread
   end
 
   def test_thread_shank_for_anything_thicker_than_shirting
     assert_predicate attaching.shank, :zero?
-    # Three layers of 0.6 and 0.2 interfacing, and one more.
-    assert_equal "3 mm", attaching(cloth: cloth(thickness: mm(0.6), layers: 3)).shank.to_s
+    # Flat up to 1.5; three layers of 0.6 and 0.2 interfacing, and a half more; one more where it is thicker than 3.
+    assert_predicate attaching(cloth: cloth(thickness: mm(0.65))).shank, :zero?
+    assert_equal "4.2 mm", attaching(cloth: cloth(thickness: mm(1), layers: 3)).shank.to_s
+    assert_equal "2.5 mm", attaching(cloth: cloth(thickness: mm(0.6), layers: 3)).shank.to_s
   end
 
   def test_own_values

@@ -21,6 +21,11 @@ class RecipeTest < CoreTest
 
     assert_equal "corded", nearest.style.value.key
     assert_equal ["machine"], nearest.style.cautions.map(&:rule)
+    # Chosen all the same, it is not called a choice: it was not made.
+    asked = recipe(kind: "stepped", recipe: { style: "keyhole" })
+
+    assert_equal ["two_tacks", recipe(kind: "stepped").style.because], [asked.style.value.key, asked.style.because]
+    assert_includes asked.style.cautions.map(&:rule), "machine"
   end
 
   def test_foot_by_machine_and_button

@@ -67,7 +67,7 @@ class SewingTest < CoreTest
     assert_match(/other bead away again/, step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
-    assert_match(said("steps.inner_edge_of_bead"), words["plain"])
+    assert_match(said("steps.needle_down_on_the"), words["plain"])
     assert_match(/press the reverse key when the first bead is 22.5 mm/,
                  step(steps(machine: machine("memory")), "test-sew").how.to_s)
   end
@@ -116,7 +116,7 @@ class SewingTest < CoreTest
     has.call(%w[film rinse tear], cloth: cloth(kind: "pile", washed: "yes"))
     has.call(%w[back-cover_plate], machine: machine("stepped"))
     has.call(%w[finger back-bobbin_finger], machine: machine("memory", neutral_tension: 0r))
-    has.call(%w[spacer wind], cloth: cloth(layers: 3), button: button(hole_spacing: mm(4)),
+    has.call(%w[spacer wind], cloth: cloth(layers: 5), button: button(hole_spacing: mm(4)),
              machine: machine(foot_lift: mm(9)))
     box = steps(cloth: cloth(kind: "coated"))
 

@@ -128,9 +128,25 @@ class SwatchTest < CoreTest
     tight = change(swatch(passes: "tight", measured: mm(22.5)), swatch(2, passes: "tight", measured: mm(22.5)))
 
     assert_includes tight.sets.keys, "opening.ease"
-    assert_match(/Lengthen the opening to 2[3-4]/, says(tight))
+    assert_match(/\A[\d.]+ mm too short\. .*makes about 2[3-5]/, says(tight))
     assert_match(/22.5 mm was wanted: 2.5 mm too long/,
                  diagnosis(swatch(measured: mm(25))).remarks.map { |one| said_in(one, :mm) }.join)
+  end
+
+  # Whatever came out, on whichever foot, the advice begins with that hole: too long where it is to become shorter.
+  def test_the_verb_of_an_advice_is_that_of_the_hole
+    out = [16, 18, 20, 21].product(%w[will_not_pass tight]) + [25, 27, 29].product(%w[easy slips_out])
+    %w[sensing stepped].product(out).map(&:flatten).each do |kind, long, passes|
+      set = sheet(machine: machine(kind, id: 7))
+      hole = swatch(passes: passes, measured: mm(long), sewn_with: set.sewn_with)
+      again = hole.with(id: "second", again: "swatch-0")
+      told = sheet(machine: machine(kind, id: 7), facts: facts(swatches: [hole, again])).diagnosis.changes.find do |one|
+        one.sets.keys.any? { |path| path.start_with?("opening.") }
+      end or next
+      too, makes = said_in(told.says, :mm).match(/too (long|short)\. .*makes about ([\d.]+) mm/)&.captures
+
+      assert_equal makes.to_f < long ? "long" : "short", too, [kind, long, passes, said_in(told.says, :mm)].join(" ")
+    end
   end
 
   # Nobody would believe it at once; looked at again, both are put together.

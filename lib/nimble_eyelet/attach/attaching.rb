@@ -24,9 +24,12 @@ module NimbleEyelet
     STITCHES = 8
     STITCHES_HEAVY = 10
 
-    # An overlap thicker than this wants a thread shank: as high as it is thick, and a little more.
-    FLAT_OVERLAP = Length.mm(9r / 10)
-    SHANK_EXTRA = Length.mm(1)
+    # An overlap thicker than this wants a thread shank: as high as it is thick, and a little more; more still from where
+    # it is thick.
+    FLAT_OVERLAP = Length.mm(3r / 2)
+    SHANK_EXTRA = Length.mm(1r / 2)
+    THICK_OVERLAP = Length.mm(3)
+    SHANK_EXTRA_THICK = Length.mm(1)
     # A spacer under the thread: so much narrower than the needle's ways, and no higher than this.
     SPACER_ROOM = Length.mm(6r / 10)
     SPACER_LEAST = Length.mm(6r / 10)
@@ -188,7 +191,9 @@ module NimbleEyelet
       def heavy? = @cloth.type.heavy_wear
 
       def shank
-        @cloth.stack > FLAT_OVERLAP && !@button.shank? ? @cloth.stack + SHANK_EXTRA : Length.zero
+        return Length.zero if @cloth.stack <= FLAT_OVERLAP || @button.shank?
+
+        @cloth.stack + (@cloth.stack > THICK_OVERLAP ? SHANK_EXTRA_THICK : SHANK_EXTRA)
       end
 
       # The thread runs slanted over the spacer: it is higher than the shank that is left. Source: √(q² + q·s).

@@ -127,19 +127,28 @@ module NimbleEyelet
         "Turn the balance #{count} so that the bead #{bead} gets denser and the other opens#{': that is the middle' if now.zero?}."
       end
 
+      # It begins with the hole on the table: how far that is off, what the hands do then, and what it makes.
       def fit_says(option, axis, beliefs, sets)
         by = sets["opening.ease"] && wished(option, beliefs)
-        hands = hands_say(hands_of(option), hands_of(axis.current))
-        return Sentence["%s: about %s will come of it.", hands, about(length(option, beliefs))] unless by
+        off, becomes = off_by(option, axis, beliefs)
+        too = off.negative? ? "long" : "short"
+        much = about(off.abs)
+        said = [much.zero? ? "A little too #{too}." : Sentence["%s too #{too}.", much],
+                Sentence["%s; that makes about %s.", hands_say(hands_of(option), hands_of(axis.current)), about(becomes)]]
+        Sentence[(["%s"] * (by ? 3 : 2)).join(" "), *said, *(why(by, beliefs) if by)]
+      end
 
-        Sentence["#{by.negative? ? 'Shorten' : 'Lengthen'} the opening to %s: %s. #{why(by, beliefs)}", @current.wanted + by, hands]
+      # @return [Array(Float, Float)] mm, how much longer it is to become, and what it becomes
+      def off_by(option, axis, beliefs)
+        becomes = length(option, beliefs)
+        [becomes - length(axis.current, beliefs), becomes]
       end
 
       # Whether the button wants it, or only a whole row.
       def why(by, beliefs)
         wants = beliefs.fit.wanted.first
         if wants.abs < WANTS || wants.negative? != by.negative?
-          return "A little #{by.negative? ? 'shorter' : 'longer'} is surer for a whole row."
+          return Sentence["A little #{by.negative? ? 'shorter' : 'longer'} than %s is surer for a whole row.", @current.wanted]
         end
 
         "The #{@current.button.form.noun} wants #{by.negative? ? 'less' : 'more'} than was reckoned."

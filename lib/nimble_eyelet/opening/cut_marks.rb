@@ -31,6 +31,9 @@ module NimbleEyelet
             pins: tool == "ripper" && pinned ? pins(slit, eye) : [])
       end
 
+      # @return [String] what it is opened with; cloth that keeps its holes is never pinned
+      def says = "#{CUT_TOOLS.fetch(tool)}#{', with pins' if pins.any?}"
+
       def self.pins(slit, eye) = [(PIN_INSIDE unless eye), slit - PIN_INSIDE].compact
 
       def self.cuts(cutting, slit, eye)

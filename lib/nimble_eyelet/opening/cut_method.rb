@@ -15,7 +15,7 @@ require_relative "../value"
 
 module NimbleEyelet
   module Opening
-    CUT_TOOLS = { "ripper" => "seam ripper from both ends, with pins", "chisel" => "chisel on a block",
+    CUT_TOOLS = { "ripper" => "seam ripper from both ends", "chisel" => "chisel on a block",
                   "snip" => "fold and snip" }.freeze
     SEALS = { "before" => "before cutting", "after" => "after cutting", "both" => "before and after",
               "none" => "not at all" }.freeze

@@ -29,11 +29,11 @@ module NimbleEyelet
       def best = scores.find(&:possible?)
 
       def own
-        choice = Decision.of(@wanted, "your choice", "You chose it.", kind: :yours)
         score = scores.find { |other| other.option == @wanted }
-        return choice.with(cautions: against(score)) if score.possible?
+        # What the machine cannot sew is not what was chosen, whatever it is called.
+        return ruled.with(cautions: [lacking(@wanted)] + against(best)) unless score.possible?
 
-        choice.with(value: best.option, cautions: [lacking(@wanted)] + against(best))
+        Decision.of(@wanted, "your choice", "You chose it.", kind: :yours).with(cautions: against(score))
       end
 
       def ruled

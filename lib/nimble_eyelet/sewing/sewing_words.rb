@@ -12,9 +12,10 @@ module NimbleEyelet
       # How a hole is sewn where its machine has no say in it; symbols stand for figures of the order.
       SEW = {
         "hand" => ["Sew the hole with zigzag.",
-                   ["Tack at width %s and length 0, bead at width %s and length %s, needle down at the inner edge of bead one " \
-                    "and pivot half a turn, tack, bead.",
-                    :stitch_width, :manual_width, :stitch_length]],
+                   ["Tack at width %s and length 0. Needle or cloth %s to one side: bead at width %s and length %s. Back to the " \
+                    "middle, the other tack. At width 0, needle down on the slit line, half a turn. The same to that side again, " \
+                    "the other bead. In the middle, three stitches at width 0.",
+                    :stitch_width, :aside, :manual_width, :stitch_length]],
         "straight" => ["Sew the box, twice round.",
                        ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
                         "down. " \
@@ -83,6 +84,8 @@ module NimbleEyelet
       def overall = @order.overall
       def stitch_width = @machine.width_mark(@recipe.stitch_width.value)
       def manual_width = @machine.width_mark(@recipe.manual_width&.value || @recipe.stitch_width.value)
+      # A narrow bead swings about the middle: so far from it, so that what is cut stays bare.
+      def aside = (@recipe.stitch_width.value - (@recipe.manual_width&.value || @recipe.stitch_width.value)) / 2
       def stitch_length = @machine.length_mark(@recipe.stitch_length.value)
       def tack_programme = @order.stores? ? "It repeats the length it has learned: press no key." : "It stops by itself."
       def rows = @recipe.stitch_width.value
