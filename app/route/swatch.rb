@@ -40,10 +40,7 @@ module NimbleEyelet
         def sew_on_stand_in(id)
           closure = closures.find(id)
           hole, again = body_hash.values_at("id", "again").map { |one| one&.downcase }
-          raise Store::Missing unless closure.plan.machine.practice
-          unless again.nil? || closure.facts.swatches.any? { |swatch| swatch.id == again && swatch.simulated }
-            raise Store::Missing
-          end
+          raise Store::Missing unless closure.plan.machine.practice && (again.nil? || practised?(closure, again))
 
           unless journal.find(hole)
             journal.add(simulated(closure, hole, again), closure_id: id, machine_id: closure.plan.machine.id,
@@ -51,6 +48,8 @@ module NimbleEyelet
           end
           show(closures.find(id))
         end
+
+        def practised?(closure, hole) = closure.facts.swatches.any? { |swatch| swatch.id == hole && swatch.simulated }
 
         # With what is set now; a second look is at the same hole, sewn as it was, whatever is set by now.
         def simulated(closure, hole, again)

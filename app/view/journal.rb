@@ -8,6 +8,9 @@ require_relative "figures"
 module NimbleEyelet
   module View
     module JournalView
+      # Step of a note that earlier versions kept: from there on a simulated machine sewed the test holes.
+      PRACTISED = "stand-in"
+
       # @param lines [Array<Store::Journal::Line>]
       # @param present [Presenter]
       # @return [Array<Hash>]
@@ -27,7 +30,7 @@ module NimbleEyelet
         when "step" then step(entry, present)
         when "mishap" then "Went wrong: #{entry.mishap&.says || entry.step}."
         when "machine_part" then "On the machine: #{entry.step.to_s.tr('-_', ' ')}."
-        when "note" then entry.step == Sewing::Facts::STAND_IN ? "From here on the machine that stands in sews." : "Noted."
+        when "note" then entry.step == PRACTISED ? "Practised from here on." : "Noted."
         else "Noted."
         end
       end

@@ -24,8 +24,8 @@ module NimbleEyelet
     STITCHES = 8
     STITCHES_HEAVY = 10
 
-    # An overlap thicker than this wants a thread shank: as high as it is thick, and a little more; more still from where
-    # it is thick.
+    # An overlap thicker than this wants a thread shank: as high as it is thick, and a little more; where it is thick
+    # more still.
     FLAT_OVERLAP = Length.mm(3r / 2)
     SHANK_EXTRA = Length.mm(1r / 2)
     THICK_OVERLAP = Length.mm(3)

@@ -14,7 +14,6 @@ require_relative "../answer/refusal"
 require_relative "../attach/attaching"
 require_relative "../length/length"
 require_relative "../length/wording"
-require_relative "../machine/foot"
 require_relative "../opening/slit_length"
 require_relative "../opening/cut_marks"
 require_relative "../opening/setting"
@@ -175,22 +174,8 @@ module NimbleEyelet
 
     def clamping_foot = fitted.type.clamps ? fitted : @plan.machine.foot("carriage_foot")
 
-    # The foot with what is reckoned that it adds. Hands are held: what was told for the first test hole of
-    # this closure stays; what its own holes teach is advised as a further turn, and never moves a figure by itself.
-    def fitted
-      @fitted ||= recipe.foot.value.then { |foot| foot.type.clamps && foot.allowance.nil? ? reckoned(foot) : foot }
-    end
-
-    def reckoned(foot)
-      told = @lessons.own_of(foot).filter_map { |swatch| swatch.sewn_with["foot.allowance"] }.first
-      usual = GUESSED_ALLOWANCE if @plan.button.form.clampable
-      foot.with(allowance: told || learned_allowance || usual, guessed: learned_allowance.nil?)
-    end
-
-    # @return [Length, nil] what the foot adds, as far as holes of it were measured, these among them
-    def learned_allowance
-      @learned_allowance ||= @lessons.added(recipe.foot.value, "clamp", set: @plan.button.across, own: true)
-    end
+    # The foot with what is reckoned that it adds.
+    def fitted = @fitted ||= @lessons.reckoned(recipe.foot.value)
 
     def learned_correction
       @learned_correction ||= begin
@@ -262,7 +247,7 @@ module NimbleEyelet
     def of_length
       { ease: cut.ease, eased: cut.eased?, passing: cut.passing, wanted: cut.length, ruler: cut.ruler,
         correction: correction, by: setting.by.key, hands: hands,
-        adds: (learned_allowance if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
+        adds: (@lessons.allowance(recipe.foot.value) if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
     end
 
     # Holes of a row that is not laid out yet; and beyond which no machine is so even.

@@ -8,6 +8,7 @@
 #   lessons.added(foot, "scale", set: Length.mm(22.5))   # => 1.5 mm, or nil while nobody has measured
 
 require_relative "../length/length"
+require_relative "../machine/foot"
 require_relative "../machine/offset"
 require_relative "../recipe/density_choice"
 require_relative "../recipe/situation"
@@ -64,6 +65,27 @@ module NimbleEyelet
       @memory.of([:diagnosis, @facts.swatches, @facts.looked_at, @facts.earlier, current]) do
         Inference::Diagnosis.of(@facts.swatches, current, learned, row: @facts.looked_at)
       end
+    end
+
+    # Hands are held: what was told for the first test hole of this closure stays; what its own holes teach is advised
+    # as a further turn, and never moves a figure by itself.
+    #
+    # @param foot [Foot] as its owner knows it
+    # @return [Foot] with what is reckoned that it adds
+    def reckoned(foot)
+      return foot unless foot.type.clamps && foot.allowance.nil?
+
+      told = own_of(foot).filter_map { |swatch| swatch.sewn_with["foot.allowance"] }.first
+      usual = GUESSED_ALLOWANCE if @plan.button.form.clampable
+      foot.with(allowance: told || allowance(foot) || usual, guessed: allowance(foot).nil?)
+    end
+
+    # @param foot [Foot]
+    # @return [Length, nil] what it adds to a button it holds, as far as holes of it were measured, these among them
+    def allowance(foot)
+      return @allowance if defined?(@allowance)
+
+      @allowance = added(foot, "clamp", set: @plan.button.across, own: true)
     end
 
     # @param foot [Foot]
