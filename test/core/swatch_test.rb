@@ -143,9 +143,11 @@ class SwatchTest < CoreTest
       told = sheet(machine: machine(kind, id: 7), facts: facts(swatches: [hole, again])).diagnosis.changes.find do |one|
         one.sets.keys.any? { |path| path.start_with?("opening.") }
       end or next
-      too, makes = said_in(told.says, :mm).match(/too (long|short)\. .*makes about ([\d.]+) mm/)&.captures
+      words = said_in(told.says, :mm)
+      too, makes = words.match(/too (long|short)\. .*makes about ([\d.]+) mm/)&.captures
 
-      assert_equal makes.to_f < long ? "long" : "short", too, [kind, long, passes, said_in(told.says, :mm)].join(" ")
+      assert_equal makes.to_f < long ? "long" : "short", too, [kind, long, passes, words].join(" ")
+      refute_includes words, "%s"
     end
   end
 

@@ -135,7 +135,8 @@ module NimbleEyelet
         much = about(off.abs)
         said = [much.zero? ? "A little too #{too}." : Sentence["%s too #{too}.", much],
                 Sentence["%s; that makes about %s.", hands_say(hands_of(option), hands_of(axis.current)), about(becomes)]]
-        Sentence[(["%s"] * (by ? 3 : 2)).join(" "), *said, *(why(by, beliefs) if by)]
+        said << why(by, beliefs) if by
+        Sentence[said.map { "%s" }.join(" "), *said]
       end
 
       # @return [Array(Float, Float)] mm, how much longer it is to become, and what it becomes
