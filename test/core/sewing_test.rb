@@ -105,6 +105,18 @@ class SewingTest < CoreTest
     assert_equal said("start.the_lower_end"), away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
   end
 
+  # Whatever was said of the edge is said again while the holes can still be left closed, once.
+  def test_an_edge_too_narrow_is_asked_about_again_before_the_first_cut
+    narrow = sheet(placket: run_of(orientation: "horizontal", extension: mm(13))).progress.steps
+    warned = lambda do |steps|
+      cuts = steps.select { |one| one.name == "open" }
+      cuts.map { |one| one.operations.flat_map(&:minds).count { |mind| said_in(mind, :mm).start_with?("Before you") } }
+    end
+
+    assert_equal [2, 0, 0, 0, 0, 0, 0], warned.call(narrow)
+    assert_equal [0], warned.call(sheet.progress.steps).uniq
+  end
+
   # What each style, stay and button asks for beside the hole itself.
   def test_everything_beside_the_hole_has_its_step
     has = ->(keys, **changes) { keys.each { |key| assert step(steps(**changes), key), "#{key} for #{changes.keys}" } }

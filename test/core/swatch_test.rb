@@ -151,6 +151,20 @@ class SwatchTest < CoreTest
     end
   end
 
+  # A second pass can be taken away again: before the stitch is lengthened, or the hole widened for it.
+  def test_what_was_sewn_twice_and_lies_too_thick_is_sewn_once
+    twice = { recipe: Recipes::Overrides.new(second_pass: "yes") }
+    [{ "bead_away" => "piled_up", "bead_back" => "piled_up" }, { "space" => "touching" }].each do |seen|
+      hole = swatch(looks: seen, sewn_with: { **lined(**twice).sewn_with })
+      told = twice(hole, **twice).changes
+
+      assert_equal [{ "recipe.second_pass" => "no" }], told.map(&:sets).select { |sets| sets.key?("recipe.second_pass") }, seen
+      once = twice(hole, recipe: Recipes::Overrides.new(second_pass: "no")).changes
+
+      refute(once.any? { |one| one.sets.key?("recipe.second_pass") }, "nothing is proposed that was just done")
+    end
+  end
+
   # Nobody would believe it at once; looked at again, both are put together.
   def test_a_surprise_is_looked_at_again_before_it_is_learned
     good = (1..3).map { |number| swatch(number, measured: mm(23)) }

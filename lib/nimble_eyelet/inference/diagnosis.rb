@@ -7,18 +7,17 @@
 #   diagnosis.kind      # => :change
 #   diagnosis.changes   # => [Swatches::Change, …], the first to be made first
 
-require_relative "../answer/reason"
 require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../value"
 require_relative "axis"
-require_relative "../swatch/change"
 require_relative "evidence"
 require_relative "../swatch/learned"
 require_relative "../swatch/look"
 require_relative "move_words"
 require_relative "next_try"
 require_relative "options"
+require_relative "passes"
 require_relative "../swatch/symptom"
 require_relative "troubleshooter"
 
@@ -187,20 +186,22 @@ module NimbleEyelet
       end
 
       def by_dial
-        tried.moves.map do |move|
-          next second_pass if move.axis == :cover && second_pass?
+        moves = tried.moves.map do |move|
+          next Passes.twice if move.axis == :cover && second_pass?
+          next Passes.once(move.axis) if single_pass?(move)
 
           @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
         end
+        moves.uniq(&:sets)
       end
 
       # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.
       def second_pass? = @current.thin_cover == "second_pass" && @newest&.shows?("gappy") && !@newest.twice?
 
-      def second_pass
-        reason = Reason.new(rule: "thin cover", says: "Where the cover is thin you sew a second pass: the stitch stays.")
-        Swatches::Change.new(axis: "cover", says: "Keep the stitch, and sew over both beads a second time, without tacks.",
-                             because: [reason], sets: { "recipe.second_pass" => "yes" })
+      # What was sewn twice and lies too thick, or leaves no room to cut, is sewn once before any dial is turned.
+      def single_pass?(move)
+        @current.twice && @newest&.twice? && %i[cover space].include?(move.axis) &&
+          %w[piled_up beads_touch].any? { |seen| @newest.shows?(seen) }
       end
 
       def first_look(axis) = @troubles&.first_look(symptom_of(axis))

@@ -127,9 +127,25 @@ module NimbleEyelet
       def cut(hole, part)
         return if @order.style.round?
 
-        step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: [how],
+        step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: [*last_warning(hole), how],
                                      lasts: [Work::Lasting.new(kind: "slit", at: hole.at, opening: hole.opening)]],
              at: hole.at, part: part, block: "open", symptom: "An end left uncut reads as too tight: look there first.")
+      end
+
+      # What was said of the edge when the holes were placed is said once more while they can still be left closed.
+      def last_warning(hole)
+        return [] unless hole == @order.holes.first
+
+        @order.layout.edge.cautions.map(&:rule).map { |rule| rule == "extension" ? overhangs : near_the_edge }
+      end
+
+      def overhangs
+        Sentence["Before you cut: this button wants %s from the centre line to the edge, and there is %s.",
+                 @order.layout.edge.extension_needed, @order.layout.run.extension]
+      end
+
+      def near_the_edge
+        Sentence["Before you cut: the outer end lies %s from the edge, where it may tear out.", @order.layout.edge.to_edge]
       end
 
       def does(hole)
