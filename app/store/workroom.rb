@@ -118,7 +118,8 @@ module NimbleEyelet
       # @return [Hash, nil] row of the closure that was changed last
       def last_used
         real = @scope.standing(:closures).exclude(machine_id: @scope[:machines].exclude(practice_of: nil).select(:id))
-        real.where(id: @scope[:revisions].where(closure_id: real.select(:id)).reverse(:made_at).get(:closure_id)).first
+        latest = @scope[:revisions].where(closure_id: real.select(:id)).order(Sequel.desc(:made_at), :closure_id)
+        real.where(id: latest.get(:closure_id)).first
       end
 
       # @param name [String]

@@ -18,7 +18,7 @@ class DemoTest < AppTest
        [19, 80, 141], "2.5 mm"],
     ["flannel camp pyjamas", "jacket front"] =>
       ["16.83 mm", "19 mm", "21.5 mm", "snug", "rectangular, two bar tacks", "sliding scale foot (the long frame)", "5 mm", "0.5 mm",
-       [95, 200, 305, 410, 515], "by hand"],
+       [95, 200, 305, 410, 515], "3 mm"],
     ["felted waistcoat", "fitted front"] =>
       ["25.54 mm", "27 mm", "29.85 mm", "snug", "keyhole", "sliding scale foot", "6.2 mm", "0.5 mm", [17, 133, 250, 340], "by hand"],
     ["coated hat strap", "chin strap"] =>
