@@ -41,7 +41,7 @@ module NimbleEyelet
         end
 
         def strip_of(closure, sheet)
-          made = closures.made_at(closure).utc.strftime("%Y-%m-%d")
+          made = closures.made_at(closure).localtime.strftime("%Y-%m-%d")
           Document::Strip.new(sheet, present, garment: closure.garment_name, date: made, crosses: params["crosses"])
         end
       end

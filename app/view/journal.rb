@@ -54,7 +54,7 @@ module NimbleEyelet
       end
 
       def self.swatch(swatch)
-        passes = swatch.passes ? "it #{Swatches::PASSES.fetch(swatch.passes).name}" : "not tried through"
+        passes = swatch.passes ? Swatches::PASSES.fetch(swatch.passes).name : "not tried through"
         seen = swatch.shown.map { |symptom| Swatches::SYMPTOMS.fetch(symptom).name }
         hole = "#{'Simulated: ' if swatch.simulated}#{called(swatch)}"
         words = ["#{hole[0].upcase}#{hole[1..]} of %s: #{passes}", *seen].join("; ")
