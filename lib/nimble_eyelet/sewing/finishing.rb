@@ -140,8 +140,7 @@ module NimbleEyelet
       end
 
       def overhangs
-        Sentence["Before you cut: this button wants %s from the centre line to the edge, and there is %s.",
-                 @order.layout.edge.extension_needed, @order.layout.run.extension]
+        Sentence["Before you cut: this button wants %s from the centre line to the edge.", @order.layout.edge.extension_needed]
       end
 
       def near_the_edge
