@@ -6,6 +6,7 @@ require_relative "../../lib/nimble_eyelet"
 require_relative "../device/stand_in_machine"
 require_relative "../form/journal_form"
 require_relative "../store/closures"
+require_relative "../store/free_name"
 require_relative "../store/journal"
 require_relative "../view/advice"
 require_relative "../view/swatch"
@@ -25,15 +26,22 @@ module NimbleEyelet
       end
 
       module Helpers
-        # The same on a practice machine: a garment and buttonholes of their own, so that nothing comes back.
+        # The same on a practice machine: a garment and buttonholes of their own, so that nothing comes back. Those that
+        # are there with the same plan are gone on with.
         def practise(closure)
           id = db.transaction do
             machine = workroom.machines.practising(closure.plan.machine.id)
             garment = workroom.garment_named("#{PRACTICE}#{closure.garment_name}"[0, Field::LONGEST_TEXT])
-            closures.create(garment, closure.plan.with(machine: machine, accepted: nil, settled: {}))
+            plan = closure.plan.with(machine: machine, accepted: nil, settled: {})
+            there = closures.of_garment(garment)
+            there.find { |one| wishes(one.plan) == wishes(plan) }&.id || closures.create(garment, named(plan, there))
           end
           show(closures.find(id), status: 201)
         end
+
+        def wishes(plan) = plan.with(name: "", accepted: nil, settled: {})
+
+        def named(plan, others) = plan.with(name: Store::FreeName.of(plan.name, others.map { |one| one.plan.name }))
         PRACTICE = "Practice: "
 
         # Sent twice it is one hole.

@@ -7,6 +7,7 @@
 require "securerandom"
 require_relative "../../lib/nimble_eyelet"
 require_relative "closures"
+require_relative "free_name"
 require_relative "errors"
 require_relative "journal"
 
@@ -82,8 +83,7 @@ module NimbleEyelet
       end
 
       def free_name(name)
-        taken = @scope.standing(:garments).select_map(:name)
-        [name, *(2..(taken.size + 2)).map { |number| "#{name[0, 70]} (#{number})" }].find { |other| !taken.include?(other) }
+        FreeName.of(name, @scope.standing(:garments).select_map(:name))
       end
     end
   end

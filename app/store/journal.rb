@@ -117,19 +117,22 @@ module NimbleEyelet
         raise Refusal.field("journal.about", entry.about, "This was withdrawn already.")
       end
 
-      # Takes entries in that came with a file; what is known by its id stays as it is.
+      # Takes entries in that came with a file; what is known by its id stays as it is, and so does the first of two.
       #
       # @param entries [Array<Array(Sewing::Entry, Integer, nil)>] each with the id of its machine
       # @param closure_id [Integer, nil]
       # @return [Integer] how many are new
       # @raise [Missing] for a closure, machine or entry of another workroom
+      # @raise [Refusal] when two withdraw the same
       def take_in(entries, closure_id: nil)
-        entries.each_slice(AT_ONCE).sum do |some|
+        entries.uniq { |entry, _| entry.id }.each_slice(AT_ONCE).sum do |some|
           rows = some.map { |entry, machine| row(entry, closure_id, machine) }
           @scope.ask(:take_in_entries, TAKE_IN, entries: JSON.generate(rows), stand_in: Swatches::StandIn::BEFORE).size
         end
       rescue Sequel::ForeignKeyConstraintViolation
         raise Missing
+      rescue Sequel::UniqueConstraintViolation
+        raise Refusal.field("file", "", "This file takes one fact back twice.")
       end
 
       # @param id [String]

@@ -54,14 +54,17 @@ module NimbleEyelet
         old = Sequel.lit("removed_at < now() - make_interval(days => ?)", DAYS)
         db.transaction do
           write_down_states(db, db[:closures].where(old).select(:id))
-          planned = db[:revisions].select(Sequel.lit("document->>'machine.id'"))
-          unused = db[:machines].where(old)
-                                .exclude(id: db[:closures].select(:machine_id))
-                                .exclude(id: db[:journal].exclude(machine_id: nil).select(:machine_id))
-                                .exclude(Sequel.cast(:id, String) => planned)
           shelves = %i[buttons cloths threads stabilisers].map { |shelf| db[shelf].where(old) }
-          [db[:closures].where(old), unused, *shelves, db[:workrooms].where(old)].sum(&:delete)
+          [db[:closures].where(old), unused(db).where(old), *shelves, db[:workrooms].where(old)].sum(&:delete)
         end
+      end
+
+      # Machines that nothing names: no closure, fact or revision, and no practice machine of theirs.
+      def self.unused(db)
+        db[:machines].exclude(id: db[:closures].select(:machine_id))
+                     .exclude(id: db[:journal].exclude(machine_id: nil).select(:machine_id))
+                     .exclude(id: db[:machines].exclude(practice_of: nil).select(:practice_of))
+                     .exclude(Sequel.cast(:id, String) => db[:revisions].select(Sequel.lit("document->>'machine.id'")))
       end
 
       # What the facts of a closure left on its machine would go with them: it is entered once more, for the
@@ -84,7 +87,7 @@ module NimbleEyelet
           end)
         end
       end
-      private_class_method :write_down_states
+      private_class_method :write_down_states, :unused
 
       private
 

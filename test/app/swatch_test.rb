@@ -143,6 +143,8 @@ class SwatchRoutesTest < AppTest
     assert_status 201
     assert_equal [true, "Practice: linen field smock"], [copy["machine"]["practice"], copy["garment"]["name"]]
     practised = copy["id"]
+
+    assert_equal practised, call(:post, "/api/closures/#{SMOCK}/practice")["id"], "gone on with, as long as the plan is the same"
     db[:machines].where(practice: true).update(stand_in: 4711)
     until_accepted(practised)
     hole = swatch(practised)["log"].first["id"]
@@ -163,6 +165,9 @@ class SwatchRoutesTest < AppTest
 
     refute_equal before[1]["sheet"]["swatch"]["log"], swatch["log"]
     assert_equal told, advice(practised)
+    save({ button: { diameter: "20" } })
+
+    assert_equal "front placket (2)", call(:post, "/api/closures/#{SMOCK}/practice")["name"], "another button is practised anew"
   end
 
   def test_every_answer_has_its_picture_at_these_settings
@@ -229,6 +234,9 @@ class SwatchRoutesTest < AppTest
 
     assert_equal [1, 0], taken.values_at("taken", "known")
     assert_equal [0, 1], call(:post, "/api/workrooms/#{other}/swatches/import", book).values_at("taken", "known")
+    doubled = book["swatches"].map { |one| one.merge("id" => SecureRandom.uuid) } * 2
+
+    assert_equal [1, 1], call(:post, "/api/workrooms/#{other}/swatches/import", book.merge("swatches" => doubled)).values_at("taken", "known")
     leaf = call(:get, "/api/workrooms/#{other}/swatches?words=linen")["leaves"].first
 
     assert_equal [nil, true, "Lapwing", "=1+1", "22.5 mm"],

@@ -38,9 +38,12 @@ export class Moves {
 
   /** @returns the buttonholes to practise on, of their own */
   async practise(): Promise<Closure | undefined> {
+    if (this.simulating) return undefined;
+    this.simulating = true;
     await this.saver.save();
     const answer = await this.saver.try(() => this.requests.practise());
     if (answer?.kind === 'refused') this.saver.notice = answer.problem.detail;
+    this.simulating = false;
     return answer?.kind === 'data' ? answer.data : undefined;
   }
 

@@ -96,7 +96,8 @@
         It sews and says what it sees. Nothing you learn here changes your own machine's settings.
       </p>
     {:else}
-      <button class="btn mt-3 btn-ghost btn-sm" onclick={practise}>Practise this on a practice machine</button
+      <button class="btn mt-3 btn-ghost btn-sm" disabled={work.moves.simulating} onclick={practise}
+        >Practise this on a practice machine</button
       >
     {/if}
   </section>
