@@ -168,10 +168,11 @@ module NimbleEyelet
 
           missing = NEEDED - columns.values
           raise refused("The column #{missing.first} is missing. Say which of yours it is.") if missing.any?
-          raise refused("Two columns are the same.") if @header.uniq.size < @header.size || doubled?
+          raise refused("Two columns are the same.") if doubled?
         end
 
-        def doubled? = columns.values.compact.then { |meant| meant.uniq.size < meant.size }
+        # What is left out may stand there as often as it likes, such as columns without a name.
+        def doubled? = @header.filter_map { |name| columns[name] }.then { |meant| meant.uniq.size < meant.size }
 
         def row(number, line, names)
           return bad(number, "", "This row is not UTF-8 text.") unless line.valid_encoding?

@@ -129,12 +129,12 @@ class StashTest < AppTest
 
   # Names, choices and colours as other people write them; what is said of a column goes before what is guessed.
   def test_a_table_of_ones_own_is_taken_as_it_is
-    file = "Button;Form;Holes;Size (mm);Thick mm;Farbe;Laden\nfen disc;Flat disc, rounded edge;2 holes;15,5;3;navy;Heron\n" \
+    file = "Button;Form;Holes;Size (mm);Thick mm;Farbe;Laden;;\nfen disc;Flat disc, rounded edge;2 holes;15,5;3;navy;Heron\n" \
            "fen ball;ball;shank;11;;teal;Heron\n"
     looked = import(file, keep: "no")
 
     assert_equal({ "Button" => "name", "Form" => "shape", "Holes" => "attachment", "Size (mm)" => "diameter_mm",
-                   "Thick mm" => "thickness_mm", "Farbe" => nil, "Laden" => nil }, looked[:columns])
+                   "Thick mm" => "thickness_mm", "Farbe" => nil, "Laden" => nil, "" => nil }, looked[:columns])
     taken = import(file, columns: { "Farbe" => "colour", "Laden" => "note", "Thick mm" => "thickness_mm" })
 
     assert_equal 2, taken[:summary]["new"], taken[:rows]

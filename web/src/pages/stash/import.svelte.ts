@@ -17,6 +17,8 @@ export class StashImport {
   rows = $state.raw<Row[]>([]);
   counts = $state.raw<Counts>();
   columns = $state.raw<Column[]>([]);
+  /** What somebody said of columns, where it is not what was guessed. */
+  private said: Record<string, string> = {};
   share = $state(0);
   busy = $state(false);
   done = $state(false);
@@ -25,12 +27,13 @@ export class StashImport {
   async look(file: File): Promise<void> {
     this.file = file;
     this.columns = [];
+    this.said = {};
     await this.send('no');
   }
 
   /** Says what a column of the file is. */
   async mean(given: string, ours: string): Promise<void> {
-    this.columns = this.columns.map((one) => (one.given === given ? { given, ours } : one));
+    this.said = { ...this.said, [given]: ours };
     await this.send('no');
   }
 
@@ -47,8 +50,7 @@ export class StashImport {
     }
     this.busy = true;
     try {
-      const said = Object.fromEntries(this.columns.map(({ given, ours }) => [given, ours ?? '']));
-      const asked = new URLSearchParams({ keep, columns: JSON.stringify(said) });
+      const asked = new URLSearchParams({ keep, columns: JSON.stringify(this.said) });
       const answer = await fetch(workroom.file(`/stash/import?${asked}`), {
         method: 'POST',
         headers: { 'Content-Type': 'text/csv', 'X-Nimble-Eyelet': '1' },

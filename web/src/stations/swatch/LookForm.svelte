@@ -38,6 +38,10 @@
     const fact = correcting.of(closure.id);
     if (!press || !fact) return;
     correcting.press = undefined;
+    if (seen.said) {
+      work.saver.notice = 'Log what you have typed here first. Then correct the other one.';
+      return;
+    }
     seen.take(fact);
     void work.outbox.drop(press);
   });
