@@ -16,7 +16,7 @@ module NimbleEyelet
           edge: edge(layout.edge, present), **GAPS.to_h { |gap| [gap, present.length(layout[gap])] },
           grid: present.length(layout.run.grid_ruler.step),
           binding: layout.binding.map { |demand| present.words(demand) }, unseen: present.length(Placket::UNSEEN),
-          marking: sheet.plan.cloth.type.marking, because: present.reasons(layout.because),
+          marking: sheet.plan.cloth.marking, because: present.reasons(layout.because),
           cautions: present.cautions(layout.cautions) }
       end
 

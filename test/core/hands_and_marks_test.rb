@@ -50,17 +50,17 @@ class HandsAndMarksTest < CoreTest
 
     assert_match(/Open the foot [\d.]+ mm beyond the button instead of /, fit_says(after))
     assert_includes fit_says(after), said_in(Sentence["instead of %s.", before.setting.opened], :mm).delete_suffix(".")
-    # Beyond what a foot is opened, and for what no foot can hold, there is a stand-in as long as it is to be.
+    # Beyond what a foot is opened, and for what no foot can hold, there is a card as long as it is to be.
     _, far = short_by(2.5, machine: clicking(allowance: mm(2)))
     change = far.diagnosis.changes.find { |one| one.axis == "fit" }
 
-    assert_match(/Clamp a flat stand-in of (22\.5 mm) instead of the button/, fit_says(far))
-    assert_match(/Clamp a flat stand-in 22\.5 mm long/,
+    assert_match(/Put in a card of (22\.5 mm) instead of the button/, fit_says(far))
+    assert_match(/Put a 22\.5 mm piece of stiff card/,
                  said_in(Sheet.of(far.plan.changed(change.sets), far.facts).setting.says, :mm))
     ball = button(shape: "ball", attachment: "shank", diameter: mm(12), thickness: nil)
     _, stand_in = short_by(2.5, machine: clicking, button: ball, recipe: Recipes::Overrides.new(foot: "carriage_foot"))
 
-    assert_match(/Clamp a flat stand-in of [\d.]+ mm instead of [\d.]+ mm/, fit_says(stand_in))
+    assert_match(/Put in a card of [\d.]+ mm instead of [\d.]+ mm/, fit_says(stand_in))
     # And without such a foot there are lines.
     _, lined = short_by(2.5, machine: machine("stepped", id: 5, balance: false))
 

@@ -191,6 +191,14 @@ class LayoutTest < CoreTest
     assert_equal [false, true, true], said
     assert_nil near.call(2).layout
     assert_equal ["placket.first"], near.call(2).faults.map(&:field)
+    # A pattern speaks of its centre line, and of no end of the edge.
+    by_pattern = sheet(placket: run_of(orientation: "horizontal", edge: "pattern", run_length: mm(620))).layout
+
+    assert_operator by_pattern.holes.first.from, :>=, mm(6)
+    # A wished gap is met as nearly as it goes; one hole is left where it goes nowhere near.
+    assert_equal([2, 1], [40, 100].map do |gap|
+      sheet(placket: run_of(run_length: mm(85), wished_gap: mm(gap))).layout.holes.size
+    end)
   end
 
   private

@@ -42,11 +42,11 @@ class OpeningTest < CoreTest
 
     assert_equal mm(21.5), by.call("clamp", button).chosen.exact
     assert_equal mm(23.1), by.call("clamp_clicks", button, clicks: 2).chosen.exact
-    # A ball cannot be clamped: a stand-in as long as H is.
+    # A ball cannot be clamped: a card as long as H is, to the half millimetre it can be cut to.
     ball = button(shape: "ball", attachment: "shank", diameter: mm(12))
 
-    assert_equal ball.half_perimeter + mm(3.5), by.call("clamp", ball).chosen.exact
-    assert_match(/stand-in/, by.call("clamp", ball).chosen.because.first.says.to_s)
+    assert_equal mm(19 + 3.5), by.call("clamp", ball).chosen.exact
+    assert_match(/card 19 mm long/, by.call("clamp", ball).chosen.because.first.says.to_s)
   end
 
   def test_a_wrapped_strip_is_halved_and_eased

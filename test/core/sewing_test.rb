@@ -105,6 +105,22 @@ class SewingTest < CoreTest
     assert_equal said("start.the_lower_end"), away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
   end
 
+  # No ink where it may not be rinsed; and a line is told by how far it lies from the edge.
+  def test_marks_are_such_as_come_out
+    told = lambda do |**changes|
+      steps = sheet(**changes).progress.steps
+      %w[mark unmark].map { |name| steps.find { |one| one.name == name }.operations.flat_map { |one| [one.says, *one.minds] } }
+                     .map { |all| all.map { |one| said_in(one, :mm) }.join(" ") }
+    end
+    washed, dry = %w[yes no].map { |answer| told.call(cloth: cloth(washed: answer)) }
+
+    assert_match(/pen/, washed.first)
+    assert_match(/cold water/, washed.last)
+    assert_equal([nil, nil], dry.map { |words| words[/pen|water/] })
+    assert_match(/All lie on a line 18 mm from the finished edge/, told.call(placket: run_of(extension: mm(18))).first)
+    assert_match(/It lies on a line/, told.call(placket: run_of(run_length: mm(60))).first)
+  end
+
   # Whatever was said of the edge is said again while the holes can still be left closed, once.
   def test_an_edge_too_narrow_is_asked_about_again_before_the_first_cut
     narrow = sheet(placket: run_of(orientation: "horizontal", extension: mm(13))).progress.steps

@@ -148,6 +148,7 @@ class SwatchTest < CoreTest
 
       assert_equal makes.to_f < long ? "long" : "short", too, [kind, long, passes, words].join(" ")
       refute_includes words, "%s"
+      refute_match(/too short.*(wants less|shorter than)|too long.*(wants more|longer than)/, words)
     end
   end
 

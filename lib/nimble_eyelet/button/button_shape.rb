@@ -15,8 +15,8 @@ require_relative "section"
 
 module NimbleEyelet
   # key, name - String; clampable - Boolean, lies flat in a carriage foot; end_on - Boolean, passes tip first
-  # fastens - Boolean, a button; opens - Boolean, a slit is cut for it; noun - String, what it is called in a
-  # sentence; ease - Length or nil, where it is not the cloth's
+  # fastens - Boolean, a button; opens - Boolean, a slit is cut for it; tied - Boolean, it is drawn through and tied
+  # noun - String, what it is called in a sentence; ease - Length or nil, where it is not the cloth's
   # hollow - Boolean, thick only at its rim; height - Symbol, what its height is: :thickness, :diameter, :half_diameter
   # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
   # across    - String, what the diameter is called for this shape
@@ -26,7 +26,7 @@ module NimbleEyelet
   # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
   class ButtonShape < Value.of(:key, :name, :measured, :formula, :passes, :half, :outline, across: "Diameter",
                                front: nil, clampable: true, end_on: false, hollow: false, height: :thickness,
-                               fastens: true, opens: true, noun: "button", ease: nil)
+                               fastens: true, opens: true, tied: false, noun: "button", ease: nil)
     # @param diameter [Length] largest width
     # @param thickness [Length] height without shank
     # @param width [Length] smallest width
@@ -110,12 +110,12 @@ module NimbleEyelet
     ),
     # What is no button: it goes through and stays, and nothing is sewn on for it.
     ButtonShape.new(
-      key: "cord", name: "cord or drawstring", fastens: false, ease: Length.mm(2), measured: [], across: "Thickness", noun: "cord",
+      key: "cord", name: "cord or drawstring", fastens: false, tied: true, ease: Length.mm(2), measured: [], across: "Thickness", noun: "cord",
       clampable: false, height: :diameter, formula: "πd/2", passes: "as a circle",
       half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.circle(d) }
     ),
     ButtonShape.new(
-      key: "ribbon", name: "ribbon, belt or strap", fastens: false, ease: Length.mm(1.5), measured: %i[thickness], across: "Width",
+      key: "ribbon", name: "ribbon, belt or strap", fastens: false, tied: true, ease: Length.mm(1.5), measured: %i[thickness], across: "Width",
       noun: "ribbon", clampable: false, formula: "w + T", passes: "edge on, as a rectangle of width by thickness",
       half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) },
       front: ->(d, _t, _w) { Section.rectangle_outline(d, d / 2) }

@@ -37,6 +37,11 @@ module NimbleEyelet
     def iron? = said(iron, type.heat)
     def washed? = said(washed, type.washed)
 
+    # @return [String] what to mark it with: no ink where it may not be rinsed
+    def marking = inked? ? type.marking : CHALK
+    # @return [String] how the marks come out
+    def unmark = inked? ? type.unmark : CHALK_OUT
+
     # From the top down.
     # @return [Array<Array(String, Length)>] what each layer is, and its thickness
     def build
@@ -63,6 +68,8 @@ module NimbleEyelet
     end
 
     private
+
+    def inked? = washed? || !type.ink
 
     def said(answer, usual) = answer.nil? || answer.empty? ? usual : answer == "yes"
   end

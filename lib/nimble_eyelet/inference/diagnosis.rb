@@ -192,7 +192,7 @@ module NimbleEyelet
 
           @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
         end
-        moves.uniq(&:sets)
+        moves.uniq { |one| one.by_hand? ? one : one.sets }
       end
 
       # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.

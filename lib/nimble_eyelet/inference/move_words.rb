@@ -135,7 +135,8 @@ module NimbleEyelet
         much = about(off.abs)
         said = [much.zero? ? "A little too #{too}." : Sentence["%s too #{too}.", much],
                 Sentence["%s; that makes about %s.", hands_say(hands_of(option), hands_of(axis.current)), about(becomes)]]
-        said << why(by, beliefs) if by
+        # Where more was wanted all along and the hole is long all the same, the one says nothing of the other.
+        said << why(by, beliefs) if by && by.negative? == off.negative?
         Sentence[said.map { "%s" }.join(" "), *said]
       end
 
@@ -163,7 +164,7 @@ module NimbleEyelet
         return Sentence["#{HANDS.fetch(@current.by)} %s instead of %s", to, from] unless @current.by == "clamp"
 
         beyond = [to, from].map { |one| beyond(one) }
-        return Sentence["Clamp a flat stand-in of %s instead of %s", to, beyond.last ? held : from] unless beyond.first
+        return Sentence["Put in a card of %s instead of %s", to, beyond.last ? held : from] unless beyond.first
         return Sentence["Clamp #{held} and open the foot %s further", beyond.first] unless beyond.last
 
         click = @current.foot.click

@@ -10,8 +10,6 @@ require_relative "../work/hazard"
 
 module NimbleEyelet
   module Children
-    # What is drawn through and tied.
-    TIED = %w[cord ribbon].freeze
     INSTEAD = { "cords" => "At the waist or hem: short ends, nothing knotted or threaded on them, and stitched fast in the middle.",
                 "children" => "No buttons on removable pins, and no loose toggles at the neck." }.freeze
 
@@ -20,7 +18,7 @@ module NimbleEyelet
     def self.hazards(plan)
       return [] unless plan.placket.usage.child
 
-      [("children" if plan.button.fastens?), ("cords" if TIED.include?(plan.button.form.key))].compact
+      [("children" if plan.button.fastens?), ("cords" if plan.button.form.tied)].compact
     end
 
     # @param plan [Plan]

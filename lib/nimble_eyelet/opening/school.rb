@@ -40,11 +40,13 @@ module NimbleEyelet
       def stand_in? = Opening.stand_in?(button)
     end
 
-    # A flat foot cannot hold a ball; a flat stand-in as long as H is clamped instead.
+    # A flat foot cannot hold a ball; a piece of stiff card as long as H is clamped instead.
     #
     # @param button [Button]
     # @return [Length] what a carriage foot is opened to
-    def self.clamp_gap(button) = stand_in?(button) ? button.half_perimeter : button.across
+    def self.clamp_gap(button) = stand_in?(button) ? button.half_perimeter.round_up_to(CARD) : button.across
+    # To so much a piece of card is cut.
+    CARD = Length.mm(1r / 2)
     def self.stand_in?(button) = !button.form.clampable
 
     # key, name, assumes, fails - String; asks - String or nil, the further field it goes by
@@ -139,7 +141,7 @@ module NimbleEyelet
     def self.by_clamp(question)
       gap = question.clamp_gap
       says = "The foot is clamped on %s."
-      says = "A flat stand-in of %s, as long as H, is clamped in place of the ball." if question.stand_in?
+      says = "A piece of stiff card %s long goes in place of the ball." if question.stand_in?
       reasons = [Reason.new(rule: "clamp", says: Sentence[says, gap])]
       added = question.foot&.allowance
       if added

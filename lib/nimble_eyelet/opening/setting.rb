@@ -35,7 +35,8 @@ module NimbleEyelet
       SettingMethod.new(key: "own", name: "the programme's own length", reads: "overall")
     ].to_h { |by| [by.key, by] }.freeze
 
-    # A clamped foot is opened further by this much at most; beyond, a stand-in of the right length is clamped.
+    # A clamped foot is opened further by this much at most; beyond, a piece of stiff card of the right length is
+    # clamped.
     MOST_OPENED = Length.mm(4)
     # A carriage foot feels the width alone: from this thickness on expect it short.
     FELT_THICKNESS = Length.mm(4)
@@ -196,7 +197,7 @@ module NimbleEyelet
       private
 
       def known
-        return on_stand_in if !@button.form.clampable || short.negative? || short > MOST_OPENED
+        return on_card if !@button.form.clampable || short.negative? || short > MOST_OPENED
 
         opened
       end
@@ -208,10 +209,9 @@ module NimbleEyelet
 
       # Nobody has measured a hole of this foot: it is told about, and learned from the first one.
       def unknown
-        card = gap.round_up_to(CARD)
-        build(card, gives: nil, expected: USUAL_ALLOWANCE.map { |allowance| card + allowance }, clamps: thing,
-                    short: Sentence["%s, then measure", card],
-                    says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button.", card])
+        build(gap, gives: nil, expected: USUAL_ALLOWANCE.map { |allowance| gap + allowance }, clamps: thing,
+                   short: Sentence["%s, then measure", gap],
+                   says: Sentence["Put a %s piece of stiff card in the foot instead of the button.", gap])
       end
 
       # The same with what feet usually add, so that the first hole comes near.
@@ -226,13 +226,13 @@ module NimbleEyelet
                     instead: "Measure the test hole and write it down; from then on it is known.")
       end
 
-      def on_stand_in
+      def on_card
         long = (@request.set - @foot.allowance).round_up_to(CARD)
         stops = long + @foot.allowance
-        build(long, gives: stops - @request.correction, stops: stops, clamps: "a flat stand-in",
-                    short: Sentence["a stand-in %s long", long],
-                    says: Sentence["Clamp a flat stand-in %s long, of card or an old ruler, instead of the button: %s between " \
-                                   "the two stops.", long, stops])
+        build(long, gives: stops - @request.correction, stops: stops, clamps: CARD_CLAMPED,
+                    short: Sentence["card %s long", long],
+                    says: Sentence["Put a %s piece of stiff card in the foot instead of the button: %s between the two stops.",
+                                   long, stops])
       end
 
       def opened
@@ -267,7 +267,7 @@ module NimbleEyelet
                     cautions: [too_large(figure + more.fetch(:opened, Length.zero)), thick].compact, **more)
       end
 
-      def thing = @button.form.clampable ? "the button" : "a flat stand-in"
+      def thing = @button.form.clampable ? "the button" : CARD_CLAMPED
 
       def too_large(taken)
         largest = @foot.largest_button
@@ -287,11 +287,10 @@ module NimbleEyelet
 
       def counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
 
-      # To so much a piece of card is cut.
-      CARD = Length.mm(1r / 2)
+      CARD_CLAMPED = "the card"
       # Nearer than this nobody sets a foot.
       LEFT_ALONE = Length.mm(1r / 4)
-      private_constant :LEFT_ALONE, :CARD
+      private_constant :LEFT_ALONE, :CARD_CLAMPED
     end
   end
 end

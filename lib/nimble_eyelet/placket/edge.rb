@@ -41,6 +41,12 @@ module NimbleEyelet
       # @return [Length]
       def self.margin(button) = button.fastens? ? (button.across / 2) + BUTTON_MARGIN : BUTTON_MARGIN
 
+      # What is to stay free. A pattern speaks of its centre line, and of no end of the edge.
+      #
+      # @param run [Run]
+      # @return [Length]
+      def self.wanted(run) = [run.edge_distance, EDGE_REFUSED].max
+
       # What stays free between the stitches of a hole and either end of its edge: as to the finished edge beside it,
       # and no more than there is.
       #
@@ -49,7 +55,7 @@ module NimbleEyelet
       # @param footprint [Length] of a hole along the run
       # @return [Length]
       def self.end_room(run, button, footprint)
-        wanted = button.opens? ? run.edge_distance : TACK_FROM_EDGE
+        wanted = button.opens? ? Edge.wanted(run) : TACK_FROM_EDGE
         wanted.clamp(Length.zero, [(run.run_length - footprint) / 2, Length.zero].max)
       end
 
@@ -62,7 +68,7 @@ module NimbleEyelet
 
         [["first", holes.first.from, "the top edge", "Move it down"],
          ["last", run.run_length - holes.last.to, "the end of the edge", "Move it up"]]
-          .filter_map { |which, free, edge, move| end_caution(which, free, edge, move, run.edge_distance) }
+          .filter_map { |which, free, edge, move| end_caution(which, free, edge, move, wanted(run)) }
       end
 
       def self.end_caution(which, free, edge, move, wanted)
@@ -83,7 +89,7 @@ module NimbleEyelet
       end
 
       def self.edge_caution(run, to_edge)
-        wanted = [run.edge_distance, EDGE_REFUSED].max
+        wanted = Edge.wanted(run)
         return if to_edge >= wanted
 
         turn = run.vertical? ? "" : ", or turn the holes to run vertically"

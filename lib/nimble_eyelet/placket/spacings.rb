@@ -143,10 +143,16 @@ module NimbleEyelet
         @run.count ? usual : [usual, fixed_points].max
       end
 
+      # A gap that is wished for is met as nearly as it goes: down to half of it.
+      #
       # @return [Boolean] two would lie closer than is usual: a waistband, a cuff, a tab takes one
-      def short? = last - first < (@run.wished_gap || @run.usage.least_gap)
+      def short? = last - first < (@run.wished_gap ? @run.wished_gap / 2 : @run.usage.least_gap)
 
-      def fixed_points = [[@run.first, @run.last, *musts, *@sewn.map(&:at)].compact.uniq.size, 1].max
+      def fixed_points
+        ends = short? ? [@run.first, @run.last].compact : [first, last]
+        [[*ends, *musts, *@sewn.map(&:at)].uniq.size, 1].max
+      end
+
       def step = @run.pattern == "ribbon" ? 2 : together
 
       def solved(count, pattern = @run.pattern, together = self.together)

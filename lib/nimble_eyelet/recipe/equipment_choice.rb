@@ -157,7 +157,7 @@ module NimbleEyelet
                    "#{@machine.name}."
                end
         [Caution.new(rule: "carriage", says: says,
-                     instead: "Watch the marks of the #{foot.name}, or clamp a flat stand-in of the right length.")]
+                     instead: "Watch the marks of the #{foot.name}, or put in a piece of stiff card of the right length.")]
       end
 
       def thread_caution(larger)

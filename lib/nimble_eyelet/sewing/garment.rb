@@ -84,7 +84,7 @@ module NimbleEyelet
 
       def mark
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
-        how = Sentence["#{before_marking}With #{@order.cloth.type.marking}; the line of each #{@order.noun} %s past both ends. " \
+        how = Sentence["#{before_marking}With #{@order.cloth.marking}; the line of each #{@order.noun} %s past both ends. " \
                        "Never measure one #{@order.noun} from the one before.", LINE_BEYOND]
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
                                              minds: [places, *on_lines, how],
@@ -93,7 +93,7 @@ module NimbleEyelet
       end
 
       # Gimp under stitches is no cord in this sense.
-      def tied = @order.for_child && @order.tied? ? %w[cords] : []
+      def tied = @order.for_child && @order.button.form.tied ? %w[cords] : []
 
       # Every place, to be read off in one go.
       def places
@@ -101,13 +101,27 @@ module NimbleEyelet
         Sentence["From the top edge: #{at.map { '%s' }.join(', ')}.", *at]
       end
 
-      # How far from the finished edge the others lie, where not all lie across the edge.
+      # How far from the finished edge those lie that do not all lie across it.
       def on_lines
-        along = @order.layout.holes.select(&:vertical?)
+        along, flat = @order.layout.holes.partition(&:vertical?)
         return [] if along.empty?
 
-        which = along.size == @order.count ? "All lie" : "Holes #{along.map(&:number).minmax.uniq.join(' to ')} lie"
-        [Sentence["#{which} on a line %s from the finished edge.", along.first.edge + (along.first.width / 2)]]
+        [*line(along), *flat.map { |hole| across_alone(hole) }]
+      end
+
+      def across_alone(hole)
+        Sentence["Hole #{hole.number} lies across: the outer end of its stitches %s from the finished edge.", hole.edge]
+      end
+
+      def line(along)
+        [Sentence["#{which_lie(along)} on a line %s from the finished edge.", along.first.edge + (along.first.width / 2)]]
+      end
+
+      def which_lie(along)
+        return "It lies" if @order.count == 1
+        return "All lie" if along.size == @order.count
+
+        along.size == 1 ? "Hole #{along.first.number} lies" : "Holes #{along.map(&:number).minmax.join(' to ')} lie"
       end
 
       def marked
@@ -121,19 +135,10 @@ module NimbleEyelet
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
-      def across
-        return "" if edges.empty?
+      def across = edges.empty? ? "" : ", the outer end of the stitches %s from the finished edge"
 
-        "#{', of hole 1' if mixed?}, the outer end of the stitches %s from the finished edge"
-      end
-
-      def edges
-        flat = @order.layout.holes.reject(&:vertical?)
-        flat.empty? ? [] : [flat.first.edge]
-      end
-
-      # Where some holes lie across and some along, the figure is that of the first alone.
-      def mixed? = @order.layout.holes.map(&:vertical?).uniq.size > 1
+      # Where some lie along the edge, no one figure is that of all.
+      def edges = @order.layout.holes.any?(&:vertical?) ? [] : [@order.layout.holes.first.edge]
 
       def marks
         @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }

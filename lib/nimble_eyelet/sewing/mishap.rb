@@ -200,7 +200,7 @@ module NimbleEyelet
                  during: %w[seal dry tails secure],
                  steps: [RescueStep.new(does: "Its solvent on the scrap first; then blot, from the edge inward. No iron.",
                                         hazards: %w[liquid])]),
-      Mishap.new(key: "ink_set", says: "A mark does not come out", drawn: "drop", during: %w[mark chalk mark-buttons rinse],
+      Mishap.new(key: "ink_set", says: "A mark does not come out", drawn: "drop", during: %w[mark chalk mark-buttons rinse unmark],
                  steps: [RescueStep.new(does: "What takes it out is tried on the scrap first; blot, no iron: heat sets it.",
                                         hazards: %w[liquid])]),
       Mishap.new(key: "stay_wrong", says: "The stay is scorched, or lies wrong", drawn: "iron",

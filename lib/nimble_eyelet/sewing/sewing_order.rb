@@ -26,9 +26,6 @@ module NimbleEyelet
       def by_hand? = straight? || style.by_hand || style.round?
       def opens? = style.opens
 
-      # @return [Boolean] something is drawn through and tied
-      def tied? = %w[cord ribbon].include?(button.form.key)
-
       def buttons_first? = button.fastens? && button_sewing.first?
 
       # @return [String] what is sewn: a hole or a tack

@@ -41,7 +41,7 @@ module NimbleEyelet
       # When everything is sewn, buttons and holes.
       def self.unmark(order)
         unmark = Work::Operation["take_marks_out", lasts: Work::Lasting.at("unmarked", order.layout.holes.map(&:at)),
-                                                   says: order.cloth.type.unmark]
+                                                   says: order.cloth.unmark]
         last = order.opens? ? "open" : "seal"
         [Work::Step.of("unmark", block: order.button.fastens? && !order.buttons_first? ? "buttons" : last, operations: [unmark],
                                  part: order.opens? ? UNMARKED : Finishing::FINISHED)]
