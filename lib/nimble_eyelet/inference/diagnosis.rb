@@ -186,13 +186,15 @@ module NimbleEyelet
       end
 
       def by_dial
-        moves = tried.moves.map do |move|
-          next Passes.twice if move.axis == :cover && second_pass?
-          next Passes.once(move.axis) if single_pass?(move)
+        tried.moves.map { |move| told(move) }.uniq { |one| one.by_hand? ? one : one.sets }
+      end
 
-          @words.change(move, axes.find { |axis| axis.key == move.axis }, beliefs, look: first_look(move.axis))
-        end
-        moves.uniq { |one| one.by_hand? ? one : one.sets }
+      def told(move)
+        return Passes.twice if move.axis == :cover && second_pass?
+        return Passes.once(move.axis) if single_pass?(move)
+
+        axis = axes.find { |one| one.key == move.axis }
+        @words.change(move, axis, beliefs, look: first_look(move.axis), hole: @newest)
       end
 
       # Whoever was taught so keeps the stitch where the cover is thin, and sews over it again.
@@ -200,8 +202,7 @@ module NimbleEyelet
 
       # What was sewn twice and lies too thick, or leaves no room to cut, is sewn once before any dial is turned.
       def single_pass?(move)
-        @current.twice && @newest&.twice? && %i[cover space].include?(move.axis) &&
-          %w[piled_up beads_touch].any? { |seen| @newest.shows?(seen) }
+        @current.twice && @newest&.twice? && %i[cover space].include?(move.axis) && Passes.too_thick?(@newest)
       end
 
       def first_look(axis) = @troubles&.first_look(symptom_of(axis))

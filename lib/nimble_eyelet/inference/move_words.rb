@@ -33,10 +33,11 @@ module NimbleEyelet
       # @param axis [Axis] it is on
       # @param beliefs [Beliefs]
       # @param look [String, Sentence, nil] what to look at before
+      # @param hole [Swatches::Swatch, nil] that lies on the table
       # @return [Swatches::Change]
-      def change(move, axis, beliefs, look: nil)
+      def change(move, axis, beliefs, look: nil, hole: nil)
         sets = sets(move.axis, move.to, beliefs)
-        says = says(move, axis, beliefs, sets)
+        says = says(move, axis, beliefs, sets, hole)
         Swatches::Change.new(axis: axis.key.to_s, sets: sets, says: look ? Sentence["%s But first: %s", says, look] : says,
                              because: [Reason.new(rule: axis.key.to_s, says: likelier(move), source: SOURCE)])
       end
@@ -105,8 +106,8 @@ module NimbleEyelet
         { "recipe.stitch_length" => length, "recipe.balance" => notches }.reject { |path, value| now(path) == value }
       end
 
-      def says(move, axis, beliefs, sets)
-        return fit_says(move.to, axis, beliefs, sets) if axis.key == :fit
+      def says(move, axis, beliefs, sets, hole)
+        return fit_says(move.to, axis, beliefs, sets, hole) if axis.key == :fit
         return TurnWords.of(:tension, axis.current.value, move.to.value) if axis.key == :tension
         return TurnWords.of(:stitch_width, axis.current.value, move.to.value) if axis.key == :space
 
@@ -128,22 +129,37 @@ module NimbleEyelet
       end
 
       # It begins with the hole on the table: how far that is off, what the hands do then, and what it makes.
-      def fit_says(option, axis, beliefs, sets)
+      def fit_says(option, axis, beliefs, sets, hole)
         by = sets["opening.ease"] && wished(option, beliefs)
-        off, becomes = off_by(option, axis, beliefs)
-        too = off.negative? ? "long" : "short"
-        much = about(off.abs)
-        said = [much.zero? ? "A little too #{too}." : Sentence["%s too #{too}.", much],
-                Sentence["%s; that makes about %s.", hands_say(hands_of(option), hands_of(axis.current)), about(becomes)]]
+        off = off_by(option, axis, beliefs, hole)
+        said = [off_says(off, hole), Sentence["%s; that makes about %s.", hands_say(hands_of(option), hands_of(axis.current)),
+                                              about(length(option, beliefs))]]
         # Where more was wanted all along and the hole is long all the same, the one says nothing of the other.
         said << why(by, beliefs) if by && by.negative? == off.negative?
         Sentence[said.map { "%s" }.join(" "), *said]
       end
 
-      # @return [Array(Float, Float)] mm, how much longer it is to become, and what it becomes
-      def off_by(option, axis, beliefs)
+      # A hole that is right is not too short: another one would be surer.
+      def off_says(off, hole)
+        much = about(off.abs)
+        if hole&.right?("fit")
+          longer = off.negative? ? "shorter" : "longer"
+          return much.zero? ? "Make it a little #{longer}." : Sentence["Make it %s #{longer}.", much]
+        end
+
+        too = off.negative? ? "long" : "short"
+        much.zero? ? "A little too #{too}." : Sentence["%s too #{too}.", much]
+      end
+
+      # How much longer than the hole on the table it is to become, mm: as that was measured where it was sewn so, and
+      # the hands go the same way; else as it was to be expected.
+      def off_by(option, axis, beliefs, hole)
         becomes = length(option, beliefs)
-        [becomes - length(axis.current, beliefs), becomes]
+        off = becomes - length(axis.current, beliefs)
+        return off unless hole&.measured && hole.hands == hands_of(axis.current)
+
+        seen = becomes - hole.measured.to_f
+        seen.negative? == off.negative? ? seen : off
       end
 
       # Whether the button wants it, or only a whole row.

@@ -17,6 +17,10 @@ module NimbleEyelet
                              because: [reason], sets: { "recipe.second_pass" => "yes" })
       end
 
+      # @param hole [Swatches::Swatch]
+      # @return [Boolean] whether it looks as if sewn over once too often
+      def self.too_thick?(hole) = %w[piled_up beads_touch].any? { |seen| hole.shows?(seen) }
+
       # @param axis [Symbol] that it puts right
       # @return [Swatches::Change]
       def self.once(axis)
