@@ -12,10 +12,18 @@ module NimbleEyelet
       # What is to be done, for whoever reads the first line only.
       HEADLINES = {
         first: "Sew one test hole first.", others: "Sew a test hole with what is set now.",
-        look_on: "Look on: not everything was looked at.", look_again: "Look again before anything is changed.",
-        contradiction: "Look again: both cannot be.", again: "It looked right. Sew the same once more.",
-        pending: "Changed: sew the next one.", sew_row: "It is good. Accept it."
+        look_on: "Look at the rest of it too.", look_again: "Look again before you change anything.",
+        contradiction: "Look again: both cannot be true.", again: "It looks right. Sew the same once more.",
+        pending: "Settings changed. Sew the next test hole."
       }.freeze
+      # One hole that was wrong, where nothing else would be likelier to be right.
+      CHANCE = "That may be chance. Sew the same once more."
+      # A hole that looks right, by how likely the whole row is: the word is the same everywhere on the screen.
+      READY = { good: "Good. Use these settings for the row.", usable: "Usable. Check every hole as you sew.",
+                as_good: "As good as this machine gets. Check every hole." }.freeze
+      # So many in 20 are good, and usable.
+      GOOD = 15
+      USABLE = 7
       TWENTY = 20
 
       # @param sheet [Sheet]
@@ -38,16 +46,27 @@ module NimbleEyelet
         end
         return "Accepted: sew the row like this." if diagnosis.accept? && sheet.plan.accepted == diagnosis.newest.id
 
-        sheet.plan.button.of_sewn(HEADLINES.fetch(diagnosis.kind, "Look at it again: nothing that can be set is left to change."))
+        sheet.plan.button.of_sewn(told(diagnosis))
       end
 
-      ONCE = "One test hole that looks right may be luck: a second one with the same settings tells whether the row comes out."
+      def self.told(diagnosis)
+        return READY.fetch(readiness(diagnosis)) if diagnosis.accept?
+        return CHANCE if diagnosis.kind == :again && !diagnosis.newest.clean?
+
+        HEADLINES.fetch(diagnosis.kind, "Look at it again: nothing that can be set is left to change.")
+      end
+
+      # What does not come right more often than that was right twice all the same.
+      def self.readiness(diagnosis) = how_likely(diagnosis.row).then { |word| word == :not_yet ? :as_good : word }
+
+      ONCE = "One test hole that looks right may be luck. A second one with the same settings shows whether the row comes out."
+      WRONG_ONCE = "No other setting is more likely to be right. If the next is wrong the same way, change it then."
 
       # Why, for the headlines that are no change.
       def self.because(diagnosis, present)
         case diagnosis.kind
         when :look_again then again(diagnosis.surprise, diagnosis.newest, present)
-        when :again then ONCE
+        when :again then diagnosis.newest.clean? ? ONCE : WRONG_ONCE
         when :first, :others then diagnosis.changes.any? ? "What was learned before speaks for a change before the first one." : nil
         end
       end
@@ -72,11 +91,25 @@ module NimbleEyelet
           says: sheet.plan.button.of_sewn(row_says(diagnosis, holes)) }
       end
 
+      # The word first, the figure behind it; and what is least sure.
       def self.row_says(diagnosis, holes)
-        all = holes == 1 ? "The hole comes" : "All #{holes} holes come"
-        chance = "#{all} out right in #{twentieths(diagnosis.row)} of #{TWENTY}"
-        wrong = diagnosis.axes.min_by(&:chance)
-        "#{chance}; what most likely still goes wrong is #{WRONG.fetch(wrong.key)}. Look at each hole before the next."
+        likely = twentieths(diagnosis.row)
+        words = LIKELY.fetch(how_likely(diagnosis.row))
+        wrong = WRONG.fetch(diagnosis.axes.min_by(&:chance).key)
+        return "#{words.first} (#{likely} in #{TWENTY}). Least sure: #{wrong}." if holes == 1
+
+        "#{format(words.last, "all #{holes} holes")} (#{likely} in #{TWENTY}). The next hole alone: #{twentieths(diagnosis.hole)} in " \
+          "#{TWENTY}. Least sure: #{wrong}."
+      end
+      LIKELY = { good: ["Very likely to come right", "Very likely right for %s"],
+                 usable: ["Usable: look at it closely", "Usable for %s: check every hole"],
+                 not_yet: ["Not yet likely to come right", "Not yet right for %s"] }.freeze
+
+      def self.how_likely(chance)
+        likely = twentieths(chance)
+        return :good if likely >= GOOD
+
+        likely >= USABLE ? :usable : :not_yet
       end
       WRONG = { fit: "the length", cover: "how dense the beads lie", tension: "the tension",
                 space: "the room between the beads" }.freeze
@@ -90,7 +123,8 @@ module NimbleEyelet
 
       # What has to be sent to make the change: exact, and independent of the person's unit.
       def self.typed(value, present) = value.is_a?(Length) ? "#{Field.decimal(value)}mm" : present.field(value)
-      private_class_method :headline, :because, :again, :row, :row_says, :twentieths, :change, :typed
+      private_class_method :headline, :because, :again, :told, :readiness, :row, :row_says, :how_likely,
+                           :twentieths, :change, :typed
     end
   end
 end

@@ -16,7 +16,7 @@ module NimbleEyelet
           across: present.length(sheet.recipe.width(sheet.opening)),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
-          bands: cut.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
+          bands: sheet.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
           if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth, opening: sheet.opening)
                           .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, present) } },
           because: present.reasons(cut.chosen.because), cautions: present.cautions(cut.cautions) }
@@ -29,7 +29,7 @@ module NimbleEyelet
       def self.says(sheet)
         button = sheet.plan.button
         noun = button.form.noun
-        least = sheet.cut.ruler.up(sheet.cut.bands.fetch("snug"))
+        least = sheet.cut.ruler.up(sheet.bands.fetch("snug"))
         return Sentence["Each tack is %s long.", sheet.opening] unless button.opens?
         return Sentence["Your #{noun} runs through a round hole of %s.", sheet.opening] if sheet.recipe.style.value.round?
 

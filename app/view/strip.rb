@@ -31,7 +31,7 @@ module NimbleEyelet
 
       def self.strip_says(strip, present)
         from, to = strip.right.map { |at| shown(strip, at, present)[:text] }
-        "Right is thought to lie between #{from} and #{to}."
+        "Right lies between #{from} and #{to}, as far as can be told."
       end
 
       # Where one is by now, axis by axis, in words.

@@ -101,8 +101,8 @@ class SwatchStationTest < BrowserTest
 
       assert_saved
       assert_selector "[data-advice=fresh]"
-      if page.has_button?(said("advice.accept_swatch"), wait: 0)
-        click_on said("advice.accept_swatch")
+      if page.has_button?(said("advice.use_these_settings"), wait: 0)
+        click_on said("advice.use_these_settings")
 
         assert_answer said("advice.accepted_sew_the_row")
         return number

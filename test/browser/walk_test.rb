@@ -66,7 +66,7 @@ class WalkTest < BrowserTest
     end
 
     assert_answer said("advice.it_is_good")
-    click_on said("advice.accept_swatch_2", "3")
+    click_on said("advice.use_these_settings")
 
     assert_selector "[data-frozen]", text: said("frozen_note.held_by_swatch", "3")
 

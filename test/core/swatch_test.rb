@@ -31,7 +31,7 @@ class SwatchTest < CoreTest
     right = [swatch(1, measured: mm(22.5)), swatch(2, measured: mm(22.5))]
 
     assert_predicate diagnosis(*right), :accept?
-    assert_includes %i[again sew_row], diagnosis(right.first).kind
+    assert_includes %i[again sew_row change], diagnosis(right.first).kind
     # Nothing preselected: without a verdict on fit, with something not looked at or in words, nobody can say it is
     # good.
     [swatch(passes: nil, measured: mm(22.5)), swatch(note: "skipped a few"), swatch.with(looks: {})].each do |unsure|

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core_helper"
+require_relative "../support/other_machines"
 require_relative "../support/taught"
 
 # What somebody comes to who does only what the tool says, on machines nobody knows. bin/bench has the same on many
@@ -8,7 +9,7 @@ require_relative "../support/taught"
 class TaughtTest < CoreTest
   MANY = Support::ManyMachines
 
-  def self.runs = @runs ||= MANY.sewn(80, seed: SEED)
+  def self.runs = @runs ||= MANY.sewn(60, seed: SEED)
   def runs = self.class.runs
   def hopeful(runs) = runs.reject(&:hopeless)
 
@@ -20,7 +21,7 @@ class TaughtTest < CoreTest
     assert_operator MANY.within(found, 3), :>=, 0.8
     assert_operator MANY.within(found, 4), :>=, 0.88
     assert_empty(found.select { |run| run.first.holes > 8 }.map { |run| run.first.ended }.uniq - %i[between])
-    assert_operator accepted.sum(&:right) / accepted.size, :>=, 0.82
+    assert_operator accepted.sum(&:right) / accepted.size, :>=, 0.75
     assert_operator runs.sum { |run| run.first.holes }, :<=, runs.sum(&:table) * 0.7
     # The second closure on the same machine begins where the first ended.
     seconds = found.filter_map(&:second)
@@ -30,6 +31,14 @@ class TaughtTest < CoreTest
 
   def test_a_truth_nobody_would_have_expected_is_reached
     assert_operator MANY.within(hopeful(MANY.sewn(16, seed: SEED, far: :offset)), 6), :>=, 0.9
+  end
+
+  # Real plans on machines that share nothing with the beliefs, one of every kind and fabric.
+  def test_machines_that_know_nothing_of_the_beliefs_come_to_a_good_hole
+    found = Array.new(12) { |number| Support::OtherMachines.run(number) }.compact
+
+    assert_operator found.count { |run| run.ended == :accepted && run.holes <= 4 }, :>=, found.size * 3 / 4
+    assert_operator found.sum(&:holes), :<=, found.sum(&:table)
   end
 
   # Where it says so and so many in twenty, it comes true about as often.

@@ -4,6 +4,8 @@
 # to a good hole, against the table of symptoms alone; how true what is said comes; and how far it gets on
 # machines nobody would have expected.
 
+require_relative "core_values"
+require_relative "other_machines"
 require_relative "taught"
 
 module NimbleEyelet
@@ -22,6 +24,7 @@ module NimbleEyelet
         [Inference::ROW_GATE, Inference::HOLE_STAYS_GATE].product(SLIPS).each { |gate, slips| gated(gate, slips) }
         noisy
         [*ManyMachines::FAR.keys, :all].each { |far| outside(far) }
+        others
         speed
       end
 
@@ -91,6 +94,35 @@ module NimbleEyelet
         puts "truth far out in #{far}: within 4 #{four} (87), within 6 #{six} (95; all at once 92) of #{runs.size}"
       end
 
+      # Machines that share nothing with the beliefs, through real plans.
+      def self.others
+        runs = Array.new(MACHINES) { |number| OtherMachines.run(number) }.compact
+        accepted = runs.select { |run| run.ended == :accepted }
+        puts "machines that know nothing of the beliefs: #{runs.size}; accepted within 3 #{soon_enough(runs, 3)} (76), " \
+             "4 #{soon_enough(runs, 4)} (86); of those with a good one among four #{soon_enough(runs.select { |run| run.good_at&.<=(4) }, 4)} (94)"
+        puts format("  mean %<ratio>.2f of the table's (0.8); rows right %<rows>.2f times as often (1.4); holes right %<right>.2f (0.92)",
+                    ratio: runs.sum(&:holes) / runs.sum(&:table).to_f, right: mean(accepted.map(&:right)),
+                    rows: mean(accepted.map(&:rows)) / mean(runs.map(&:table_rows)))
+        later = accepted.map(&:second)
+        at_once = later.select { |one| one[:ended] == :accepted && one[:holes] == 1 }
+        puts "  second set accepted at its first #{share(at_once.size, later.size)} (52), of those that looked right " \
+             "#{share(at_once.count { |one| one[:looked] }, later.count { |one| one[:looked] })} (85)"
+        { row: :rows, hole: :right }.each { |said, came| calibrated(accepted, said, came) }
+      end
+
+      def self.soon_enough(runs, most)
+        share(runs.count { |run| run.ended == :accepted && run.holes <= most }, runs.size)
+      end
+
+      def self.calibrated(runs, said, came)
+        runs.group_by { |run| (run[said] * BINS).floor }.sort.each do |_, found|
+          next if found.size < ENOUGH
+
+          puts format("  of a #{said} said %<said>.2f, came %<came>.2f (%<count>d machines)",
+                      said: mean(found.map(&said)), came: mean(found.map(&came)), count: found.size)
+        end
+      end
+
       # One update with the next try, in processor time, against sorting the cells of its grid.
       def self.speed
         run = Taught.new(Random.new(1),
@@ -113,7 +145,7 @@ module NimbleEyelet
       def self.mean(numbers) = numbers.empty? ? 0.0 : numbers.sum / numbers.size.to_f
       def self.share(part, whole) = format("%.1f %%", part * 100.0 / whole)
       def self.within(runs, most) = share(ManyMachines.within(runs, most), 1)
-      private_class_method :paced, :soon, :against, :seconds, :told_true, :gated, :noisy, :outside, :speed, :clock, :mean, :share,
+      private_class_method :others, :soon_enough, :calibrated, :paced, :soon, :against, :seconds, :told_true, :gated, :noisy, :outside, :speed, :clock, :mean, :share,
                            :within
     end
   end

@@ -24,6 +24,11 @@ module NimbleEyelet
     Showing = Value.of(:option, :seen)
 
     class Axis
+      # Too little, and too much.
+      WAYS = [-1, 1].freeze
+      private_constant :WAYS
+      # So many holes that were wrong the same way rule a setting out.
+      RULES_OUT = 2
       # A setting that was ruled out is taken again only where every other has less than this share of its chance.
       RULED_OUT_SHARE = 0.25
       # And never a third time.
@@ -90,17 +95,26 @@ module NimbleEyelet
       # @return [Option, nil] the one that is likeliest of all, tried or not
       def likeliest = @options.max_by { |option| chance(option) }
 
-      # @return [Boolean] a wrong answer rules out its setting and all beyond it
+      # Two holes that were wrong the same way rule out what they were set to and all beyond it: one answer may have
+      # been careless, and no hole is quite like the next.
+      #
+      # @param option [Option]
+      # @return [Boolean]
       def ruled_out?(option)
-        @showings.any? do |showing|
-          showing.seen.each_with_index.any? do |seen, place|
-            seen && ((seen.end < @right.begin && option.at[place] <= showing.option.at[place]) ||
-                     (seen.begin > @right.end && option.at[place] >= showing.option.at[place]))
-          end
+        option.at.each_index.any? do |place|
+          WAYS.any? { |way| @showings.count { |showing| beyond?(option, showing, place, way) } >= RULES_OUT }
         end
       end
 
       private
+
+      # Whether that hole was wrong that way, and the option lies where it was set or further off.
+      def beyond?(option, showing, place, way)
+        seen = showing.seen[place] or return false
+        return false unless way.negative? ? seen.end < @right.begin : seen.begin > @right.end
+
+        (option.at[place] <=> showing.option.at[place]) != -way
+      end
 
       def worth(option) = @score ? @score.call(option, chance(option)) : chance(option)
 

@@ -7,8 +7,6 @@
 #   diagnosis.kind      # => :change
 #   diagnosis.changes   # => [Swatches::Change, …], the first to be made first
 
-require_relative "../answer/sentence"
-require_relative "../length/length"
 require_relative "../value"
 require_relative "axis"
 require_relative "evidence"
@@ -18,6 +16,7 @@ require_relative "move_words"
 require_relative "next_try"
 require_relative "options"
 require_relative "passes"
+require_relative "remarks"
 require_relative "../swatch/symptom"
 require_relative "troubleshooter"
 
@@ -28,11 +27,12 @@ module NimbleEyelet
     #   or :sew_row
     # changes - Array<Swatches::Change>; row - Float, chance that every hole is right as the newest was set, or as it is
     #   set now
+    # hole - Float, the chance that the next hole by itself is right
     # axes - Array<Axis>; beliefs - Beliefs or nil; surprise - Surprise or nil; remarks - Array<Sentence or String>
     # gate - Float, of the row; newest - Swatch or nil, the last that counts
     # stuck - Array<Symbol>, axes on which no mark is worth another hole
-    class Diagnosis < Value.of(:kind, :changes, :row, :remarks, gate: ROW_GATE, axes: [], beliefs: nil, surprise: nil,
-                               newest: nil, stuck: [])
+    class Diagnosis < Value.of(:kind, :changes, :row, :remarks, hole: 0.0, gate: ROW_GATE, axes: [], beliefs: nil,
+                               surprise: nil, newest: nil, stuck: [])
       # @return [Swatches::Change, nil] the one to make when one thing is changed a swatch
       def change = changes.first
 
@@ -57,9 +57,6 @@ module NimbleEyelet
     # Puts a diagnosis together.
     class Diagnosing
       OTHERS = "The test holes so far were sewn with another machine, foot, thread, cloth or style: sew one with this."
-      # Millimetres away from what was wanted that are worth a word.
-      OFF = Length.mm(1r / 2)
-
       # @param swatches [Array<Swatches::Swatch>]
       # @param current [Swatches::CurrentSettings]
       # @param learned [Swatches::Learned]
@@ -97,9 +94,13 @@ module NimbleEyelet
       end
 
       def made(kind, changes: [], remarks: [])
-        Diagnosis.new(kind: kind, changes: changes, row: tried.row, remarks: remarks, gate: gate, axes: axes, beliefs: beliefs,
-                      surprise: surprise, newest: @newest, stuck: tried.stuck)
+        Diagnosis.new(kind: kind, changes: changes, row: tried.row, hole: single, remarks: remarks, gate: gate, axes: axes,
+                      beliefs: beliefs, surprise: surprise, newest: @newest, stuck: tried.stuck)
       end
+
+      def single = axes.reduce(1.0) { |chance, axis| chance * chance(axis.key, axis.current, holes: 1) }
+
+      def remarks = Remarks.new(@newest, @current, unlooked).all
 
       def gate = @current.cloth.type.perforates ? HOLE_STAYS_GATE : ROW_GATE
 
@@ -128,8 +129,19 @@ module NimbleEyelet
 
       def axis(key, current)
         showings = @looked.map { |swatch| Showing.new(option: @options.set_on(swatch, key), seen: seen(key, swatch)) }
-        Axis.new(key, options: @options.of(key, beliefs), current: current, showings: showings, right: key == :fit ? 2..3 : 2..2,
+        Axis.new(key, options: options(key, current), current: current, showings: showings, right: key == :fit ? 2..3 : 2..2,
                       score: key == :fit ? method(:worth) : nil) { |option| chance(key, option) }
+      end
+
+      # A slit that was measured and is right is never made longer by a setting that is thought to make a shorter one.
+      def options(key, current)
+        all = @options.of(key, beliefs)
+        return all unless key == :fit && @newest&.measured && @newest.right?("fit")
+
+        all.reject do |option|
+          turned = option.at.first - current.at.first
+          (turned * (@words.length(option, beliefs) - @newest.measured.to_f)).negative?
+        end
       end
 
       # Among near equals the opening wanted wins.
@@ -147,19 +159,19 @@ module NimbleEyelet
 
       def seen(key, swatch) = LOOKS_OF_AXIS.fetch(key).map { |look| swatch.place(look) }
 
-      def chance(key, option)
+      def chance(key, option, holes: @current.holes)
         case key
-        when :fit then beliefs.fit.chance(option.at.first + @options.usual, Evidence.demand(@current.passing),
-                                          holes: @current.holes)
-        when :cover then cover_chance(*option.at)
-        when :tension then beliefs.tension.chance(option.at.first, holes: @current.holes)
-        else beliefs.space.chance(option.at.first, holes: @current.holes)
+        when :fit
+          beliefs.fit.chance(option.at.first + @options.usual, Evidence.demand(@current.passing), holes: holes)
+        when :cover then cover_chance(*option.at, holes)
+        when :tension then beliefs.tension.chance(option.at.first, holes: holes)
+        else beliefs.space.chance(option.at.first, holes: holes)
         end
       end
 
-      def cover_chance(away, back)
+      def cover_chance(away, back, holes)
         balance = @options.opposite? ? (back - away) / 2 : 0.0
-        beliefs.cover.chance((away + back) / 2, balance: balance, holes: @current.holes)
+        beliefs.cover.chance((away + back) / 2, balance: balance, holes: holes)
       end
 
       def tried
@@ -240,40 +252,6 @@ module NimbleEyelet
             "other."
         end
       end
-
-      def remarks = [measured, allowance, words, unsaid].compact
-
-      # Measured against wanted is always remarked on.
-      def measured
-        return if @newest.measured.nil? || @newest.opening.nil?
-
-        off = @newest.measured - @newest.opening
-        return Sentence["The #{thing} measures %s, as it was wanted.", @newest.measured] if off.abs < OFF
-
-        Sentence["The #{thing} measures %s where %s was wanted: %s too #{off.negative? ? 'short' : 'long'}.", @newest.measured,
-                 @newest.opening, off.abs]
-      end
-
-      def thing = @current.style.opens ? "slit" : "tack"
-
-      # What a carriage foot adds is known from the first hole that was measured on it.
-      def allowance
-        return unless @newest.measured && @current.adds
-
-        Sentence["Your foot adds about %s. Your next buttonholes start from that.", @current.adds]
-      end
-
-      def words = ("Something else was written down: that is for you to judge." unless @newest.note.empty?)
-
-      def unsaid
-        return if unlooked.empty? || @newest.symptoms.any?
-        return "How it went through was not said: try it before you trust this hole." if @newest.passes.nil?
-
-        "Not everything was looked at: log how #{UNLOOKED.values_at(*unlooked).join(', ')} came out before you trust this hole."
-      end
-      UNLOOKED = { "fit" => "it", "bead_away" => "the bead sewn away", "bead_back" => "the bead sewn back",
-                   "tension" => "the edge of the beads", "space" => "the room to cut" }.freeze
-      private_constant :UNLOOKED
     end
   end
 end

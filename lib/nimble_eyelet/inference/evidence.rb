@@ -84,7 +84,8 @@ module NimbleEyelet
 
         Opening::FitTried.new(set: Swatches::Learned.set(swatch, by: current.by),
                               demand: CarriedBeliefs.demand(swatch) || demand(current.passing),
-                              reading: swatch.measured&.to_f, reading_spread: Swatches::Learned.spread(swatch),
+                              reading: swatch.measured&.to_f,
+                              reading_spread: Swatches::Learned.spread(swatch, step: current.ruler.step),
                               seen: swatch.place("fit"))
       end
 

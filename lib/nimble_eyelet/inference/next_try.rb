@@ -13,7 +13,7 @@ require_relative "../value"
 module NimbleEyelet
   module Inference
     # What the chance of a whole row has to be before it is sewn: on cloth that can be unpicked, and where holes stay.
-    ROW_GATE = 0.5
+    ROW_GATE = 0.35
     HOLE_STAYS_GATE = 0.8
 
     # One axis set otherwise. to - Option; before, after - Float, the chances of the row on this axis
@@ -44,19 +44,20 @@ module NimbleEyelet
         settled(axes, row, gate, at_once)
       end
 
-      # Something was wrong: every axis that was, or that rises by a tenth.
+      # Something was wrong: every axis that was, or that rises by a tenth. Where no other setting is likelier it may
+      # have been chance, and the same is sewn once more.
       def self.unsettled(axes, wrong, row, at_once)
         stuck = wrong.select(&:between?)
-        new(kind: :change, row: row, stuck: stuck.map(&:key),
-            moves: better((wrong - stuck) | rising(axes - wrong), at_once))
+        moves = better((wrong - stuck) | rising(axes - wrong), at_once)
+        new(kind: moves.empty? && stuck.empty? ? :again : :change, row: row, stuck: stuck.map(&:key), moves: moves)
       end
 
-      # All looked right.
+      # All looked right: what is set otherwise then has to be worth it.
       def self.settled(axes, row, gate, at_once)
         twice = axes.all? { |axis| axis.times_right >= 2 }
         return new(kind: :sew_row, row: row) if row >= gate || twice
 
-        moves = better(axes.select { |axis| axis.rise.positive? }, at_once)
+        moves = better(rising(axes), at_once)
         best = moves.reduce(row) { |chance, move| chance * move.after / [move.before, 1e-9].max }
         best >= gate ? new(kind: :change, row: row, moves: moves) : new(kind: :again, row: row)
       end

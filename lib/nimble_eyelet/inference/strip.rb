@@ -5,7 +5,7 @@
 #
 #   Strip.all(diagnosis, swatches, current).map(&:key)   # => [:fit, :cover, :tension, :space]
 
-require_relative "../opening/verdict"
+require_relative "../length/length"
 require_relative "../thread/cover_band"
 require_relative "../value"
 require_relative "evidence"
@@ -59,6 +59,17 @@ module NimbleEyelet
         @dial = TensionDial.new(current.machine)
       end
 
+      # What the button was seen to want beyond what was reckoned: of its own holes alone, to what a ruler shows.
+      #
+      # @param beliefs [Beliefs]
+      # @param swatches [Array<Swatches::Swatch>]
+      # @return [Length]
+      def self.wants(beliefs, swatches)
+        swatches.empty? ? Length.zero : Length.mm(beliefs.fit.wanted.first).round_to(WANTS_TO)
+      end
+      WANTS_TO = Length.mm(1r / 4)
+      private_constant :WANTS_TO
+
       # @return [Array<Strip>]
       def all = @options.axes.map { |key| send(key) }
 
@@ -75,12 +86,13 @@ module NimbleEyelet
 
       # Where they lie, and how far that may be off.
       def right_slits
-        wants, variance = @beliefs.fit.wanted
-        ends = [Opening::SNUG_FROM.to_f, [demand.slips, MOST_SLACK].min].map { |slack| (demand.need + slack + wants) / demand.give }
-        [*ends, Math.sqrt(variance) / demand.give]
+        bands = @current.passing.bands(Strips.wants(@beliefs, @swatches))
+        from = bands.fetch("snug")
+        to = [bands.fetch("slips_out"), from + MOST_SLACK].min
+        [from.to_f, to.to_f, Math.sqrt(@beliefs.fit.wanted.last) / demand.give]
       end
       # What never slips out is right as far as anybody draws it.
-      MOST_SLACK = 8.0
+      MOST_SLACK = Length.mm(8)
       private_constant :MOST_SLACK
 
       def demand = @demand ||= Evidence.demand(@current.passing)

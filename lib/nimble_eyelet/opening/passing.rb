@@ -62,8 +62,9 @@ module NimbleEyelet
                     opens: opens)
       end
 
+      # @param wants [Length] what the button was seen to want beyond what was reckoned
       # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
-      def bands = lower_ends.transform_values { |slack| [length(slack), Length.zero].max }
+      def bands(wants = Length.zero) = lower_ends.transform_values { |slack| [length(slack + wants), Length.zero].max }
 
       # @return [Length] slack from which a button slips out
       def slips_from

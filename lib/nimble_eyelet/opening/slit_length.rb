@@ -31,10 +31,9 @@ module NimbleEyelet
     # exact - Length before rounding; length - Length rounded up; overall - Length
     Answer = Value.of(:school, :exact, :length, :overall, :verdict, :because)
 
-    # bands - Hash of verdict key to the shortest cut length that has it
     # held - Rational, share of the stretch that stay and cord leave; round - Boolean, an eyelet
     # passing - Passing; ease - Length, that is added to H
-    class SlitLength < Value.of(:answers, :chosen, :ends, :ruler, :passing, :ease, :bands, :cautions, held: 1r,
+    class SlitLength < Value.of(:answers, :chosen, :ends, :ruler, :passing, :ease, :cautions, held: 1r,
                                 round: false)
       # @return [Length] the slit
       def length = chosen.length
@@ -84,7 +83,7 @@ module NimbleEyelet
         answers = schools(button).map { |school| answer(school, question, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
         new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, passing: passing,
-            ease: question.ease, bands: passing.bands, cautions: cautions(chosen, button), held: held, round: round)
+            ease: question.ease, cautions: cautions(chosen, button), held: held, round: round)
       end
 
       def self.schools(button)

@@ -105,6 +105,11 @@ module NimbleEyelet
       Opening::CutMarks.of(@plan.cut, opening, pinned: !@plan.cloth.type.perforates, eye: cut.ends.eye.positive?)
     end
 
+    # Between which lengths the button goes through as it should: the one band that every screen shows.
+    #
+    # @return [Hash{String => Length}] the shortest cut length of each verdict, from tight on
+    def bands = @bands ||= cut.passing.bands(wants)
+
     # @return [Opening::Verdict] of the opening that comes of it
     def verdict = @verdict ||= cut.passing.verdict(opening)
 
@@ -130,8 +135,7 @@ module NimbleEyelet
 
     # @return [Array<Inference::Strip>] what is believed, as it is drawn
     def strips
-      @strips ||= Inference::Strip.all(diagnosis, @facts.swatches.select { |swatch| swatch.like?(current.set) },
-                                       current)
+      @strips ||= Inference::Strip.all(diagnosis, own_swatches, current)
     end
 
     # @return [SewnBefore, nil] what worked last time on this machine and like cloth
@@ -250,9 +254,18 @@ module NimbleEyelet
         adds: (@lessons.allowance(recipe.foot.value) if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
     end
 
-    # Holes of a row that is not laid out yet; and beyond which no machine is so even.
+    # Only holes of this closure tell what its button wants.
+    def wants
+      own = own_swatches
+      own.empty? || !diagnosis.beliefs ? Length.zero : Inference::Strips.wants(diagnosis.beliefs, own)
+    end
+
+    def own_swatches = @facts.swatches.select { |swatch| swatch.like?(current.set) }
+
+    # Holes of a row that is not laid out yet; and what is reckoned for: a longer row is stopped by its first wrong hole
+    # like any other.
     USUAL_ROW = 5
-    LONGEST_ROW = 12
+    LONGEST_ROW = 7
     private_constant :USUAL_ROW, :LONGEST_ROW
 
     def of_recipe

@@ -7,6 +7,7 @@
 #   learned.offset(machine: "3", foot: "sliding_scale_foot", structure: "knit", set: 22.5)   # => Offset
 #   learned.alike(machine: "3", fibre: "polyester", tex: "27", structure: "knit")            # => Alike or nil
 
+require_relative "../length/length"
 require_relative "../machine/offset"
 require_relative "../style/style"
 require_relative "../value"
@@ -91,9 +92,16 @@ module NimbleEyelet
         swatch.hands.to_f + Offset::USUALLY_ADDED.fetch(kept)
       end
 
+      # A ruler is read to its marks as well. Source: the deviation of a step is step/√12.
+      #
       # @param swatch [Swatch]
+      # @param step [Length] of the ruler's marks
       # @return [Float] mm, of what it was measured with
-      def self.spread(swatch) = swatch.sewn_with["measured.with"] == "caliper" ? CALIPER_SPREAD : RULER_SPREAD
+      def self.spread(swatch, step: Length.zero)
+        return CALIPER_SPREAD if swatch.sewn_with["measured.with"] == "caliper"
+
+        Math.sqrt((RULER_SPREAD**2) + ((step.to_f**2) / 12))
+      end
 
       private
 

@@ -6,11 +6,13 @@
   let { work, closure, sheet }: Pick<StationProps, 'work' | 'closure' | 'sheet'> = $props();
 
   let opening = $derived(sheet.opening);
+  /** A cord never slips out. */
+  let holds = $derived(opening.bands.slips_out.mm < 500);
   let longest = $derived(
     Math.max(
       ...opening.answers.map((answer) => answer.length.mm),
       sheet.button.half_perimeter.mm,
-      opening.bands.easy.mm,
+      holds ? opening.bands.slips_out.mm : opening.bands.easy.mm,
     ),
   );
   const percent = (mm: number) => `${(mm / (longest * 1.08)) * 100}%`;
@@ -48,7 +50,7 @@
         <div
           class="absolute -inset-y-0.5 border-x border-primary/60 bg-primary/15"
           style:left={percent(opening.bands.snug.mm)}
-          style:width={percent(opening.bands.easy.mm - opening.bands.snug.mm)}
+          style:width={percent(Math.min(opening.bands.slips_out.mm, longest) - opening.bands.snug.mm)}
         ></div>
         <div
           class={[
@@ -67,8 +69,10 @@
   {/each}
 </ul>
 <p class="mt-1 text-sm text-secondary">
-  The upright line is H, {sheet.button.half_perimeter.text}: what this button needs before any ease. The band
-  is where it sits snug in this cloth, from {opening.bands.snug.text} to {opening.bands.easy.text}.
+  The upright line is H, {sheet.button.half_perimeter.text}: what this button needs before any ease. It fits
+  {holds
+    ? `from ${opening.bands.snug.text} to ${opening.bands.slips_out.text}`
+    : `from ${opening.bands.snug.text} on`}: that is the band.
 </p>
 
 {#if own}

@@ -49,9 +49,7 @@
   {/if}
 {/if}
 {#if advice.kind === 'sew_row' && newest && !newest.accepted}
-  <button class="btn mt-3 btn-primary" disabled={!fresh} onclick={accept}
-    >Accept swatch {newest.number}</button
-  >
+  <button class="btn mt-3 btn-primary" disabled={!fresh} onclick={accept}>Use these settings</button>
 {/if}
 {#if others.length > 0}
   <div class="mt-4 max-w-prose" data-more-changes>
@@ -60,8 +58,7 @@
       {others.map((change) => change.says).join(' ')}
     </p>
     <p class="text-sm text-secondary">
-      Axes show themselves apart, so one change on each may be made at once, which saves about one test hole
-      in four; with one at a time you know for certain what helped.
+      Making them all at once saves about one test hole in four. One at a time, you know what helped.
     </p>
     {#if settable.length > (first ? 1 : 0)}
       <button class="btn mt-2 btn-sm" disabled={!fresh} onclick={() => make(settable)}
