@@ -112,13 +112,15 @@ module NimbleEyelet
       open("recipe.needle_size", :whole, "needle"),
       *habits("recipe"),
       open("recipe.second_pass", :choice, "a second pass", choices: Cloth::ANSWERS),
+      open("recipe.way", :choice, "another way to close", choices: Otherways::WAYS),
 
       *habits("cut"),
       open("cut.chisel", :length, "edge of the chisel", help: "Of the chisel you own: none where you have none."),
 
       *habits("attach"),
       open("attach.stitches", :whole, "stitches a pair"),
-      open("attach.width", :length, "zigzag width", dial: true)
+      open("attach.width", :length, "zigzag width", dial: true),
+      open("attach.shank", :length, "height of the thread shank", help: "0 for a button that lies flat.")
     ].freeze
 
     BY_PATH = ALL.to_h { |field| [field.path, field] }.freeze

@@ -7,6 +7,8 @@ require_relative "../document/hole_card_pdf"
 require_relative "../document/strip"
 require_relative "../document/strip_pdf"
 require_relative "../document/strip_svg"
+require_relative "../document/way_pdf"
+require_relative "../store/errors"
 
 module NimbleEyelet
   module Route
@@ -24,9 +26,21 @@ module NimbleEyelet
           paper = params.fetch("paper", "a4")
           printed(slug, id, "hole card", "pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
         end
+        app.get("/api/workrooms/:slug/closures/:id/way.pdf") { print_way(number(params["id"])) }
       end
 
       module Helpers
+        # The page of another way to close; a hole of the machine has its card.
+        def print_way(id)
+          closure = in_its_unit(closures.find(id))
+          sheet = closure.sheet
+          raise Store::Missing unless sheet.way
+          raise Refusal, sheet.faults unless sheet.layout
+
+          sends("#{sheet.way.name}.pdf", of: closure.called)
+          Document::WayPdf.new(sheet, present, title: closure.called).render
+        end
+
         def printed(slug, id, name, format)
           workroom_at(slug)
           closure = in_its_unit(closures.find(number(id)))

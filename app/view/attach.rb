@@ -20,6 +20,7 @@ module NimbleEyelet
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
           shank: present.length(attaching.shank), spacer: present.length(attaching.spacer),
           needle_most: attaching.needle_most, hand_thread: present.length(attaching.hand_thread),
+          cord: present.length(attaching.cord),
           feed: FEED_STOPS.fetch(sheet.plan.attach.feed_stop(sheet.plan.machine)), instead: attaching.instead,
           because: present.reasons(attaching.because), places: places(sheet, present),
             cautions: present.cautions(attaching.cautions) }

@@ -5,6 +5,7 @@
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
 require_relative "figures"
+require_relative "other_ways"
 
 module NimbleEyelet
   module View
@@ -26,7 +27,7 @@ module NimbleEyelet
           end,
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
           before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure,
-          cautions: present.cautions(recipe.cautions) }
+          ways: OtherWaysView.of(sheet, present), cautions: present.cautions(recipe.cautions) }
       end
 
       # What worked last time, and what is otherwise here.

@@ -239,7 +239,7 @@ class StationsTest < BrowserTest
     assert_field said("mishap_dialog.something_else"), with: ""
     click_on said("advice.make_them_all")
 
-    assert_answer said("advice.changed_sew_the_next")
+    assert_answer said("advice.settings_changed")
   end
 
   def test_steps_go_back_and_forth_and_what_was_passed_over_leads_to_its_step

@@ -65,7 +65,7 @@ class WalkTest < BrowserTest
       log_hole("23")
     end
 
-    assert_answer said("advice.it_is_good")
+    assert_answer said("advice.usable")
     click_on said("advice.use_these_settings")
 
     assert_selector "[data-frozen]", text: said("frozen_note.held_by_swatch", "3")

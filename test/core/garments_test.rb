@@ -107,7 +107,7 @@ class GarmentsTest < CoreTest
     assert_empty all.grep(/\d mm\b/)
     width = found.plan.machine.width_mark(found.recipe.stitch_width.value)
 
-    assert_equal ["Set stitch width #{width}, stitch length 0.4, top tension 3 and the balance in the middle."], dials
+    assert_equal ["Set stitch width #{width}, stitch length 0.4, top tension 3 and the balance in the middle."], dials.first(1)
     assert_includes 4.5..7, width.to_f, "millimetres, whatever the ruler"
     # 22.225 + 3.175 round the button, ease of 1 and 0.9 for the fold: 27.3 mm, up to the next sixteenth.
     assert_equal "1 1/8 in", said_in(Sentence["%s", found.opening], :in)

@@ -144,7 +144,7 @@ class SewingTest < CoreTest
     has.call(%w[film rinse tear], cloth: cloth(kind: "pile", washed: "yes"))
     has.call(%w[back-cover_plate], machine: machine("stepped"))
     has.call(%w[finger back-bobbin_finger], machine: machine("memory", neutral_tension: 0r))
-    has.call(%w[spacer wind], cloth: cloth(layers: 5), button: button(hole_spacing: mm(4)),
+    has.call(%w[spacer wind], cloth: cloth(layers: 4), button: button(hole_spacing: mm(4)),
              machine: machine(foot_lift: mm(9)))
     box = steps(cloth: cloth(kind: "coated"))
 

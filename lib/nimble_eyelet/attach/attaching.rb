@@ -30,6 +30,10 @@ module NimbleEyelet
     SHANK_EXTRA = Length.mm(1r / 2)
     THICK_OVERLAP = Length.mm(3)
     SHANK_EXTRA_THICK = Length.mm(1)
+    # Nobody winds a shank to a tenth.
+    SHANK_STEP = Length.mm(1r / 2)
+    # Of a padded or felted fabric so much is left between two fingers.
+    PINCHED = 6r / 10
     # A spacer under the thread: so much narrower than the needle's ways, and no higher than this.
     SPACER_ROOM = Length.mm(6r / 10)
     SPACER_LEAST = Length.mm(6r / 10)
@@ -39,13 +43,13 @@ module NimbleEyelet
     PASSES_BY_HAND = 5
     HAND_EXTRA = Length.mm(300)
 
-    # pattern - String; stitches - Integer or nil; width - Length or nil, the person's own setting
+    # pattern - String; stitches - Integer or nil; width, shank - Length or nil, the person's own settings
     # marks, between, secure, shank_by, order, feed - String, keys of BUTTON_MARKS, BETWEEN_PAIRS, SECURINGS, SHANKS,
     #   ATTACH_ORDERS, BUTTON_FEEDS, or nil for the first of each
     class ButtonSewing < Value.of(:pattern, stitches: nil, width: nil, marks: nil, between: nil, secure: nil,
-                                  shank_by: nil,
-                                              order: nil, feed: nil)
-      LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12) }.freeze
+                                  shank_by: nil, order: nil, feed: nil, shank: nil)
+      LIMITS = { stitches: Typing::Limit.whole(4..20), width: Typing::Limit.length(0, 12),
+                 shank: Typing::Limit.length(0, 15) }.freeze
 
       # Where no hole is there yet, only the plan says where a button goes.
       def from_plan? = marks == "plan" || first?
@@ -74,10 +78,11 @@ module NimbleEyelet
     # spacer - Length or nil, height of what lies under the thread; needle_most - Integer or nil, the largest needle
     #   that clears
     # heavy - Boolean, the cloth wants more stitches, and a button behind; hand_thread - Length, for one button by hand
+    # cord - Length or nil, what a toggle hangs on, from fabric to toggle: less, and it cannot tip to go through
     # instead - String or nil, what to do when the machine cannot
     class Attaching < Value.of(:by_machine, :width, :spacing, :diagonal, :swings, :clearance, :verdict, :pattern,
                                :stitches, :shank, :spacer, :needle_most, :hand_thread, :because, :cautions, :instead,
-                               heavy: false)
+                               heavy: false, cord: nil)
       # @return [Attaching]
       def self.of(button, cloth, machine, needle, sewing)
         AttachPlanner.new(button, cloth, machine, needle, sewing).attaching
@@ -116,12 +121,26 @@ module NimbleEyelet
         Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, diagonal: holes? ? diagonal : nil,
                       swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict,
                       pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
-                      needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, **more)
+                      needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, cord: cord,
+                      **more)
       end
 
       # Why the machine is not offered: rule, words, and what instead.
       def obstacle
-        held || wide || struck || high || spaced
+        tipped || held || wide || struck || high || spaced
+      end
+
+      def tipped
+        return unless cord
+
+        ["toggle", Sentence["A toggle has to tip to go through: it hangs on %s of cord.", cord], "Tie it on with thin cord, by hand."]
+      end
+
+      # Source: half its length, and through all layers.
+      def cord
+        return unless @button.form.end_on
+
+        ((@button.across / 2) + @cloth.stack).round_up_to(Length.mm(1))
       end
 
       def held
@@ -155,10 +174,10 @@ module NimbleEyelet
       end
 
       def high
-        tall = @button.height + @cloth.stack + (shank.zero? ? Length.zero : spacer)
+        tall = @button.height + overlap
         return if tall <= @machine.foot_lift
 
-        ["too high", Sentence["Button, cloth and what lies between are %s high; the foot lifts %s.", tall, @machine.foot_lift], HAND]
+        ["too high", Sentence["Button and fabric are %s high; the foot lifts %s.", tall, @machine.foot_lift], HAND]
       end
 
       def spaced
@@ -191,10 +210,15 @@ module NimbleEyelet
       def heavy? = @cloth.type.heavy_wear
 
       def shank
-        return Length.zero if @cloth.stack <= FLAT_OVERLAP || @button.shank?
+        return Length.zero if @button.shank? || cord
+        return @sewing.shank if @sewing.shank
+        return Length.zero if overlap <= FLAT_OVERLAP
 
-        @cloth.stack + (@cloth.stack > THICK_OVERLAP ? SHANK_EXTRA_THICK : SHANK_EXTRA)
+        (overlap + (overlap > THICK_OVERLAP ? SHANK_EXTRA_THICK : SHANK_EXTRA)).round_to(SHANK_STEP)
       end
+
+      # As it is pinched between two fingers: what is padded gives.
+      def overlap = @cloth.type.padded ? @cloth.stack * PINCHED : @cloth.stack
 
       # The thread runs slanted over the spacer: it is higher than the shank that is left. Source: √(q² + q·s).
       def spacer
@@ -229,8 +253,9 @@ module NimbleEyelet
 
       def shank_reason
         says = if @button.shank? then "The button brings its own shank."
+               elsif @sewing.shank then Sentence["You chose a thread shank of %s.", shank]
                elsif shank.zero? then "Thin overlap: the button may lie flat on it."
-               else Sentence["The overlap is %s thick: a thread shank of %s lets it lie under the button.", @cloth.stack, shank]
+               else Sentence["The overlap is %s thick: a thread shank of %s lets it lie under the button.", overlap, shank]
                end
         Reason.new(rule: "thread shank", says: says)
       end

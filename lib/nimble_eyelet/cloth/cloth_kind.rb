@@ -15,10 +15,11 @@ module NimbleEyelet
   # marking - String, what to mark it with; unmark - String, how the marks come out; example - String
   # perforates - Boolean, needle holes stay and tear; hide - Boolean, real leather; washed - Boolean, as a rule
   # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
-  # heavy_wear - Boolean, its buttons are pulled hard; ink - Boolean, its marks come out in water
+  # padded - Boolean, two fingers press it together; heavy_wear - Boolean, its buttons are pulled hard
+  # ink - Boolean, its marks come out in water
   ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :unmark, :example,
                        perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false,
-                       thick: false, fine: false, heavy_wear: false, ink: false)
+                       thick: false, fine: false, heavy_wear: false, ink: false, padded: false)
 
   # What marks nearly everything, and how it comes out.
   CHALK = "chalk"
@@ -63,12 +64,12 @@ module NimbleEyelet
                   marking: "chalk or a wax-free pencil: needle holes stay",
                   unmark: "Rub the chalk off with a soft cloth.",
                   example: "vinyl, oilcloth, laminated cloth", perforates: true, washed: false),
-    ClothKind.new(key: "quilted", thick: true, name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
+    ClothKind.new(key: "quilted", thick: true, padded: true, name: "quilted", weight: 260, thickness: Length.mm(3), stretch: 0,
                   nap: false, heat: true, fray: true,
                   marking: "chalk, or thread tacks", example: "quilted cotton, padded lining",
                   unmark: "Brush the chalk off, or pull the tacking threads out.",
                   pressure: LIGHTER),
-    ClothKind.new(key: "pile", thick: true, name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
+    ClothKind.new(key: "pile", thick: true, padded: true, name: "pile or felted", weight: 300, thickness: Length.mm(1.4), stretch: 5,
                   nap: true, heat: false, fray: false, washed: false,
                   marking: "thread tacks",
                   unmark: "Pull the tacking threads out.",

@@ -25,8 +25,8 @@ module NimbleEyelet
 
     class Axis
       # Too little, and too much.
-      WAYS = [-1, 1].freeze
-      private_constant :WAYS
+      TO_EITHER_SIDE = [-1, 1].freeze
+      private_constant :TO_EITHER_SIDE
       # So many holes that were wrong the same way rule a setting out.
       RULES_OUT = 2
       # A setting that was ruled out is taken again only where every other has less than this share of its chance.
@@ -102,7 +102,7 @@ module NimbleEyelet
       # @return [Boolean]
       def ruled_out?(option)
         option.at.each_index.any? do |place|
-          WAYS.any? { |way| @showings.count { |showing| beyond?(option, showing, place, way) } >= RULES_OUT }
+          TO_EITHER_SIDE.any? { |way| @showings.count { |showing| beyond?(option, showing, place, way) } >= RULES_OUT }
         end
       end
 

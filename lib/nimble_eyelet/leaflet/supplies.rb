@@ -11,6 +11,7 @@ require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../length/wording"
 require_relative "../machine/needle"
+require_relative "../sewing/buttons_by_hand"
 require_relative "../sewing/garment"
 require_relative "../sheet/button_simulation"
 require_relative "../sheet/hole_simulation"
@@ -42,7 +43,7 @@ module NimbleEyelet
   end
 
   module Supplies
-    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
+    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord", "way" => "For another way to close",
                      "liquid" => "Fray liquid",
                      "needle" => "Needles" }.freeze
     # From so many buttons on two spare ones.
@@ -57,7 +58,33 @@ module NimbleEyelet
     # @param card [Integer, nil] buttons come on cards of so many
     # @return [Array<Supply>]
     def self.of(parts, stash: {}, card: nil)
-      [*buttons(parts, stash, card), *threads(parts), *stays(parts), *cords(parts), *liquid(parts), *needles(parts)]
+      [*buttons(parts, stash, card), *backing(parts), *threads(parts), *stays(parts), *cords(parts), *ways(parts), *liquid(parts),
+       *needles(parts)]
+    end
+
+    # Where buttons are pulled hard, a small flat one behind each; sewn on by hand alone.
+    def self.backing(parts)
+      heavy = parts.select { |part| part.sheet.attaching.then { |one| one.heavy && !one.by_machine && one.cord.nil? } }
+      count = heavy.sum { |part| steps(part, "button").size }
+      count.zero? ? [] : [Supply.new(kind: "button", name: "small flat backing buttons", count: count, says: "one behind each button")]
+    end
+
+    # What is taken instead of holes sewn by machine, and the cord toggles hang on.
+    def self.ways(parts)
+      parts.flat_map do |part|
+        made = part.sheet.way&.supplies(part.sheet.other_ways.given).to_a
+        [*made.map { |one| Supply.new(kind: "way", name: one.name, length: one.length, count: one.count, says: "for #{part.name}") },
+         *toggles(part)]
+      end
+    end
+
+    def self.toggles(part)
+      return [] if part.sheet.attaching.cord.nil?
+
+      count = steps(part, "button").size
+      each = Sewing::ButtonsByHand.cord_for_one(part.sheet.attaching)
+      [Supply.new(kind: "cord", name: "thin cord for toggles", length: each * count,
+                  says: Sentence["#{count} of %s, for #{part.name}", each])]
     end
 
     # @param part [SessionPart]
@@ -191,7 +218,7 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
+    private_class_method :backing, :ways, :toggles, :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
                          :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords,
                          :liquid, :needles
   end

@@ -29,10 +29,11 @@ module NimbleEyelet
     # balance - Integer, notches from the middle; pace - String, key of Swatches::PACES, or nil for the house
     # tension_by, tails, stay_by, first_hole, thin_cover - String, keys of TENSION_MOVES, THREAD_TAILS, STAY_SCHOOLS,
     #   FIRST_HOLES and THIN_COVERS, or nil for the house; second_pass - String, "yes" or "no", or nil for the rules
+    # way - String, key of Otherways::WAYS, or nil for a hole sewn by machine
     class Overrides < Value.of(style: nil, foot: nil, stitch_width: nil, stitch_length: nil, tension: nil,
                                stabiliser: nil, stay_layers: nil, needle_size: nil, balance: nil, pace: nil,
                                tension_by: nil, tails: nil, stay_by: nil, first_hole: nil, thin_cover: nil,
-                               second_pass: nil)
+                               second_pass: nil, way: nil)
       LIMITS = {
         stitch_width: Typing::Limit.length(0, 12, open: true), stitch_length: Typing::Limit.length(0.1r, 5),
         tension: Typing::Limit.number(0..20), needle_size: Typing::Limit.whole(60..120),

@@ -9,6 +9,7 @@ require_relative "../machine/machine"
 require_relative "../work/operation"
 require_relative "../work/step"
 require_relative "button_ends"
+require_relative "buttons_by_hand"
 require_relative "row_state"
 
 module NimbleEyelet
@@ -23,7 +24,7 @@ module NimbleEyelet
 
       # @return [Array<Work::Step>]
       def steps
-        return [] unless @order.button.fastens?
+        return [] unless @order.buttons?
 
         [marks, *sewn_on, *ButtonEnds.new(@order).last].compact
       end
@@ -39,7 +40,10 @@ module NimbleEyelet
       def sewn_on
         return pinned if @order.button.shank? && @order.button_sewing.shank_by == "pin"
 
-        @attaching.by_machine ? by_machine : by_hand
+        return by_machine if @attaching.by_machine
+
+        by_hand = ButtonsByHand.new(@order)
+        [step("hand-thread", by_hand.thread), *each(ButtonsByHand::ON_BY_HAND, by_hand.says, by_hand.minds, figures: by_hand.figures)]
       end
 
       def child = @order.for_child ? %w[children] : []
@@ -59,6 +63,7 @@ module NimbleEyelet
       def by_plan? = @order.button_sewing.from_plan?
 
       def marked
+        return "Close the edge and mark where each button sits." if @order.way && @order.slit_by_hand.nil? && !by_plan?
         return "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner." unless by_plan?
 
         at = @order.layout.holes.map(&:button)
@@ -80,23 +85,6 @@ module NimbleEyelet
         pins = each("pin_button", "Put button %d through its eyelet and the pin through its loop.", [], figures: {})
         [step("shank-eyelet", eyelets), *pins]
       end
-
-      def by_hand
-        length = @attaching.hand_thread
-        thread = Work::Operation["cut_thread", figures: { "attach.hand_thread" => length },
-                                 minds: [*@attaching.instead],
-                                 says: Sentence["Cut %s of thread for each button; double it and wax it.",
-                                                length.round_up_to(Length.mm(10))]]
-        shank = spacing? ? "over a pin; take it out and wind the thread 4 to 5 times round, for a shank of %s" : "and knot behind"
-        how = Sentence["Two small stitches on the mark. Four to six passes#{pairs_by_hand} #{shank}. To the back, two stitches over " \
-                       "each other, knot and trim.#{backing}", *(@attaching.shank if spacing?)]
-        [step("hand-thread", thread), *each("sew_button_by_hand", "Sew button %d on by hand.", [how])]
-      end
-
-      def pairs_by_hand = @order.button.holes == 4 ? " through one pair, as many through the other," : ""
-
-      # In heavy cloth the thread would cut through.
-      def backing = @attaching.heavy ? " Catch a small flat button behind with every pass." : ""
 
       def by_machine = [foot, feed, width, spacer, tried, *sewn, *ButtonEnds.new(@order).secured].compact
 
@@ -200,12 +188,7 @@ module NimbleEyelet
 
       def between = @order.button_sewing.carried? ? "Carry the thread over to the next pair." : "Cut the thread between the pairs."
 
-      def sewn_with
-        { "attach.pattern" => @attaching.pattern.key, "attach.stitches" => @attaching.stitches.to_s,
-          "attach.shank" => @attaching.shank }
-      end
-
-      def each(key, says, minds, figures: sewn_with, needs: {})
+      def each(key, says, minds, figures: Sewing.button_figures(@attaching), needs: {})
         @order.layout.holes.map do |hole|
           sew = Work::Operation[key, figures: { "hole.at" => hole.at, "hole.button" => hole.button, **figures },
                                 needs: needs, lasts: [Work::Lasting.new(kind: "buttoned", at: hole.button)],

@@ -83,6 +83,8 @@ module NimbleEyelet
       end
 
       def mark
+        return mark_places if @order.way && @order.slit_by_hand.nil?
+
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
         how = Sentence["#{before_marking}With #{@order.cloth.marking}; the line of each #{@order.noun} %s past both ends. " \
                        "Never measure one #{@order.noun} from the one before.", LINE_BEYOND]
@@ -90,6 +92,14 @@ module NimbleEyelet
                                              minds: [places, *on_lines, how],
                                      says: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.",
                                                     *edges, @order.opening]], block: "row")
+      end
+
+      # Where nothing is cut there are places alone.
+      def mark_places
+        how = "#{before_marking}With #{@order.cloth.marking}. Measure every place from the top edge, never from the one before."
+        step("mark", Work::Operation["mark", hazards: tied, figures: marks, lasts: marked, minds: [places, how],
+                                             says: "Mark #{@order.count} #{@order.count == 1 ? 'place' : 'places'} along the edge."],
+             block: "row")
       end
 
       # Gimp under stitches is no cord in this sense.

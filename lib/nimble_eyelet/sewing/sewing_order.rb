@@ -11,13 +11,15 @@ module NimbleEyelet
   module Sewing
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
     # cutting - Opening::CutMethod; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
+    # way - Otherways::Way or nil, how it is closed instead of by a hole of the machine; given - Otherways::WayGiven
+    # slit_by_hand - Length or nil, where another way is cut
     # stored - Swatches::Swatch or nil, a recent one that stands for the test hole
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching,
                                  :beginning, cutting: Opening::CutMethod.new,
                                  button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"), tails: nil, stored: nil,
-                                 for_child: false)
+                                 for_child: false, way: nil, given: nil, slit_by_hand: nil)
       # @return [Length] the opening as it will come out
-      def opening = setting.planned
+      def opening = slit_by_hand || setting.planned
       def overall = opening + cut.ends.both
 
       def count = layout.holes.size
@@ -26,7 +28,10 @@ module NimbleEyelet
       def by_hand? = straight? || style.by_hand || style.round?
       def opens? = style.opens
 
-      def buttons_first? = button.fastens? && button_sewing.first?
+      def buttons_first? = button.fastens? && button_sewing.first? && way.nil?
+
+      # @return [Boolean] whether buttons are sewn on
+      def buttons? = button.fastens? && (way.nil? || way.buttons)
 
       # @return [String] what is sewn: a hole or a tack
       def noun = button.sewn

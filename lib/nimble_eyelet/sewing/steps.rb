@@ -19,6 +19,7 @@ require_relative "button_steps"
 require_relative "finishing"
 require_relative "garment"
 require_relative "hole_steps"
+require_relative "other_way_steps"
 require_relative "set_up"
 require_relative "test_hole"
 
@@ -33,9 +34,15 @@ module NimbleEyelet
       # @param order [SewingOrder]
       # @return [Array<Work::Step>]
       def self.of(order)
-        work = order.buttons_first? ? buttons_first(order) : in_order(order)
+        work = worked(order)
         work += unmark(order)
         (work + put_back(work, order)) << note(order)
+      end
+
+      def self.worked(order)
+        return OtherWaySteps.new(order).steps + ButtonSteps.new(order).steps if order.way
+
+        order.buttons_first? ? buttons_first(order) : in_order(order)
       end
 
       # When everything is sewn, buttons and holes.
@@ -43,7 +50,7 @@ module NimbleEyelet
         unmark = Work::Operation["take_marks_out", lasts: Work::Lasting.at("unmarked", order.layout.holes.map(&:at)),
                                                    says: order.cloth.unmark]
         last = order.opens? ? "open" : "seal"
-        [Work::Step.of("unmark", block: order.button.fastens? && !order.buttons_first? ? "buttons" : last, operations: [unmark],
+        [Work::Step.of("unmark", block: order.buttons? && !order.buttons_first? ? "buttons" : last, operations: [unmark],
                                  part: order.opens? ? UNMARKED : Finishing::FINISHED)]
       end
 
@@ -90,7 +97,7 @@ module NimbleEyelet
                                hazards: order.count >= LONG_ROW ? %w[breaks] : []]
         Work::Step.of("note", block: "end", part: BACK, operations: [note])
       end
-      private_class_method :put_back, :put_back_words, :note, :unmark, :in_order, :buttons_first, :after_all
+      private_class_method :worked, :put_back, :put_back_words, :note, :unmark, :in_order, :buttons_first, :after_all
     end
   end
 end

@@ -31,6 +31,7 @@ require_relative "../swatch/change"
 require_relative "../inference/strip"
 require_relative "accepted_settings"
 require_relative "hands_around"
+require_relative "other_ways"
 require_relative "teaching"
 require_relative "sewn_before"
 require_relative "stage"
@@ -95,7 +96,7 @@ module NimbleEyelet
     def setting = settings.fetch(cut.chosen.school.key)
 
     # @return [Length] the opening as it will come out, which everything after the opening goes by
-    def opening = setting.planned
+    def opening = @opening ||= ways.slit || setting.planned
 
     # @return [Length] that and both its ends
     def overall = opening + cut.ends.both
@@ -119,6 +120,12 @@ module NimbleEyelet
     # @return [Array<Fault>]
     def faults = laid_out.last
 
+    # @return [Otherways::Way, nil] how it is closed instead of by a hole sewn by machine
+    def way = ways.chosen
+
+    # @return [OtherWays] why a hole may be the wrong answer, and what else there is
+    def other_ways = @other_ways ||= ways.at(layout&.holes.to_a)
+
     # @return [Placket::Beginning]
     def beginning = @beginning ||= Placket::Beginning.of(@plan.machine, style)
 
@@ -134,9 +141,7 @@ module NimbleEyelet
     def diagnosis = @diagnosis ||= @lessons.diagnosis(current)
 
     # @return [Array<Inference::Strip>] what is believed, as it is drawn
-    def strips
-      @strips ||= Inference::Strip.all(diagnosis, own_swatches, current)
-    end
+    def strips = @strips ||= Inference::Strip.all(diagnosis, own_swatches, current)
 
     # @return [SewnBefore, nil] what worked last time on this machine and like cloth
     def before = @before ||= SewnBefore.of(@facts.earlier, @lessons.set(sewn_with))
@@ -234,7 +239,8 @@ module NimbleEyelet
       Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
                               cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
                               cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails,
-                              stored: stored, for_child: @plan.placket.usage.child)
+                              stored: stored, for_child: @plan.placket.usage.child, way: way,
+                              given: way && other_ways.given, slit_by_hand: ways.slit)
     end
 
     def current = @current ||= current_settings
@@ -253,6 +259,8 @@ module NimbleEyelet
         correction: correction, by: setting.by.key, hands: hands,
         adds: (@lessons.allowance(recipe.foot.value) if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
     end
+
+    def ways = @ways ||= OtherWays.of(@plan, recipe, cut)
 
     # Only holes of this closure tell what its button wants.
     def wants

@@ -84,7 +84,7 @@ module NimbleEyelet
     def self.room(sheet) = ("The holes do not fit the run yet: put that right first." unless sheet.layout)
 
     def self.test_hole(sheet)
-      return if sheet.stored
+      return if sheet.stored || sheet.way
 
       swatch = sheet.facts.swatches.find { |one| one.id == sheet.plan.accepted }
       return if swatch&.like?(sheet.sewn_with)

@@ -44,6 +44,8 @@ module NimbleEyelet
       # The buttons.
       ["pin_button", 180, %w[pins]], ["cut_thread", 60], ["lay_spacer", 20], ["sew_test_button", 180, %w[wheel eyes]],
       ["sew_button", 180, %w[wheel eyes]], ["sew_button_by_hand", 180], ["rinse", 120], ["take_marks_out", 60], ["sew_spare", 90], ["note", 60, %w[pins]],
+      # Another way to close than a hole sewn by machine.
+      ["prepare_way", 300], ["work_way", 900],
       # The way out of what went wrong.
       ["rescue", 60]
     ].map { |key, seconds, hazards| OperationKind.new(key: key, seconds: seconds, hazards: hazards || []) }

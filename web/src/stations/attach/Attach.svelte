@@ -64,12 +64,14 @@
 {:else}
   <p class="answer" data-answer>Not by machine</p>
   <p class="mt-1 max-w-prose text-lg">{attach.instead}</p>
-  <p class="mt-1 max-w-prose">
-    Thread for one button: {attach.hand_thread.text}, doubled and waxed; four to six passes{attach.shank.mm >
-    0
-      ? `, and a shank of ${attach.shank.text} wound four to five times`
-      : ''}.
-  </p>
+  {#if attach.cord}<p class="mt-1 max-w-prose" data-cord>
+      {attach.cord.text} of cord from fabric to toggle.
+    </p>{:else}<p class="mt-1 max-w-prose">
+      Thread for one button: {attach.hand_thread.text}, doubled and waxed; four to six passes{attach.shank
+        .mm > 0
+        ? `, and a shank of ${attach.shank.text} wound four to five times`
+        : ''}.
+    </p>{/if}
 {/if}
 
 <div class="mt-3"><Cautions cautions={attach.cautions} /></div>
@@ -105,6 +107,13 @@
       label="Your own width"
       placeholder={attach.width?.text ?? ''}
       hint="empty: the hole spacing"
+    />
+    <Field
+      {work}
+      path="attach.shank"
+      label="Thread shank"
+      placeholder={attach.shank.text}
+      hint="0: the button lies flat"
     />
     <Field {work} path="attach.stitches" label="Your own stitches" placeholder={String(attach.stitches)} />
   </div>

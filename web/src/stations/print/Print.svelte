@@ -88,6 +88,12 @@
           rel="noopener"
           ><FileText size={18} aria-hidden="true" />{sheet.button.opens ? 'Hole' : 'Tack'} card and marks</a
         >
+        {#if sheet.recipe.ways.chosen}<a
+            class="btn"
+            href={workroom.file(`/closures/${closure.id}/way.pdf`)}
+            target="_blank"
+            rel="noopener"><FileText size={18} aria-hidden="true" />Page for this way to close</a
+          >{/if}
         <a class="btn" href="{address}.svg{version}{crossing}" target="_blank" rel="noopener"
           ><Image size={18} aria-hidden="true" />Strip as SVG</a
         >

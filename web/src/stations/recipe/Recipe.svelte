@@ -8,6 +8,7 @@
   import Term from '../../ui/Term.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import Coverage from './Coverage.svelte';
+  import OtherWays from './OtherWays.svelte';
   import Scores from './Scores.svelte';
   import SewnBefore from './SewnBefore.svelte';
   import Simulator from './Simulator.svelte';
@@ -64,6 +65,7 @@
 {/if}
 <Coverage {recipe} />
 
+{#if sheet.recipe.ways.chosen || sheet.recipe.ways.wrong}<OtherWays {work} {closure} {sheet} />{/if}
 <FrozenNote frozen={sheet.swatch.frozen} />
 <SewnBefore {work} before={recipe.before} />
 <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
@@ -133,4 +135,5 @@
   <Habits {work} section="recipe" elsewhere={['recipe.pace', 'recipe.first_hole']} />
   <Pick {work} path="recipe.second_pass" empty="as the rules say" />
 </div>
+{#if !sheet.recipe.ways.chosen && !sheet.recipe.ways.wrong}<OtherWays {work} {closure} {sheet} />{/if}
 <Simulator {closure} />

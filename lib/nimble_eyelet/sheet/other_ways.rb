@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+# OtherWays are what can be done instead of holes sewn by machine for one plan, and why that may be better here.
+#
+#   ways = OtherWays.of(plan, recipe, cut)
+#   ways.wrong&.says          # => "A toggle can slip back out of a hole. A loop holds it."
+#   ways.offered.first.key    # => "fabric_loop"
+#   ways.slit                 # => 23 mm, where the way chosen is cut
+
+require_relative "../otherways/way"
+require_relative "../otherways/ways"
+require_relative "../value"
+
+module NimbleEyelet
+  # wrong - Otherways::WrongHole or nil; offered - Array<Otherways::Way>, those that fit best first
+  # given - Otherways::WayGiven; chosen - Otherways::Way or nil
+  class OtherWays < Value.of(:wrong, :offered, :given, chosen: nil)
+    # @param plan [Plan]
+    # @param recipe [Recipes::Recipe]
+    # @param cut [Opening::SlitLength]
+    # @return [OtherWays] before anybody knows the places
+    def self.of(plan, recipe, cut)
+      asked = question(plan, recipe)
+      new(wrong: Otherways.wrong(asked), offered: Otherways.offered(asked), given: given(plan, cut),
+          chosen: plan.recipe.way && Otherways::WAYS.fetch(plan.recipe.way))
+    end
+
+    # @param holes [Array<Placket::Hole>]
+    # @return [OtherWays] with what is for all places together
+    def at(holes)
+      with(given: given.with(count: [holes.size, 1].max, gap: holes.filter_map(&:gap).min))
+    end
+
+    # @return [Length, nil] how long it is cut, where it is cut at all
+    def slit = chosen && chosen.figures(given)["slit"]&.value
+
+    def self.question(plan, recipe)
+      run = plan.placket
+      Otherways::WayQuestion.new(button: plan.button, cloth: plan.cloth, machine: plan.machine, style: recipe.style.value.key,
+                                 best: recipe.scores.fetch(:style).first.key, child: run.usage.child,
+                                 across: !run.vertical?, strained: run.place == "waistband")
+    end
+
+    def self.given(plan, cut)
+      cloth = plan.cloth
+      button = plan.button
+      Otherways::WayGiven.new(need: button.half_perimeter, ease: cut.ease, across: button.across, stack: cloth.stack,
+                              layer: cloth.thickness, count: 1, gap: nil, edge: plan.placket.run_length,
+                              step: cut.ruler.step, fine: cloth.type.fine, thick: cloth.type.thick,
+                              ball: !button.form.clampable)
+    end
+    private_class_method :question, :given
+  end
+end
