@@ -17,6 +17,16 @@ module NimbleEyelet
       end
     end
 
+    # The button that is usual there, until another is typed.
+    #
+    # @param typed [Hash{String => String}] what is known of a new set of buttonholes
+    # @return [Hash{String => String}] by path
+    def self.button(typed)
+      shape = BUTTON_SHAPES[typed.fetch("button.shape", "rounded")]
+      size = Placket::PLACES[typed["placket.place"]]&.button || Placket::USES[typed["placket.use"]]&.button
+      size && shape&.fastens ? { "button.diameter" => "#{Field.decimal(size)}mm" } : {}
+    end
+
     # @param plan [Plan]
     # @return [Hash{String => String}] what is otherwise in this plan than it is usual at its place
     def self.otherwise(plan)

@@ -20,7 +20,7 @@ module NimbleEyelet
         "setting.stops" => "between the stops", "recipe.needle" => "the needle", "recipe.tension_move" => "the tension",
         "recipe.cord" => "the cord", "setting.hands" => "what is set", "machine.id" => "the machine",
         "stay.width" => "the stay", "cord.length" => "the cord", "cord.strands" => "strands of the cord",
-        "cord.strand" => "each strand", "cord.thickness" => "thickness of the cord", "cut.half" => "cut from each tack",
+        "cord.strand" => "each strand", "cord.thickness" => "thickness of the cord",
         "mark.edge" => "from the finished edge", "attach.diagonal" => "the width for the diagonal",
         "attach.shank" => "the thread shank", "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button",
         "attach.by" => "sewn on by", "attach.clearance" => "the needle's room", "button.half_perimeter" => "half the way round",

@@ -27,6 +27,7 @@ module NimbleEyelet
           end,
           thread_in: LinearDensity.in_all(sheet.plan.thread.tex).map { |system, number| "#{system} #{number}" },
           before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure,
+          getting_ready: GettingReady.of(sheet),
           ways: OtherWaysView.of(sheet, present), cautions: present.cautions(recipe.cautions) }
       end
 
@@ -71,6 +72,7 @@ module NimbleEyelet
 
       # @return [String] for the knot
       def self.short(sheet, present)
+        return sheet.way.name if sheet.way
         return "straight stitch" if sheet.recipe.stitch_width.value.zero?
 
         "#{present.dial(sheet.recipe.stitch_width.value)[:text]} wide"

@@ -22,8 +22,7 @@ class DemoTest < AppTest
     ["felted waistcoat", "fitted front"] =>
       ["25.54 mm", "27 mm", "29.85 mm", "snug", "keyhole", "sliding scale foot", "6.2 mm", "0.5 mm", [17, 133, 250, 340], "by hand"],
     ["coated hat strap", "chin strap"] =>
-      ["24 mm", "26 mm", "28 mm", "snug", "straight-stitch box, twice round", "general zigzag foot", "3 mm", "2.5 mm", [30],
-       "by hand"],
+      ["24 mm", "26 mm", "28 mm", "snug", "straight-stitch box, twice round", "general zigzag foot", "3 mm", "2.5 mm", [30], "5 mm"],
     ["waxed rain cape", "storm front"] =>
       ["18.85 mm", "19.5 mm", "21.95 mm", "snug", "keyhole", "sliding scale foot", "5.4 mm", "0.6 mm",
        [29, 147, 265, 383, 501, 620], "by hand"],

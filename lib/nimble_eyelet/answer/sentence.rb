@@ -24,7 +24,7 @@ module NimbleEyelet
     def self.in(text, unit)
       case text
       when Sentence then text.in(unit)
-      when Length then Wording.of(text, unit)
+      when Length then Wording.by_hand(text, unit)
       else text.to_s
       end
     end

@@ -16,10 +16,10 @@ module NimbleEyelet
   # perforates - Boolean, needle holes stay and tear; hide - Boolean, real leather; washed - Boolean, as a rule
   # pressure - String, of the foot; knitted, thick, fine - Boolean, what the recipe goes by
   # padded - Boolean, two fingers press it together; heavy_wear - Boolean, its buttons are pulled hard
-  # ink - Boolean, its marks come out in water
+  # ink - Boolean, its marks come out in water; proof - Boolean, it keeps water out
   ClothKind = Value.of(:key, :name, :weight, :thickness, :stretch, :nap, :heat, :fray, :marking, :unmark, :example,
                        perforates: false, hide: false, washed: true, pressure: "usual foot pressure", knitted: false,
-                       thick: false, fine: false, heavy_wear: false, ink: false, padded: false)
+                       thick: false, fine: false, heavy_wear: false, ink: false, padded: false, proof: false)
 
   # What marks nearly everything, and how it comes out.
   CHALK = "chalk"
@@ -53,13 +53,13 @@ module NimbleEyelet
                   marking: "chalk or a wax-free pencil: needle holes stay",
                   unmark: "Rub the chalk off with a soft cloth.",
                   example: "garment leather, suede", perforates: true, washed: false),
-    ClothKind.new(key: "waxed", name: "waxed or oiled, woven", thick: true, heavy_wear: true, weight: 280,
+    ClothKind.new(key: "waxed", name: "waxed or oiled, woven", thick: true, proof: true, heavy_wear: true, weight: 280,
                   thickness: Length.mm(4r / 10), stretch: 0,
                   nap: false, heat: false, fray: true,
                   marking: "chalk: it brushes off, and wax does not", washed: false,
                   unmark: "Brush the chalk off.",
                   example: "waxed cotton, oiled canvas"),
-    ClothKind.new(key: "coated", name: "film-coated", weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
+    ClothKind.new(key: "coated", name: "film-coated", proof: true, weight: 250, thickness: Length.mm(4r / 10), stretch: 0,
                   nap: false, heat: false, fray: false,
                   marking: "chalk or a wax-free pencil: needle holes stay",
                   unmark: "Rub the chalk off with a soft cloth.",

@@ -26,6 +26,21 @@ module NimbleEyelet
       end
     end
 
+    # Somebody does what a sentence says with a ruler in the hand: inches are fractions a ruler has, however short.
+    #
+    # @param length [Length]
+    # @param unit [Symbol]
+    # @return [String]
+    def self.by_hand(length, unit)
+      return of(length, unit) unless unit == :in && !length.zero?
+
+      number = length.in(:in)
+      return of(length, unit) if (FINEST_FRACTION % number.denominator).zero?
+
+      marks = (number.abs * RULER_FRACTION).round.clamp(1..)
+      "#{inches(Rational(number.negative? ? -marks : marks, RULER_FRACTION))} in"
+    end
+
     # @param number [Rational]
     # @param places [Integer]
     # @return [String] without trailing zeros

@@ -38,6 +38,8 @@ module NimbleEyelet
     # A clamped foot is opened further by this much at most; beyond, a piece of stiff card of the right length is
     # clamped.
     MOST_OPENED = Length.mm(4)
+    # Past a mark of a scale nobody stops nearer than this.
+    PAST_MARK = Length.mm(1r / 2)
     # A carriage foot feels the width alone: from this thickness on expect it short.
     FELT_THICKNESS = Length.mm(4)
 
@@ -106,7 +108,8 @@ module NimbleEyelet
         past = place - mark
         return "at the #{Wording.of(mark, foot.unit)} mark" if past.zero?
 
-        "#{Wording.of(past, foot.unit)} past the #{Wording.of(mark, foot.unit)} mark"
+        past = past.round_to(PAST_MARK) if foot.unit == :mm && foot.scale_pitch > PAST_MARK
+        "#{Wording.by_hand(past, foot.unit)} past the #{Wording.of(mark, foot.unit)} mark"
       end
 
       def self.key(request)
@@ -249,8 +252,9 @@ module NimbleEyelet
 
       def opening_words(clicks, click, further)
         if click
-          return Sentence["Clamp %s, then open the foot by #{counted(clicks)} of %s: %s between the two stops.", thing, click,
-                          made + further]
+          # A click is the foot's own, whatever ruler lies beside it.
+          return Sentence["Clamp %s, then open the foot by #{counted(clicks)} of %s: %s between the two stops.", thing,
+                          Wording.of(click, :mm), made + further]
         end
 
         Sentence["Clamp %s, then open the foot %s further: %s between the two stops, by ruler.", thing, further, made + further]

@@ -12,8 +12,9 @@ require_relative "../value"
 module NimbleEyelet
   module Placket
     # fills - Hash of path to what is typed there, millimetres; says - String or Sentence, why
+    # button - Length or nil, usual there; nil where it goes by the garment
     # tacked - Boolean, a place for bar tacks and not for holes
-    Place = Value.of(:key, :name, :says, fills: {}, tacked: false)
+    Place = Value.of(:key, :name, :says, fills: {}, button: nil, tacked: false)
 
     said = ->(words, *millimetres) { Sentence[words, *millimetres.map { |number| Length.mm(number) }] }
 
@@ -22,36 +23,36 @@ module NimbleEyelet
                 fills: { "placket.orientation" => "vertical" }),
       Place.new(key: "pulled_front", name: "front that is pulled round the body", fills: { "placket.orientation" => "horizontal" },
                 says: "Across: what is pulled round the body slides to the outer end and stays there."),
-      Place.new(key: "stand", name: "collar stand",
+      Place.new(key: "stand", name: "collar stand", button: Length.mm(23r / 2),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "35", "placket.count" => "1",
                          "placket.first" => "17.5",
                          "placket.grid" => "half_millimetre", "placket.extension" => "18" },
                 says: said.call("On the stand: across, at half its height, %s past the centre line; %s to %s above " \
                                 "the first on the front.", 3, 60, 75)),
-      Place.new(key: "cuff", name: "cuff",
+      Place.new(key: "cuff", name: "cuff", button: Length.mm(23r / 2),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "60", "placket.count" => "1",
                          "placket.first" => "30",
                          "placket.extension" => "16" },
                 says: said.call("On a cuff: across, at half its height, %s to %s from the end; a second button %s to " \
                                 "%s further in fits a wider wrist.", 10, 13, 20, 25)),
-      Place.new(key: "sleeve_slit", name: "sleeve slit",
+      Place.new(key: "sleeve_slit", name: "sleeve slit", button: Length.mm(19r / 2),
                 fills: { "placket.orientation" => "vertical", "placket.run_length" => "120", "placket.count" => "1",
                          "placket.first" => "60" },
                 says: said.call("In a sleeve slit: along, in the middle of its opening, for a button of %s to %s.", 9, 10)),
-      Place.new(key: "collar_point", name: "collar point",
+      Place.new(key: "collar_point", name: "collar point", button: Length.mm(19r / 2),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "40", "placket.count" => "1",
                          "placket.first" => "20",
                          "placket.extension" => "16" },
                 says: said.call("At a collar point: across the corner, on its bisector, %s to %s from the tip.", 10, 12)),
-      Place.new(key: "waistband", name: "waistband",
+      Place.new(key: "waistband", name: "waistband", button: Length.mm(17),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "40", "placket.count" => "1",
                          "placket.first" => "20",
                          "placket.extension" => "20" },
                 says: said.call("On a waistband: across, at half its height, %s to %s from the end; the stay goes " \
                                 "right through it.", 13, 16)),
-      Place.new(key: "fly", name: "fly", fills: { "placket.orientation" => "vertical" },
+      Place.new(key: "fly", name: "fly", button: Length.mm(17), fills: { "placket.orientation" => "vertical" },
                 says: "In a fly: holes on the strip before it is set in; an inner button takes the strain first."),
-      Place.new(key: "double_breasted", name: "double-breasted front", fills: { "placket.orientation" => "horizontal" },
+      Place.new(key: "double_breasted", name: "double-breasted front", button: Length.mm(20), fills: { "placket.orientation" => "horizontal" },
                 says: said.call("Double-breasted: measured from the button line; holes on the edge row only, their " \
                                 "outer end %s past it. The other row is sewn through the overlap alone; one inner " \
                                 "anchor button has its hole on the underlap's edge.", 3)),

@@ -20,25 +20,26 @@ module NimbleEyelet
   module Placket
     # What the closure is for, with the gap that is usual there.
     # thing - String, what it is called in a sentence; child - Boolean, a child wears it
-    Use = Value.of(:key, :name, :usual_gap, :least_gap, :most_gap, thing: "garment", child: false)
+    # button - Length or nil, the diameter that is usual
+    Use = Value.of(:key, :name, :usual_gap, :least_gap, :most_gap, thing: "garment", child: false, button: nil)
 
     USES = [
-      Use.new(key: "shirt", name: "shirt or blouse", usual_gap: Length.mm(85),
+      Use.new(key: "shirt", name: "shirt or blouse", button: Length.mm(23r / 2), usual_gap: Length.mm(85),
               least_gap: Length.mm(70), most_gap: Length.mm(100)),
-      Use.new(key: "coat", name: "jacket or coat", usual_gap: Length.mm(110),
+      Use.new(key: "coat", name: "jacket or coat", button: Length.mm(23), usual_gap: Length.mm(110),
               least_gap: Length.mm(90), most_gap: Length.mm(150)),
       Use.new(key: "small", name: "small closure", usual_gap: Length.mm(28),
               least_gap: Length.mm(15), most_gap: Length.mm(40)),
-      Use.new(key: "children", name: "children's wear", usual_gap: Length.mm(60),
+      Use.new(key: "children", name: "children's wear", button: Length.mm(23r / 2), usual_gap: Length.mm(60),
               least_gap: Length.mm(50), most_gap: Length.mm(70), child: true),
-      Use.new(key: "knitwear", name: "cardigan or knitwear", usual_gap: Length.mm(75),
+      Use.new(key: "knitwear", name: "cardigan or knitwear", button: Length.mm(18), usual_gap: Length.mm(75),
               least_gap: Length.mm(50), most_gap: Length.mm(100)),
-      Use.new(key: "trousers", name: "trousers or skirt", usual_gap: Length.mm(50), least_gap: Length.mm(30), most_gap: Length.mm(80)),
-      Use.new(key: "bedding", name: "cover or bedding", usual_gap: Length.mm(150), least_gap: Length.mm(100), most_gap: Length.mm(200),
+      Use.new(key: "trousers", name: "trousers or skirt", button: Length.mm(17), usual_gap: Length.mm(50), least_gap: Length.mm(30), most_gap: Length.mm(80)),
+      Use.new(key: "bedding", name: "cover or bedding", button: Length.mm(16), usual_gap: Length.mm(150), least_gap: Length.mm(100), most_gap: Length.mm(200),
               thing: "cover"),
       Use.new(key: "curtain", name: "curtain", usual_gap: Length.mm(120), least_gap: Length.mm(80),
               most_gap: Length.mm(200), thing: "curtain"),
-      Use.new(key: "bag", name: "bag", usual_gap: Length.mm(60), least_gap: Length.mm(15), most_gap: Length.mm(150), thing: "bag")
+      Use.new(key: "bag", name: "bag", button: Length.mm(18), usual_gap: Length.mm(60), least_gap: Length.mm(15), most_gap: Length.mm(150), thing: "bag")
     ].to_h { |use| [use.key, use] }.freeze
 
     ORIENTATIONS = { "vertical" => "along the run", "horizontal" => "across the run" }.freeze

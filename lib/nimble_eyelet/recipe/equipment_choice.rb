@@ -161,11 +161,18 @@ module NimbleEyelet
       end
 
       def thread_caution(larger)
-        return [] if larger < MUCH_LARGER
+        return [HEAVY_THREAD] if larger >= MUCH_LARGER || (@situation.fine? && @situation.thread.tex > FINE_THREAD)
 
-        [Caution.new(rule: "thread", says: "This thread needs a thicker needle than so fine a cloth wants.",
-                     instead: "Take a finer thread.")]
+        @situation.cloth.type.heavy_wear && @situation.thread.tex < STRONG_THREAD ? [LIGHT_THREAD] : []
       end
+      # Tex up to which a thread lies well on fine fabric, and from which it holds where it is pulled.
+      FINE_THREAD = 20
+      STRONG_THREAD = 24
+      HEAVY_THREAD = Caution.new(rule: "thread", says: "This thread is heavy for so fine a fabric.",
+                                 instead: "Take a fine one: number 160 or more on the spool.")
+      LIGHT_THREAD = Caution.new(rule: "thread", says: "This thread is fine for a fabric that is pulled hard.",
+                                 instead: "Take a stronger one: number 75 on the spool, and a longer stitch.")
+      private_constant :FINE_THREAD, :STRONG_THREAD, :HEAVY_THREAD, :LIGHT_THREAD
 
       # Better, and only not in the drawer.
       def missing?(score) = score.option.obstacle(@situation.cloth, STABILISER_KINDS.keys).nil?

@@ -27,6 +27,8 @@ module NimbleEyelet
     FINE = 70
     # From this height a button wants room for its shank.
     THICK_BUTTON = Length.mm(5)
+    # Layers of so much want a thread shank of 2.5 mm.
+    SHANKED_STACK = Length.mm(2)
     # An eyelet has so much over what is drawn through it, and a bead all round that the needle has to swing across.
     ROUND_ROOM = Length.mm(1) + (RING_BEAD * 2)
 
@@ -58,6 +60,8 @@ module NimbleEyelet
       def heavy? = cloth.type.thick || (!cloth.type.knitted && cloth.weight >= HEAVY)
       def fine? = cloth.type.fine || cloth.weight < FINE
       def thick_button? = button.fastens? && (button.shank? || button.height >= THICK_BUTTON)
+      # A thread shank as high seats in an eye as a button's own does.
+      def thread_shank? = button.fastens? && cloth.type.heavy_wear && cloth.stack >= SHANKED_STACK
       def cord? = !button.fastens? && button.form.key == "cord"
 
       # A carriage foot takes flat and domed buttons up to its largest; in place of a ball a piece of card, up to the

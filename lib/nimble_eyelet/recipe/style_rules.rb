@@ -28,11 +28,11 @@ module NimbleEyelet
       Rule.new(name: "firm cloth", asks: "it does not stretch", applies: ->(s) { !s.stretchy? }, votes: { "stretch" => -4 },
                says: "An open zigzag leaves the edge of firm cloth bare."),
       Rule.new(name: "shank room", asks: "a thick or shanked button in heavy cloth", applies: lambda { |s|
-        s.thick_button? && s.heavy?
+        (s.thick_button? || s.thread_shank?) && s.heavy?
       },
                votes: { "keyhole" => 5, "round_end" => 1 },
                says: "A thick or shanked button in heavy cloth: the eyelet seats the shank."),
-      Rule.new(name: "flat button", asks: "a thin button without a shank", applies: ->(s) { s.button.fastens? && !s.thick_button? },
+      Rule.new(name: "flat button", asks: "a thin button without a shank", applies: ->(s) { s.button.fastens? && !s.thick_button? && !s.thread_shank? },
                votes: { "keyhole" => -2 }, says: "An eyelet has nothing to seat."),
       Rule.new(name: "fine cloth", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?),
                votes: { "round_end" => 4, "two_round" => 3, "keyhole" => -4, "corded" => -3 },

@@ -62,9 +62,14 @@ module NimbleEyelet
         @order.for_child ? "For a child: knotted, liquid only on top." : nil
       end
 
+      # One spare a garment: of cuffs, collars and tabs it is sewn in with the front.
+      SPARED_WITH_THE_FRONT = %w[cuff stand collar_point sleeve_slit tab].freeze
+      private_constant :SPARED_WITH_THE_FRONT
+
       # It washes along, and fades with the others.
       def spare
-        return unless @order.layout.run.usage.thing == "garment"
+        run = @order.layout.run
+        return if run.usage.thing != "garment" || SPARED_WITH_THE_FRONT.include?(run.place)
 
         step("spare-button", Work::Operation["sew_spare", hazards: child,
                                              says: "Sew a spare button inside, at the side seam or under the hem.",

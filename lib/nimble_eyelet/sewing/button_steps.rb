@@ -15,6 +15,10 @@ require_relative "row_state"
 module NimbleEyelet
   module Sewing
     class ButtonSteps
+      # Nobody cuts a spacer to a tenth.
+      HALF = Length.mm(1r / 2)
+      private_constant :HALF
+
       # @param order [SewingOrder]
       def initialize(order)
         @order = order
@@ -156,10 +160,10 @@ module NimbleEyelet
       def spacer
         return unless spacing?
 
-        high, shank = [@attaching.spacer, @attaching.shank].map { |length| length.round_to(Length.mm(1r / 10)) }
+        high = @attaching.spacer.round_to(HALF)
         step("spacer", Work::Operation["lay_spacer", figures: { "attach.spacer" => @attaching.spacer },
                                        says: Sentence["Lay a thin upright spacer over the button, %s high, between the holes: it " \
-                                                      "leaves a shank of %s.", high, shank]])
+                                                      "leaves a shank of %s.", high, @attaching.shank]])
       end
 
       # Where there is hardly any room.

@@ -158,8 +158,7 @@ module NimbleEyelet
         else
           return Sentence["Open hole #{hole.number} from the tack to the eye, %s, #{through}", hole.opening] if eye?
 
-          Sentence["Open hole #{hole.number} from both ends to the middle, %s from each tack, %s in all, #{through}", hole.opening / 2,
-                   hole.opening]
+          Sentence["Open hole #{hole.number} from both ends to the middle, %s in all, #{through}", hole.opening]
         end
       end
 
@@ -192,7 +191,6 @@ module NimbleEyelet
         set = @order.cutting.way == "chisel" ? bites.each_with_index : []
         { "cut.tool" => @order.cutting.way,
           **set.flat_map { |bite, index| [["cut.bite.#{index + 1}.from", bite.from], ["cut.bite.#{index + 1}.to", bite.to]] }.to_h,
-          **(@order.cutting.way == "ripper" && !eye? ? { "cut.half" => hole.opening / 2 } : {}),
           **(@order.cutting.way == "snip" ? { "cut.snip" => Opening::CutMethod::SNIP } : {}) }
       end
     end

@@ -44,7 +44,9 @@ module NimbleEyelet
     def self.given(plan, cut)
       cloth = plan.cloth
       button = plan.button
-      Otherways::WayGiven.new(need: button.half_perimeter, ease: cut.ease, across: button.across, stack: cloth.stack,
+      # What tips through lies across its loop by its thickness.
+      across = button.form.end_on ? button.height : button.across
+      Otherways::WayGiven.new(need: button.half_perimeter, ease: cut.ease, across: across, stack: cloth.stack,
                               layer: cloth.thickness, count: 1, gap: nil, edge: plan.placket.run_length,
                               step: cut.ruler.step, fine: cloth.type.fine, thick: cloth.type.thick,
                               ball: !button.form.clampable)

@@ -9,6 +9,7 @@
 
 require_relative "../length/length"
 require_relative "../length/wording"
+require_relative "../otherways/ways"
 require_relative "../value"
 require_relative "../plan/plan"
 
@@ -18,14 +19,19 @@ module NimbleEyelet
 
   # word - String, also the name of the room; title, question - String
   # figures - Proc(Sheet) -> Hash of path to value, the answer; buttoned - Boolean, only where a button is sewn on
+  # by_machine - Boolean, only where a hole is sewn by machine
   # missing - Proc(Sheet) -> String or nil, what has to be there before one goes on
-  class Stage < Value.of(:word, :title, :question, :figures, buttoned: false, missing: nil)
+  class Stage < Value.of(:word, :title, :question, :figures, buttoned: false, by_machine: false, missing: nil)
     # @raise [KeyError]
     def self.fetch(word) = STAGES.fetch(word)
 
     # @param plan [Plan]
     # @return [Array<Stage>] that this closure goes through
-    def self.of(plan) = STAGES.values.select { |stage| plan.button.fastens? || !stage.buttoned }
+    def self.of(plan)
+      way = plan.recipe.way && Otherways::WAYS.fetch(plan.recipe.way)
+      buttons = plan.button.fastens? && (way.nil? || way.buttons)
+      STAGES.values.reject { |stage| (stage.buttoned && !buttons) || (stage.by_machine && way) }
+    end
 
     # What is still missing before one goes on from here.
     #
@@ -185,7 +191,7 @@ module NimbleEyelet
     Stage.new(word: "placket", title: "Placket", question: "Where do the holes go?", figures: StageAnswers.method(:placket),
               missing: StageNeeds.method(:room)),
     Stage.new(word: "recipe", title: "Recipe", question: "What to set, fit and lay under?", figures: StageAnswers.method(:recipe)),
-    Stage.new(word: "swatch", title: "Swatch", question: "What did the test hole show?", figures: StageAnswers.method(:swatch),
+    Stage.new(word: "swatch", title: "Swatch", question: "What did the test hole show?", figures: StageAnswers.method(:swatch), by_machine: true,
               missing: StageNeeds.method(:test_hole)),
     Stage.new(word: "sewing", title: "Sewing", question: "What do the hands do next?", figures: StageAnswers.method(:sewing),
               missing: StageNeeds.method(:row)),

@@ -72,6 +72,14 @@
   <Field {work} path="cloth.name" label="What you call the cloth" wide />
 </div>
 <div class="mt-3"><StackPicture {recipe} /></div>
+{#if recipe.getting_ready.length > 0}
+  <section aria-label="Before you mark" class="mt-3 max-w-prose" data-getting-ready>
+    <h2 class="text-lg font-semibold">Before you mark</h2>
+    <ul class="ml-5 list-disc">
+      {#each recipe.getting_ready as says (says)}<li>{says}</li>{/each}
+    </ul>
+  </section>
+{/if}
 <Feel {work} />
 
 <h2 class="mt-6 text-lg font-semibold">The thread</h2>

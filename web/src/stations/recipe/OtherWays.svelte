@@ -10,7 +10,6 @@
   let chosen = $derived(ways.offered.find((way) => way.key === ways.chosen));
   let first = $derived(ways.offered.filter((way) => way.first));
   let others = $derived(ways.offered.filter((way) => !way.first));
-  let button = $derived(sheet.button.largest.mm);
 
   function take(way: string): void {
     work.typeAll({ 'recipe.way': way });
@@ -18,12 +17,16 @@
 </script>
 
 {#snippet card(way: (typeof ways.offered)[number])}
-  <li class="max-w-xl border-t border-base-300 py-3" data-way={way.key}>
+  <li class={['max-w-2xl py-3', way.key !== ways.chosen && 'border-t border-base-300']} data-way={way.key}>
     <div class="flex flex-wrap items-start gap-4">
-      <WayPicture {way} {button} />
+      <WayPicture {way} />
       <div class="min-w-52 flex-1">
-        <h3 class="text-lg font-semibold first-letter:uppercase">{way.name}</h3>
-        <p class="text-sm text-secondary">For {way.for_what}. About {way.minutes} minutes each.</p>
+        {#if way.key === ways.chosen}<p>
+            No hole is sewn by machine here. About {way.minutes} minutes each.
+          </p>{:else}
+          <h3 class="text-lg font-semibold first-letter:uppercase">{way.name}</h3>
+          <p class="text-sm text-secondary">For {way.for_what}. About {way.minutes} minutes each.</p>
+        {/if}
         <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-3 text-[0.95rem]">
           {#each way.figures as figure (figure.key)}
             <dt class="text-secondary">{figure.name}</dt>
@@ -47,13 +50,8 @@
 {/snippet}
 
 {#if chosen}
-  <section
-    class="mt-4 border-l-4 border-primary pl-4"
-    aria-label="How it is closed"
-    data-other-way={chosen.key}
-  >
-    <h2 class="text-xl font-semibold first-letter:uppercase">{chosen.name}</h2>
-    <p>No hole is sewn by machine here. The places stay as they are.</p>
+  <section aria-label="How it is closed" data-other-way={chosen.key}>
+    <p class="answer first-letter:uppercase" data-answer>{chosen.name}</p>
     <ul>{@render card(chosen)}</ul>
     <div class="flex flex-wrap gap-2">
       <a

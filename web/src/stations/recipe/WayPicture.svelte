@@ -3,7 +3,7 @@
   import type { Sheet } from '../../api/client';
 
   type Way = Sheet['recipe']['ways']['offered'][number];
-  let { way, button }: { way: Way; button: number } = $props();
+  let { way }: { way: Way } = $props();
 
   let mm = $derived(Object.fromEntries(way.figures.map((figure) => [figure.key, figure.value.mm])));
   let slit = $derived(mm['slit'] ?? 0);
@@ -13,8 +13,8 @@
   let out = $derived(mm['reach'] ?? mm['button_in'] ?? 0);
   let square = $derived(mm['square'] ?? 0);
   let worked = $derived(way.key === 'hand_worked');
-  let wide = $derived(Math.max(slit, base * 2.4, square * 2.4, button) * 1.5 + 8);
-  let high = $derived(Math.max(box * 3, out * 2 + button / 2, square * 1.4, button, 14) + 8);
+  let wide = $derived(Math.max(slit, base * 2.4, square * 2.4, 12) * 1.5 + 8);
+  let high = $derived(Math.max(box * 3, out * 2 + base / 2, square * 1.4, 14) + 8);
   /** Stitches of the hand along both edges of the cut. */
   let purls = $derived(
     Array.from({ length: Math.min(70, Math.round(slit / 0.8)) }, (_, i) => -slit / 2 + i * 0.8),
@@ -42,8 +42,8 @@
     {#each [-1, 1] as side (side)}
       <g transform="translate({side * base * 0.62} {-high / 4})">
         <circle
-          cy={out - button / 2}
-          r={button / 2}
+          cy={out - base / 2}
+          r={base / 2}
           fill="var(--horn)"
           fill-opacity="0.3"
           stroke="var(--horn)"

@@ -120,7 +120,10 @@
       {/if}
     </div>
   {/if}
-  {#if sheet.sewing && sheet.button.opens}<Opened {work} cutting={sheet.sewing.cutting} />{/if}
+  {#if sheet.sewing && sheet.button.opens && !sheet.recipe.ways.chosen}<Opened
+      {work}
+      cutting={sheet.sewing.cutting}
+    />{/if}
   {#each grouped(state.steps) as group (group.steps[0]?.key)}
     <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
     <ol class="mt-1 max-w-3xl">
