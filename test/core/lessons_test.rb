@@ -38,6 +38,25 @@ class LessonsTest < CoreTest
     assert_equal mm(0.5), taught(*short, opening: wish(correction: mm(0.5))).correction
   end
 
+  # Hands are held: what is sewn for another closure while this one is under way moves no figure of it.
+  def test_what_is_learned_elsewhere_since_moves_no_figure
+    first = sheet(machine: stepped)
+    thin = { "bead_away" => "thin", "bead_back" => "thin", "tension" => "dots" }
+    elsewhere = (1..3).map do |number|
+      hole(first, number, measured: first.cut.length.to_f - 1.5, looks: thin).with(sewn_at: "2026-11-29T10:00:00Z")
+    end
+    seen = lambda do |at|
+      facts = Sewing::Facts.new(swatches: [hole(first).with(sewn_at: at)], earlier: earlier(*elsewhere))
+      sheet(machine: stepped, facts: facts).then do |found|
+        [found.setting.hands, found.recipe.stitch_length.value, found.recipe.tension.value]
+      end
+    end
+    told = [first.setting.hands, first.recipe.stitch_length.value, first.recipe.tension.value]
+
+    assert_equal told, seen["2026-11-29T09:00:00Z"]
+    told.zip(seen["2026-11-29T11:00:00Z"]).each { |was, now| refute_equal was, now }
+  end
+
   def test_the_recipe_begins_where_the_most_alike_one_ended
     first = sheet(machine: stepped)
     thin = (1..3).map do |number|

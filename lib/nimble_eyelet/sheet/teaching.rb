@@ -41,7 +41,7 @@ module NimbleEyelet
 
     # @return [Recipes::Experience] of the most alike earlier closure
     def experience
-      return Recipes::Experience.new if @facts.earlier.empty?
+      return Recipes::Experience.new if held.earlier.empty?
 
       @experience ||= @memory.of([:experience, alike, @plan.machine]) { experience_of(alike) }
     end
@@ -54,8 +54,9 @@ module NimbleEyelet
     # @param own [Boolean] whether this closure's own test holes count
     # @return [Length, nil]
     def added(foot, by, set:, own: false)
-      offset = learned.offset(machine: machine, foot: foot.kind, structure: @plan.cloth.kind, set: set.to_f, by: by,
-                              own: own ? own_of(foot) : [])
+      known = own ? learned : held
+      offset = known.offset(machine: machine, foot: foot.kind, structure: @plan.cloth.kind, set: set.to_f, by: by,
+                            own: own ? own_of(foot) : [])
       Length.mm(Offset::USUALLY_ADDED.fetch(by) + offset.mean).round_to(BELIEVED_TO) if offset.measured.positive?
     end
 
@@ -101,11 +102,20 @@ module NimbleEyelet
 
     private
 
+    # What was known when the first test hole of this closure was sewn: the hands are held to that, whatever is sewn
+    # elsewhere since.
+    def held
+      @held ||= begin
+        begun = @facts.swatches.filter_map(&:sewn_at).min
+        begun ? Swatches::Learned.new(@facts.earlier.select { |one| (one.swatch.sewn_at || "") <= begun }) : learned
+      end
+    end
+
     def machine = @plan.machine.known_as
 
     def alike
-      @alike ||= learned.alike(machine: machine, fibre: @plan.thread.fibre, tex: @plan.sewn_on.fetch("thread.tex"),
-                               structure: @plan.cloth.kind)
+      @alike ||= held.alike(machine: machine, fibre: @plan.thread.fibre, tex: @plan.sewn_on.fetch("thread.tex"),
+                            structure: @plan.cloth.kind)
     end
 
     def experience_of(alike)
