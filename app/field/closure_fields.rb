@@ -90,6 +90,8 @@ module NimbleEyelet
       open("placket.most_gap", :length, "no gap above"),
       row("placket.extension", :length, "extension", initial: "18", help: "From the centre line to the finished edge."),
       row("placket.orientation", :choice, "holes lie", choices: Placket::ORIENTATIONS, initial: "vertical"),
+      open("placket.stand", :length, "height of the collar stand", help: "Its hole lies across, at half of it."),
+      open("placket.drop", :length, "from its button to the next", help: "Usually 60 to 75 mm."),
       row("placket.first_lies", :choice, "the first hole lies", choices: Placket::FIRST_LIES, initial: "as_rest"),
       row("placket.use", :choice, "kind of garment", choices: Placket::USES, initial: "shirt"),
       row("placket.place", :choice, "place on it", choices: Placket::PLACES, initial: "front"),

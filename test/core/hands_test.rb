@@ -151,7 +151,7 @@ class HandsTest < CoreTest
     before = at.facts(:smock).steps.keys
     at.went_wrong(one, mishap, measured: measured, at: hole)
     other = other_turns(before - at.facts(:smock).steps.keys, one.step)
-    elsewhere = measured.to_s if row.asks == "place" && hole
+    elsewhere = measured.to_s if row.hole == "fixed" && hole
     place.happen(mishap, piece, hole&.to_s, elsewhere: elsewhere)
     told = []
     differ = given_out(Support::WorkingHands.new, at, place, { smock: piece }) { |step| told << step.does }

@@ -201,6 +201,31 @@ class LayoutTest < CoreTest
     end)
   end
 
+  # The stand's hole lies across at half its height; what is even is the front below it.
+  def test_a_collar_stand_is_outside_the_evenness
+    found = sheet(placket: run_of(stand: mm(36), drop: mm(70), count: 7)).layout
+    front = found.holes.drop(1)
+
+    assert_equal([[mm(18), "horizontal"], [mm(88), "vertical"]], found.holes.first(2).map do |hole|
+      [hole.at, hole.lies]
+    end)
+    assert_equal [7, mm(70)], [found.holes.size, found.holes[1].gap]
+    assert_operator found.evenness, :<=, mm(1)
+    assert_equal front.each_cons(2).sum { |one, two| (two.at - one.at).to_f } / (front.size - 1), found.mean_gap.to_f
+    assert_equal sheet(placket: run_of(first: mm(88), count: 6)).layout.holes.map(&:at), front.map(&:at)
+  end
+
+  # Two buttons for each hole, and one inside that takes the strain; all on the list.
+  def test_a_double_breasted_front_has_all_its_buttons
+    found = sheet(placket: run_of(rows: "double", orientation: "horizontal", extension: mm(80), run_length: mm(300),
+                                  count: 3))
+    names = found.progress.steps.map(&:name)
+    listed = Supplies.of([SessionPart.new(key: 1, name: "front", garment: "coat", sheet: found)]).select { |one| one.kind == "button" }
+
+    assert_equal([3, 3, 1], %w[button show-button anchor-button].map { |name| names.count(name) })
+    assert_equal [7, 1], listed.map(&:count)
+  end
+
   private
 
   def assert_holds(asked, found)

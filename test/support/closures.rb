@@ -85,7 +85,7 @@ module NimbleEyelet
       end
 
       def any_run
-        run_of(run_length: mm(300), count: pick([2, 3]), orientation: pick(%w[vertical horizontal]),
+        run_of(run_length: mm(300), count: pick([2, 3]), stand: pick([nil, nil, nil, mm(30)]), orientation: pick(%w[vertical horizontal]),
                extension: mm(pick([18, 30])), use: pick(Placket::USES.keys),
                pins: pick([[], [], [Placket::Pin.new(id: "bust", at: mm(118), holds: "hole")]]))
       end

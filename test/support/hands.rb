@@ -108,7 +108,7 @@ module NimbleEyelet
         "punch" => ->(one, piece, _) { punched(one, piece) },
         "cut" => ->(one, *) { cut(one) },
         "pin_button" => OF["button"], "cut_thread" => NOTHING, "lay_spacer" => NOTE["spacer"], "sew_test_button" => NOTHING,
-        "sew_button" => OF["sew_button"], "sew_button_by_hand" => OF["button"], "rinse" => OF["rinse"], "take_marks_out" => NOTE["unmarked"], "sew_spare" => NOTHING,
+        "sew_button" => OF["sew_button"], "sew_button_by_hand" => OF["button"], "rinse" => OF["rinse"], "take_marks_out" => NOTE["unmarked"], "sew_spare" => NOTHING, "sew_show_button" => NOTHING, "sew_anchor" => NOTHING,
         "note" => NOTHING, "have_cord" => NOTHING, "stay" => OF["stay"], "stay_underlap" => NOTHING,
         "mark" => ->(one, *) { [["mark", one.figures["placket.count"]]] }, "draw_lines" => OF["lines"], "finish_tails" => OF["tails"],
         "tear" => OF["tear"], "trim_film" => OF["trim"], "seal" => ->(_, _, step) { sealed(step) },

@@ -58,8 +58,14 @@ module NimbleEyelet
     # @param card [Integer, nil] buttons come on cards of so many
     # @return [Array<Supply>]
     def self.of(parts, stash: {}, card: nil)
-      [*buttons(parts, stash, card), *backing(parts), *threads(parts), *stays(parts), *cords(parts), *ways(parts), *liquid(parts),
+      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts), *cords(parts), *ways(parts), *liquid(parts),
        *needles(parts)]
+    end
+
+    # What a double-breasted front hangs on inside.
+    def self.anchors(parts)
+      count = parts.sum { |part| steps(part, "anchor-button").size }
+      count.zero? ? [] : [Supply.new(kind: "button", name: "flat anchor button, inside", count: count, says: "one for each front")]
     end
 
     # Where buttons are pulled hard, a small flat one behind each; sewn on by hand alone.
@@ -95,9 +101,9 @@ module NimbleEyelet
     def self.spare(count) = count >= MANY ? 2 : 1
 
     def self.buttons(parts, stash, card)
-      wanted = parts.select { |part| part.sheet.plan.button.fastens? }.group_by { |part| button_name(part) }
+      wanted = parts.select { |part| buttons_of(part).positive? }.group_by { |part| button_name(part) }
       wanted.map do |name, sharing|
-        count = sharing.sum { |part| steps(part, "button").size }
+        count = sharing.sum { |part| buttons_of(part) }
         lies = stash.fetch(name, NONE)
         open = open_buttons(sharing, count)
         to_lay = [open, lies.free_for(sharing.map(&:key))].min
@@ -108,9 +114,13 @@ module NimbleEyelet
       end
     end
 
+    def self.buttons_of(part) = SEWN_ON.sum { |name| steps(part, name).size }
+    # Steps that take one button each.
+    SEWN_ON = %w[button show-button].freeze
+
     # What is sewn on is out of the box; spare ones are wanted for as long as a button is still to be sewn on.
     def self.open_buttons(parts, count)
-      open = count - sewn(parts, "button")
+      open = count - SEWN_ON.sum { |name| sewn(parts, name) }
       open.zero? ? 0 : open + spare(count) - sewn(parts, "spare-button")
     end
 
@@ -218,7 +228,7 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :backing, :ways, :toggles, :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
+    private_class_method :buttons_of, :anchors, :backing, :ways, :toggles, :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
                          :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords,
                          :liquid, :needles
   end

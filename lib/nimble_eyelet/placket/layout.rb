@@ -92,11 +92,13 @@ module NimbleEyelet
       # @param beginning [Beginning, nil] of the machine, for start marks
       def initialize(run, button, extent, width, foot, sewn: [], beginning: nil)
         @run = run
+        @front = run.front
         @button = button
-        @sewn = sewn.first(Spacing::MOST_HOLES)
-        @holes = Holes.new(run, extent, width, foot, sewn: sewn, beginning: beginning, fastens: button.fastens?)
-        @spacings = Spacings.new(run, button, @holes, sewn: @sewn)
-        @words = LayoutWords.new(run, button, @spacings)
+        @sewn = sewn.reject { |hole| hole.at == run.stand_place }.first(Spacing::MOST_HOLES)
+        @holes = holes_of(run, extent, width, foot, sewn, beginning)
+        spaced = run.stand ? holes_of(@front, extent, width, foot, sewn, beginning) : @holes
+        @spacings = Spacings.new(@front, button, spaced, sewn: @sewn)
+        @words = LayoutWords.new(@front, button, @spacings)
       end
 
       # @return [Layout]
@@ -104,7 +106,7 @@ module NimbleEyelet
       def layout
         check_ends
         row = @spacings.found or raise refusal
-        holes = @holes.at(row.places)
+        holes = @holes.at([*@run.stand_place, *row.places])
         edge = Edge.of(@run, @button, @holes)
         gaps = row.gaps
         Layout.new(run: @run, row: row, holes: holes, edge: edge, mean_gap: mean(gaps), smallest_gap: gaps.min, largest_gap: gaps.max,
@@ -114,6 +116,10 @@ module NimbleEyelet
       end
 
       private
+
+      def holes_of(run, extent, width, foot, sewn, beginning)
+        Holes.new(run, extent, width, foot, sewn: sewn, beginning: beginning, fastens: @button.fastens?)
+      end
 
       def check_ends
         half = (@holes.footprint / 2) + least

@@ -113,21 +113,25 @@ module NimbleEyelet
     # first, last - Length or nil; count, count_most - Integer or nil; wished_gap - Length or nil
     # least_gap, most_gap - Length or nil, which no gap may pass; pattern - String, key of PATTERNS
     # together - Integer, holes of a cluster; inner_gap - Length or nil, between them
+    # stand - Length or nil, height of a collar stand above the front, whose hole lies across at half of it
+    # drop - Length or nil, from the stand's button to the first on the front
     # place - String, key of PLACES; first_lies, overlap, rows - String; offset - Length of each of two rows from the
     #   centre line
     class Run < Value.of(:run_length, :use, :orientation, :extension, :edge, :grid, :seat, first: nil, last: nil,
                          count: nil, wished_gap: nil, pins: [], keep_outs: [], count_most: nil, least_gap: nil,
                          most_gap: nil,
                          pattern: "even", together: 2, inner_gap: nil, first_lies: "as_rest", overlap: "right", rows: "single",
-                         offset: Length.mm(60), place: "front")
+                         offset: Length.mm(60), place: "front", stand: nil, drop: nil)
       gap = Typing::Limit.length(5, 500)
       place = Typing::Limit.length(0, 3000, open: true)
       LIMITS = {
         run_length: place, first: place, last: place, wished_gap: gap, least_gap: gap, most_gap: gap, inner_gap: gap,
         extension: Typing::Limit.length(0, 200, open: true), offset: Typing::Limit.length(0, 300, open: true),
         count: Typing::Limit.whole(1..Spacing::MOST_HOLES), count_most: Typing::Limit.whole(1..Spacing::MOST_HOLES),
-        together: Typing::Limit.whole(2..6)
+        together: Typing::Limit.whole(2..6), stand: Typing::Limit.length(15, 80), drop: Typing::Limit.length(30, 150)
       }.freeze
+      # From the button of a collar stand to the first on the front: 60 to 75.
+      USUAL_DROP = Length.mm(65)
       # Where a row of a list may lie.
       PLACE = Typing::Limit.length(0, 3000)
       # Rows of each list.
@@ -142,7 +146,18 @@ module NimbleEyelet
       def double? = rows == "double"
 
       # @return [Boolean] whether the first hole lies otherwise than the rest
-      def first_across? = vertical? && first_lies == "across"
+      def first_across? = vertical? && (first_lies == "across" || !stand.nil?)
+
+      # @return [Length, nil] where the hole of the collar stand lies
+      def stand_place = stand && (stand / 2)
+
+      # @return [Run] without its collar stand: what is spaced evenly
+      def front
+        return self unless stand
+
+        with(stand: nil, drop: nil, first_lies: "as_rest", first: first || (stand_place + (drop || USUAL_DROP)),
+             count: count && [count - 1, 1].max, count_most: count_most && [count_most - 1, 1].max)
+      end
 
       def long? = run_length > LONG_RUN
       def musts = pins.select(&:must?)

@@ -111,10 +111,14 @@ module NimbleEyelet
       # @return [String, nil] nothing where one pass is enough
       def again_words(kind)
         return unless second_pass
-        return "Sew over it a second time." unless style.value.opens
+        return "Sew the whole #{style.value.opens ? 'hole' : 'tack'} a second time, on top." if whole_again?(kind)
 
-        whole = kind.programmed && !kind.partwise && stitched == :satin && !style.value.by_hand && !style.value.round?
-        whole ? "Sew the whole hole a second time, on top." : "Sew both beads a second time, without tacks."
+        style.value.opens ? "Sew both beads a second time, without tacks." : "Sew over it a second time."
+      end
+
+      # A programme that goes by itself sews all its parts.
+      def whole_again?(kind)
+        kind.programmed && !kind.partwise && stitched != :straight && !style.value.by_hand && !style.value.round?
       end
 
       # @return [String, nil] nothing in its middle, or where there is none

@@ -23,7 +23,7 @@ module NimbleEyelet
       end
 
       # @return [Array<Work::Step>]
-      def last = [spare].compact
+      def last = [*second_row, spare].compact
 
       # @return [Array<Work::Step>] of buttons sewn on by machine
       def secured
@@ -60,6 +60,30 @@ module NimbleEyelet
         return "Anchored in the centre, width 0 strikes the bridge between the holes." if way == "tie_off"
 
         @order.for_child ? "For a child: knotted, liquid only on top." : nil
+      end
+
+      # A double-breasted front: the other row is for show, and one button inside takes the strain.
+      def second_row
+        return [] unless @order.layout.run.double?
+
+        [*@order.layout.holes.map { |hole| for_show(hole) }, anchor]
+      end
+
+      def for_show(hole)
+        sew = Work::Operation["sew_show_button", figures: { "hole.at" => hole.at, "hole.button" => hole.button },
+                                                 hazards: child, minds: [across(hole)],
+                                                 says: "Sew button #{hole.number} of the other row through the upper side alone."]
+        Work::Step.of("show-button", at: hole.at, block: "buttons", part: "#{BUTTONED}: the other row", operations: [sew])
+      end
+
+      def across(hole)
+        Sentence["Level with hole #{hole.number}, %s from it across the centre line.", @order.layout.run.offset * 2]
+      end
+
+      def anchor
+        step("anchor-button", Work::Operation["sew_anchor", hazards: child,
+                                              says: "Sew one flat button inside, level with the top pair.",
+                                              minds: ["Its hole is on the edge of the side beneath: one more, sewn the same way."]])
       end
 
       # One spare a garment: of cuffs, collars and tabs it is sewn in with the front.

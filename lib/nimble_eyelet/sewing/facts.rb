@@ -171,6 +171,11 @@ module NimbleEyelet
         mishaps.select(&:moved?).to_h { |entry| [entry.at, entry.measured] }
       end
 
+      # @return [Array<Length>] where holes were cut and closed up again: nothing can be sewn there
+      def closed_up
+        mishaps.select { |entry| entry.mishap.hole == "gone" && entry.measured }.map(&:measured)
+      end
+
       # @return [Array<Placket::SewnHole>] holes as if none had been displaced
       def holes_as_planned
         displaced.invert.then { |planned| holes.map { |hole| hole.with(at: planned.fetch(hole.at, hole.at)) } }

@@ -218,9 +218,8 @@ module NimbleEyelet
     # Where a hole was cut in the wrong place the row is spaced around it, with as many holes as it had.
     def run
       moved = @facts.displaced
-      return @plan.placket if moved.empty?
-
-      Placket::Displaced.run(@plan.placket, laid(@plan.placket, @facts.holes_as_planned).holes, moved)
+      planned = Placket::Displaced.clear(@plan.placket, @facts.closed_up, overall)
+      moved.empty? ? planned : Placket::Displaced.run(planned, laid(planned, @facts.holes_as_planned).holes, moved)
     end
 
     def laid(run, sewn)
@@ -232,7 +231,7 @@ module NimbleEyelet
     # A list of steps hangs on the plan, on what was learned for it, and on the holes that are sewn: not on what was
     # ticked.
     def steps
-      @memory.of([:steps, @plan, @lessons.experience, fitted, correction, run, @facts.holes, stored]) { Sewing::Steps.of(order) }
+      @memory.of([:steps, @plan, @lessons.experience, fitted, correction, run, @facts.holes, stored, tested?]) { Sewing::Steps.of(order) }
     end
 
     def order
@@ -240,7 +239,7 @@ module NimbleEyelet
                               cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
                               cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails,
                               stored: stored, for_child: @plan.placket.usage.child, way: way,
-                              given: way && other_ways.given, slit_by_hand: ways.slit)
+                              given: way && other_ways.given, slit_by_hand: ways.slit, tested: tested?)
     end
 
     def current = @current ||= current_settings
@@ -259,6 +258,9 @@ module NimbleEyelet
         correction: correction, by: setting.by.key, hands: hands,
         adds: (@lessons.allowance(recipe.foot.value) if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
     end
+
+    # A test hole sewn with what is set now is in use.
+    def tested? = frozen ? frozen.changes.empty? : false
 
     def ways = @ways ||= OtherWays.of(@plan, recipe, cut)
 

@@ -43,7 +43,8 @@ module NimbleEyelet
       ["unclamp", 5], ["let_dry", 10], ["punch", 30, %w[blade]], ["cut", 90, %w[blade]],
       # The buttons.
       ["pin_button", 180, %w[pins]], ["cut_thread", 60], ["lay_spacer", 20], ["sew_test_button", 180, %w[wheel eyes]],
-      ["sew_button", 180, %w[wheel eyes]], ["sew_button_by_hand", 180], ["rinse", 120], ["take_marks_out", 60], ["sew_spare", 90], ["note", 60, %w[pins]],
+      ["sew_button", 180, %w[wheel eyes]], ["sew_button_by_hand", 180], ["rinse", 120], ["take_marks_out", 60], ["sew_spare", 90],
+      ["sew_show_button", 180, %w[wheel eyes]], ["sew_anchor", 300, %w[wheel eyes]], ["note", 60, %w[pins]],
       # Another way to close than a hole sewn by machine.
       ["prepare_way", 300], ["work_way", 900],
       # The way out of what went wrong.

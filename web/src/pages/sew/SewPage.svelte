@@ -143,6 +143,11 @@
             />
           {/key}
         {/if}
+        {#if (now.name === 'test-open' || now.name === 'accept') && now.closure !== null}
+          <a class="btn min-h-11" href={workroom.at(`/closures/${now.closure}/swatch`)} data-log-test
+            >Log what you see</a
+          >
+        {/if}
         {#if now.look}
           {#key now.id}
             <LookAtIt differs={(seen) => now && void work.differs(now, seen)} mishap={goneWrong} />

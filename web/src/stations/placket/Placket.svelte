@@ -98,7 +98,18 @@
 </div>
 <div class="mt-4 flex flex-wrap gap-x-6 gap-y-3">
   <Pick {work} path="placket.orientation" label="{sewn}s lie" />
-  {#if upright}<Pick {work} path="placket.first_lies" label="The first {sewn.toLowerCase()} lies" />{/if}
+  {#if upright}
+    <Pick {work} path="placket.first_lies" label="The first {sewn.toLowerCase()} lies" />
+    {#if fastens && (plan['placket.use'] === 'shirt' || plan['placket.stand'])}
+      <Field {work} path="placket.stand" label="Height of the collar stand" hint="empty: no stand here" />
+      {#if plan['placket.stand']}<Field
+          {work}
+          path="placket.drop"
+          label="From its button to the next"
+          placeholder="65"
+        />{/if}
+    {/if}
+  {/if}
   <Pick {work} path="placket.pattern" />
   {#if plan['placket.pattern'] === 'clusters'}
     <Field {work} path="placket.together" />
@@ -117,8 +128,9 @@
   <Marks {layout} {sheet} {upright} {fastens} {picked} {pick} />
   {#if layout.mean_gap}
     <p class="mt-1 max-w-prose text-sm text-secondary">
-      As a check, an expanding gauge opens to {layout.mean_gap.text}; a {sewn.toLowerCase()} within {layout
-        .unseen.text} of it is not seen. Try the garment on before marking. Mark with {layout.marking}.
+      {#if layout.evenness.mm <= layout.unseen.mm}As a check, an expanding gauge opens to {layout.mean_gap
+          .text}; a {sewn.toLowerCase()} within {layout.unseen.text} of it is not seen.{/if}
+      Try the garment on before marking. Mark with {layout.marking}.
     </p>
   {/if}
 
