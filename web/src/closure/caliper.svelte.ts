@@ -11,6 +11,8 @@ class Caliper {
   /** Why the last reading did not come. */
   note = $state('');
   private asked = '';
+  /** Done when the jaws stand as they were last moved. */
+  private moved: Promise<void> = Promise.resolve();
 
   private get path() {
     return { slug: workroom.slug };
@@ -27,6 +29,7 @@ class Caliper {
 
   /** Reads into a field, as if it were typed there. */
   async read(field: HTMLInputElement): Promise<void> {
+    await this.moved;
     const answer = await ask(
       client.POST('/api/workrooms/{slug}/caliper/reading', { params: { path: this.path } }),
     );
@@ -39,7 +42,12 @@ class Caliper {
     field.dispatchEvent(new Event(READ_OFF));
   }
 
-  async move(body: { jaws?: string; key?: 'unit' | 'zero' }): Promise<void> {
+  move(body: { jaws?: string; key?: 'unit' | 'zero' }): Promise<void> {
+    this.moved = this.moved.then(() => this.tell(body));
+    return this.moved;
+  }
+
+  private async tell(body: { jaws?: string; key?: 'unit' | 'zero' }): Promise<void> {
     const answer = await ask(
       client.PUT('/api/workrooms/{slug}/caliper', { params: { path: this.path }, body }),
     );
