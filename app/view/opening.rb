@@ -12,7 +12,10 @@ module NimbleEyelet
         cut = sheet.cut
         { length: present.length(sheet.opening), overall: present.length(sheet.overall),
           wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name,
-          verdict: verdict(sheet.verdict, present), ends: ends(cut.ends, present),
+          verdict: verdict(sheet.verdict, present),
+          seen_in_twenty: sheet.seen_to_fit&.then do |chance|
+            Opening::Verdict.twentieths(chance)
+          end, ends: ends(cut.ends, present),
           across: present.length(sheet.recipe.width(sheet.opening)),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,

@@ -206,12 +206,15 @@ module NimbleEyelet
       def hands_of(option) = Length.mm(option.at.first.rationalize(1r / 1000))
       def about(length) = Length.mm((length * 4).round/4r)
 
+      # Of what is turned alone: how likely the whole row is stands elsewhere, once.
       def likelier(move)
         before, after = [move.before, move.after].map { |chance| (chance * TWENTY).round.clamp(0, TWENTY - 1) }
-        return "The whole row is right on this in #{after} of #{TWENTY} then, as far as can be told by now." if before == after
-
-        "The whole row is right on this in #{after} of #{TWENTY} then; as it was sewn, in #{before}."
+        alone = "#{ALONE.fetch(move.axis)} alone then comes right in #{after} of #{TWENTY} rows"
+        before == after ? "#{alone}, as far as can be told." : "#{alone} instead of #{before}."
       end
+      ALONE = { fit: "The length", cover: "The stitch coverage", tension: "The tension",
+space: "The room to cut" }.freeze
+      private_constant :ALONE
 
       def mark(axis, option)
         case axis

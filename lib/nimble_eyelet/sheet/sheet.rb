@@ -111,6 +111,9 @@ module NimbleEyelet
     # @return [Hash{String => Length}] the shortest cut length of each verdict, from tight on
     def bands = @bands ||= cut.passing.bands(wants)
 
+    # @return [Float, nil] chance that the next hole is as long as it should be, as far as holes of this closure tell
+    def seen_to_fit = own_swatches.empty? ? nil : strips.find { |strip| strip.key == :fit }&.chance
+
     # @return [Opening::Verdict] of the opening that comes of it
     def verdict = @verdict ||= cut.passing.verdict(opening)
 
@@ -189,7 +192,7 @@ module NimbleEyelet
     def learned_correction
       @learned_correction ||= begin
         by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length,
-                                         tack_by: @plan.opening.tack_by)
+tack_by: @plan.opening.tack_by)
         (UNLEARNED.include?(by) ? nil : @lessons.added(fitted, by, set: cut.length))&.then do |added|
           Length.zero - added
         end || Length.zero

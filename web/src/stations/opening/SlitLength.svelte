@@ -29,7 +29,9 @@
       {opening.verdict.words}
     </p>
     <p class="text-secondary">
-      in {opening.verdict.in_twenty} of 20 such holes; {opening.verdict.passes_in_twenty} of 20 let it through
+      {opening.seen_in_twenty === null
+        ? `in ${opening.verdict.in_twenty} of 20 such holes; ${opening.verdict.passes_in_twenty} of 20 let it through`
+        : `reckoned; by your test holes the next one fits in ${opening.seen_in_twenty} of 20`}
     </p>
   </div>
 </div>
