@@ -177,10 +177,11 @@ module NimbleEyelet
     private
 
     def situation
-      Recipes::Situation.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
-                             stabilisers: @plan.stabilisers, experience: @lessons.experience,
-                             stay_by: @plan.recipe.stay_by)
+      Recipes::Situation.new(**made_of, stabilisers: @plan.stabilisers, experience: @lessons.experience,
+                                        stay_by: @plan.recipe.stay_by)
     end
+
+    def made_of = @plan.to_h.slice(:button, :cloth, :thread, :machine)
 
     def style = recipe.style.value
 
@@ -238,21 +239,19 @@ tack_by: @plan.opening.tack_by)
     end
 
     def order
-      Sewing::SewingOrder.new(button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine, recipe: recipe,
-                              cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
-                              cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails,
-                              stored: stored, for_child: @plan.placket.usage.child, way: way,
-                              given: way && other_ways.given, slit_by_hand: ways.slit, tested: tested?)
+      Sewing::SewingOrder.new(**made_of, recipe: recipe, cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
+                                         cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails,
+                                         stored: stored, for_child: @plan.placket.usage.child, way: way,
+                                         given: way && other_ways.given, slit_by_hand: ways.slit, tested: tested?)
     end
 
     def current = @current ||= current_settings
 
     def current_settings
       Swatches::CurrentSettings.new(
-        button: @plan.button, cloth: @plan.cloth, thread: @plan.thread, machine: @plan.machine,
-        set: @lessons.set(sewn_with), holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW),
-        pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover, second_pass: @plan.recipe.second_pass,
-        twice: recipe.second_pass, **of_length, **of_recipe
+        **made_of, set: @lessons.set(sewn_with), holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW),
+                   pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover, second_pass: @plan.recipe.second_pass,
+                   twice: recipe.second_pass, **of_length, **of_recipe
       )
     end
 
