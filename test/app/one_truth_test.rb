@@ -51,7 +51,8 @@ class OneTruthTest < Minitest::Test
     way = number % 7 == 6 ? pick(NimbleEyelet::Otherways::WAYS.keys) : nil
     run = run_of(orientation: pick(%w[vertical horizontal]), extension: mm(40), count: pick([nil, 1, 3]))
     sheet(button: any_button(%w[rounded flat domed ball cord ribbon bar]).with(width: nil), cloth: any_cloth,
-          machine: any_machine(NimbleEyelet::MACHINE_KINDS.keys[number % 4]), recipe: any_recipe.with(way: way), placket: run,
+          machine: any_machine(NimbleEyelet::MACHINE_KINDS.keys[number % 4]), placket: run,
+          recipe: any_recipe.with(way: way),
           cut: any_cut, attach: any_attach)
   rescue NimbleEyelet::Refusal
     nil

@@ -78,6 +78,14 @@ class OpeningTest < CoreTest
                    "corded" => "2.5 mm", "straight_box" => "2 mm", "manual_zigzag" => "2.5 mm", "eyelet" => "2 mm" }, ends)
   end
 
+  # Where nobody said how far it gives, and nothing holds it.
+  def test_a_knit_nobody_measured_is_cut_shorter
+    rib = cloth(kind: "knit", stretch: 0)
+
+    assert_equal cut(cloth: rib).length, cut(cloth: cloth(stretch: 0)).length - mm(1)
+    assert_equal cut(cloth: cloth(kind: "knit", stretch: 30)).length, cut(cloth: cloth(stretch: 30)).length
+  end
+
   def test_bands_are_where_the_verdict_changes
     [cloth, cloth(stretch: 40), cloth(layers: 5)].each do |stuff|
       goes = passing(cloth: stuff)

@@ -88,7 +88,7 @@ class SettingTest < CoreTest
 
   def test_every_other_way_says_whether_it_means_the_opening
     assert_equal "key", setting("sliding_scale_foot", kind: "memory").by.key
-    assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "23 mm long: the opening, without its ends"
+    assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "a line 23 mm from the start mark"
     assert_includes setting("general_zigzag_foot").says.in(:in), "in apart for the opening; the ends are sewn outside"
   end
 

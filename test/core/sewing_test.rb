@@ -68,7 +68,7 @@ class SewingTest < CoreTest
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
     assert_match(said("steps.needle_down_on_the"), words["plain"])
-    assert_match(/press the reverse key when the first bead is 22.5 mm/,
+    assert_match(/draw a line 22.5 mm from the start mark/,
                  step(steps(machine: machine("memory")), "test-sew").how.to_s)
   end
 

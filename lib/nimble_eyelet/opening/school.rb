@@ -24,16 +24,22 @@ module NimbleEyelet
     USUAL_CLICK = Length.mm(1r / 2)
     # What a round eyelet has over what is drawn through it.
     EYELET_EASE = Length.mm(1)
+    # A knit grows while it is sewn: where nobody said how far, and nothing holds it.
+    KNIT_GROWS = Length.mm(1)
     # Nap and fluff hold the button back.
     NAP_EASE = Length.mm(1r / 2)
 
     # What a school is question: sizing - OpeningChoice; foot - Foot that clamps buttons, or nil
     # passing - Passing, what the cloth gives and takes; round - Boolean, an eyelet instead of a slit
-    class Question < Value.of(:button, :cloth, :sizing, :foot, :passing, round: false)
+    # held - Rational, share of the stretch that stay and cord leave
+    class Question < Value.of(:button, :cloth, :sizing, :foot, :passing, round: false, held: 1r)
       # @return [Length] the person's own ease, else that of what is no button, else that for this cloth: less where it
       #   is thin
       def ease = sizing.ease || button.form.ease || (thin? ? EASE_THIN : EASE_OTHER)
       def thin? = cloth.thickness <= THIN_LAYER
+
+      # @return [Boolean] a knit of which no stretch was given, with nothing to hold it
+      def grows? = cloth.type.knitted && cloth.stretch.zero? && held == 1
 
       # @return [Length] what the carriage foot is opened to
       def clamp_gap = Opening.clamp_gap(button)
@@ -108,6 +114,7 @@ module NimbleEyelet
       additions = [ease_addition(question),
                    [cloth.fold, "fold", Sentence["The cloth's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
       additions << [NAP_EASE, "nap", Sentence["Nap holds the #{question.button.form.noun} back: %s more.", NAP_EASE]] if cloth.type.nap
+      additions << [-KNIT_GROWS, "knit", Sentence["A knit grows while you sew it: %s less.", KNIT_GROWS]] if question.grows?
       eye = question.passing.eye
       additions << [-eye, "eye", Sentence["The eye of the keyhole is open too: %s less.", eye]] if eye.positive?
       additions.map { |length, rule, says| [length, Reason.new(rule: rule, says: says)] }

@@ -114,8 +114,8 @@ module NimbleEyelet
 
       def self.key(request)
         made(request, "key", figure: request.set, short: Sentence["key at %s", request.set],
-                             says: Sentence["At the test hole, press the reverse key when the first bead is %s long: the opening, " \
-                                            "without its ends. Every further hole repeats it.", request.set])
+                             says: Sentence["On the scrap, draw a line %s from the start mark. Sew to it, then press reverse. " \
+                                            "The machine repeats that length.", request.set])
       end
 
       # A bar tack whose length the machine learns: it sews on after the key.

@@ -79,7 +79,7 @@ module NimbleEyelet
         ruler = Ruler.fetch(sizing.ruler)
         passing = Passing.of(button, cloth, held: held, ends: ends, round: round)
         question = Question.new(button: button, cloth: cloth, sizing: sizing, foot: foot, passing: passing,
-                                round: round)
+                                round: round, held: held)
         answers = schools(button).map { |school| answer(school, question, ruler, ends) }
         chosen = answers.find { |answer| answer.school.key == sizing.school } || answers.first
         new(answers: answers, chosen: chosen, ends: ends, ruler: ruler, passing: passing,

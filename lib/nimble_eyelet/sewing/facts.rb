@@ -171,6 +171,9 @@ module NimbleEyelet
         mishaps.select(&:moved?).to_h { |entry| [entry.at, entry.measured] }
       end
 
+      # @return [Integer] holes of the row that were begun again or taken out
+      def spoiled = mishaps.count { |entry| entry.at && (entry.mishap.hole == "gone" || entry.mishap.again.include?("sew")) }
+
       # @return [Array<Length>] where holes were cut and closed up again: nothing can be sewn there
       def closed_up
         mishaps.select { |entry| entry.mishap.hole == "gone" && entry.measured }.map(&:measured)

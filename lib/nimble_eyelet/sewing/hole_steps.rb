@@ -49,8 +49,17 @@ module NimbleEyelet
 
       def place(hole, part)
         step("place", hole, part, Work::Operation["needle_onto", figures: at(hole).merge(started(hole)), says: onto(hole),
-                                                  minds: [laid(hole)]])
+                                                  minds: [*stop(hole), laid(hole)]])
       end
+
+      # Two that went wrong are no accident.
+      def stop(hole)
+        return [] if @order.spoiled < SPOILED || hole.sewn
+
+        ["Two went wrong: stop here and sew a test on a scrap first."]
+      end
+      SPOILED = 2
+      private_constant :SPOILED
 
       def started(hole)
         hole.starts.each_with_object({}) do |start, figures|

@@ -13,12 +13,13 @@ module NimbleEyelet
     # cutting - Opening::CutMethod; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
     # way - Otherways::Way or nil, how it is closed instead of by a hole of the machine; given - Otherways::WayGiven
     # slit_by_hand - Length or nil, where another way is cut
+    # spoiled - Integer, holes of the row that were begun again or taken out
     # tested - Boolean, a test hole sewn with these settings is in use
     # stored - Swatches::Swatch or nil, a recent one that stands for the test hole
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching,
                                  :beginning, cutting: Opening::CutMethod.new,
                                  button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"), tails: nil, stored: nil,
-                                 for_child: false, way: nil, given: nil, slit_by_hand: nil, tested: false)
+                                 for_child: false, way: nil, given: nil, slit_by_hand: nil, tested: false, spoiled: 0)
       # @return [Length] the opening as it will come out
       def opening = slit_by_hand || setting.planned
       def overall = opening + cut.ends.both

@@ -235,14 +235,18 @@ tack_by: @plan.opening.tack_by)
     # A list of steps hangs on the plan, on what was learned for it, and on the holes that are sewn: not on what was
     # ticked.
     def steps
-      @memory.of([:steps, @plan, @lessons.experience, fitted, correction, run, @facts.holes, stored, tested?]) { Sewing::Steps.of(order) }
+      hangs_on = [:steps, @plan, @lessons.experience, fitted, correction, run, @facts.holes, so_far]
+      @memory.of(hangs_on) { Sewing::Steps.of(order) }
     end
 
+    # What the test holes and the row came to.
+    def so_far = { stored: stored, tested: frozen ? frozen.changes.empty? : false, spoiled: @facts.spoiled }
+
     def order
-      Sewing::SewingOrder.new(**made_of, recipe: recipe, cut: cut, setting: setting, layout: layout, attaching: attaching, beginning: beginning,
-                                         cutting: @plan.cut, button_sewing: @plan.attach, tails: @plan.recipe.tails,
-                                         stored: stored, for_child: @plan.placket.usage.child, way: way,
-                                         given: way && other_ways.given, slit_by_hand: ways.slit, tested: tested?)
+      Sewing::SewingOrder.new(**made_of, recipe: recipe, cut: cut, setting: setting, layout: layout, attaching: attaching,
+                                         beginning: beginning, cutting: @plan.cut, button_sewing: @plan.attach,
+                                         tails: @plan.recipe.tails, for_child: @plan.placket.usage.child, way: way,
+                                         given: way && other_ways.given, slit_by_hand: ways.slit, **so_far)
     end
 
     def current = @current ||= current_settings
@@ -260,9 +264,6 @@ tack_by: @plan.opening.tack_by)
         correction: correction, by: setting.by.key, hands: hands,
         adds: (@lessons.allowance(recipe.foot.value) if setting.by.key == "clamp" && recipe.foot.value.allowance.nil?) }
     end
-
-    # A test hole sewn with what is set now is in use.
-    def tested? = frozen ? frozen.changes.empty? : false
 
     def ways = @ways ||= OtherWays.of(@plan, recipe, cut)
 

@@ -36,7 +36,10 @@
       ...(measured ? { measured: measured.trim() } : {}),
       ...(Object.keys(looks).length ? { looks } : {}),
     });
-    said = 'Noted: it counts as a test hole does.';
+    const wrong = Object.keys(looks).length > 0;
+    said = wrong
+      ? 'Noted. Look a second time, in daylight. Still wrong? Then put it right.'
+      : 'Noted. It counts as a test hole does.';
     measured = away = back = '';
   }
 </script>

@@ -56,7 +56,17 @@
     document.title = `${now ? now.part : 'At the machine'}: Nimble Eyelet`;
   });
 
-  const done = (): void => void work.done(measured.trim());
+  /** What is cut wet glues together: it is asked about once. */
+  let asked = $state('');
+  let wet = $derived(Boolean(wait && wait.from > 0 && now && asked === now.id));
+  const done = (): void => {
+    if (wait && wait.from > 0 && now && asked !== now.id) {
+      asked = now.id;
+      announce('Not dry yet.');
+      return;
+    }
+    void work.done(measured.trim());
+  };
   const back = (): void => void work.back();
   const goneWrong = (): void => {
     if (now) wrong = true;
@@ -110,7 +120,12 @@
           </div>
         </div>
         {#if wait && wait.from > 0}
-          <p class="mt-2 text-2xl">Dry at {timeOf(doc.as_of, wait.from)}.</p>
+          <p class="mt-2 text-2xl" data-dry-at>
+            Dry at {timeOf(doc.as_of, wait.from)}.
+            {#if wet}<strong class="text-warning" data-wet
+                >Not dry yet. Touch it: if it is dry, tap once more.</strong
+              >{/if}
+          </p>
         {/if}
         {#if now.how}<p class="mt-3 max-w-5xl text-[clamp(1.15rem,2.6vmin,1.9rem)]">{now.how}</p>{/if}
         {#if now.symptom}<p class="mt-2 max-w-3xl text-lg text-secondary">{now.symptom}</p>{/if}
