@@ -76,9 +76,9 @@ class StitchTest < AppTest
     text = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").squeeze(" \n")
 
     ["linen field smock: front placket", "Lapwing", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm",
-     "Clamp the button, then open the foot by 5 clicks of 0.5 mm: 22.5",
+     "Put the button in the foot. Then open the foot 5 more clicks of 0.5 mm: 22.5",
      "It begins at the end toward you; the left side first",
-     "Put back", "Push the sensing lever up", "Presser foot"].each do |words|
+     "Put back", "Push the buttonhole lever up", "Presser foot"].each do |words|
       assert_includes text, words
     end
     tick("settings")

@@ -41,8 +41,8 @@ class HandsAndMarksTest < CoreTest
     assert_equal before.setting.clicks, told[2].to_i
     assert_operator told[1].to_i, :>, told[2].to_i
     assert_equal made.setting.clicks, told[1].to_i, "the change made is the step then"
-    assert_includes said_in(made.setting.says, :mm), "#{told[1]} clicks of 0.5 mm"
-    assert_includes words(made).values.join(" "), "#{told[1]} clicks"
+    assert_includes said_in(made.setting.says, :mm), "#{told[1]} more clicks of 0.5 mm"
+    assert_includes words(made).values.join(" "), "#{told[1]} more clicks"
   end
 
   def test_a_foot_without_a_click_is_told_by_the_ruler

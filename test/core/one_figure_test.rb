@@ -71,9 +71,9 @@ class OneFigureTest < CoreTest
     said = words(cardigan)
     opening = cardigan.opening.to_s
 
-    assert_includes said["test-sew"], "when the first bead is #{opening} long"
+    assert_includes said["test-sew"], "a line #{opening} from the start mark"
     said.keys.grep(/\Asew-at/).each { |key| assert_includes said[key], said("steps.repeats_by_itself") }
-    assert(said.any? { |key, text| key.start_with?("back-") && text.include?("forget the length") })
+    assert(said.any? { |key, text| key.start_with?("back-") && text.include?(said("steps.forget_the_length")) })
     assert(said.values.any? { |text| text.include?("foot pressure one step lighter") })
     assert(said.values.any? { |text| text.include?("foot pressure back to your usual") })
     assert_equal 8, said.keys.grep(/\Acord-at|\Aloop-at|\Apull-at/).size, "each loop is pulled closed"

@@ -34,8 +34,8 @@ class SettingTest < CoreTest
     plain = setting("carriage_foot", allowance: mm(2))
 
     assert_equal [0, mm(3), mm(23)], [plain.clicks, plain.opened, plain.gives]
-    assert_equal "Clamp the button, then open the foot 3 mm further: 23 mm between the two stops, by ruler.", plain.says.in(:mm)
-    assert_equal "Clamp the button and leave it there: 23 mm between the two stops.",
+    assert_equal "Put the button in the foot. Then open the foot 3 mm more: 23 mm between the stops, by ruler.", plain.says.in(:mm)
+    assert_equal "Put the button in the foot and leave it there: 23 mm between the stops.",
                  setting("carriage_foot", allowance: mm(5)).says.in(:mm)
     # Too far, too long already, or a ball: a flat stand-in of the right length.
     [setting("carriage_foot", allowance: mm(1), length: 25), setting("carriage_foot", allowance: mm(9)),

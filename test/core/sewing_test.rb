@@ -60,11 +60,11 @@ class SewingTest < CoreTest
 
     # Which tack comes first is as it was watched, and never told before.
     refute_match(/near|far/i, words["sensing"])
-    { "away" => /\ANear tack, one bead away, far tack, the other bead back/,
-      "toward" => /\AFar tack, one bead toward you, near tack, the other bead back/ }.each do |way, order|
+    { "away" => /\AIt sews the near end, one side, the far end, the other side/,
+      "toward" => /\AIt sews the far end, one side, the near end, the other side/ }.each do |way, order|
       assert_match order, step(steps(machine: watched("sensing", first_direction: way)), "sew").how.to_s
     end
-    assert_match(/other bead away again/, step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
+    assert_match(/the other side the same way/, step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
     assert_match(said("steps.needle_down_on_the"), words["plain"])
@@ -99,7 +99,7 @@ class SewingTest < CoreTest
     # The slit from 3 outside the centre line to 19.5 inside it: its ends lie 17 and 39.5 from the edge.
     assert_equal [["inner", "15 mm", "41 mm"]], start.call("sensing", "away", **across)
     assert_equal 2, sheet.layout.holes.first.starts.size, "nobody has watched: both ends"
-    assert_includes step(steps, "place").does.in(:mm), "at the lower end 552.5 mm"
+    assert_includes step(steps, "place").does.in(:mm), "At the lower end: 552.5 mm"
     away = sheet(machine: watched(eye_end: "near"), recipe: Recipes::Overrides.new(style: "keyhole"))
 
     assert_equal said("start.the_lower_end"), away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
@@ -153,7 +153,7 @@ class SewingTest < CoreTest
 
     assert_match(/Select straight stitch,/, step(only, "settings").how, "its needle has no other place")
     assert_match(said("steps.foot_up_turn_foot"), step(box, "sew").how.to_s)
-    assert_includes step(box, "place").does.in(:mm), "16.5 mm from the finished edge, in the middle of a long side"
+    assert_includes step(box, "place").does.in(:mm), "16.5 mm from the edge, in the middle of a long side"
     assert_empty box.map(&:key).grep(/seal|dry|lever/)
     assert_nil step(steps(button: button(shape: "cord", diameter: mm(3))), "mark-buttons")
     assert_match(/near pair.*far pair.*each pair/, step(steps, "button").how)

@@ -19,7 +19,7 @@ module NimbleEyelet
   RESETS = {
     "none" => nil, "select_again" => "select the buttonhole again",
     "dial_away_and_back" => "turn the selector away from the buttonhole and back",
-    "push_lever" => "push the sensing lever back, away from you",
+    "push_lever" => "push the lever away from you",
     "first_step" => "turn the selector back to the first part"
   }.freeze
 

@@ -33,7 +33,7 @@ module NimbleEyelet
     MachineKind.new(key: "memory", name: "memory one-step", stores: true,
                     length_from: "the reverse key, pressed at the first hole's far end",
                     order: "first bead out to where you press, then the rest by itself",
-                    sewing: ["Sew the hole: the length repeats by itself.", ["As at the test hole; no key is pressed again."]],
+                    sewing: ["Sew. The machine repeats the length.", ["Press no key this time."]],
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "machine", reset: "none", forgets: "clear_key" }),
     MachineKind.new(key: "stepped", name: "stepped", partwise: true, length_from: "your eye on the marks",

@@ -234,7 +234,7 @@ module NimbleEyelet
         stops = long + @foot.allowance
         build(long, gives: stops - @request.correction, stops: stops, clamps: CARD_CLAMPED,
                     short: Sentence["card %s long", long],
-                    says: Sentence["Put a %s piece of stiff card in the foot instead of the button: %s between the two stops.",
+                    says: Sentence["Put a %s piece of stiff card in the foot instead of the button: %s between the stops.",
                                    long, stops])
       end
 
@@ -253,16 +253,16 @@ module NimbleEyelet
       def opening_words(clicks, click, further)
         if click
           # A click is the foot's own, whatever ruler lies beside it.
-          return Sentence["Clamp %s, then open the foot by #{counted(clicks)} of %s: %s between the two stops.", thing,
+          return Sentence["Put %s in the foot. Then open the foot #{counted(clicks)} of %s: %s between the stops.", thing,
                           Wording.of(click, :mm), made + further]
         end
 
-        Sentence["Clamp %s, then open the foot %s further: %s between the two stops, by ruler.", thing, further, made + further]
+        Sentence["Put %s in the foot. Then open the foot %s more: %s between the stops, by ruler.", thing, further, made + further]
       end
 
       def left_alone
         build(gap, gives: made - @request.correction, stops: made, clamps: thing, short: Sentence["%s as it is", gap],
-                   says: Sentence["Clamp %s and leave it there: %s between the two stops.", thing, made])
+                   says: Sentence["Put %s in the foot and leave it there: %s between the stops.", thing, made])
       end
 
       def build(figure, gives:, **more)
@@ -289,7 +289,7 @@ module NimbleEyelet
                     instead: "Expect the test hole to come out short, and open the foot further after it.")
       end
 
-      def counted(clicks) = clicks == 1 ? "one click" : "#{clicks} clicks"
+      def counted(clicks) = clicks == 1 ? "one more click" : "#{clicks} more clicks"
 
       CARD_CLAMPED = "the card"
       # Nearer than this nobody sets a foot.

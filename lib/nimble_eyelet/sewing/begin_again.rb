@@ -27,10 +27,10 @@ module NimbleEyelet
       end
 
       def self.says(order)
-        return "Push the sensing lever up." unless order.reset?
+        return "Push the buttonhole lever up." unless order.reset?
 
-        lever = order.clamped? && order.machine.reset != LIFTS_LEVER ? ", and the sensing lever up" : ""
-        "Back to the first part: #{order.machine.reset_words}#{lever}."
+        lever = order.clamped? && order.machine.reset != LIFTS_LEVER ? ", and the buttonhole lever up" : ""
+        "Back to the start: #{order.machine.reset_words}#{lever}."
       end
       private_class_method :says, :sets
     end

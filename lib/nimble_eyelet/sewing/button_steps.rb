@@ -54,10 +54,10 @@ module NimbleEyelet
       def spacing? = @attaching.shank.positive?
 
       # A pin leaves its hole in what has no grain to close it.
-      def pointer = @order.cloth.type.perforates ? "pencil dot" : "pin"
+      def pointer = @order.cloth.type.perforates ? "Make a pencil dot" : "Pin"
 
       def marks
-        how = "Closure flat, hems level; #{compare} One button first, then look whether it lies flat; then the rest."
+        how = "Lay it flat, hems level#{compare}. Sew one button first and look whether it lies flat."
         step("mark-buttons", Work::Operation["mark_buttons", figures: places.merge("attach.marks" => by_plan? ? "plan" : "through"),
                                              lasts: Work::Lasting.at("marked", @order.layout.holes.map(&:button)),
                                              says: marked, minds: [how]])
@@ -68,16 +68,18 @@ module NimbleEyelet
 
       def marked
         return "Close the edge and mark where each button sits." if @order.way && @order.slit_by_hand.nil? && !by_plan?
-        return "Mark the buttons through the finished holes, a #{pointer} at the button's seat and not in the corner." unless by_plan?
+        return "Close the edge. #{pointer} through each hole where the button will sit." unless by_plan?
 
         at = @order.layout.holes.map(&:button)
         Sentence["Mark the buttons from the plan, each from the top edge: #{at.map { '%s' }.join(', ')}.", *at]
       end
 
       def compare
-        return "no hole is there yet." if @order.buttons_first?
-
-        "compare with the #{by_plan? ? 'finished holes' : 'plan'}."
+        if @order.buttons_first?
+          ""
+        else
+          ", and compare with the #{by_plan? ? 'holes' : 'plan'}"
+        end
       end
 
       # A button that comes off for washing sits in an eyelet of the underlap, on a pin.
@@ -110,7 +112,7 @@ module NimbleEyelet
         nudge = feed_stop == "length_zero" ? ["Length 0 still nudges a little: look before each button."] : []
         key = { "drop_feed" => "drop_feed", "cover_plate" => "cover_feed", "length_zero" => "stop_feed" }[feed_stop]
         step("feed-off", Work::Operation[key, sets: stopped, says: "#{FEED_STOPS.fetch(feed_stop).capitalize}.", minds: nudge],
-             symptom: "Forgotten, the cloth creeps and the needle hits the button.")
+             symptom: "If you skip this, the fabric creeps and the needle hits the button.")
       end
 
       def feed_stop = @order.button_sewing.feed_stop(@machine)
@@ -179,9 +181,9 @@ module NimbleEyelet
       end
 
       def sewn
-        how = "Presser lever down: without it there is no top tension. #{@attaching.stitches} stitches a pair, begun and ended in " \
+        how = "Presser foot lever down, or there is no top tension. Sew #{@attaching.stitches} stitches a pair; begin and end in " \
               "the same hole.#{pairs}"
-        each("sew_button", "Turn the needle by hand through both holes, then sew button %d.", [how], needs: needs)
+        each("sew_button", "Turn the hand wheel: the needle must drop into both holes. Then sew button %d.", [how], needs: needs)
       end
 
       def pairs

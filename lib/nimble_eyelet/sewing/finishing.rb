@@ -18,7 +18,7 @@ module NimbleEyelet
       # A film is trimmed so near before it is rinsed out, and a box of leather ends in holes punched so wide.
       FILM_LEFT = Length.mm(3)
       LEATHER_PUNCH = Length.mm(2)
-      STAINS = "Tried on the scrap for stains."
+      STAINS = "Try it on the scrap for stains first."
 
       # @param order [SewingOrder]
       def initialize(order)
@@ -53,15 +53,15 @@ module NimbleEyelet
         return unless @order.clamped?
 
         Work::Operation["unclamp", sets: { "lever" => nil, **Ledger.put_back(MACHINE_PARTS.fetch("button_in_foot")) },
-                        says: "Lever up and what is clamped out of the foot: the holes are sewn."]
+                        says: "Lever up. Take out of the foot what is in it."]
       end
 
       def tear
         return unless @stay&.torn
 
         step("tear", Work::Operation["tear", lasts: everywhere("torn"),
-                                     says: "Tear the sheet away, holding the stitches with the other hand."],
-             part: part, symptom: "Pulled at, the satin lifts off.")
+                                     says: "Tear the sheet away. Hold the stitches with your other hand."],
+             part: part, symptom: "If you pull, the stitches lift off.")
       end
 
       # What comes out in water comes out before anything is sealed in.
@@ -81,15 +81,15 @@ module NimbleEyelet
       def sealed_before
         return [] unless sealed? && @order.cutting.sealed_before?
 
-        [step("seal", sealing("Seal the cut line sparingly with fray liquid.")),
-         dry("dry", "Cut wet, it glues the edges together.", "open")]
+        [step("seal", sealing("Seal the cut line with a little fray sealant.")),
+         dry("dry", "If you cut it wet, the edges glue together.", "open")]
       end
 
       def sealed_after
         return [] unless sealed? && @order.cutting.sealed_after?
 
-        [step("seal-after", sealing("Seal the cut edges with fray liquid, the slit held open on a pin."), block: "open"),
-         (dry("dry-after", "Buttoned wet, the edges stick together.", "buttons") unless @order.buttons_first?)].compact
+        [step("seal-after", sealing("Seal the cut edges with fray sealant, the slit held open on a pin."), block: "open"),
+         (dry("dry-after", "If you button it wet, the edges stick together.", "buttons") unless @order.buttons_first?)].compact
       end
 
       def sealing(says)
@@ -129,7 +129,7 @@ module NimbleEyelet
 
         step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: [*last_warning(hole), how],
                                      lasts: [Work::Lasting.new(kind: "slit", at: hole.at, opening: hole.opening)]],
-             at: hole.at, part: part, block: "open", symptom: "An end left uncut reads as too tight: look there first.")
+             at: hole.at, part: part, block: "open", symptom: "If the button sticks, check the ends are fully cut.")
       end
 
       # What was said of the edge when the holes were placed is said once more while they can still be left closed.
@@ -148,17 +148,17 @@ module NimbleEyelet
       end
 
       def does(hole)
-        through = "and put the #{@order.button.form.noun} through before the next."
+        through = "Try the #{@order.button.form.noun} before you cut the next."
         case @order.cutting.way
-        when "chisel" then Sentence["Open hole #{hole.number} with the chisel on a block, %s#{bitten(hole)}, #{through}", hole.opening,
+        when "chisel" then Sentence["Open hole #{hole.number} with the chisel on a block, %s#{bitten(hole)}. #{through}", hole.opening,
                                     *at(hole)]
-        when "snip" then Sentence["Fold hole #{hole.number} across its middle, snip %s on the fold, then scissors both ways: %s, " \
+        when "snip" then Sentence["Fold hole #{hole.number} across its middle, snip %s on the fold, then scissors both ways: %s. " \
                                   "#{through}",
                                   Opening::CutMethod::SNIP, hole.opening]
         else
-          return Sentence["Open hole #{hole.number} from the tack to the eye, %s, #{through}", hole.opening] if eye?
+          return Sentence["Open hole #{hole.number} from the end to the eye, %s. #{through}", hole.opening] if eye?
 
-          Sentence["Open hole #{hole.number} from both ends to the middle, %s in all, #{through}", hole.opening]
+          Sentence["Open hole #{hole.number} from both ends to the middle, %s in all. #{through}", hole.opening]
         end
       end
 
@@ -176,12 +176,12 @@ module NimbleEyelet
       def at(hole) = @order.cutting.bites(hole.opening).flat_map { |bite| [bite.from, bite.to] }
 
       def how
-        return "Stop short of the stitching; no pins in this cloth." if @order.straight? || @order.cloth.type.perforates
-        return "The first and the last bite against the tacks' inner edges, never over them." if @order.cutting.way == "chisel"
-        return "Stop at the tacks' inner edges. Lift the cloth off everything beneath." if @order.cutting.way == "snip"
+        return "Stop short of the stitching. No pins in this fabric." if @order.straight? || @order.cloth.type.perforates
+        return "Set the first and the last bite against the ends, never over them." if @order.cutting.way == "chisel"
+        return "Stop at the ends. Lift the fabric off everything beneath." if @order.cutting.way == "snip"
 
-        "A pin across inside each tack stops the blade. Sharp prong down just inside one tack, up again before the middle, ball on " \
-          "top; then from the other end. Lift the cloth off everything beneath."
+        "Pin across inside each end: it stops the blade. Push the point down just inside one end and up before the middle, the " \
+          "bead on top. Then from the other end. Lift the fabric off everything beneath."
       end
 
       def figures(hole) = { "hole.at" => hole.at, "opening.length" => hole.opening, **cutting_figures(hole) }

@@ -54,8 +54,8 @@ module NimbleEyelet
         stay = Work::Operation["stay", figures: { **@recipe.laid_under, "stay.width" => wide }, hazards: heat, lasts: laid,
                                says: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stay_words}, %s wide.", wide],
                                minds: ["#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side."]]
-        harm = @order.opens? ? "the row tunnels and the holes grow" : "it puckers, and tears out sooner"
-        step("stabilise", stay, block: inside? ? "stay" : "row", symptom: "Left out, #{harm}.")
+        harm = @order.opens? ? "the stitching puckers and the holes stretch" : "it puckers and tears out sooner"
+        step("stabilise", stay, block: inside? ? "stay" : "row", symptom: "Without it #{harm}.")
       end
 
       def laid = Work::Lasting.at("stayed", @order.layout.holes.map(&:at))
@@ -65,8 +65,8 @@ module NimbleEyelet
 
         torn = @stay&.torn || @stay&.film
         stay = Work::Operation["stay_underlap", figures: { "recipe.stabiliser" => @recipe.laid }, hazards: heat,
-                               says: "Stay the underlap too, where the buttons will be sewn.", minds: torn ? [square] : []]
-        step("stabilise-buttons", stay, block: "stay", symptom: "Left out, a button tears its own hole.")
+                               says: "Put interfacing behind the buttons' side too.", minds: torn ? [square] : []]
+        step("stabilise-buttons", stay, block: "stay", symptom: "Without it a button tears its own hole.")
       end
 
       def square
@@ -79,7 +79,7 @@ module NimbleEyelet
 
         looks = @order.layout.run.pins.any? ? "check the pinned points" : "look where it pulls"
         step("try-on", Work::Operation["try_on", says: "Try it on, and #{looks}.",
-                                       minds: ["Before anything is marked."]], block: "row")
+                                       minds: ["Do this before you mark."]], block: "row")
       end
 
       def mark
@@ -87,7 +87,7 @@ module NimbleEyelet
 
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
         how = Sentence["#{before_marking}With #{@order.cloth.marking}; the line of each #{@order.noun} %s past both ends. " \
-                       "Never measure one #{@order.noun} from the one before.", LINE_BEYOND]
+                       "Measure every #{@order.noun} from the top edge.", LINE_BEYOND]
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
                                              minds: [places, *on_lines, how],
                                      says: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.",
@@ -141,7 +141,7 @@ module NimbleEyelet
       def before_marking
         [(if @order.buttons_first?
             "From the buttons as they sit: lay the edge over them, and hold the figures against what you see. "
-          end), ("Last iron before the first mark. " if @order.cloth.iron?)].join
+          end), ("Finish pressing before you mark: heat can set the ink. " if @order.cloth.iron?)].join
       end
 
       # Holes across the run: their outer end is measured from the finished edge.

@@ -44,7 +44,7 @@ module NimbleEyelet
       # After the test hole the machine stands at the first part already.
       def reset(hole, part, first)
         again = BeginAgain.of(@order, figures: at(hole)) unless first
-        again && step("reset", hole, part, again, symptom: "Forgotten, this #{@order.noun} starts in the middle of the cycle.")
+        again && step("reset", hole, part, again, symptom: "If you skip this, the next #{@order.noun} starts partway through.")
       end
 
       def place(hole, part)
@@ -72,36 +72,35 @@ module NimbleEyelet
       def onto(hole)
         one, other = hole.starts
         unless other
-          return Sentence["Needle onto the start mark, by hand: %s from the top edge, %s from the finished edge#{where(one)}.",
-                          one.along, one.from_edge]
+          return Sentence["Lower the needle into the mark: %s from the top, %s from the edge#{where(one)}.", one.along, one.from_edge]
         end
 
-        Sentence["Needle onto the start mark, by hand: where it begins at the #{one.at} end %s from the top edge, %s from the " \
-                 "finished edge; at the #{other.at} end %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
+        Sentence["Lower the needle into the mark. If it starts at the #{one.at} end: %s from the top, %s from the edge. At the " \
+                 "#{other.at} end: %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
       end
 
       def where(start) = start.at == "middle" ? ", in the middle of a long side" : ", at the #{start.at} end"
 
       def laid(hole)
-        [("Carriage against its front stop, no gap." if @order.clamped?),
+        [("Slide the buttonhole foot up to its front stop. Leave no gap." if @order.clamped?),
          "Right side up, #{@order.beginning.away(hole)} away from you.", first_side, *corded(hole), tails].compact.join(" ")
       end
 
       def first_side
         side = @order.beginning.side
-        "The #{side} bead comes first." if side && !@order.straight? && !@order.style.round?
+        "It sews the #{side}-hand side first." if side && !@order.straight? && !@order.style.round?
       end
 
       def corded(hole)
         return [] unless @order.corded?
 
-        ["Cord: the loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end, both tails at the other."]
+        ["Hook the cord's loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end. Lay both tails to the other."]
       end
 
       def tails
-        return "Top tail through the foot, both tails under it and to the side." unless @order.tails == "held"
+        return "Lead both threads under the foot and off to one side." unless @order.tails == "held"
 
-        "Hold the top tail to the side for the first stitches, then let go."
+        "Hold the top thread for the first stitches, then let go."
       end
 
       def lever(hole, part)
@@ -109,8 +108,8 @@ module NimbleEyelet
 
         step("lever", hole, part, Work::Operation["lower_lever", figures: at(hole), needs: { "lever" => nil },
                                                   sets: { "lever" => RowState::DOWN },
-                                                  says: "Foot down, then the sensing lever down and touching: looked at last."],
-             symptom: "Left up, the machine beeps and stops, or runs on past the tack.")
+                                                  says: "Foot down. Pull the buttonhole lever right down."],
+             symptom: "If the lever is up, the machine beeps or sews past the end.")
       end
 
       def sew(hole, part, first)
@@ -123,22 +122,20 @@ module NimbleEyelet
       def interrupted
         return if !@machine.lift_resets || @order.by_hand?
 
-        "Lifting the foot half way loses the place: then back to the first part, and the whole #{@order.noun} again from its " \
-          "start mark."
+        "Keep the foot down until the #{@order.noun} is finished. If you lifted it, don't move the fabric."
       end
 
       def look(hole, part)
-        well = Sentence["Look before the next: #{@order.a_cut_open} of %s, #{sewn_well}, nothing showing through. Log it if it " \
-                        "differs.", @order.opening]
+        well = Sentence["Check: %s #{@order.circle? ? 'across' : 'long'}, #{sewn_well}. If it differs, log it.", @order.opening]
         step("look", hole, part, Work::Operation["lift_out", figures: at(hole).merge(@order.slit), minds: [well],
-                                                 says: "Needle up by hand, foot up, draw the cloth out and cut the tails to a " \
-                                                       "hand's width."])
+                                                 says: "Needle up, foot up, slide the fabric out. Leave a hand's width of " \
+                                                       "thread."])
       end
 
       def sewn_well
-        return "lying over both ends of what it holds" unless @order.opens?
+        return "over both ends of what it holds" unless @order.opens?
 
-        @order.circle? ? "covered evenly all round" : "both beads alike"
+        @order.circle? ? "solid all round" : "both sides even and solid"
       end
 
       def cord(hole, part)
@@ -146,8 +143,8 @@ module NimbleEyelet
 
         step("cord", hole, part, Work::Operation["draw_cord", figures: at(hole),
                                                  lasts: [Work::Lasting.new(kind: "corded", at: hole.at)],
-                                                 says: "Pull the loop of the cord closed under the tack.",
-                                                 minds: ["Its tails go to the back with a needle, are knotted and trimmed."]])
+                                                 says: "Pull the cord until its loop closes under the end.",
+                                                 minds: ["Take its tails to the back with a needle, knot and trim them."]])
       end
     end
   end

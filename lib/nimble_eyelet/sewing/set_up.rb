@@ -37,7 +37,7 @@ module NimbleEyelet
         name = @recipe.needle.value.to_s
         step("needle", Work::Operation["fit_needle", figures: { "recipe.needle" => @recipe.needle.value.key },
                                        sets: @row.needle,
-                                       says: "Fit a new needle: #{name}.", minds: [@recipe.needle.because.first.says]])
+                                       says: "New needle: #{name}.", minds: [@recipe.needle.because.first.says]])
       end
 
       def thread
@@ -129,7 +129,7 @@ module NimbleEyelet
         step("clamp", Work::Operation["clamp", figures: @order.length_set.merge(stops), sets: @row.clamp,
                                       says: setting.says,
                                       minds: ["#{setting.clamps.capitalize} lies flat and stays below the foot."]],
-             symptom: "A carriage not against its front stop sews a gap.")
+             symptom: "If the foot is not at its front stop, the hole has a gap.")
       end
 
       def stops = { "setting.wanted" => @order.setting.set, "setting.stops" => @order.setting.stops }.compact

@@ -77,7 +77,7 @@ module NimbleEyelet
         if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
           found << Sentence["Stop it yourself when the second bead meets the tack."]
         end
-        found << Sentence["Even speed; guide, do not pull."]
+        found << Sentence["Sew at an even speed. Guide the fabric, don't pull."]
       end
 
       def set = @order.setting.set
@@ -93,12 +93,11 @@ module NimbleEyelet
       # As it was watched; nobody is told what nobody has seen.
       def in_order
         here, there = { near: %w[near far], far: %w[far near] }[@order.beginning.begins]
-        return "Tack, bead, tack, bead, as it goes by itself." unless here
-        return "The straight run first, then both beads and their tacks." if @machine.straight_first
+        return "It sews the end, one side, the other end and the other side by itself." unless here
+        return "It sews a straight run first, then both sides and both ends." if @machine.straight_first
 
-        ways = { "near" => "toward you", "far" => "away" }
-        back = @machine.second_bead == "same" ? "the other bead #{ways.fetch(there)} again" : "the other bead back"
-        "#{here.capitalize} tack, one bead #{ways.fetch(there)}, #{there} tack, #{back}."
+        back = @machine.second_bead == "same" ? "the other side the same way" : "the other side"
+        "It sews the #{here} end, one side, the #{there} end, #{back}."
       end
     end
   end

@@ -77,14 +77,14 @@ module NimbleEyelet
         put_back = Work::Operation[part.hands_near ? "put_back_near" : "put_back", sets: Ledger.put_back(part),
                                    says: put_back_words(part, machine)]
         Work::Step.of(Work::StepKey.back(part).to_s, block: "end", part: BACK, operations: [put_back],
-                                                     symptom: "Left as it is, next week's seam is ruined.")
+                                                     symptom: "If you leave it, your next seam goes wrong.")
       end
 
       # How this machine does it, where machines do it differently.
       def self.put_back_words(part, machine)
         case part.key
-        when "memory" then "#{part.back} #{machine.forget_words.capitalize}; going back to the first part does not do that."
-        when "cycle" then machine.reset_words ? "Back to the first part: #{machine.reset_words}." : part.back
+        when "memory" then "#{part.back} #{machine.forget_words.capitalize}."
+        when "cycle" then machine.reset_words ? "Back to the start: #{machine.reset_words}." : part.back
         else part.back
         end
       end

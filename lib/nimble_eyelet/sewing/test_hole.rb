@@ -53,7 +53,7 @@ module NimbleEyelet
         return unless @order.clamped?
 
         Work::Operation["lower_lever", needs: { "lever" => nil }, sets: { "lever" => RowState::DOWN },
-                        minds: ["Foot down, then the sensing lever down and touching."]]
+                        minds: ["Foot down. Pull the buttonhole lever right down."]]
       end
 
       def needs = RowState.new(@order).at_the_needle.except(*("memory" if @order.stores?))
@@ -104,31 +104,30 @@ module NimbleEyelet
 
         noun = @order.button.form.noun
         step("test-open", Work::Operation["open_scrap",
-                                          says: "Measure the #{@order.cut_open}, cut it open, put the #{noun} through, and log what " \
-                                                "you see."],
-             symptom: "Skipped, the first hole cut into the garment is the test.")
+                                          says: "Measure the #{@order.cut_open}. Cut it open and try the #{noun}. Log what you see."],
+             symptom: "If you skip this, the first hole in the garment is the test.")
       end
 
       def test_pull
         step("test-open", Work::Operation["pull_scrap",
                                           says: "Measure the tack, pull hard at what it holds, and log what you see."],
-             symptom: "Skipped, the first tack in the garment is the test.")
+             symptom: "If you skip this, the first tack in the garment is the test.")
       end
 
       def accept
-        again = "Otherwise make the change it asks for,#{' go back to the first part,' if @order.opens?} and sew another."
+        again = "If not, make the change it asks for#{', go back to the start' if @order.opens?} and sew another."
         step("accept", Work::Operation["accept", figures: @order.lengths.merge(@order.sewn_by), minds: [again],
-                                       says: "When it looks right on every axis, accept the swatch: its settings hold for the row."])
+                                       says: "Happy with it? Use these settings for the row."])
       end
 
       # The test used up a cycle, like any hole.
       def back
         again = BeginAgain.of(@order, also: kept) or return
 
-        step("reset-test", again, symptom: "Forgotten, the garment's first #{@order.noun} starts in the middle of the cycle.")
+        step("reset-test", again, symptom: "If you skip this, the first #{@order.noun} starts partway through.")
       end
 
-      def kept = @order.stores? ? "The stored length stays: lock the machine rather than switch it off." : nil
+      def kept = @order.stores? ? "Don't switch off: the machine would forget the length. Lock it." : nil
     end
   end
 end

@@ -7,19 +7,19 @@
 module NimbleEyelet
   module Work
     HAZARDS = {
-      "power" => "Machine off or locked while your hands are near the needle.",
-      "wheel" => "Hand wheel only toward you.",
-      "eyes" => "Eyes protected, slow: a struck needle flies.",
-      "blade" => "Blade away from the holding hand, on a mat; cap on after.",
-      "iron" => "Iron and steam burn: try the heat on a scrap of this cloth first.",
-      "no_iron" => "No hot iron on this cloth.",
-      "liquid" => "Fresh air, no flame; the label wins.",
-      "pins" => "Count needles and pins: none stays in the cloth, nor within reach of children and pets.",
-      "children" => "For a child: small parts come off and are swallowed. Ask your local product-safety rules, pull " \
-                    "hard, and pull again after washing.",
-      "cords" => "A cord at a child's neck or hood can strangle. Close it with press studs, elastic or a tab instead.",
-      "breaks" => "A long row: put the work down now and then, and look up.",
-      "manual" => "Your machine's own manual wins over anything said here. One that bites or smells: stop, and have it looked at."
+      "power" => "Switch off or lock the machine before your hands go near the needle.",
+      "wheel" => "Turn the hand wheel only towards you.",
+      "eyes" => "Wear glasses and go slowly. A needle that hits a button can snap and fly.",
+      "blade" => "Keep the blade away from your holding hand. Cap on afterwards.",
+      "iron" => "Iron and steam burn. Try the heat on a scrap first.",
+      "no_iron" => "No hot iron on this fabric.",
+      "liquid" => "Open a window, no flame. Follow the label.",
+      "pins" => "Count needles and pins. None stays in the fabric or near children and pets.",
+      "children" => "Small parts can come off and be swallowed. Pull hard now, and again after washing. Ask your local " \
+                    "product-safety rules.",
+      "cords" => "A cord at a child's neck or hood can strangle. Use press studs, elastic or a tab.",
+      "breaks" => "Long row: take a break and look up.",
+      "manual" => "Your machine's own manual comes first. If it bites or smells, stop and have it looked at."
     }.freeze
   end
 end
