@@ -21,7 +21,7 @@ class MachineTest < AppTest
 
     assert_equal ["6.35 mm", "600", "2.5 mm"], [*changed["facts"].values_at("max_width", "top_speed"),
                                                 changed["feet"][0]["allowance"]]
-    assert_includes closure["sheet"]["opening"]["setting"]["says"], "4 clicks", "18 and 2.5 by itself, then 4 halves to 22.5"
+    assert_includes closure["sheet"]["opening"]["setting"]["says"], "4 more clicks", "18 and 2.5 by itself, then 4 halves to 22.5"
     call(:put, "/api/machines/#{LAPWING}", body, "HTTP_IF_MATCH" => '"1"')
 
     assert_status 412

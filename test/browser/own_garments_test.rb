@@ -77,7 +77,7 @@ class OwnGarmentsTest < BrowserTest
     assert_selector "fieldset", text: said("swatch.how_does_the_go", "cord")
     go "7"
 
-    assert_text "put the cord through"
+    assert_text "Try the cord before you cut the next"
     assert_no_text(/\bbuttons?\b(?!hole)/i)
     go "8"
 

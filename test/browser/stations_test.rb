@@ -185,7 +185,7 @@ class StationsTest < BrowserTest
 
     assert_current_path "#{ROOM}/closures/2/opening"
     assert_answer "14.5 mm"
-    assert_equal "Opening: left cuff, linen field smock", page.title
+    assert_equal "Length: left cuff, linen field smock", page.title
     page.go_back
 
     assert_answer "22.5 mm"

@@ -64,7 +64,8 @@ class SewingTest < CoreTest
       "toward" => /\AIt sews the far end, one side, the near end, the other side/ }.each do |way, order|
       assert_match order, step(steps(machine: watched("sensing", first_direction: way)), "sew").how.to_s
     end
-    assert_match(/the other side the same way/, step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
+    assert_match(/the other side the same way/,
+                 step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
     assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
     assert_match(said("steps.needle_down_on_the"), words["plain"])

@@ -185,18 +185,18 @@ module NimbleEyelet
   end
 
   STAGES = [
-    Stage.new(word: "cloth", title: "Cloth", question: "What is it sewn on, and with what?", figures: StageAnswers.method(:cloth)),
+    Stage.new(word: "cloth", title: "Fabric", question: "What are you sewing on?", figures: StageAnswers.method(:cloth)),
     Stage.new(word: "button", title: "Button", question: "What goes through?", figures: StageAnswers.method(:button)),
-    Stage.new(word: "opening", title: "Opening", question: "How long is the opening?", figures: StageAnswers.method(:opening)),
-    Stage.new(word: "placket", title: "Placket", question: "Where do the holes go?", figures: StageAnswers.method(:placket),
+    Stage.new(word: "opening", title: "Length", question: "How long should the buttonhole be?", figures: StageAnswers.method(:opening)),
+    Stage.new(word: "placket", title: "Placement", question: "Where do the holes go?", figures: StageAnswers.method(:placket),
               missing: StageNeeds.method(:room)),
-    Stage.new(word: "recipe", title: "Recipe", question: "What to set, fit and lay under?", figures: StageAnswers.method(:recipe)),
-    Stage.new(word: "swatch", title: "Swatch", question: "What did the test hole show?", figures: StageAnswers.method(:swatch), by_machine: true,
+    Stage.new(word: "recipe", title: "Settings", question: "How do you set the machine?", figures: StageAnswers.method(:recipe)),
+    Stage.new(word: "swatch", title: "Test", question: "How did the test hole come out?", figures: StageAnswers.method(:swatch), by_machine: true,
               missing: StageNeeds.method(:test_hole)),
-    Stage.new(word: "sewing", title: "Sewing", question: "What do the hands do next?", figures: StageAnswers.method(:sewing),
+    Stage.new(word: "sewing", title: "Sew holes", question: "What do you do next?", figures: StageAnswers.method(:sewing),
               missing: StageNeeds.method(:row)),
-    Stage.new(word: "attach", title: "Attach", question: "How are the buttons sewn on?", figures: StageAnswers.method(:attach),
+    Stage.new(word: "attach", title: "Sew on", question: "How are the buttons sewn on?", figures: StageAnswers.method(:attach),
               buttoned: true),
-    Stage.new(word: "print", title: "Print", question: "What lies on the table?", figures: StageAnswers.method(:print))
+    Stage.new(word: "print", title: "Print", question: "What would you like to print?", figures: StageAnswers.method(:print))
   ].to_h { |stage| [stage.word, stage] }.freeze
 end

@@ -31,8 +31,8 @@
   let choices = $derived(offered ?? workroom.field(path)?.choices ?? []);
   // Left open, the habit of the house holds.
   let house = $derived(work.closure?.house[path]);
-  let open = $derived(house ? `the house habit: ${house.name ?? ''}` : empty);
-  let asHouse = $derived(house ? `as the house: ${house.name ?? ''}` : empty);
+  let open = $derived(house ? `your usual: ${house.name ?? ''}` : empty);
+  let asHouse = $derived(house ? `your usual: ${house.name ?? ''}` : empty);
   let chosen = $derived(work.text(path));
   let fault = $derived(work.draft.fault(path));
   let note = $derived(choices.find((choice) => choice.key === chosen)?.note ?? '');

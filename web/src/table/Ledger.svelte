@@ -15,9 +15,11 @@
 >
   <h2 class="text-lg font-semibold">On {machine}</h2>
   {#if sheet.ledger.length === 0}
-    <p class="mt-1 text-secondary">Nothing is away from neutral.</p>
+    <p class="mt-1 text-secondary">Your machine is on its usual settings.</p>
   {:else}
-    <p class="text-sm text-secondary">Away from <Term of="neutral" as="neutral" />, and how it goes back:</p>
+    <p class="text-sm text-secondary">
+      Changed from your <Term of="neutral" as="usual" />, and how to put it back:
+    </p>
     <ul class="mt-2 space-y-3">
       {#each sheet.ledger as entry (entry.key)}
         <li class="border-l-2 border-dashed border-primary pl-2">
@@ -29,7 +31,7 @@
     </ul>
   {/if}
   {#if next}
-    <h3 class="mt-5 text-base font-semibold">Next in the hands</h3>
+    <h3 class="mt-5 text-base font-semibold">Next at the machine</h3>
     <button class="mt-1 cursor-pointer text-left text-[0.95rem] underline decoration-dotted" onclick={go}>
       {next.does}
     </button>

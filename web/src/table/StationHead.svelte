@@ -5,7 +5,7 @@
 
   let { work, stage }: { work: ClosureWork; stage: StageState } = $props();
 
-  const WORDS = { loose: 'Tie this knot', stale: 'Tie it again', tied: 'Untie' };
+  const WORDS = { loose: 'Mark as decided', stale: 'Still right', tied: 'Reopen' };
   const TOLD = 4;
 </script>
 
@@ -20,7 +20,7 @@
 </div>
 {#if stage.state === 'stale'}
   <div role="status" class="mt-1 border-l-4 border-warning pl-3 text-warning" data-stale>
-    <p>Settled earlier; since then something it leans on has changed. Still right?</p>
+    <p>Something changed since you decided this. Still right?</p>
     <ul class="text-sm">
       {#each stage.changes.slice(0, TOLD) as change (change)}<li>{change}</li>{/each}
       {#if stage.changes.length > TOLD}<li>and {stage.changes.length - TOLD} more</li>{/if}

@@ -99,7 +99,7 @@
       <h1 class="text-2xl font-semibold">This closure is not here any more.</h1>
       <p class="mt-2">
         <a class="link" href={workroom.at()}>Back to the workroom</a>, or look in the
-        <a class="link" href={workroom.at('/basket')}>waste basket</a>.
+        <a class="link" href={workroom.at('/basket')}>deleted things</a>.
       </p>
     </main>
   {:else if parts.ready && closure && stage && workroom.catalogue && workroom.data}

@@ -10,7 +10,7 @@
     go,
   }: { stages: StageState[]; current: StageWord; id: number; go: (word: StageWord) => void } = $props();
 
-  const STATES = { loose: 'not settled', tied: 'settled', stale: 'settled, but stale' };
+  const STATES = { loose: 'not decided', tied: 'decided', stale: 'decided, but something changed' };
 
   function follow(event: MouseEvent, word: StageWord): void {
     if (event.metaKey || event.ctrlKey || event.shiftKey) return;

@@ -30,24 +30,22 @@
 </script>
 
 <Page
-  title="Waste basket"
+  title="Deleted"
   failed={failed || (basket.failureCount ? 'The server does not answer. Trying again…' : '')}
 >
-  <h1 class="text-4xl font-semibold">Waste basket</h1>
-  <p class="mt-1 text-secondary">
-    Closures, machines and buttons that were removed lie here for thirty days.
-  </p>
+  <h1 class="text-4xl font-semibold">Deleted</h1>
+  <p class="mt-1 text-secondary">You can put back what you deleted for thirty days.</p>
   <ul class="mt-4">
     {#each basket.data ?? [] as item (`${item.kind} ${item.id}`)}
       <li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-dashed border-base-300 py-2">
         <span class="grow wrap-anywhere"
           >{item.name}
           <span class="text-secondary"
-            >{item.kind}, removed {day(item.removed_at)}, goes {day(item.until)}</span
+            >{item.kind}, deleted {day(item.removed_at)}, gone {day(item.until)}</span
           ></span
         >
-        <button class="btn btn-sm" aria-label="Take out {item.name}" onclick={() => takeOut(item)}
-          >Take out</button
+        <button class="btn btn-sm" aria-label="Put back {item.name}" onclick={() => takeOut(item)}
+          >Put back</button
         >
       </li>
     {:else}

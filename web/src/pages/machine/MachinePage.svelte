@@ -38,7 +38,7 @@
 
   async function remove(): Promise<void> {
     if (!(await profile.remove())) return;
-    announce(`${facts.name} is in the waste basket.`);
+    announce(`${facts.name} is deleted. You can put it back.`);
     await workroom.refresh();
     await go(workroom.at('/basket'));
   }

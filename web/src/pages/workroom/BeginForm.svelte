@@ -53,8 +53,8 @@
 </script>
 
 <form onsubmit={begin}>
-  <h2 class="text-xl font-semibold">Begin a closure</h2>
-  {#each [{ key: 'garment', label: 'Garment', field: 'closure.garment', hint: '' }, { key: 'name', label: 'Closure', field: 'closure.name', hint: 'front placket' }] as const as item (item.key)}
+  <h2 class="text-xl font-semibold">New buttonholes</h2>
+  {#each [{ key: 'garment', label: 'Garment', field: 'closure.garment', hint: '' }, { key: 'name', label: 'Buttonholes for', field: 'closure.name', hint: 'front' }] as const as item (item.key)}
     {@const fault = faults[item.field]}
     <label class="mt-3 flex flex-col text-sm text-secondary"
       >{item.label}
@@ -77,7 +77,7 @@
       path="begin.like"
       bind:value={typed.like}
       choices={[
-        { key: '', name: 'what is said here' },
+        { key: '', name: 'the choices below' },
         ...garments.flatMap((item) =>
           item.closures.map((closure) => ({
             key: String(closure.id),
@@ -88,8 +88,8 @@
     />
     {#if typed.like}
       <label class="flex cursor-pointer gap-2"
-        ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={typed.mirror} />its mirror image,
-        for the other side</label
+        ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={typed.mirror} />mirrored, for the
+        other side</label
       >
     {:else}
       {#each choice.asked as field (field.name)}
@@ -104,5 +104,5 @@
     {/if}
   </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
-  <button class="btn mt-4 btn-primary">Begin</button>
+  <button class="btn mt-4 btn-primary">Make them</button>
 </form>

@@ -54,7 +54,7 @@
 {/if}
 {#if machines.length > 0}
   <details class="mt-5" data-sit-down>
-    <summary class="cursor-pointer font-serif text-xl font-semibold">Sit down at a machine</summary>
+    <summary class="cursor-pointer font-serif text-xl font-semibold">Start sewing at a machine</summary>
     {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
     {#each machines as machine (machine.id)}
       {@const ids = chosen.filter((id) => machine.closures.some((one) => one.id === id))}

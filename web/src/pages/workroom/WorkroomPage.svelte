@@ -38,7 +38,7 @@
     failed = words(answer);
     if (answer.kind !== 'data') return;
     removed = closure;
-    announce(`${closure.name} is in the waste basket.`);
+    announce(`${closure.name} is deleted. You can put it back.`);
     await workroom.refresh();
     await tick();
     back?.focus();
@@ -73,7 +73,7 @@
       <NameForm />
       {#if removed}
         <p role="status" class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
-          <span class="wrap-anywhere">“{removed.name}” is in the waste basket.</span>
+          <span class="wrap-anywhere">“{removed.name}” is deleted.</span>
           <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
         </p>
       {/if}
@@ -117,7 +117,7 @@
         <a class="btn btn-sm" href={workroom.at('/machines/new')}
           >{machines.length ? 'Another machine' : 'Your machine'}</a
         >
-        <a class="btn btn-ghost btn-sm" href={workroom.at('/basket')}>Waste basket</a>
+        <a class="btn btn-ghost btn-sm" href={workroom.at('/basket')}>Deleted</a>
       </p>
     </section>
     <div class="self-start border-l-4 border-primary pl-4">

@@ -25,7 +25,7 @@
   }
 </script>
 
-<h2 class="mt-5 text-lg font-semibold"><Term of="school" as="Schools" />, side by side</h2>
+<h2 class="mt-5 text-lg font-semibold"><Term of="school" as="Methods" />, side by side</h2>
 <ul class="mt-2 space-y-2">
   {#each opening.answers as answer (answer.school)}
     <li class={['border-l-4 py-1 pl-3', answer.chosen ? 'border-primary' : 'border-base-300']}>
@@ -39,7 +39,7 @@
             onchange={() => choose(answer.school)}
           />
           <span class={answer.chosen ? 'font-semibold' : ''}
-            >{answer.name}{answer.school === house?.value ? ', the house habit' : ''}</span
+            >{answer.name}{answer.school === house?.value ? ', your usual' : ''}</span
           >
         </label>
         <span class="text-xl font-semibold">{answer.length.text}</span>
@@ -77,9 +77,9 @@
 
 {#if own}
   <p class="mt-2 text-sm">
-    This closure goes its own way. <button
+    These differ from your usual. <button
       class="cursor-pointer underline decoration-dotted"
-      onclick={() => work.typeAll({ 'opening.school': '' })}>Back to the house habit: {house?.name}</button
+      onclick={() => work.typeAll({ 'opening.school': '' })}>Back to your usual: {house?.name}</button
     >
   </p>
 {/if}
@@ -90,7 +90,7 @@
     <table class="table mt-1 max-w-3xl table-sm text-base">
       <thead>
         <tr>
-          <th>School</th><th>Opening</th><th>Overall</th><th>On the {opening.foot}</th><th>Slack</th><th
+          <th>Method</th><th>Length</th><th>Overall</th><th>On the {opening.foot}</th><th>Slack</th><th
             >Verdict</th
           >
         </tr>

@@ -58,7 +58,7 @@
     {work}
     path="opening.ease"
     placeholder={work.closure?.house['opening.ease']?.value ?? 'by the cloth'}
-    hint="empty: as the house does"
+    hint="empty: your usual"
   />
   {#if opening.asks === 'allowance'}
     <Field {work} path="opening.allowance" />
