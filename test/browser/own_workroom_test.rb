@@ -12,7 +12,7 @@ class OwnWorkroomTest < BrowserTest
     assert_selector "h2", text: said("first_moves.the_first_three_moves")
     assert_violates_nothing
     fill_in said("garment_page.garment"), with: "oilskin jacket"
-    fill_in "Closure", with: "storm flap"
+    fill_in said("begin_form.closure"), with: "storm flap"
     click_button said("begin_form.begin")
 
     assert_selector "[role=alert]", text: "machine"
@@ -29,7 +29,7 @@ class OwnWorkroomTest < BrowserTest
     assert_answer said("cloth_kind.light_woven")
     click_button said("session_page.next", "Button")
 
-    assert_selector "nav li[data-stage=cloth]", text: ", settled"
+    assert_selector "nav li[data-stage=cloth]", text: ", decided"
     type "button.diameter", "22"
     find("main").send_keys "4"
     type "placket.run_length", "480"

@@ -16,9 +16,9 @@ class WalkTest < BrowserTest
 
     assert_answer "20.78 mm"
     assert_saved
-    click_on said("session_page.next", "Opening")
+    click_on said("session_page.next", "Length")
 
-    assert_selector "nav li[data-stage=button]", text: ", settled"
+    assert_selector "nav li[data-stage=button]", text: ", decided"
 
     assert_answer "22.78 mm"
     assert_selector "[data-verdict]", text: "snug"
@@ -45,7 +45,7 @@ class WalkTest < BrowserTest
     select "Curlew, stepped"
 
     assert_saved
-    assert_selector "nav li[data-stage=button]", text: "settled"
+    assert_selector "nav li[data-stage=button]", text: "decided"
     assert_selector "nav li[data-stage=cloth]", text: said("thread.settled_but_stale")
     find("main").send_keys "5"
 
@@ -71,7 +71,7 @@ class WalkTest < BrowserTest
     assert_selector "[data-frozen]", text: said("frozen_note.held_by_swatch", "3")
 
     assert_selector ".badge", text: "accepted"
-    assert_selector "nav li[data-stage=recipe]", text: ", settled"
+    assert_selector "nav li[data-stage=recipe]", text: ", decided"
     find("main").send_keys "7"
     2.times { click_on said("sew_page.done") }
 
@@ -139,7 +139,7 @@ class WalkTest < BrowserTest
     click_button said("begin_form.begin")
 
     assert_text said("field.this_needs_a_name")
-    fill_in "Closure", with: "throat strap"
+    fill_in said("begin_form.closure"), with: "throat strap"
     select said("button_shape.cord_or_drawstring"), from: said("begin_form.what_goes_through")
     click_button said("begin_form.begin")
 

@@ -55,7 +55,7 @@ class WorkroomPageTest < BrowserTest
       2.times { click_button said("stash_row.one_more", "pebble") }
 
       assert_selector "[aria-label='#{said('stash_row.of_them', '2')}']"
-      click_button said("basket_page.take_out")
+      click_button said("stash_row.take_out")
     end
 
     assert_no_selector "main li", text: "pebble"
@@ -119,7 +119,7 @@ class WorkroomPageTest < BrowserTest
                     text: said("steps.clamp_the_button_then", "4", "22.5 mm")
     find("summary", text: said("slit_length.the_same_as_a")).click
 
-    assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 clicks"
+    assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 more clicks"
     visit "#{ROOM}/machines/new"
     fill_in said("machine_page.what_you_call_it"), with: "Snipe barn"
     find("label", text: said("machine_kind.plain_zigzag")).click
@@ -144,7 +144,7 @@ class WorkroomPageTest < BrowserTest
     assert_text said("button_pattern.along_a_diagonal")
     open_station "placket"
 
-    assert_selector "[data-path='placket.seat'] label.bg-primary", text: said("run.below_the_upper_end", "as the house: 3 mm")
+    assert_selector "[data-path='placket.seat'] label.bg-primary", text: said("run.below_the_upper_end", "your usual: 3 mm")
     assert_selector "select[data-path='placket.edge'] option:checked", text: said("pick.the_house_habit", "10 mm")
     assert_selector "select[data-path='placket.grid'] option:checked", text: said("pick.the_house_habit", "whole millimetres")
     open_station "opening"

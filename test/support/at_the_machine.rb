@@ -51,6 +51,8 @@ module AtTheMachine
   # Presses Done, step after step, each once the one before it is told, until one of them is that part of the work, or
   # asks something, or all is done.
   def press_until(part, most: 150)
+    # After a reload there is nothing yet.
+    assert_selector "[data-step], [data-answer]"
     found = page.evaluate_async_script(<<~JS, part, most)
       const [part, most, done] = arguments;
       const told = () => document.querySelector('[data-status]')?.textContent.includes('All saved');

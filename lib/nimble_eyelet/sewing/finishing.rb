@@ -129,7 +129,7 @@ module NimbleEyelet
 
         step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: [*last_warning(hole), how],
                                      lasts: [Work::Lasting.new(kind: "slit", at: hole.at, opening: hole.opening)]],
-             at: hole.at, part: part, block: "open", symptom: "If the button sticks, check the ends are fully cut.")
+             at: hole.at, part: part, block: "open", symptom: "If the #{@order.button.form.noun} sticks, check the ends are fully cut.")
       end
 
       # What was said of the edge when the holes were placed is said once more while they can still be left closed.
