@@ -154,4 +154,15 @@ class SettingTest < CoreTest
       }.uniq.size, habit.path
     end
   end
+
+  # Nobody stops nearer than half a millimetre: a place just past a mark is at it, one just before the next is at that.
+  def test_a_place_of_a_scale_is_said_as_somebody_can_stop_there
+    foot = Foot.new(kind: "sliding_scale_foot")
+    said = ->(place) { Opening::Setting.between(mm(place), foot) }
+
+    assert_equal ["at the 20 mm mark", "1.5 mm past the 20 mm mark", "at the 25 mm mark"], [20.2, 21.55, 24.8].map(&said)
+    inches = Foot.new(kind: "sliding_scale_foot", scale_pitch: Length.inches(1r / 4))
+
+    assert_equal "at the 1 in mark", Opening::Setting.between(Length.inches(1.01r), inches)
+  end
 end

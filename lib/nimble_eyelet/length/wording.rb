@@ -14,6 +14,8 @@ module NimbleEyelet
     # the second, where only a caliper reads it, in decimals.
     RULER_FRACTION = 32
     CALIPER_BELOW = 1r / 4
+    # Marks of the ruler.
+    LEAST_BY_HAND = 2
 
     # @param length [Length]
     # @param unit [Symbol] :mm, :cm or :in
@@ -26,7 +28,8 @@ module NimbleEyelet
       end
     end
 
-    # Somebody does what a sentence says with a ruler in the hand: inches are fractions a ruler has, however short.
+    # Somebody does what a sentence says with a ruler in the hand: inches are fractions a ruler has, down to a
+    # sixteenth. What is shorter no ruler tells, and rounding would say twice or half of it.
     #
     # @param length [Length]
     # @param unit [Symbol]
@@ -37,7 +40,9 @@ module NimbleEyelet
       number = length.in(:in)
       return of(length, unit) if (FINEST_FRACTION % number.denominator).zero?
 
-      marks = (number.abs * RULER_FRACTION).round.clamp(1..)
+      marks = (number.abs * RULER_FRACTION).round
+      return of(length, unit) if marks < LEAST_BY_HAND
+
       "#{inches(Rational(number.negative? ? -marks : marks, RULER_FRACTION))} in"
     end
 

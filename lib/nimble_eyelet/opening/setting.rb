@@ -38,8 +38,8 @@ module NimbleEyelet
     # A clamped foot is opened further by this much at most; beyond, a piece of stiff card of the right length is
     # clamped.
     MOST_OPENED = Length.mm(4)
-    # Past a mark of a scale nobody stops nearer than this.
-    PAST_MARK = Length.mm(1r / 2)
+    # Nobody stops nearer to a place of a scale than this, by what its marks are written in.
+    STOPPED_TO = { mm: Length.mm(1r / 2), in: Length.inches(1r / 32) }.freeze
     # A carriage foot feels the width alone: from this thickness on expect it short.
     FELT_THICKNESS = Length.mm(4)
 
@@ -104,12 +104,12 @@ module NimbleEyelet
 
       # @return [String] in the foot's own marks
       def self.between(place, foot)
+        place = place.round_to([STOPPED_TO.fetch(foot.unit), foot.scale_pitch].min)
         mark = place.round_down_to(foot.scale_pitch)
         past = place - mark
         return "at the #{Wording.of(mark, foot.unit)} mark" if past.zero?
 
-        past = past.round_to(PAST_MARK) if foot.unit == :mm && foot.scale_pitch > PAST_MARK
-        "#{Wording.by_hand(past, foot.unit)} past the #{Wording.of(mark, foot.unit)} mark"
+        "#{Wording.of(past, foot.unit)} past the #{Wording.of(mark, foot.unit)} mark"
       end
 
       def self.key(request)
