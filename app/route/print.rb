@@ -34,11 +34,11 @@ module NimbleEyelet
         def print_way(id)
           closure = in_its_unit(closures.find(id))
           sheet = closure.sheet
-          raise Store::Missing unless sheet.way
+          way = sheet.other_ways.chosen or raise Store::Missing
           raise Refusal, sheet.faults unless sheet.layout
 
-          sends("#{sheet.way.name}.pdf", of: closure.called)
-          Document::WayPdf.new(sheet, present, title: closure.called).render
+          sends("#{way.name}.pdf", of: closure.called)
+          drawn { Document::WayPdf.new(sheet, present, title: closure.called).render }
         end
 
         def printed(slug, id, name, format)

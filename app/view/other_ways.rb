@@ -13,7 +13,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         found = sheet.other_ways
-        { wrong: found.wrong&.says, chosen: found.chosen&.key,
+        { wrong: found.wrong&.says, chosen: found.chosen&.key, instead: !found.instead.nil?,
           offered: found.offered.map { |way| way(way, found, present) } }
       end
 

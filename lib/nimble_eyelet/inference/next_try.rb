@@ -15,6 +15,8 @@ module NimbleEyelet
     # What the chance of a whole row has to be before it is sewn: on cloth that can be unpicked, and where holes stay.
     ROW_GATE = 0.35
     HOLE_STAYS_GATE = 0.8
+    # Holes that chance is worked out for: a longer row is stopped by its first wrong hole like any other.
+    LONGEST_ROW = 7
 
     # One axis set otherwise. to - Option; before, after - Float, the chances of the row on this axis
     Move = Value.of(:axis, :to, :before, :after)

@@ -43,8 +43,8 @@ module NimbleEyelet
   end
 
   module Supplies
-    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord", "way" => "For another way to close",
-                     "liquid" => "Fray liquid",
+    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
+                     "way" => "For another way to close", "liquid" => "Fray liquid",
                      "needle" => "Needles" }.freeze
     # From so many buttons on two spare ones.
     MANY = 8
@@ -58,8 +58,8 @@ module NimbleEyelet
     # @param card [Integer, nil] buttons come on cards of so many
     # @return [Array<Supply>]
     def self.of(parts, stash: {}, card: nil)
-      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts), *cords(parts), *ways(parts), *liquid(parts),
-       *needles(parts)]
+      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts), *cords(parts),
+       *ways(parts), *liquid(parts), *needles(parts)]
     end
 
     # What a double-breasted front hangs on inside.
@@ -78,7 +78,7 @@ module NimbleEyelet
     # What is taken instead of holes sewn by machine, and the cord toggles hang on.
     def self.ways(parts)
       parts.flat_map do |part|
-        made = part.sheet.way&.supplies(part.sheet.other_ways.given).to_a
+        made = part.sheet.other_ways.chosen&.supplies(part.sheet.other_ways.given).to_a
         [*made.map { |one| Supply.new(kind: "way", name: one.name, length: one.length, count: one.count, says: "for #{part.name}") },
          *toggles(part)]
       end
@@ -228,7 +228,8 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :buttons_of, :anchors, :backing, :ways, :toggles, :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
+    private_class_method :buttons_of, :anchors, :backing, :ways, :toggles
+    private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
                          :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords,
                          :liquid, :needles
   end

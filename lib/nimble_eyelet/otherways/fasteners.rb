@@ -22,9 +22,9 @@ module NimbleEyelet
            "Close the edge, press, and put the socket half where it marks."]
         end
 
-        def self.supplies(given, figures)
+        def self.supplies(given, _figures)
           [WaySupply.new(name: "press studs", count: given.count),
-           WaySupply.new(name: "squares of fabric behind them, 20 mm", count: figures.empty? ? 0 : given.count * 2)]
+           WaySupply.new(name: "squares of fabric behind them, 20 mm", count: given.count * 2)]
         end
       end
 
@@ -52,9 +52,9 @@ module NimbleEyelet
         def self.supplies(given, _figures) = [WaySupply.new(name: "pairs of hook-and-loop squares, 20 mm", count: given.count)]
       end
 
-      # Holes are sewn after it, as always.
+      # The holes are sewn through it by machine, as always.
       module Ribbon
-        def self.figures(given) = { "ribbon" => given.edge + Length.mm(30), "slit" => given.need + given.ease + (given.stack / 2) }
+        def self.figures(given) = { "ribbon" => given.edge + Length.mm(30) }
 
         def self.once(_given, figures)
           ["Wash the ribbon first: it shrinks.",
@@ -62,9 +62,7 @@ module NimbleEyelet
            "Sew both long edges of the ribbon down by hand."]
         end
 
-        def self.beats(_given, figures)
-          [Sentence["Sew the hole through knit and ribbon: %s.", figures["slit"]], "Cut it open through both."]
-        end
+        def self.beats(*) = ["Sew each hole through knit and ribbon, and cut both."]
 
         def self.supplies(_given, figures) = [WaySupply.new(name: "grosgrain ribbon, for both bands", length: figures["ribbon"] * 2)]
       end

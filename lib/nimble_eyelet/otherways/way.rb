@@ -26,9 +26,12 @@ module NimbleEyelet
     WaySupply = Value.of(:name, length: nil, count: nil)
 
     # key, name, for_what - String; work - Module that answers figures, once, beats and supplies
-    # buttons - Boolean, buttons are sewn on for it; opens - Boolean, the fabric is cut open
+    # buttons - Boolean, buttons are sewn on for it; shown - Boolean, on the upper side alone, for show
+    # opens - Boolean, the button goes through an opening; cut - Boolean, the fabric is cut for it
+    # beside - Boolean, holes are sewn by machine all the same
     # minutes - Integer, for one place
-    class Way < Value.of(:key, :name, :for_what, :work, :minutes, buttons: true, opens: false)
+    class Way < Value.of(:key, :name, :for_what, :work, :minutes, buttons: true, shown: false, opens: false, cut: false,
+                                                                  beside: false)
       # @param given [WayGiven]
       # @return [Hash{String => WayFigure}] by key, lengths as a hand can measure them
       def figures(given)

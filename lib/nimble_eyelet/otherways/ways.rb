@@ -17,13 +17,13 @@ module NimbleEyelet
   module Otherways
     WAYS = [
       Way.new(key: "hand_worked", name: "hole worked by hand", for_what: "coats, fine or fraying fabric, and machines without zigzag",
-              work: WorkedHoles::HandWorked, minutes: 20, opens: true),
+              work: WorkedHoles::HandWorked, minutes: 20, opens: true, cut: true),
       Way.new(key: "bound", name: "bound hole", for_what: "coats and jackets of firm wool, before the facing is on",
-              work: WorkedHoles::Bound, minutes: 30, opens: true),
+              work: WorkedHoles::Bound, minutes: 30, opens: true, cut: true),
       Way.new(key: "faced_window", name: "faced window", for_what: "leather, felt, vinyl and boiled wool", work: WorkedHoles::Faced,
-              minutes: 20, opens: true),
+              minutes: 20, opens: true, cut: true),
       Way.new(key: "in_seam", name: "opening in a seam", for_what: "a seam that runs where the buttons go", work: WorkedHoles::InSeam,
-              minutes: 8),
+              minutes: 8, opens: true),
       Way.new(key: "thread_loop", name: "loop of thread", for_what: "edges that meet, sheer fabric, neck openings", work: Loops::OfThread,
               minutes: 12),
       Way.new(key: "fabric_loop", name: "loop of fabric or cord", for_what: "balls, toggles and rows of small buttons",
@@ -33,9 +33,9 @@ module NimbleEyelet
       Way.new(key: "hook_and_bar", name: "hook and bar", for_what: "strain: waistbands and necks", work: Fasteners::HookAndBar,
               minutes: 6, buttons: false),
       Way.new(key: "hook_and_loop", name: "hook-and-loop behind the buttons", for_what: "stiff or weak hands",
-              work: Fasteners::HookAndLoop, minutes: 6),
+              work: Fasteners::HookAndLoop, minutes: 6, shown: true),
       Way.new(key: "ribbon", name: "ribbon behind the holes", for_what: "bands knitted by hand and thick knits",
-              work: Fasteners::Ribbon, minutes: 10, opens: true)
+              work: Fasteners::Ribbon, minutes: 10, opens: true, beside: true)
     ].to_h { |way| [way.key, way] }.freeze
 
     # What is asked before a way is offered. button - Button; cloth - Cloth; machine - Machine
@@ -91,6 +91,10 @@ module NimbleEyelet
     }.freeze
     SMALL_BUTTON = Length.mm(13)
     private_constant :THICK_KNIT, :ALSO, :SMALL_BUTTON
+
+    # @param key [String, nil] of WAYS
+    # @return [Way, nil] what is done instead of holes sewn by machine
+    def self.instead(key) = key && WAYS.fetch(key).then { |way| way unless way.beside }
 
     # @param asked [WayQuestion]
     # @return [WrongHole, nil] why a hole sewn by machine is the wrong answer

@@ -67,13 +67,18 @@ module NimbleEyelet
       def by_plan? = @order.button_sewing.from_plan?
 
       def marked
-        return "Close the edge and mark where each button sits." if @order.way && @order.slit_by_hand.nil? && !by_plan?
+        return marked_by_way if @order.way && @order.slit_by_hand.nil? && !by_plan?
         return "Close the edge. #{pointer} through each hole where the button will sit." unless by_plan?
 
         at = @order.layout.holes.map(&:button)
         Sentence["Mark the buttons from the plan, each from the top edge: #{at.map { '%s' }.join(', ')}.", *at]
       end
 
+      def marked_by_way
+        @order.way.shown ? "Mark each button on the upper side, over its square." : "Close the edge and mark where each button sits."
+      end
+
+      # Where no hole is yet there is nothing to compare with.
       def compare
         if @order.buttons_first?
           ""

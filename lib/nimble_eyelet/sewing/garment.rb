@@ -61,7 +61,7 @@ module NimbleEyelet
       def laid = Work::Lasting.at("stayed", @order.layout.holes.map(&:at))
 
       def stabilise_buttons
-        return unless @order.button.fastens?
+        return if !@order.buttons? || @order.way&.shown
 
         torn = @stay&.torn || @stay&.film
         stay = Work::Operation["stay_underlap", figures: { "recipe.stabiliser" => @recipe.laid }, hazards: heat,

@@ -18,6 +18,23 @@ module NimbleEyelet
       BUTTONS_NEED = %w[needle thread].freeze
       private_constant :READY, :BUTTONS_NEED
 
+      # What a way takes before the first place; that done beside holes of the machine too.
+      #
+      # @param order [SewingOrder]
+      # @return [Array<Work::Step>]
+      def self.ready(order)
+        way = order.way || order.beside or return []
+        first, *more = way.once(order.given)
+        return [] unless first
+
+        step = Work::Operation["prepare_way", figures: figures(way, order), says: first, minds: more]
+        [Work::Step.of("ready", block: "row", part: "#{way.name.capitalize}: get ready", operations: [step])]
+      end
+
+      def self.figures(way, order)
+        way.figures(order.given).to_h { |key, one| ["way.#{key}", one.value] }.merge("recipe.way" => way.key)
+      end
+
       # @param order [SewingOrder] with a way
       def initialize(order)
         @order = order
@@ -27,7 +44,7 @@ module NimbleEyelet
       # @return [Array<Work::Step>]
       def steps
         garment = Garment.new(@order).steps.select { |step| READY.include?(step.name) }
-        [*machine, *ready, *garment, *@order.layout.holes.map { |hole| worked(hole) }]
+        [*machine, *OtherWaySteps.ready(@order), *garment, *@order.layout.holes.map { |hole| worked(hole) }]
       end
 
       private
@@ -39,25 +56,12 @@ module NimbleEyelet
         SetUp.new(@order).steps.select { |step| BUTTONS_NEED.include?(step.name) }
       end
 
-      def figures
-        @way.figures(@order.given).to_h { |key, one| ["way.#{key}", one.value] }.merge("recipe.way" => @way.key)
-      end
-
-      def ready
-        first, *more = @way.once(@order.given)
-        return [] unless first
-
-        step = Work::Operation["prepare_way", figures: figures, says: first, minds: more]
-        [Work::Step.of("ready", block: "row", part: title, operations: [step])]
-      end
-
-      def title = "#{@way.name.capitalize}: get ready"
-
       def worked(hole)
         first, *more = @way.beats(@order.given)
         done = [Work::Lasting.new(kind: "stitched", at: hole.at, opening: hole.opening)]
-        work = Work::Operation["work_way", figures: { "hole.at" => hole.at, **figures }, says: first, minds: more,
-                                           lasts: done, hazards: @way.opens ? %w[blade] : []]
+        work = Work::Operation["work_way", figures: { "hole.at" => hole.at, **OtherWaySteps.figures(@way, @order) },
+                                           says: first, minds: more,
+                                           lasts: done, hazards: @way.cut ? %w[blade] : []]
         Work::Step.of("worked", at: hole.at, block: "row", part: "Place #{hole.number} of #{@order.count}", operations: [work])
       end
     end

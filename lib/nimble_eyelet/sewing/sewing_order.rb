@@ -11,7 +11,8 @@ module NimbleEyelet
   module Sewing
     # setting - Opening::Setting; beginning - Placket::Beginning; for_child - Boolean
     # cutting - Opening::CutMethod; button_sewing - Attach::ButtonSewing; tails - String, key of THREAD_TAILS, or nil
-    # way - Otherways::Way or nil, how it is closed instead of by a hole of the machine; given - Otherways::WayGiven
+    # way - Otherways::Way or nil, how it is closed instead of by a hole of the machine; beside - the same, what is done
+    # beside such holes; given - Otherways::WayGiven
     # slit_by_hand - Length or nil, where another way is cut
     # spoiled - Integer, holes of the row that were begun again or taken out
     # tested - Boolean, a test hole sewn with these settings is in use
@@ -19,7 +20,8 @@ module NimbleEyelet
     class SewingOrder < Value.of(:button, :cloth, :thread, :machine, :recipe, :cut, :setting, :layout, :attaching,
                                  :beginning, cutting: Opening::CutMethod.new,
                                  button_sewing: Attach::ButtonSewing.new(pattern: "two_bars"), tails: nil, stored: nil,
-                                 for_child: false, way: nil, given: nil, slit_by_hand: nil, tested: false, spoiled: 0)
+                                 for_child: false, way: nil, beside: nil, given: nil, slit_by_hand: nil,
+                                 tested: false, spoiled: 0)
       # @return [Length] the opening as it will come out
       def opening = slit_by_hand || setting.planned
       def overall = opening + cut.ends.both

@@ -54,7 +54,9 @@ module NimbleEyelet
                                  part: order.opens? ? UNMARKED : Finishing::FINISHED)]
       end
 
-      def self.in_order(order) = [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
+      def self.in_order(order)
+        OtherWaySteps.ready(order) + [*ROW, ButtonSteps].flat_map { |part| part.new(order).steps }
+      end
 
       # What a finished edge gets first: needle, thread and stay, then its buttons; and what the row cannot be sewn with
       # goes back.

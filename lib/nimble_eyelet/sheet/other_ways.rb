@@ -31,8 +31,11 @@ module NimbleEyelet
       with(given: given.with(count: [holes.size, 1].max, gap: holes.filter_map(&:gap).min))
     end
 
+    # @return [Otherways::Way, nil] where no hole is sewn by machine
+    def instead = chosen&.beside ? nil : chosen
+
     # @return [Length, nil] how long it is cut, where it is cut at all
-    def slit = chosen && chosen.figures(given)["slit"]&.value
+    def slit = instead && instead.figures(given)["slit"]&.value
 
     def self.question(plan, recipe)
       run = plan.placket

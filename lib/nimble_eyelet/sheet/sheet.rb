@@ -28,6 +28,7 @@ require_relative "../sewing/progress"
 require_relative "../sewing/sewing_order"
 require_relative "../sewing/steps"
 require_relative "../swatch/change"
+require_relative "../inference/next_try"
 require_relative "../inference/strip"
 require_relative "accepted_settings"
 require_relative "hands_around"
@@ -124,7 +125,7 @@ module NimbleEyelet
     def faults = laid_out.last
 
     # @return [Otherways::Way, nil] how it is closed instead of by a hole sewn by machine
-    def way = ways.chosen
+    def way = ways.instead
 
     # @return [OtherWays] why a hole may be the wrong answer, and what else there is
     def other_ways = @other_ways ||= ways.at(layout&.holes.to_a)
@@ -193,7 +194,7 @@ module NimbleEyelet
     def learned_correction
       @learned_correction ||= begin
         by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length,
-tack_by: @plan.opening.tack_by)
+                                         tack_by: @plan.opening.tack_by)
         (UNLEARNED.include?(by) ? nil : @lessons.added(fitted, by, set: cut.length))&.then do |added|
           Length.zero - added
         end || Length.zero
@@ -246,14 +247,15 @@ tack_by: @plan.opening.tack_by)
       Sewing::SewingOrder.new(**made_of, recipe: recipe, cut: cut, setting: setting, layout: layout, attaching: attaching,
                                          beginning: beginning, cutting: @plan.cut, button_sewing: @plan.attach,
                                          tails: @plan.recipe.tails, for_child: @plan.placket.usage.child, way: way,
-                                         given: way && other_ways.given, slit_by_hand: ways.slit, **so_far)
+                                         beside: (ways.chosen unless way),
+                                         given: other_ways.given, slit_by_hand: ways.slit, **so_far)
     end
 
     def current = @current ||= current_settings
 
     def current_settings
       Swatches::CurrentSettings.new(
-        **made_of, set: @lessons.set(sewn_with), holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, LONGEST_ROW),
+        **made_of, set: @lessons.set(sewn_with), holes: (layout ? layout.holes.size : USUAL_ROW).clamp(1, Inference::LONGEST_ROW),
                    pace: @plan.recipe.pace, thin_cover: @plan.recipe.thin_cover, second_pass: @plan.recipe.second_pass,
                    twice: recipe.second_pass, **of_length, **of_recipe
       )
@@ -275,11 +277,9 @@ tack_by: @plan.opening.tack_by)
 
     def own_swatches = @facts.swatches.select { |swatch| swatch.like?(current.set) }
 
-    # Holes of a row that is not laid out yet; and what is reckoned for: a longer row is stopped by its first wrong hole
-    # like any other.
+    # Holes of a row that is not laid out yet.
     USUAL_ROW = 5
-    LONGEST_ROW = 7
-    private_constant :USUAL_ROW, :LONGEST_ROW
+    private_constant :USUAL_ROW
 
     def of_recipe
       dials = %i[stitch_width stitch_length tension stabiliser stay_layers style]

@@ -19,18 +19,22 @@ module NimbleEyelet
 
   # word - String, also the name of the room; title, question - String
   # figures - Proc(Sheet) -> Hash of path to value, the answer; buttoned - Boolean, only where a button is sewn on
-  # by_machine - Boolean, only where a hole is sewn by machine
+  # by_machine - Boolean, only where a hole is sewn by machine; opened - Boolean, only where a button goes through
+  # something
   # missing - Proc(Sheet) -> String or nil, what has to be there before one goes on
-  class Stage < Value.of(:word, :title, :question, :figures, buttoned: false, by_machine: false, missing: nil)
+  class Stage < Value.of(:word, :title, :question, :figures, buttoned: false, by_machine: false, opened: false,
+missing: nil)
     # @raise [KeyError]
     def self.fetch(word) = STAGES.fetch(word)
 
     # @param plan [Plan]
     # @return [Array<Stage>] that this closure goes through
     def self.of(plan)
-      way = plan.recipe.way && Otherways::WAYS.fetch(plan.recipe.way)
+      way = Otherways.instead(plan.recipe.way)
       buttons = plan.button.fastens? && (way.nil? || way.buttons)
-      STAGES.values.reject { |stage| (stage.buttoned && !buttons) || (stage.by_machine && way) }
+      STAGES.values.reject do |stage|
+        (stage.buttoned && !buttons) || (stage.by_machine && way) || (stage.opened && way && !way.opens)
+      end
     end
 
     # What is still missing before one goes on from here.
@@ -187,7 +191,8 @@ module NimbleEyelet
   STAGES = [
     Stage.new(word: "cloth", title: "Fabric", question: "What are you sewing on?", figures: StageAnswers.method(:cloth)),
     Stage.new(word: "button", title: "Button", question: "What goes through?", figures: StageAnswers.method(:button)),
-    Stage.new(word: "opening", title: "Length", question: "How long should the buttonhole be?", figures: StageAnswers.method(:opening)),
+    Stage.new(word: "opening", title: "Length", question: "How long should the buttonhole be?", figures: StageAnswers.method(:opening),
+              opened: true),
     Stage.new(word: "placket", title: "Placement", question: "Where do the holes go?", figures: StageAnswers.method(:placket),
               missing: StageNeeds.method(:room)),
     Stage.new(word: "recipe", title: "Settings", question: "How do you set the machine?", figures: StageAnswers.method(:recipe)),

@@ -31,11 +31,11 @@
     <p class="text-secondary">
       {opening.seen_in_twenty === null
         ? `in ${opening.verdict.in_twenty} of 20 such holes; ${opening.verdict.passes_in_twenty} of 20 let it through`
-        : `reckoned; by your test holes the next one fits in ${opening.seen_in_twenty} of 20`}
+        : `by the rule. By your test holes the next one fits in ${opening.seen_in_twenty} of 20`}
     </p>
   </div>
 </div>
-{#if opening.setting.differs}
+{#if opening.setting.differs && !sheet.recipe.ways.instead}
   <p role="status" class="mt-2 border-l-4 border-warning pl-3 text-warning">
     {opening.wanted.text} is wanted; the setting below makes {opening.length.text}, and everything after goes
     by that.
@@ -45,10 +45,12 @@
 <div class="mt-3"><Cautions cautions={opening.cautions} /></div>
 <div class="mt-3"><SlitPicture {closure} /></div>
 
-<h2 class="mt-5 text-lg font-semibold">What the {opening.foot} makes of it</h2>
-<p class="max-w-prose" data-setting>{opening.setting.says}</p>
-<div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
-{#if opening.ends.near_name !== 'ring'}<FootPicture {closure} />{/if}
+{#if !sheet.recipe.ways.instead}
+  <h2 class="mt-5 text-lg font-semibold">What the {opening.foot} makes of it</h2>
+  <p class="max-w-prose" data-setting>{opening.setting.says}</p>
+  <div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
+  {#if opening.ends.near_name !== 'ring'}<FootPicture {closure} />{/if}
+{/if}
 
 <Schools {work} {closure} {sheet} />
 

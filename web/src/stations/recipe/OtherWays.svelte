@@ -22,7 +22,9 @@
       <WayPicture {way} />
       <div class="min-w-52 flex-1">
         {#if way.key === ways.chosen}<p>
-            No hole is sewn by machine here. About {way.minutes} minutes each.
+            {ways.instead ? 'No hole is sewn by machine here.' : 'The holes are sewn by machine, as below.'} About
+            {way.minutes}
+            minutes each.
           </p>{:else}
           <h3 class="text-lg font-semibold first-letter:uppercase">{way.name}</h3>
           <p class="text-sm text-secondary">For {way.for_what}. About {way.minutes} minutes each.</p>
@@ -51,7 +53,12 @@
 
 {#if chosen}
   <section aria-label="How it is closed" data-other-way={chosen.key}>
-    <p class="answer first-letter:uppercase" data-answer>{chosen.name}</p>
+    <p
+      class={['first-letter:uppercase', ways.instead ? 'answer' : 'text-xl font-semibold']}
+      data-answer={ways.instead ? '' : undefined}
+    >
+      {chosen.name}
+    </p>
     <ul>{@render card(chosen)}</ul>
     <div class="flex flex-wrap gap-2">
       <a
@@ -60,7 +67,9 @@
         target="_blank"
         rel="noopener">Print this page</a
       >
-      <button class="btn btn-ghost btn-sm" onclick={() => take('')}>Sew holes by machine after all</button>
+      <button class="btn btn-ghost btn-sm" onclick={() => take('')}
+        >{ways.instead ? 'Sew holes by machine after all' : 'Leave it out'}</button
+      >
     </div>
   </section>
 {:else if ways.wrong}

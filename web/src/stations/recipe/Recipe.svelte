@@ -30,7 +30,7 @@
   }
 </script>
 
-{#if sheet.recipe.ways.chosen}
+{#if sheet.recipe.ways.instead}
   <OtherWays {work} {closure} {sheet} />
 {:else}
   <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
@@ -68,7 +68,7 @@
   {/if}
   <Coverage {recipe} />
 
-  {#if sheet.recipe.ways.wrong}<OtherWays {work} {closure} {sheet} />{/if}
+  {#if sheet.recipe.ways.wrong || sheet.recipe.ways.chosen}<OtherWays {work} {closure} {sheet} />{/if}
   <FrozenNote frozen={sheet.swatch.frozen} />
   <SewnBefore {work} before={recipe.before} />
   <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
@@ -138,6 +138,6 @@
     <Habits {work} section="recipe" elsewhere={['recipe.pace', 'recipe.first_hole']} />
     <Pick {work} path="recipe.second_pass" empty="as the rules say" />
   </div>
-  {#if !sheet.recipe.ways.wrong}<OtherWays {work} {closure} {sheet} />{/if}
+  {#if !sheet.recipe.ways.wrong && !sheet.recipe.ways.chosen}<OtherWays {work} {closure} {sheet} />{/if}
   <Simulator {closure} />
 {/if}

@@ -120,7 +120,7 @@
       {/if}
     </div>
   {/if}
-  {#if sheet.sewing && sheet.button.opens && !sheet.recipe.ways.chosen}<Opened
+  {#if sheet.sewing && sheet.button.opens && !sheet.recipe.ways.instead}<Opened
       {work}
       cutting={sheet.sewing.cutting}
     />{/if}
