@@ -86,19 +86,20 @@ module NimbleEyelet
 
       # How likely the whole row is, and what it takes.
       def self.row(diagnosis, sheet)
-        holes = sheet.layout&.holes&.size || 1
+        # A longer row is stopped by its first wrong hole like any.
+        holes = [sheet.layout&.holes&.size || 1, Inference::LONGEST_ROW].min
         { chance: diagnosis.row.round(3), in_twenty: twentieths(diagnosis.row), holes: holes,
-          says: sheet.plan.button.of_sewn(row_says(diagnosis, holes)) }
+          says: sheet.plan.button.of_sewn(row_says(diagnosis, holes, sheet.layout&.holes.to_a.size > holes)) }
       end
 
       # The word first, the figure behind it; and what is least sure.
-      def self.row_says(diagnosis, holes)
+      def self.row_says(diagnosis, holes, more)
         likely = twentieths(diagnosis.row)
         words = LIKELY.fetch(how_likely(diagnosis.row))
         wrong = WRONG.fetch(diagnosis.axes.min_by(&:chance).key)
         return "#{words.first} (#{likely} in #{TWENTY}). Least sure: #{wrong}." if holes == 1
 
-        "#{format(words.last, "all #{holes} holes")} (#{likely} in #{TWENTY}). The next hole alone: #{twentieths(diagnosis.hole)} in " \
+        "#{format(words.last, "#{more ? 'the first' : 'all'} #{holes} holes")} (#{likely} in #{TWENTY}). The next hole alone: #{twentieths(diagnosis.hole)} in " \
           "#{TWENTY}. Least sure: #{wrong}."
       end
       LIKELY = { good: ["Very likely to come right", "Very likely right for %s"],

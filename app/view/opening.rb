@@ -13,9 +13,7 @@ module NimbleEyelet
         { length: present.length(sheet.opening), overall: present.length(sheet.overall),
           wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name,
           verdict: verdict(sheet.verdict, present),
-          seen_in_twenty: sheet.seen_to_fit&.then do |chance|
-            Opening::Verdict.twentieths(chance)
-          end, ends: ends(cut.ends, present),
+          seen_in_twenty: seen(sheet), ends: ends(cut.ends, present),
           across: present.length(sheet.recipe.width(sheet.opening)),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
@@ -24,6 +22,9 @@ module NimbleEyelet
                           .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, present) } },
           because: present.reasons(cut.chosen.because), cautions: present.cautions(cut.cautions) }
       end
+
+      # What its own test holes tell of the length, in 20.
+      def self.seen(sheet) = sheet.seen_to_fit&.then { |chance| Opening::Verdict.twentieths(chance) }
 
       # @return [String] for the knot
       def self.short(sheet, present) = present.words(sheet.opening)
@@ -66,7 +67,7 @@ module NimbleEyelet
           verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen),
           setting: present.words(setting.short), gives: present.length(setting.planned) }
       end
-      private_class_method :says, :verdict, :ends, :answer, :setting
+      private_class_method :seen, :says, :verdict, :ends, :answer, :setting
     end
   end
 end

@@ -56,11 +56,10 @@ module NimbleEyelet
       end
 
       def self.alternative(item, layout, present)
-        above = layout.run.stand ? 1 : 0
-        { count: item.count + above, pattern: item.pattern, smallest: present.length(item.smallest),
+        { count: item.count, pattern: item.pattern, smallest: present.length(item.smallest),
           largest: present.length(item.largest), fits: item.fits?,
-          places: [*layout.run.stand_place, *item.places].map(&:to_f),
-          chosen: item.count + above == layout.holes.size && item.pattern == layout.run.pattern }
+          places: item.places.map(&:to_f),
+          chosen: item.count == layout.holes.size && item.pattern == layout.run.pattern }
       end
       private_class_method :hole, :start, :edge, :alternative
     end

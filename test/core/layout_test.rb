@@ -213,6 +213,9 @@ class LayoutTest < CoreTest
     assert_operator found.evenness, :<=, mm(1)
     assert_equal front.each_cons(2).sum { |one, two| (two.at - one.at).to_f } / (front.size - 1), found.mean_gap.to_f
     assert_equal sheet(placket: run_of(first: mm(88), count: 6)).layout.holes.map(&:at), front.map(&:at)
+    assert_equal([[7, mm(18)]], found.alternatives.select do |one|
+      one.places == found.holes.map(&:at)
+    end.map { |one| [one.count, one.places.first] })
   end
 
   # Two buttons for each hole, and one inside that takes the strain; all on the list.

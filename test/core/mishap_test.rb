@@ -132,4 +132,22 @@ class MishapTest < CoreTest
     assert_empty Sewing::Facts.of([sewn, strange]).mishaps
     assert_equal 1, Sewing::Facts.of([sewn, strange]).holes.size
   end
+
+  # Two holes that went wrong stop the row, until somebody has sewn a test.
+  def test_two_spoiled_holes_stop_the_row_until_a_test_is_sewn
+    at = Time.utc(2026, 11, 30, 10)
+    wrong = [540, 454].map.with_index do |place, index|
+      Sewing::Entry.new(id: format("%08x", index), kind: "mishap", happened_at: at, at: mm(place),
+                        done_with: { "mishap.what" => "jammed" })
+    end
+    stops = lambda do |entries|
+      found = sheet(facts: Sewing::Facts.of(entries))
+      words(found).count { |key, text| key.start_with?("place-at") && text.include?("stop here") }
+    end
+    tested = Swatches::Swatch.new(number: 1, passes: "passes", measured: nil, symptoms: [], opening: mm(22.5), stitch_width: mm(4.5),
+                                  stitch_length: mm(0.4), tension: 3r, stabiliser: "", sewn_at: "2026-11-30T10:30:00Z")
+    test = Sewing::Entry.new(id: "test", kind: "swatch", happened_at: at + 1800, swatch: tested)
+
+    assert_equal [0, 7, 0], [wrong.first(1), wrong, [*wrong, test]].map(&stops)
+  end
 end

@@ -213,7 +213,7 @@ module NimbleEyelet
         before == after ? "#{alone}, as far as can be told." : "#{alone} instead of #{before}."
       end
       ALONE = { fit: "The length", cover: "The stitch coverage", tension: "The tension",
-space: "The room to cut" }.freeze
+                space: "The room to cut" }.freeze
       private_constant :ALONE
 
       def mark(axis, option)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Remarks are what is said of a test hole beside what to do about it: how long it measures, what the foot adds, and what
-# was not looked at.
+# Remarks are notes on a test hole beside the advice: how long it measures, what the foot adds, and what nobody looked
+# at.
 #
 #   Remarks.new(swatch, current, unlooked).all   # => [Sentence, …]
 

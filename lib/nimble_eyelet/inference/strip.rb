@@ -59,7 +59,7 @@ module NimbleEyelet
         @dial = TensionDial.new(current.machine)
       end
 
-      # What the button was seen to want beyond what was reckoned: of its own holes alone, to what a ruler shows.
+      # How much longer a hole the button needs than was worked out, as its own test holes show, to what a ruler shows.
       #
       # @param beliefs [Beliefs]
       # @param swatches [Array<Swatches::Swatch>]

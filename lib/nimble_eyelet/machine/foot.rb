@@ -27,7 +27,7 @@ module NimbleEyelet
 
   # What a carriage foot usually makes beyond the button it holds, as long as nobody has measured it.
   USUAL_ALLOWANCE = [Length.mm(1), Length.mm(3)].freeze
-  # What is reckoned with until then.
+  # What is assumed until then.
   GUESSED_ALLOWANCE = Length.mm(2)
 
   # Marks of a sliding scale foot that nobody has looked at yet, and what they may count.

@@ -34,7 +34,13 @@ module NimbleEyelet
       # What only somebody who looks at the run asks is worked out then.
       #
       # @return [Array<Alternative>]
-      def alternatives = spacings.alternatives
+      def alternatives
+        return spacings.alternatives unless run.stand
+
+        spacings.alternatives.map do |one|
+          one.with(count: one.count + 1, places: one.fits? ? [run.stand_place, *one.places] : [])
+        end
+      end
 
       # @return [Array<Sentence>] demands that hold holes where they are
       def binding = words.binding(row)

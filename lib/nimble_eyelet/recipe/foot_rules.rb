@@ -29,9 +29,9 @@ module NimbleEyelet
                applies: lambda { |s, style|
                  s.machine.type.senses && s.clamps? && !style.by_hand && !style.round? && style.opens
                }, votes: { "carriage_foot" => 10 },
-               says: "It holds the button and works with the sensing lever, so every hole comes out alike."),
+               says: "It holds the button and works with the buttonhole lever, so every hole comes out alike."),
       Rule.new(name: "nothing to sense", asks: "the machine has no lever", applies: ->(s, _) { !s.machine.type.senses },
-               votes: { "carriage_foot" => -9 }, says: "It works only with a sensing lever."),
+               votes: { "carriage_foot" => -9 }, says: "It works only with a buttonhole lever."),
       Rule.new(name: "too large for it", asks: "the carriage foot cannot hold the button", applies: ->(s, _) { !s.clamps? },
                votes: { "carriage_foot" => -9 }, says: "It cannot hold this one."),
       Rule.new(name: "cord", asks: "a corded hole", applies: ->(_, style) { style.corded }, votes: { "cording_foot" => 8 },

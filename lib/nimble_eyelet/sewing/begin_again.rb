@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# BeginAgain is what takes the machine back to the beginning of a hole: its first part, and the sensing lever up.
+# BeginAgain is what takes the machine back to the beginning of a hole: its first part, and the buttonhole lever up.
 #
-#   BeginAgain.of(order)&.says   # => "Back to the first part: push the sensing lever back, away from you."
+#   BeginAgain.of(order)&.says   # => "Back to the start: push the lever away from you."
 
 require_relative "../work/operation"
 

@@ -38,6 +38,9 @@ module NimbleEyelet
       # @return [Mishap, nil] what went wrong
       def mishap = kind == "mishap" ? MISHAPS[done_with[WHAT]] : nil
 
+      # @return [String] when it happened, to the second, as a test hole has it
+      def at_second = happened_at.getutc.strftime("%Y-%m-%dT%H:%M:%SZ")
+
       # @return [Length, nil] what was measured when it went wrong
       def measured = done_with[MEASURED]
 
@@ -171,8 +174,13 @@ module NimbleEyelet
         mishaps.select(&:moved?).to_h { |entry| [entry.at, entry.measured] }
       end
 
-      # @return [Integer] holes of the row that were begun again or taken out
-      def spoiled = mishaps.count { |entry| entry.at && (entry.mishap.hole == "gone" || entry.mishap.again.include?("sew")) }
+      # @return [Integer] holes of the row that were begun again or taken out since the last test hole was sewn
+      def spoiled
+        tested = swatches.filter_map(&:sewn_at).max.to_s
+        mishaps.count do |entry|
+          entry.at && entry.mishap.spoils? && (entry.happened_at.nil? || entry.at_second > tested)
+        end
+      end
 
       # @return [Array<Length>] where holes were cut and closed up again: nothing can be sewn there
       def closed_up

@@ -94,7 +94,7 @@ module NimbleEyelet
       def corded(hole)
         return [] unless @order.corded?
 
-        ["Hook the cord's loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end. Lay both tails to the other."]
+        ["Hook the cord's loop over the prong at the #{hole.vertical? ? 'upper' : 'outer'} end. Lay both tails towards the other."]
       end
 
       def tails

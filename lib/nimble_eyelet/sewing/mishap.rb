@@ -54,6 +54,9 @@ module NimbleEyelet
         again.select { |name| [nil, turn].include?(Work.turn(name)) }
       end
 
+      # @return [Boolean] whether the hole has to be sewn again, or is lost
+      def spoils? = hole == "gone" || again.include?("sew")
+
       # @return [Boolean] whether it happens to one hole: which, has to be known where the step is about all of them
       def of_a_hole? = !hole.nil? || again.include?("sew")
     end

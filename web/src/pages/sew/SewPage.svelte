@@ -7,14 +7,13 @@
   import { route } from '../../router';
   import { workroom } from '../../api/workroom.svelte';
   import { announce } from '../../ui/announce.svelte';
-  import Through from '../../closure/Through.svelte';
   import MishapDialog from '../../session/MishapDialog.svelte';
   import { SessionWork } from '../../session/session.svelte';
   import StepPicture from '../../session/StepPicture.svelte';
   import { timeOf } from '../../session/words';
   import { Awake, onKey, Voice } from './hands.svelte';
-  import LookAtIt from './LookAtIt.svelte';
   import SewHead from './SewHead.svelte';
+  import SewTold from './SewTold.svelte';
   import { holdVersion } from '../../version';
 
   const params = route.params as { slug: string; id: string };
@@ -148,26 +147,7 @@
         <button class="btn min-h-11 border-warning text-warning" onclick={goneWrong}
           >Something went wrong</button
         >
-        {#if now.opens}
-          {#key now.id}
-            <Through
-              noun={closure?.passes ?? 'button'}
-              hole={now.part.split(': ').at(-1) ?? now.part}
-              large
-              say={(passes) => now && void work.differs(now, { passes })}
-            />
-          {/key}
-        {/if}
-        {#if (now.name === 'test-open' || now.name === 'accept') && now.closure !== null}
-          <a class="btn min-h-11" href={workroom.at(`/closures/${now.closure}/swatch`)} data-log-test
-            >Log what you see</a
-          >
-        {/if}
-        {#if now.look}
-          {#key now.id}
-            <LookAtIt differs={(seen) => now && void work.differs(now, seen)} mishap={goneWrong} />
-          {/key}
-        {/if}
+        <SewTold step={now} noun={closure?.passes ?? 'button'} {work} {goneWrong} />
       </div>
       <button
         class="flex h-[27vh] min-h-36 shrink-0 cursor-pointer flex-col items-center justify-center gap-1 bg-primary px-4 text-primary-content"
