@@ -144,8 +144,9 @@ class MishapTest < CoreTest
       found = sheet(facts: Sewing::Facts.of(entries))
       words(found).count { |key, text| key.start_with?("place-at") && text.include?("stop here") }
     end
-    tested = Swatches::Swatch.new(number: 1, passes: "passes", measured: nil, symptoms: [], opening: mm(22.5), stitch_width: mm(4.5),
-                                  stitch_length: mm(0.4), tension: 3r, stabiliser: "", sewn_at: "2026-11-30T10:30:00Z")
+    tested = Swatches::Swatch.new(number: 1, passes: "passes", measured: nil, symptoms: [], opening: mm(22.5),
+                                  stitch_width: mm(4.5), stitch_length: mm(0.4), tension: 3r, stabiliser: "",
+                                  sewn_at: "2026-11-30T10:30:00Z")
     test = Sewing::Entry.new(id: "test", kind: "swatch", happened_at: at + 1800, swatch: tested)
 
     assert_equal [0, 7, 0], [wrong.first(1), wrong, [*wrong, test]].map(&stops)

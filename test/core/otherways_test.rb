@@ -75,6 +75,7 @@ class OtherWaysTest < CoreTest
       assert_empty slits.uniq - [found.opening], key
       assert_equal WAYS.fetch(key).buttons ? found.layout.holes.size : 0, names.count("button")
       assert_nil Stage.fetch("swatch").missing_of(found)
+      assert_equal found.opening + (WAYS.fetch(key).beyond * 2), found.overall
       assert_empty words(found).values.grep(/%[sd]/)
       assert_empty ledger_after(steps).entries, "the machine is put back"
     end

@@ -8,6 +8,7 @@
 #   way.beats(given).first             # => Sentence, what is done first at every place
 
 require_relative "../length/length"
+require_relative "../style/ends"
 require_relative "../value"
 
 module NimbleEyelet
@@ -28,10 +29,13 @@ module NimbleEyelet
     # key, name, for_what - String; work - Module that answers figures, once, beats and supplies
     # buttons - Boolean, buttons are sewn on for it; shown - Boolean, on the upper side alone, for show
     # opens - Boolean, the button goes through an opening; cut - Boolean, the fabric is cut for it
-    # beside - Boolean, holes are sewn by machine all the same
-    # minutes - Integer, for one place
+    # beyond - Length, what is sewn past each end of the opening
+    # beside - Boolean, holes are sewn by machine all the same; minutes - Integer, for one place
     class Way < Value.of(:key, :name, :for_what, :work, :minutes, buttons: true, shown: false, opens: false, cut: false,
-                                                                  beside: false)
+                                                                  beside: false, beyond: Length.zero)
+      # @return [Ends] of its opening
+      def ends = Ends.new(near: beyond, far: beyond, near_name: "end", far_name: "end")
+
       # @param given [WayGiven]
       # @return [Hash{String => WayFigure}] by key, lengths as a hand can measure them
       def figures(given)

@@ -17,7 +17,7 @@ module NimbleEyelet
   module Otherways
     WAYS = [
       Way.new(key: "hand_worked", name: "hole worked by hand", for_what: "coats, fine or fraying fabric, and machines without zigzag",
-              work: WorkedHoles::HandWorked, minutes: 20, opens: true, cut: true),
+              work: WorkedHoles::HandWorked, minutes: 20, opens: true, cut: true, beyond: Length.mm(5r / 2)),
       Way.new(key: "bound", name: "bound hole", for_what: "coats and jackets of firm wool, before the facing is on",
               work: WorkedHoles::Bound, minutes: 30, opens: true, cut: true),
       Way.new(key: "faced_window", name: "faced window", for_what: "leather, felt, vinyl and boiled wool", work: WorkedHoles::Faced,

@@ -33,6 +33,7 @@ require_relative "../inference/strip"
 require_relative "accepted_settings"
 require_relative "hands_around"
 require_relative "other_ways"
+require_relative "../otherways/ways"
 require_relative "teaching"
 require_relative "sewn_before"
 require_relative "stage"
@@ -77,7 +78,7 @@ module NimbleEyelet
 
     # @return [Opening::SlitLength]
     def cut
-      @cut ||= Opening::SlitLength.of(@plan.button, @plan.cloth, @plan.opening, recipe.ends, foot: clamping_foot,
+      @cut ||= Opening::SlitLength.of(@plan.button, @plan.cloth, @plan.opening, ends, foot: clamping_foot,
                                       held: recipe.stretch_left, round: style.round?)
     end
 
@@ -186,6 +187,8 @@ module NimbleEyelet
 
     def style = recipe.style.value
 
+    def ends = Otherways.instead(@plan.recipe.way)&.ends || recipe.ends
+
     def clamping_foot = fitted.type.clamps ? fitted : @plan.machine.foot("carriage_foot")
 
     # The foot with what is reckoned that it adds.
@@ -195,9 +198,8 @@ module NimbleEyelet
       @learned_correction ||= begin
         by = Opening::Setting.method_for(fitted, @plan.machine, style, wanted: cut.length,
                                          tack_by: @plan.opening.tack_by)
-        (UNLEARNED.include?(by) ? nil : @lessons.added(fitted, by, set: cut.length))&.then do |added|
-          Length.zero - added
-        end || Length.zero
+        added = UNLEARNED.include?(by) ? nil : @lessons.added(fitted, by, set: cut.length)
+        added ? -added : Length.zero
       end
     end
 
