@@ -78,7 +78,7 @@ module NimbleEyelet
       # Before anything of it is read: that may take long.
       def count
         sizes = list("closures").map { |closure| closure.values_at("journal", "swatches", "steps_done").compact.sum(&:size) }
-        raise refused("At most #{MOST_ENTRIES} facts of one closure.") if sizes.any? { |size| size > MOST_ENTRIES }
+        raise refused("At most #{MOST_ENTRIES} entries for one row of buttonholes.") if sizes.any? { |size| size > MOST_ENTRIES }
         raise refused("At most #{MOST_IN_ALL} facts in one file.") if sizes.sum > MOST_IN_ALL
       end
 

@@ -13,12 +13,16 @@ module NimbleEyelet
     # What stands between the cells of a table, and in its numbers.
     SPREADSHEETS = { "comma" => "commas, and points in numbers", "semicolon" => "semicolons, and commas in numbers" }.freeze
 
+    # Whether a caliper that only behaves like one lies on the table; in the example it always does.
+    CALIPERS = { "none" => "a ruler, or a caliper I read myself", "practice" => "the practice caliper on the screen" }.freeze
+
     ALL = [
       Field.new(path: "workroom.name", kind: :text, column: :name, label: "name"),
       Field.new(path: "workroom.unit", kind: :choice, column: :unit, label: "lengths in", choices: Field.names(Plan::UNITS),
                 initial: "mm"),
       Field.new(path: "workroom.csv", kind: :choice, column: :csv, label: "tables for a spreadsheet",
-                choices: SPREADSHEETS, initial: "comma")
+                choices: SPREADSHEETS, initial: "comma"),
+      Field.new(path: "workroom.caliper", kind: :choice, column: :caliper, label: "caliper", choices: CALIPERS, initial: "none")
     ].to_h { |field| [field.path.split(".").last, field] }.freeze
 
     # @param typed [Hash{String => Object}] by name; what is no setting is left out

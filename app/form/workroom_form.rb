@@ -25,7 +25,7 @@ module NimbleEyelet
       # @raise [Refusal]
       def self.habits(typed, unit:)
         typed.to_h do |path, text|
-          raise Refusal.field("habits", path[0, 60], "There is no such habit.") unless HABITS.key?(path)
+          raise Refusal.field("habits", path[0, 60], "There is no such preference.") unless HABITS.key?(path)
 
           field = ClosureFields.fetch(path)
           value = field.read(text, unit: unit)

@@ -28,9 +28,11 @@ module NimbleEyelet
       module Helpers
         JAWS = Typing::Limit.length(0, 150)
 
-        # One that only behaves like a caliper belongs in the example: in a workroom of one's own it would write what
-        # nobody measured over what somebody did.
-        def gauge = settings.caliper.then { |one| one unless one&.stand_in? && !workroom.sample? }
+        # One that only behaves like a caliper belongs in the example, and where somebody switched it on: in any other
+        # workroom it would write what nobody measured over what somebody did.
+        def gauge = settings.caliper.then { |one| one unless one&.stand_in? && !practice_caliper? }
+
+        def practice_caliper? = workroom.sample? || workroom.settings.fetch(:caliper) == "practice"
 
         def caliper = gauge || raise(Store::Missing)
 

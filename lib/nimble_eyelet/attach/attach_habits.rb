@@ -8,7 +8,7 @@ module NimbleEyelet
     BUTTON_MARKS = { "through" => "through the finished hole", "plan" => "from the plan" }.freeze
     BUTTON_FEEDS = { "machine" => "dogs dropped or covered, as the machine has it", "length_zero" => "stitch length 0" }.freeze
     BETWEEN_PAIRS = { "cut" => "cut between the pairs", "carry" => "carry the thread over" }.freeze
-    SECURINGS = { "knot" => "knot at the back", "liquid" => "a drop of fray liquid", "tie_off" => "tie off by machine",
+    SECURINGS = { "knot" => "knot at the back", "liquid" => "a drop of fray sealant", "tie_off" => "tie off by machine",
                   "knot_liquid" => "knot and liquid" }.freeze
     ATTACH_ORDERS = { "holes" => "holes, then buttons through them", "buttons" => "buttons first, on a finished edge" }.freeze
     SHANKS = { "hand" => "sew it on by hand", "pin" => "eyelet and removable pin" }.freeze

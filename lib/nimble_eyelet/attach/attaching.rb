@@ -120,7 +120,7 @@ module NimbleEyelet
       def build(**more)
         Attaching.new(width: holes? ? width : nil, spacing: holes? ? spacing : nil, diagonal: holes? ? diagonal : nil,
                       swings: holes? ? swings : nil, clearance: clearance&.room, verdict: clearance&.verdict,
-                      pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? ? nil : spacer,
+                      pattern: pattern, stitches: stitches, shank: shank, spacer: shank.zero? || !holes? ? nil : spacer,
                       needle_most: clearance&.largest_needle, hand_thread: hand_thread, heavy: heavy?, cord: cord,
                       **more)
       end
@@ -210,12 +210,21 @@ module NimbleEyelet
       def heavy? = @cloth.type.heavy_wear
 
       def shank
-        return Length.zero if @button.shank? || cord
+        return Length.zero if cord
         return @sewing.shank if @sewing.shank
+
+        [usual_shank - own_shank, Length.zero].max.round_to(SHANK_STEP)
+      end
+
+      # Room for the overlap between button and garment; none where it is thin.
+      def usual_shank
         return Length.zero if overlap <= FLAT_OVERLAP
 
         (overlap + (overlap > THICK_OVERLAP ? SHANK_EXTRA_THICK : SHANK_EXTRA)).round_to(SHANK_STEP)
       end
+
+      # One that nobody measured is taken to be long enough.
+      def own_shank = @button.shank? ? @button.shank || usual_shank : Length.zero
 
       # As it is pinched between two fingers: what is padded gives.
       def overlap = @cloth.type.padded ? @cloth.stack * PINCHED : @cloth.stack
@@ -252,17 +261,25 @@ module NimbleEyelet
       end
 
       def shank_reason
-        says = if @button.shank? then "The button brings its own shank."
-               elsif @sewing.shank then Sentence["You chose a thread shank of %s.", shank]
+        says = if @sewing.shank && !cord then Sentence["You chose a thread shank of %s.", shank]
+               elsif @button.shank? then own_shank_words
                elsif shank.zero? then "Thin overlap: the button may lie flat on it."
                else Sentence["The overlap is %s thick: a thread shank of %s lets it lie under the button.", overlap, shank]
                end
         Reason.new(rule: "thread shank", says: says)
       end
 
+      def own_shank_words
+        return "The button has its own shank." if usual_shank.zero?
+        return Sentence["Measure its shank: under %s, wind a thread shank as well.", usual_shank] if @button.shank.nil?
+        return Sentence["Its own shank of %s is high enough.", @button.shank] if shank.zero?
+
+        Sentence["The overlap is %s thick and its shank %s high: add a thread shank of %s.", overlap, @button.shank, shank]
+      end
+
       def cautions
-        turn = Caution.new(rule: "first stitch", says: "Turn the hand wheel toward you through both holes before any power; " \
-                                                       "eyes protected, slow speed.")
+        turn = Caution.new(rule: "first stitch", says: "A needle that hits a button can snap and fly. Turn the hand wheel towards you first. " \
+                                                       "Wear glasses and go slowly.")
         return [turn] if clearance.verdict == "good"
 
         [Caution.new(rule: "clearance", says: Sentence["#{CLEARANCES.fetch(clearance.verdict).capitalize}: %s.", clearance.room],

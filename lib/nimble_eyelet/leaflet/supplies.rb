@@ -44,7 +44,7 @@ module NimbleEyelet
 
   module Supplies
     SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
-                     "way" => "For another way to close", "liquid" => "Fray liquid",
+                     "way" => "For another way to close", "card" => "Card", "liquid" => "Fray sealant",
                      "needle" => "Needles" }.freeze
     # From so many buttons on two spare ones.
     MANY = 8
@@ -59,7 +59,17 @@ module NimbleEyelet
     # @return [Array<Supply>]
     def self.of(parts, stash: {}, card: nil)
       [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts), *cords(parts),
-       *ways(parts), *liquid(parts), *needles(parts)]
+       *ways(parts), *stiff_cards(parts), *liquid(parts), *needles(parts)]
+    end
+
+    # Cut to length, it goes into the buttonhole foot instead of the button.
+    def self.stiff_cards(parts)
+      parts.filter_map do |part|
+        setting = part.sheet.setting
+        next unless setting.on_card? && steps(part, "test-sew").any?
+
+        Supply.new(kind: "card", name: "stiff card", length: setting.figure, count: 1, says: "for the buttonhole foot, #{part.name}")
+      end
     end
 
     # What a double-breasted front hangs on inside.
@@ -149,7 +159,7 @@ module NimbleEyelet
     end
 
     def self.shared(parts)
-      parts.size > 1 ? ["wanted by #{parts.size} closures: #{parts.map(&:name).join(', ')}"] : []
+      parts.size > 1 ? ["for #{parts.size} rows: #{parts.map(&:name).join(', ')}"] : []
     end
 
     def self.button_name(part)
@@ -171,7 +181,7 @@ module NimbleEyelet
     end
 
     def self.reels(length)
-      (length / REEL).ceil.then { |count| count == 1 ? "one reel of 100 m" : "#{count} reels of 100 m" }
+      (length / REEL).ceil.then { |count| count == 1 ? "one spool of 100 m" : "#{count} spools of 100 m" }
     end
 
     # Every hole and the test hole, and every button, by whatever it is sewn on.
@@ -216,7 +226,7 @@ module NimbleEyelet
       sealed = parts.sum do |part|
         (steps(part, "seal") + steps(part, "seal-after")).size * part.sheet.layout.holes.size
       end
-      sealed.zero? ? [] : [Supply.new(kind: "liquid", name: "fray liquid", count: 1, says: "for #{sealed} cut edges")]
+      sealed.zero? ? [] : [Supply.new(kind: "liquid", name: "fray sealant", count: 1, says: "for #{sealed} cut edges")]
     end
 
     def self.needles(parts)
@@ -228,7 +238,7 @@ module NimbleEyelet
         Supply.new(kind: "needle", name: name, count: 1, says: count == 1 ? "a new one for the row" : "a new one for #{count} rows")
       end
     end
-    private_class_method :buttons_of, :anchors, :backing, :ways, :toggles
+    private_class_method :buttons_of, :anchors, :backing, :ways, :toggles, :stiff_cards
     private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
                          :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords,
                          :liquid, :needles
