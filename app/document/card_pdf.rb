@@ -75,7 +75,7 @@ module NimbleEyelet
         end
 
         side = beginning.side ? "; the #{beginning.side} side first" : ""
-        at = { near: "the end toward you", far: "the end away from you", middle: "the middle of a long side" }.fetch(beginning.begins)
+        at = { near: "the end towards you", far: "the end away from you", middle: "the middle of a long side" }.fetch(beginning.begins)
         ["It begins at #{at}#{side}."]
       end
 

@@ -33,7 +33,7 @@ module NimbleEyelet
       def draw(pen)
         pen.text(0, -12, "Stretch scale", 5)
         pen.text(0, -5,
-                 "Print at 100 %. Hold the cloth at the start and at 0 %, pull without force, read where the second point went.", 2.8)
+                 "Print at 100 %. Hold the fabric at the start and at 0 %, pull without force, read where the second point went.", 2.8)
         pen.line(0, 10, HELD * (1 + (MOST / 100.0)), 10, :edge)
         mark(pen, 0, "start")
         (0..MOST).step(STEP) do |percent|

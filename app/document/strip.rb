@@ -25,7 +25,7 @@ module NimbleEyelet
       TWO_INCHES = 50.8
       # Half an arm of a cross where a button goes.
       CROSS = 4.0
-      SIDES = { overlap: "overlap, with the holes", underlap: "underlap, with the buttons" }.freeze
+      SIDES = { overlap: "buttonhole side", underlap: "button side" }.freeze
 
       # @return [Float] mm
       attr_reader :length
@@ -59,7 +59,7 @@ module NimbleEyelet
 
       # @return [Array<String>] lines of heading
       def heading
-        side = @button.opens? ? SIDES.fetch(@side) : "edge, with the tacks"
+        side = @button.opens? ? SIDES.fetch(@side) : "edge, with the ends"
         drawn = @date.empty? ? "" : ", plan of #{@date}"
         ["#{@garment}: #{@sheet.plan.name}", "#{side}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{drawn}", says,
          "Print at 100 %. The check lines are 50 mm and 2 in: measure them first."]
@@ -182,8 +182,8 @@ module NimbleEyelet
         pen.line(centre, 0, centre, @length, :centre)
         pen.text(1, @length - 1, "fold or finished edge", 2.4)
         pen.text(centre + 1, @length - 4.5, "centre line", 2.4)
-        beside(9, 3, "datum: top finished edge", 2.6)
-        beside(9, @length - 1, "end of the run, #{text(@layout.run.run_length)}", 2.6)
+        beside(9, 3, "measured from the top edge", 2.6)
+        beside(9, @length - 1, "end of the edge, #{text(@layout.run.run_length)}", 2.6)
       end
 
       def draw_keep_out(pen, keep_out)

@@ -54,7 +54,7 @@ module NimbleEyelet
       def at_home(one)
         return [] unless one.owned
 
-        ["#{one.owned} in the stash", ("#{one.reserved} laid by" if one.reserved.positive?),
+        ["#{one.owned} in the stash", ("#{one.reserved} set aside" if one.reserved.positive?),
          ("#{one.elsewhere} of them for others" if one.elsewhere.positive?), ("#{one.lacks} to buy" if one.lacks.positive?)].compact
       end
     end

@@ -74,9 +74,9 @@ module NimbleEyelet
         GarmentFacts.entry(kept)
       rescue Refusal => e
         fault = e.faults.first
-        raise refused("Swatch #{number}: #{fault.field} #{fault.given}.".squeeze(" "))
+        raise refused("Test #{number}: #{fault.field} #{fault.given}.".squeeze(" "))
       rescue KeyError, ArgumentError, TypeError, NoMethodError => e
-        raise refused("Swatch #{number} does not follow the description: #{e.message[0, 60]}.")
+        raise refused("Test #{number} does not follow the description: #{e.message[0, 60]}.")
       end
 
       # A machine is known by its name elsewhere.

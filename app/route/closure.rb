@@ -106,7 +106,7 @@ module NimbleEyelet
         def stale_aware
           yield
         rescue Store::Stale => e
-          halt Problem.new(412, "This closure was changed in another place meanwhile.",
+          halt Problem.new(412, "These buttonholes were changed in another place meanwhile.",
                            current: View::ClosureView.of(e.current, in_its_unit(e.current) && present)).render
         end
 

@@ -53,7 +53,7 @@ module NimbleEyelet
         def belongs_to(entry, body)
           unless entry.kind == "withdrawal"
             alone = entry.kind == "machine_part" && body["machine"]
-            raise Refusal.field("journal.closure", "", "Say which closure this is about.") unless body["closure"] || alone
+            raise Refusal.field("journal.closure", "", "Say which buttonholes this is about.") unless body["closure"] || alone
 
             looked_again(entry.swatch.again, body["closure"]) if entry.swatch&.again
             return { closure_id: body["closure"], machine_id: body["machine"] }

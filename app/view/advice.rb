@@ -71,17 +71,17 @@ module NimbleEyelet
         end
       end
 
-      AGAIN = { fit: "what was measured, or how it went through", cover: "how dense the two beads are",
-                tension: "the edge of the beads", space: "the room between the beads" }.freeze
+      AGAIN = { fit: "what was measured, or how it went through", cover: "how dense the two sides are",
+                tension: "the edge of the sides", space: "the room between the sides" }.freeze
 
       def self.again(surprise, newest, present)
-        what = "Nobody would have expected #{AGAIN.fetch(surprise.axis)} on swatch #{newest.number} after what was seen before"
+        test = "Test #{newest.number}"
         unless surprise.axis == :fit && newest.measured
-          return "#{what}; a quick look is as likely. Look a second time, in daylight, before it is believed."
+          return "That's surprising: #{AGAIN.fetch(surprise.axis)} on #{test}. Look again in daylight before you change anything."
         end
 
-        "#{what}: #{present.words(newest.measured)} was measured. The overall length taken for the slit, or a slit that is not " \
-          "cut to its ends, is as likely. Measure a second time before it is believed."
+        "That's surprising: #{test} measured #{present.words(newest.measured)}. Was that the overall length, or was an end " \
+          "not cut? Measure again before you change anything."
       end
 
       # How likely the whole row is, and what it takes.
@@ -112,8 +112,8 @@ module NimbleEyelet
 
         likely >= USABLE ? :usable : :not_yet
       end
-      WRONG = { fit: "the length", cover: "how dense the beads lie", tension: "the tension",
-                space: "the room between the beads" }.freeze
+      WRONG = { fit: "the length", cover: "how dense the sides lie", tension: "the tension",
+                space: "the room between the sides" }.freeze
 
       def self.twentieths(chance) = (chance * TWENTY).round.clamp(0, TWENTY - 1)
 

@@ -3,6 +3,7 @@
 # garment: all closures of one garment and what is left to do, and the garment as a file.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "drawn_edge"
 
 module NimbleEyelet
   module View
@@ -19,9 +20,7 @@ module NimbleEyelet
         sheet = closure.sheet
         steps = sheet.progress&.steps || []
         { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn,
-          holes: sheet.layout ? sheet.layout.holes.size : 0,
-          places: sheet.layout ? sheet.layout.holes.map { |hole| hole.at.to_f } : [],
-          run_length: sheet.plan.placket.run_length.to_f, overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap),
+          holes: sheet.layout ? sheet.layout.holes.size : 0, drawn: DrawnEdge.of(sheet), overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap),
           button: sheet.plan.button.name, opening: present.length(sheet.opening), machine: closure.plan.machine.name,
           stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } }, steps: steps.size,
           done: sheet.progress ? sheet.progress.done.size : 0,

@@ -13,7 +13,7 @@ module NimbleEyelet
         { length: present.length(sheet.opening), overall: present.length(sheet.overall),
           wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name,
           verdict: verdict(sheet.verdict, present),
-          seen_in_twenty: seen(sheet), ends: ends(cut.ends, present),
+          chance: chance(sheet), ends: ends(cut.ends, present),
           across: present.length(sheet.recipe.width(sheet.opening)),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
@@ -23,8 +23,13 @@ module NimbleEyelet
           because: present.reasons(cut.chosen.because), cautions: present.cautions(cut.cautions) }
       end
 
-      # What its own test holes tell of the length, in 20.
-      def self.seen(sheet) = sheet.seen_to_fit&.then { |chance| Opening::Verdict.twentieths(chance) }
+      # How likely it fits: as its own test holes tell, and by the rule until there are any.
+      def self.chance(sheet)
+        seen = sheet.seen_to_fit&.then { |chance| Opening::Verdict.twentieths(chance) }
+        count = seen || sheet.verdict.in_twenty
+        words = seen ? Opening::Verdict.to_fit(seen) : "#{Opening::Verdict.likely(count)} #{sheet.verdict.words}"
+        { in_twenty: count, tested: !seen.nil?, words: words.capitalize }
+      end
 
       # @return [String] for the knot
       def self.short(sheet, present) = present.words(sheet.opening)
@@ -67,7 +72,7 @@ module NimbleEyelet
           verdict: verdict(answer.verdict, present), chosen: answer.equal?(cut.chosen),
           setting: present.words(setting.short), gives: present.length(setting.planned) }
       end
-      private_class_method :seen, :says, :verdict, :ends, :answer, :setting
+      private_class_method :chance, :says, :verdict, :ends, :answer, :setting
     end
   end
 end

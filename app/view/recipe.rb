@@ -84,11 +84,19 @@ module NimbleEyelet
         value = decision.value
         { key: line.key.to_s, label: line.label, field: line.field,
           text: value.is_a?(Length) ? present.dial(value)[:text] : present.decided(value),
-          scores: scores(line, chosen(line, sheet.recipe)), yours: decision.because.first.kind == :yours,
+          scores: scores(line, chosen(line, sheet.recipe)), dial: dial(line.key, value, sheet.plan.machine),
+          yours: decision.because.first.kind == :yours,
           because: present.reasons(decision.because), cautions: present.cautions(decision.cautions) }
       end
 
-      private_class_method :before, :set_then, :setting, :cord, :scores, :called, :chosen
+      # Where a dial stands among its marks; a balance is told in notches from its middle and has no such dial.
+      def self.dial(key, value, machine)
+        step, most = { stitch_width: [machine.width_step, machine.max_width], stitch_length: [machine.length_step, nil],
+                       tension: [machine.tension_step, nil] }[key]
+        step && { value: value.to_f, step: step.to_f, least: 0.0, most: most&.to_f }
+      end
+
+      private_class_method :dial, :before, :set_then, :setting, :cord, :scores, :called, :chosen
     end
   end
 end

@@ -7,6 +7,7 @@ require_relative "../field/field"
 require_relative "../presenter"
 require_relative "figures"
 require_relative "sewing"
+require_relative "step_words"
 
 module NimbleEyelet
   module View
@@ -20,14 +21,14 @@ module NimbleEyelet
       def self.of(one, ids, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
         { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin),
-          opens: one.step.opens?, seconds: one.seconds.round,
+          opens: one.step.opens?, sets_only: one.step.sets_only?, seconds: one.seconds.round,
           asks: asks(one), enter: entries(one, ids), mishaps: one.mishaps,
           ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
       end
 
       def self.words(step, present, bobbin)
         { key: step.key, name: step.name, rescue: Work::StepKey.parse(step.key).mishap, turn: step.turn,
-          part: step.part, does: present.words(step.does), how: present.words(step.how), symptom: step.symptom,
+          part: step.part, **StepWords.of(step, present),
           caution: if bobbin
                      [step.part.start_with?("Tack") ? BOBBIN.sub("hole", "tack") : BOBBIN, step.caution].compact.join(" ")
                    else
@@ -45,7 +46,7 @@ module NimbleEyelet
                 "test-sew" => %w[opening.length setting.figure], "button" => "attach.shank", "spacer" => "attach.spacer" }.freeze
 
       def self.figure(step, present)
-        does = present.words(step.does)
+        does = [step.does, step.how].compact.map { |words| present.words(words) }.join(" ")
         shown = Array(SHOWN[step.name]).filter_map do |wanted|
           path = step.figures.keys.find { |key| key == wanted || key.start_with?("#{wanted}.") } or next
           { label: Figures.label(path), text: Figures.shown(path, step.figures[path], present) }

@@ -6,6 +6,7 @@
 require_relative "../field/field"
 require_relative "../field/plain_value"
 require_relative "figures"
+require_relative "step_words"
 
 module NimbleEyelet
   module View
@@ -52,8 +53,8 @@ module NimbleEyelet
       end
 
       def self.step(step, progress, sheet, present)
-        { key: step.key, part: step.part, does: present.words(step.does), how: present.words(step.how),
-          symptom: step.symptom, caution: step.caution, done: progress.done.include?(step.key),
+        { key: step.key, part: step.part, **StepWords.of(step, present), caution: step.caution,
+          done: progress.done.include?(step.key),
           passed_over: progress.passed_over.include?(step.key), entry: sheet.facts.entry_of(step)&.id,
           enter: enter(step, sheet.facts.id_for(step)), **through(step, sheet),
           outdated: progress.outdated.fetch(step.key, []).map { |difference| outdated(difference, present) } }

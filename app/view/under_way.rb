@@ -4,7 +4,9 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../presenter"
+require_relative "drawn_edge"
 require_relative "sewing"
+require_relative "step_words"
 
 module NimbleEyelet
   module View
@@ -22,19 +24,18 @@ module NimbleEyelet
       # Where to go on: the first stage that is not settled, and what is to be done there.
       def self.closure(closure, present)
         sheet = closure.sheet
-        holes = sheet.layout ? sheet.layout.holes : []
+        drawn = DrawnEdge.of(sheet)
         word, = sheet.stages.find { |_, state| state.state != "tied" } || ["print"]
         { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, garment: closure.garment_name,
-          places: holes.map { |hole| hole.at.to_f }, sewn: holes.count(&:sewn),
-          run_length: sheet.plan.placket.run_length.to_f, station: sheet.facts.steps.empty? ? word : "sewing",
-          next: present.words(next_step(sheet, word)) }
+          drawn: drawn, sewn: drawn[:sewn].count(true), station: sheet.facts.steps.empty? ? word : "sewing",
+          next: next_step(sheet, word, present) }
       end
 
-      def self.next_step(sheet, word)
+      def self.next_step(sheet, word, present)
         step = sheet.progress&.steps&.find { |one| one.key == sheet.progress.next_key }
         return STAGES.fetch(word).question_for(sheet.plan.button) if sheet.facts.steps.empty?
 
-        step ? step.does : "All steps are done."
+        step ? StepWords.of(step, present)[:does] : "All steps are done."
       end
       private_class_method :closure, :next_step
     end

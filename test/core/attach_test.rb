@@ -103,6 +103,17 @@ class AttachTest < CoreTest
     assert_equal mm(576), attaching.hand_thread
   end
 
+  def test_what_its_own_shank_lacks_is_wound_of_thread
+    thick = cloth(thickness: mm(1), layers: 3)
+    shanks = [nil, mm(0), mm(2.5), mm(6)].map do |own|
+      attaching(cloth: thick, button: button(attachment: "shank", shank: own))
+    end
+
+    assert_equal(["0 mm", "4 mm", "1.5 mm", "0 mm"], shanks.map { |one| one.shank.to_s })
+    shanks.each { |one| assert_nil one.spacer }
+    assert(shanks.first.because.any? { |reason| reason.says.to_s.include?("Measure its shank: under 4 mm") })
+  end
+
   def test_thread_shank_for_anything_thicker_than_shirting
     assert_predicate attaching.shank, :zero?
     # Flat up to 1.5; three layers of 0.6 and 0.2 interfacing, and a half more; one more where it is thicker than 3.

@@ -30,8 +30,8 @@ class CuttingTest < CoreTest
 
   # One row of schools each: what is chosen is seen in the steps.
   def test_every_school_of_opening_changes_what_the_hands_do
-    tools = { "ripper" => /from both ends to the middle/, "snip" => /Fold hole \d across its middle, snip 3 mm/,
-              "chisel" => /with the chisel on a block, 22.5 mm: its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm/ }
+    tools = { "ripper" => /from both ends to the middle/, "snip" => /Fold hole \d across its middle\. Snip 3 mm/,
+              "chisel" => /with the chisel on a block: 22.5 mm. Set its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm/ }
 
     tools.each { |tool, text| assert_match text, at("open", told(cut: cut(tool: tool, chisel: mm(12)))) }
     assert_match(said("steps.over_the_block_s"), at("open", told(cut: cut(tool: "chisel", chisel: mm(30)))))
@@ -68,7 +68,7 @@ class CuttingTest < CoreTest
 
   def test_every_school_of_attaching_changes_what_the_hands_do
     assert_match(said("steps.through_the_finished_holes"), told(sewn(marks: "through"))["mark-buttons"])
-    assert_match(/from the plan, each from the top edge: 24 mm|from the plan, each from the top edge: [\d.]+ mm/,
+    assert_match(/from the plan\. From the top edge: 24 mm|from the plan\. From the top edge: [\d.]+ mm/,
                  told(sewn(marks: "plan"))["mark-buttons"])
     assert_match(said("steps.cut_the_thread_between"), at("button", told(sewn(between: "cut"))))
     assert_match(said("steps.carry_the_thread_over"), at("button", told(sewn(between: "carry"))))

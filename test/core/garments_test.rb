@@ -56,12 +56,12 @@ class GarmentsTest < CoreTest
     said = words(jacket)
     all = said.values.join(" ")
 
-    assert_includes said["settings"], "stitch length 2.5"
+    assert_includes said["settings"], "length 2.5"
     refute_match(/satin|fusible|last iron|a pin at/i, all)
     assert_includes said["mark-buttons"], said("steps.pencil_dot")
     assert_includes said["pins"], said("steps.every_clip")
     assert_includes said["mark"], "24 mm from the finished edge"
-    assert(said.keys.grep(/\Aplace-at/).all? { |key| said[key].include?("in the middle of a long side") })
+    assert(said.keys.grep(/\Aplace-at/).all? { |key| said[key].include?("halfway along a side") })
     assert_equal said.keys.grep(/\Asew-at/).map { |key| key[/\d+\z/].to_i }, places(jacket).reverse.map { |at|
       (at * 1000).to_i
     },
@@ -102,12 +102,12 @@ class GarmentsTest < CoreTest
   def test_the_covers_steps_are_all_in_inches_and_its_machine_in_its_own_marks
     found = cover
     all = found.progress.steps.flat_map { |step| [step.does, step.how].compact.map { |text| said_in(text, :in) } }
-    dials = all.grep(/\ASet stitch width/)
+    dials = all.grep(/\ASet width/)
 
     assert_empty all.grep(/\d mm\b/)
     width = found.plan.machine.width_mark(found.recipe.stitch_width.value)
 
-    assert_equal ["Set stitch width #{width}, stitch length 0.4, top tension 3 and the balance in the middle."], dials.first(1)
+    assert_equal ["Set width #{width}, length 0.4, tension 3 and balance in the middle."], dials.first(1)
     assert_includes 4.5..7, width.to_f, "millimetres, whatever the ruler"
     # 22.225 + 3.175 round the button, ease of 1 and 0.9 for the fold: 27.3 mm, up to the next sixteenth.
     assert_equal "1 1/8 in", said_in(Sentence["%s", found.opening], :in)

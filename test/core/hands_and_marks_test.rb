@@ -73,7 +73,7 @@ class HandsAndMarksTest < CoreTest
                                                 symptoms: %w[skipped]))
 
     assert_equal said("look.passes_as_it_should"), told.verdict
-    assert_equal ["edge: dots of bobbin thread on top", "between the beads: room to cut"], told.seen.grep(/between|edge/)
+    assert_equal ["edge: dots of bobbin thread on top", "between the sides: room to cut"], told.seen.grep(/between|edge/)
     assert_includes told.seen, Swatches::SYMPTOMS.fetch("skipped").name
     assert_equal found.setting.hands, told.settings.fetch("foot opened to")
     assert_equal found.cut.length, told.settings.fetch("opening wanted")

@@ -74,7 +74,7 @@ class LayoutTest < CoreTest
                    keep_outs: [Placket::KeepOut.new(from: mm(560), to: mm(570), label: "hem")])
     caution = ahead.holes.last.cautions.first
 
-    assert_match(/Hem lies 7.5 mm from hole 6, where the carriage foot wants flat cloth/, caution.says.to_s)
+    assert_match(/Hem lies 7.5 mm from hole 6, where the buttonhole foot wants flat fabric/, caution.says.to_s)
     assert_includes caution.instead, said("runway.folded_scrap")
     # 25 above: too near for the 40 behind, far enough for the 20 in front when the work is turned.
     above = layout(count: 2, first: mm(100), last: mm(400),

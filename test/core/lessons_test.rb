@@ -66,10 +66,10 @@ class LessonsTest < CoreTest
 
     assert_operator begun.recipe.stitch_length.value, :<, first.recipe.stitch_length.value
     assert_operator begun.recipe.tension.value, :<, first.recipe.tension.value
-    assert_match(/same machine, thread and kind of cloth/, said_in(begun.recipe.tension.because.first.says, :mm))
+    assert_match(/same machine, thread and kind of fabric/, said_in(begun.recipe.tension.because.first.says, :mm))
     other = sheet(machine: stepped, thread: thread(tex: 60), facts: Sewing::Facts.new(earlier: earlier(*thin)))
 
-    assert_match(/same machine and kind of cloth/, said_in(other.recipe.tension.because.first.says, :mm))
+    assert_match(/same machine and kind of fabric/, said_in(other.recipe.tension.because.first.says, :mm))
     # Of cloth alone nothing is learned.
     alone = sheet(machine: stepped(id: 8), thread: thread(tex: 60), facts: Sewing::Facts.new(earlier: earlier(*thin)))
 
@@ -168,9 +168,9 @@ class LessonsTest < CoreTest
   def test_the_balance_is_set_and_put_back
     found = sheet(machine: stepped(balance: true), recipe: Recipes::Overrides.new(balance: -2))
     steps = found.progress.steps
-    says = "2 notches toward the bead that is sewn away from you"
+    says = "2 notches towards the side that is sewn away from you"
 
-    assert_includes words(found).fetch("settings"), "the balance #{says}"
+    assert_includes words(found).fetch("settings"), "balance #{says}"
     assert_equal "-2", steps.find { |step| step.key == "settings" }.moves["balance"]
     assert_includes steps.map(&:key), "back-balance"
     assert_empty ledger_after(steps).entries

@@ -90,10 +90,7 @@ class OneFigureTest < CoreTest
       steps = words(found)
       opening = found.opening.to_s
 
-      unless found.recipe.style.value.round?
-        assert_includes steps["mark"],
-                        "the #{found.plan.button.opens? ? 'slit' : 'tack'} is #{opening}"
-      end
+      assert_includes steps["mark"], "each #{opening} long" unless found.recipe.style.value.round?
 
       assert_equal found.setting.planned, found.opening
       found.layout.holes.each do |hole|

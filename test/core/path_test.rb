@@ -32,16 +32,16 @@ class PathTest < CoreTest
   def beads(found) = found.parts.select { |part| part.kind == :bead }
 
   def test_the_parts_follow_the_order_of_the_machine
-    { "sensing" => ["start", "near tack", "left bead", "far tack", "right bead", "lock"],
-      "memory" => ["start", "left bead", "far tack", "right bead", "near tack", "lock"],
-      "plain" => ["start", "near tack", "left bead", "far tack", "right bead", "lock"] }.each do |kind, names|
+    { "sensing" => ["start", "near end", "left-hand side", "far end", "right-hand side", "lock"],
+      "memory" => ["start", "left-hand side", "far end", "right-hand side", "near end", "lock"],
+      "plain" => ["start", "near end", "left-hand side", "far end", "right-hand side", "lock"] }.each do |kind, names|
       assert_equal names, path(kind: kind).parts.map(&:name)
     end
     assert_equal said("sewer.straight_run"), path(kind: "memory", on: { straight_first: true }).parts[1].name
     assert_equal said("machine.right_bead"), path(kind: "memory", on: { first_side: "right" }).parts[1].name
-    assert_equal "far tack", path(kind: "sensing", on: { first_direction: "toward" }).parts[1].name
+    assert_equal "far end", path(kind: "sensing", on: { first_direction: "toward" }).parts[1].name
     # By hand it begins with the wide tack, whatever the machine could do.
-    assert_equal "near tack", path("manual_zigzag", kind: "memory", own_bead: 1.8).parts[1].name
+    assert_equal "near end", path("manual_zigzag", kind: "memory", own_bead: 1.8).parts[1].name
   end
 
   # The upper end lies away from the person: a machine that begins near the chair begins at the lower end.
@@ -55,7 +55,7 @@ class PathTest < CoreTest
     end
     eyed = path("keyhole", on: { first_direction: "away" })
 
-    assert_equal ["left bead", "eye", "right bead", "near tack"], eyed.parts[1..4].map(&:name), "the eye lies away"
+    assert_equal ["left-hand side", "eye", "right-hand side", "near end"], eyed.parts[1..4].map(&:name), "the eye lies away"
   end
 
   def test_every_path_begins_and_ends_inside_what_covers_it_and_stays_within_its_width
@@ -80,7 +80,7 @@ class PathTest < CoreTest
         found = path(style, kind: kind, on: on)
         xs = beads(found).to_h { |part| [part.name, part.points.map { |x, _| x.round(6) }.uniq.sort] }
 
-        assert_equal xs.fetch("left bead"), xs.fetch("right bead").map(&:-@).sort, style
+        assert_equal xs.fetch("left-hand side"), xs.fetch("right-hand side").map(&:-@).sort, style
         from, to = found.shape.slit
 
         # The eye is punched, below it the slit is cut.
@@ -98,7 +98,7 @@ class PathTest < CoreTest
 
   def test_halving_the_stitch_doubles_the_stitches_of_a_bead_within_one
     [0.2, 0.3, 0.45, 0.6, 1.1].each do |length|
-      whole, half = [length, length / 2].map { |feed| path(length: feed).counts.fetch("left bead") - 1 }
+      whole, half = [length, length / 2].map { |feed| path(length: feed).counts.fetch("left-hand side") - 1 }
 
       assert_in_delta whole * 2, half, 1
     end

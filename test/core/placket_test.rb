@@ -49,7 +49,9 @@ class PlacketTest < CoreTest
   def test_vertical_holes_lie_on_the_centre_line_and_the_button_below_the_upper_end
     hole = layout.holes.first
 
-    assert_equal "3 mm", (hole.button - hole.open_from).to_s
+    # Three millimetres below, at a mark of the ruler.
+    assert_equal "2.75 mm", (hole.button - hole.open_from).to_s
+    assert_equal 1, (hole.button.millimetres * 2).denominator
     assert_equal sheet.cut.length, hole.open_to - hole.open_from
     centred = layout(seat: "centre").holes.first
 

@@ -102,7 +102,7 @@ class SessionTest < CoreTest
     first = sewn.index { |one| one.part == change.part && one.step.hole.at == change.at }
 
     assert_operator at.session.work(:smock).reckoning.bobbin * first, :<=, mm(2000), "never within a hole"
-    assert_equal ["button foot", "carriage foot"], SessionKit.of(at.session).select { |item|
+    assert_equal ["button foot", "buttonhole foot"], SessionKit.of(at.session).select { |item|
       item.kind == "foot"
     }.map(&:name).sort.uniq
     assert_includes SessionKit.of(table({ one: { machine: machine("stepped") } }).session).filter_map(&:lacks).join, said("session_kit.not_in_the_box")

@@ -40,7 +40,7 @@ class SettingTest < CoreTest
     # Too far, too long already, or a ball: a flat stand-in of the right length.
     [setting("carriage_foot", allowance: mm(1), length: 25), setting("carriage_foot", allowance: mm(9)),
      setting("carriage_foot", allowance: mm(2), on: { shape: "ball", attachment: "shank" })].each do |stand_in|
-      assert_equal "the card", stand_in.clamps
+      assert_equal "the card", stand_in.clamped
       assert_equal stand_in.wanted, stand_in.gives
     end
     # The largest it takes holds for what it is opened further, too.

@@ -60,14 +60,15 @@ class SewingTest < CoreTest
 
     # Which tack comes first is as it was watched, and never told before.
     refute_match(/near|far/i, words["sensing"])
-    { "away" => /\AIt sews the near end, one side, the far end, the other side/,
-      "toward" => /\AIt sews the far end, one side, the near end, the other side/ }.each do |way, order|
+    { "away" => /It sews the near end, one side, the far end, the other side/,
+      "toward" => /It sews the far end, one side, the near end, the other side/ }.each do |way, order|
       assert_match order, step(steps(machine: watched("sensing", first_direction: way)), "sew").how.to_s
     end
     assert_match(/the other side the same way/,
                  step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
-    assert_match(/25 mm overall.*at the 25 mm mark.*second time/, words["stepped"])
+    assert_match(/25 mm overall.*at the 25 mm mark/, words["stepped"])
+    assert_match(/four parts\. .*second time/, step(steps(machine: machine("stepped")), "sew").does.to_s)
     assert_match(said("steps.needle_down_on_the"), words["plain"])
     assert_match(/draw a line 22.5 mm from the start mark/,
                  step(steps(machine: machine("memory")), "test-sew").how.to_s)
@@ -81,7 +82,7 @@ class SewingTest < CoreTest
     assert_equal "round", found.setting.by.key
     assert_empty said.values.grep(/\bslit\b/)
     assert_includes said["chalk"], "Draw a circle #{found.opening} across"
-    assert_includes said["mark"], "the open hole is #{found.opening}"
+    assert_includes said["mark"], "each #{found.opening} across"
     assert_includes said["test-sew"], "an open hole of #{found.opening}, #{found.overall} overall"
   end
 
@@ -154,7 +155,7 @@ class SewingTest < CoreTest
 
     assert_match(/Select straight stitch,/, step(only, "settings").how, "its needle has no other place")
     assert_match(said("steps.foot_up_turn_foot"), step(box, "sew").how.to_s)
-    assert_includes step(box, "place").does.in(:mm), "16.5 mm from the edge, in the middle of a long side"
+    assert_includes step(box, "place").does.in(:mm), "halfway along a side. It is 540 mm from the top, 16.5 mm from the edge"
     assert_empty box.map(&:key).grep(/seal|dry|lever/)
     assert_nil step(steps(button: button(shape: "cord", diameter: mm(3))), "mark-buttons")
     assert_match(/near pair.*far pair.*each pair/, step(steps, "button").how)

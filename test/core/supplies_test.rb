@@ -11,6 +11,19 @@ class SuppliesTest < CoreTest
 
   def kind(found, name) = found.select { |one| one.kind == name }
 
+  # As long as the step says, for the buttons that no foot can hold.
+  def test_the_card_that_goes_into_the_foot_is_on_the_list
+    carriage = { recipe: Recipes::Overrides.new(foot: "carriage_foot"), placket: run_of(count: 3) }
+    flat = part(1, **carriage)
+    ball = part(2, button: button(shape: "ball", attachment: "shank", diameter: mm(14)), **carriage)
+    found = kind(Supplies.of([flat, ball]), "card")
+
+    assert_equal [ball.sheet.setting.figure], found.map(&:length)
+    figure = found.first.length.to_s
+
+    assert(ball.sheet.progress.steps.flat_map(&:operations).any? { |one| one.says.to_s.include?(figure) })
+  end
+
   # Nothing is counted that no step uses, and every step that uses something is counted.
   def test_counts_are_those_of_the_steps_that_use_them
     parts = [part(1, button: button(name: "shell")), part(2, button: button(name: "shell"), placket: run_of(count: 4)),
@@ -22,7 +35,7 @@ class SuppliesTest < CoreTest
 
     assert_equal steps["button"] + 2 + 1, shell.count + horn.count
     assert_equal [5, shell.count - 5, nil], [shell.owned, shell.lacks, horn.owned]
-    assert_match(/wanted by 2 closures/, shell.says)
+    assert_match(/for 2 rows/, shell.says)
     assert_equal 1, kind(found, "thread").size, "one thread for all of them"
     thread = parts.sum(Length.zero) do |one|
       hole = HoleSimulation.of(one.sheet).reckoning

@@ -55,9 +55,9 @@ class SwatchTest < CoreTest
         made = diagnosis(*rows).changes.find { |one| one.axis == symptom.axis }
         rows[-1] = set(rows.last, made.sets) unless made.by_hand?
         said << says(made)
-        break if said.last.include?("Everything in reach")
+        break if said.last.include?("You have tried everything")
       end
-      by_hand = said.grep_v(/ from | second layer|Everything in reach/)
+      by_hand = said.grep_v(/ from | second layer|You have tried everything/)
 
       assert_equal by_hand.uniq, by_hand, symptom.key
       assert_includes said.last, said("troubleshooter.everything_in_reach"), symptom.key

@@ -40,8 +40,8 @@ module NimbleEyelet
     # @param owned [Array<String>] keys of STABILISER_KINDS
     # @return [String, nil]
     def obstacle(cloth, owned)
-      return "No hot iron on this cloth." if heat && !cloth.iron?
-      return "This cloth is not washed, so it would stay in." if wash && !cloth.washed?
+      return "No hot iron on this fabric." if heat && !cloth.iron?
+      return "This fabric is not washed, so it would stay in." if wash && !cloth.washed?
 
       return unless (needs - owned).any?
 
@@ -68,12 +68,12 @@ module NimbleEyelet
                    why: "Nothing of it is left to show."),
     Stabiliser.new(key: "tear_away_film", needs: %w[tear_away wash_film], wash: true, torn: true, film: true,
                    says: "tear-away under, wash-away film on top", why: "The film keeps stitches from sinking into the pile."),
-    Stabiliser.new(key: "layer", inside: true, stretch_left: 0r, says: "an extra layer of the cloth inside, grain along the hole",
-                   why: "Cloth on cloth always works, and is always there."),
-    Stabiliser.new(key: "woven_strip", inside: true, stretch_left: 0r, says: "a firm strip of woven cloth inside",
+    Stabiliser.new(key: "layer", inside: true, stretch_left: 0r, says: "an extra layer of the fabric inside, grain along the hole",
+                   why: "Fabric on fabric always works, and is always there."),
+    Stabiliser.new(key: "woven_strip", inside: true, stretch_left: 0r, says: "a firm strip of woven fabric inside",
                    why: "Something that does not stretch has to hold the line."),
-    Stabiliser.new(key: "organza", inside: true, stretch_left: 0r, says: "a strip of the cloth itself, cut back to the stitches",
-                   why: "Self cloth does not show through sheer cloth."),
+    Stabiliser.new(key: "organza", inside: true, stretch_left: 0r, says: "a strip of the fabric itself, cut back to the stitches",
+                   why: "Self fabric does not show through sheer fabric."),
     Stabiliser.new(key: "paper", torn: true, says: "thin paper under the hole",
                    why: "It steadies the feed and tears off. No iron and no pins near it: hold with clips.")
   ].to_h { |stabiliser| [stabiliser.key, stabiliser] }.freeze

@@ -56,7 +56,7 @@ module NimbleEyelet
 
     # Puts a diagnosis together.
     class Diagnosing
-      OTHERS = "The test holes so far were sewn with another machine, foot, thread, cloth or style: sew one with this."
+      OTHERS = "The test holes so far were sewn with another machine, foot, thread, fabric or style: sew one with this."
       # @param swatches [Array<Swatches::Swatch>]
       # @param current [Swatches::CurrentSettings]
       # @param learned [Swatches::Learned]
@@ -248,7 +248,7 @@ module NimbleEyelet
 
         @newest.contradictions.map do |one, other|
           "#{Swatches::SYMPTOMS[one].name.capitalize} and #{Swatches::SYMPTOMS[other].name} are not seen on one hole: " \
-            "look again, one bead after the " \
+            "look again, one side after the " \
             "other."
         end
       end

@@ -123,9 +123,9 @@ module NimbleEyelet
       end
 
       def balance_says(by, now)
-        bead = by.positive? ? "sewn toward you" : "sewn away from you"
+        bead = by.positive? ? "sewn towards you" : "sewn away from you"
         count = by.abs == 1 ? "one notch" : "#{by.abs} notches"
-        "Turn the balance #{count} so that the bead #{bead} gets denser and the other opens#{': that is the middle' if now.zero?}."
+        "Turn the balance #{count} so that the side #{bead} gets denser and the other opens#{': that is the middle' if now.zero?}."
       end
 
       # It begins with the hole on the table: how far that is off, what the hands do then, and what it makes.

@@ -13,7 +13,7 @@ module NimbleEyelet
       # @return [Swatches::Change] for whoever was taught so: the stitch stays where the cover is thin
       def self.twice
         reason = Reason.new(rule: "thin cover", says: "Where the cover is thin you sew a second pass: the stitch stays.")
-        Swatches::Change.new(axis: "cover", says: "Keep the stitch, and sew over both beads a second time, without tacks.",
+        Swatches::Change.new(axis: "cover", says: "Keep the stitch. Sew over both sides a second time, without the ends.",
                              because: [reason], sets: { "recipe.second_pass" => "yes" })
       end
 

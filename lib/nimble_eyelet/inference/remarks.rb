@@ -56,8 +56,8 @@ module NimbleEyelet
 
         "Not everything was looked at: log how #{UNLOOKED.values_at(*@unlooked).join(', ')} came out before you trust this hole."
       end
-      UNLOOKED = { "fit" => "it", "bead_away" => "the bead sewn away", "bead_back" => "the bead sewn back",
-                   "tension" => "the edge of the beads", "space" => "the room to cut" }.freeze
+      UNLOOKED = { "fit" => "it", "bead_away" => "the side sewn away", "bead_back" => "the side sewn back",
+                   "tension" => "the edge of the sides", "space" => "the room to cut" }.freeze
       private_constant :UNLOOKED
     end
   end

@@ -146,8 +146,7 @@ module NimbleEyelet
       end
 
       def nothing_left(symptom)
-        Swatches::Change.new(axis: symptom.axis, says: "Everything in reach was tried for this: keep the best of the swatches, " \
-                                                       "or ask somebody to look at it.", because: [reason(symptom)])
+        Swatches::Change.new(axis: symptom.axis, says: "You have tried everything. Keep the best of your tests, or ask somebody to look.", because: [reason(symptom)])
       end
 
       def reason(symptom, says = nil)

@@ -2,7 +2,7 @@
 
 # Care is what a closure bears from now on, from its cloth, its stay, its buttons and how it was sealed.
 #
-#   Care.of(sheet)   # => ["No hot iron on this cloth.", …]
+#   Care.of(sheet)   # => ["No hot iron on this fabric.", …]
 
 require_relative "children"
 
@@ -16,16 +16,16 @@ module NimbleEyelet
     end
 
     def self.wash(plan)
-      return "The cloth is not washed: wipe it, and keep the buttons dry." unless plan.cloth.washed?
+      return "The fabric is not washed: wipe it, and keep the buttons dry." unless plan.cloth.washed?
 
-      return "Wash it as its cloth is washed: a tack bears what the seams beside it bear." unless plan.button.opens?
+      return "Wash it as its fabric is washed: a tack bears what the seams beside it bear." unless plan.button.opens?
       return "Wash it turned inside out." unless plan.button.fastens?
 
       "Wash it buttoned up and turned inside out: neither holes nor buttons are pulled."
     end
 
     def self.iron(plan)
-      return "No hot iron on this cloth." unless plan.cloth.iron?
+      return "No hot iron on this fabric." unless plan.cloth.iron?
 
       return unless plan.button.opens?
       return "Press the holes from the wrong side." unless plan.button.fastens?

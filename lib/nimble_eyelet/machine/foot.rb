@@ -17,7 +17,7 @@ module NimbleEyelet
   FootKind = Value.of(:key, :name, clamps: false, marks: false, neutral: false)
 
   FOOT_KINDS = [
-    FootKind.new(key: "carriage_foot", name: "carriage foot", clamps: true),
+    FootKind.new(key: "carriage_foot", name: "buttonhole foot", clamps: true),
     FootKind.new(key: "sliding_scale_foot", name: "sliding scale foot", marks: true),
     FootKind.new(key: "grooved_satin_foot", name: "grooved satin foot"),
     FootKind.new(key: "cording_foot", name: "cording foot"),
@@ -25,7 +25,7 @@ module NimbleEyelet
     FootKind.new(key: "general_zigzag_foot", name: "general zigzag foot", neutral: true)
   ].to_h { |kind| [kind.key, kind] }.freeze
 
-  # What a carriage foot usually makes beyond the button it holds, as long as nobody has measured it.
+  # What a buttonhole foot usually makes beyond the button it holds, as long as nobody has measured it.
   USUAL_ALLOWANCE = [Length.mm(1), Length.mm(3)].freeze
   # What is assumed until then.
   GUESSED_ALLOWANCE = Length.mm(2)
@@ -35,7 +35,7 @@ module NimbleEyelet
   SCALE_READS = { "overall" => "the overall length", "opening" => "the opening" }.freeze
 
   # kind - String, key of FOOT_KINDS; nickname - String; largest_button - Length or nil
-  # allowance - Length a carriage foot adds to the button by itself, or nil until a hole was measured
+  # allowance - Length a buttonhole foot adds to the button by itself, or nil until a hole was measured
   # guessed - Boolean, that is only what feet usually add
   # click - Length of one click of its catch, or nil where it has none
   # scale_pitch - Length between two marks of a sliding scale foot; scale_reads - String, key of SCALE_READS

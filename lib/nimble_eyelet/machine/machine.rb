@@ -18,7 +18,7 @@ module NimbleEyelet
   # What resets the machine between two holes.
   RESETS = {
     "none" => nil, "select_again" => "select the buttonhole again",
-    "dial_away_and_back" => "turn the selector away from the buttonhole and back",
+    "dial_away_and_back" => "turn the selector away and back",
     "push_lever" => "push the lever away from you",
     "first_step" => "turn the selector back to the first part"
   }.freeze
@@ -37,12 +37,12 @@ module NimbleEyelet
 
   # Where the swing of its needle is anchored, and which end of a hole gets the eye or the round.
   ANCHORS = { "centre" => "in the centre", "left" => "at the left" }.freeze
-  EYE_ENDS = { "far" => "the end away from you", "near" => "the end toward you" }.freeze
+  EYE_ENDS = { "far" => "the end away from you", "near" => "the end towards you" }.freeze
   SECOND_BEADS = { "back" => "the other way", "same" => "the same way as the first" }.freeze
 
   # Which bead comes first, as seen from the chair, and which way it is sewn.
-  FIRST_SIDES = { "left" => "left bead", "right" => "right bead" }.freeze
-  FIRST_DIRECTIONS = { "away" => "away from you, backward", "toward" => "toward you, forward" }.freeze
+  FIRST_SIDES = { "left" => "left-hand side", "right" => "right-hand side" }.freeze
+  FIRST_DIRECTIONS = { "away" => "away from you, backward", "toward" => "towards you, forward" }.freeze
   STOPS = { "machine" => "it stops by itself", "operator" => "you stop it" }.freeze
 
   # styles - Array<String> of programmes it has; stops - "machine" or "operator"

@@ -25,26 +25,26 @@ module NimbleEyelet
   end
 
   MACHINE_KINDS = [
-    MachineKind.new(key: "sensing", name: "sensing one-step", senses: true, length_from: "the button clamped in the carriage foot",
-                    order: "near tack, one bead away, far tack, other bead back",
+    MachineKind.new(key: "sensing", name: "sensing one-step", senses: true, length_from: "the button clamped in the buttonhole foot",
+                    order: "near end, one side away, far end, other side back",
                     sewing: ["Sew the hole.", [:in_order]],
                     sews: %i[near_tack first_bead far_tack second_bead],
                     usual: { stops: "machine", reset: "push_lever", forgets: "other_programme" }),
     MachineKind.new(key: "memory", name: "memory one-step", stores: true,
                     length_from: "the reverse key, pressed at the first hole's far end",
-                    order: "first bead out to where you press, then the rest by itself",
+                    order: "first side out to where you press, then the rest by itself",
                     sewing: ["Sew. The machine repeats the length.", ["Press no key this time."]],
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "machine", reset: "none", forgets: "clear_key" }),
     MachineKind.new(key: "stepped", name: "stepped", partwise: true, length_from: "your eye on the marks",
                     sewing: ["Sew the hole in its four parts.",
-                             ["Side, tack, side, tack, %s overall. Needle up before each turn of the selector; the same four to " \
-                              "seven stitches at both tacks.", :overall]],
-                    order: "side, tack, side, tack: each with its own setting", reset: "turn the selector back to the first part",
+                             ["Side, end, side, end, %s overall. Needle up before each turn of the selector; the same four to " \
+                              "seven stitches at both ends.", :overall]],
+                    order: "side, end, side, end: each with its own setting", reset: "turn the selector back to the first part",
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "operator", reset: "first_step", forgets: "other_programme" }),
     MachineKind.new(key: "plain", name: "plain zigzag", programmed: false, length_from: "chalk lines",
-                    order: "wide tack, narrow bead, pivot half a turn, wide tack, narrow bead",
+                    order: "wide end, narrow side, half a turn, wide end, narrow side",
                     sews: %i[near_tack first_bead far_tack second_bead],
                     usual: { stops: "operator", reset: "none", forgets: "other_programme" })
   ].to_h { |kind| [kind.key, kind] }.freeze

@@ -15,7 +15,7 @@ require_relative "../value"
 
 module NimbleEyelet
   module Opening
-    # Added to H so that a hand can push the button through: less in thin cloth.
+    # Added to H so that a hand can push the button through: less in thin fabric.
     EASE_THIN = Length.mm(1r / 2)
     EASE_OTHER = Length.mm(1)
     # One layer up to this thickness counts as thin.
@@ -95,11 +95,11 @@ module NimbleEyelet
       give = question.passing.give
       return if cloth.stretch.zero?
       if give == 1
-        return [nil, Reason.new(rule: "stretch", says: "The cloth stretches, but what stays the hole keeps it from giving.")]
+        return [nil, Reason.new(rule: "stretch", says: "The fabric stretches, but what stays the hole keeps it from giving.")]
       end
 
       [needed / give, Reason.new(rule: "stretch", source: "opening acts as L × (1 + 0.3 × stretch left by the stay)",
-                                 says: Sentence["The cloth gives there, so the slit is cut %s shorter.", needed - (needed / give)])]
+                                 says: Sentence["The fabric gives there, so the slit is cut %s shorter.", needed - (needed / give)])]
     end
 
     # A round eyelet is open without being pushed apart.
@@ -112,7 +112,7 @@ module NimbleEyelet
     def self.passing_additions(question)
       cloth = question.cloth
       additions = [ease_addition(question),
-                   [cloth.fold, "fold", Sentence["The cloth's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
+                   [cloth.fold, "fold", Sentence["The fabric's own fold eats %s: half of the %s stack.", cloth.fold, cloth.stack]]]
       additions << [NAP_EASE, "nap", Sentence["Nap holds the #{question.button.form.noun} back: %s more.", NAP_EASE]] if cloth.type.nap
       additions << [-KNIT_GROWS, "knit", Sentence["A knit grows while you sew it: %s less.", KNIT_GROWS]] if question.grows?
       eye = question.passing.eye
@@ -121,7 +121,7 @@ module NimbleEyelet
     end
 
     def self.ease_addition(question)
-      says = "Ease of %s lets a hand push it through#{' thin cloth' if question.thin?}."
+      says = "Ease of %s lets a hand push it through#{' thin fabric' if question.thin?}."
       says = "Your own ease of %s." if question.sizing.ease
       [question.ease, "ease", Sentence[says, question.ease]]
     end
@@ -142,7 +142,7 @@ module NimbleEyelet
     def self.by_tacks(question)
       across = question.button.across
       [across + (TACK * 2),
-       [Reason.new(rule: "diameter + tacks", says: Sentence["%s across and a tack of %s at each end.", across, TACK])]]
+       [Reason.new(rule: "diameter + ends", says: Sentence["%s across and %s at each end.", across, TACK])]]
     end
 
     def self.by_clamp(question)
@@ -193,24 +193,24 @@ module NimbleEyelet
     SCHOOLS = [
       School.new(key: "passing_geometry", name: "passing geometry + ease",
                  assumes: "The slit opens to a loop of twice its length; the button's outline has to fit through it.",
-                 fails: "Fails only when the button is not measured as it is, or the cloth's stretch is guessed.",
+                 fails: "Fails only when the button is not measured as it is, or the fabric's stretch is guessed.",
                  any_thing: true, rule: method(:by_passing)),
       School.new(key: "diameter_thickness", name: "diameter + thickness",
-                 assumes: "The button is a flat disc with a square edge in thin cloth that gives nothing.",
+                 assumes: "The button is a flat disc with a square edge in thin fabric that gives nothing.",
                  fails: "Leaves no ease in a thick stack, and asks too much for domes and balls.",
                  rule: method(:by_thickness)),
       School.new(key: "diameter_allowance", name: "diameter + fixed allowance",
                  assumes: "All buttons are about as thick as a shirt button.",
                  fails: "Too short for anything thick: a ball needs more than half its diameter again.",
                  asks: "allowance", rule: method(:by_allowance)),
-      School.new(key: "diameter_tacks", name: "diameter + a tack at each end",
-                 assumes: "What the two tacks take is all that has to be added to the diameter.",
-                 fails: "The slit stays too short for buttons thicker than two tacks together.", rule: method(:by_tacks)),
+      School.new(key: "diameter_tacks", name: "diameter + both ends",
+                 assumes: "What the two ends take is all that has to be added to the diameter.",
+                 fails: "The slit stays too short for buttons thicker than both ends together.", rule: method(:by_tacks)),
       School.new(key: "clamp", name: "clamp the button, trust the foot",
-                 assumes: "The carriage foot turns the clamped button into the right length by itself.",
-                 fails: "The foot feels the diameter, never the thickness or the cloth.", rule: method(:by_clamp)),
+                 assumes: "The buttonhole foot turns the clamped button into the right length by itself.",
+                 fails: "The foot feels the diameter, never the thickness or the fabric.", rule: method(:by_clamp)),
       School.new(key: "clamp_clicks", name: "clamp, then open a click or more",
-                 assumes: "A click or two beyond the button makes up for thickness and cloth.",
+                 assumes: "A click or two beyond the button makes up for thickness and fabric.",
                  fails: "How many clicks is a guess until a test hole has said so.", asks: "clicks", rule: method(:by_clicks)),
       School.new(key: "strip", name: "wrap a strip round the button",
                  assumes: "Half the way round the button, where the strip lies, is what the slit has to let through.",

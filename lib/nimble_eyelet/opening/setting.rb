@@ -48,7 +48,7 @@ module NimbleEyelet
     # wanted - Length, the opening asked for; set - Length, the opening the hands aim at
     # gives - Length or nil, the opening that comes of it; overall - Length or nil, that with both ends
     # expected - Array(Length, Length) or nil, what it will come to about while nobody has measured
-    # stops - Length or nil, between the two stops of the lever; clamps - String or nil, what is put into the foot
+    # stops - Length or nil, between the two stops of the lever; clamps - String or nil, key of CLAMPED
     # clicks - Integer; opened - Length beyond what is clamped; pitch - Length between two marks, or nil
     class Setting < Value.of(:by, :reads, :figure, :wanted, :set, :gives, :overall, :says, :short, clicks: 0,
                              opened: Length.zero, pitch: nil, stops: nil, clamps: nil, expected: nil, unit: :mm,
@@ -80,6 +80,15 @@ module NimbleEyelet
 
         foot.type.marks ? "scale" : "lines"
       end
+
+      # What is put into the foot, by its key.
+      CLAMPED = { "button" => "the button", "card" => "the card" }.freeze
+
+      # @return [Boolean] whether a piece of card, cut to length, goes into the foot instead of the button
+      def on_card? = clamps == "card"
+
+      # @return [String] what goes into the foot
+      def clamped = CLAMPED.fetch(clamps)
 
       # @return [Length] what the hands set, without what the foot adds
       def hands = { "clamp" => figure + opened, "own" => figure }.fetch(by.key, set)
@@ -232,7 +241,7 @@ module NimbleEyelet
       def on_card
         long = (@request.set - @foot.allowance).round_up_to(CARD)
         stops = long + @foot.allowance
-        build(long, gives: stops - @request.correction, stops: stops, clamps: CARD_CLAMPED,
+        build(long, gives: stops - @request.correction, stops: stops, clamps: "card",
                     short: Sentence["card %s long", long],
                     says: Sentence["Put a %s piece of stiff card in the foot instead of the button: %s between the stops.",
                                    long, stops])
@@ -253,16 +262,16 @@ module NimbleEyelet
       def opening_words(clicks, click, further)
         if click
           # A click is the foot's own, whatever ruler lies beside it.
-          return Sentence["Put %s in the foot. Then open the foot #{counted(clicks)} of %s: %s between the stops.", thing,
+          return Sentence["Put %s in the foot. Then open the foot #{counted(clicks)} of %s: %s between the stops.", named,
                           Wording.of(click, :mm), made + further]
         end
 
-        Sentence["Put %s in the foot. Then open the foot %s more: %s between the stops, by ruler.", thing, further, made + further]
+        Sentence["Put %s in the foot. Then open the foot %s more: %s between the stops, by ruler.", named, further, made + further]
       end
 
       def left_alone
         build(gap, gives: made - @request.correction, stops: made, clamps: thing, short: Sentence["%s as it is", gap],
-                   says: Sentence["Put %s in the foot and leave it there: %s between the stops.", thing, made])
+                   says: Sentence["Put %s in the foot and leave it there: %s between the stops.", named, made])
       end
 
       def build(figure, gives:, **more)
@@ -271,7 +280,8 @@ module NimbleEyelet
                     cautions: [too_large(figure + more.fetch(:opened, Length.zero)), thick].compact, **more)
       end
 
-      def thing = @button.form.clampable ? "the button" : CARD_CLAMPED
+      def thing = @button.form.clampable ? "button" : "card"
+      def named = Setting::CLAMPED.fetch(thing)
 
       def too_large(taken)
         largest = @foot.largest_button
@@ -291,10 +301,9 @@ module NimbleEyelet
 
       def counted(clicks) = clicks == 1 ? "one more click" : "#{clicks} more clicks"
 
-      CARD_CLAMPED = "the card"
       # Nearer than this nobody sets a foot.
       LEFT_ALONE = Length.mm(1r / 4)
-      private_constant :LEFT_ALONE, :CARD_CLAMPED
+      private_constant :LEFT_ALONE
     end
   end
 end

@@ -59,6 +59,23 @@ module NimbleEyelet
       # @return [Integer] the chance of going through at all, in 20
       def passes_in_twenty = Verdict.twentieths(passes)
 
+      # So many in 20 and more are said so; what is less is no more than perhaps.
+      ADVERBS = { 18 => "very likely", 15 => "likely" }.freeze
+      # From so many on it may fit.
+      MAY = 7
+
+      # @param count [Integer] in 20
+      # @return [String] how likely that is
+      def self.likely(count) = ADVERBS.find { |least, _| count >= least }&.last || "perhaps"
+
+      # @param count [Integer] holes of 20 that fit, as test holes showed
+      # @return [String]
+      def self.to_fit(count)
+        return "#{likely(count)} to fit" if count >= ADVERBS.keys.min
+
+        count >= MAY ? "may fit" : "unlikely to fit"
+      end
+
       # @param chance [Float]
       # @return [Integer]
       def self.twentieths(chance) = (chance * 20).round.clamp(1, 19)

@@ -117,7 +117,7 @@ module NimbleEyelet
         open_from = place - (opening / 2)
         open_to = place + (opening / 2)
         { from: open_from - @extent.ends.near, to: open_to + @extent.ends.far, open_from: open_from, open_to: open_to,
-          button: upper_seat? ? open_from + seat_below(opening) : place }
+          button: upper_seat? ? (open_from + seat_below(opening)).round_down_to(@run.grid_ruler.finest) : place }
       end
 
       def horizontal(place)

@@ -152,12 +152,12 @@ module NimbleEyelet
 
       def check_pin(check, pin, half)
         check.expect("placket.pins.#{pin.id}.at", pin.at, @holes.pinned(pin).between?(half, @run.run_length - half),
-                     Sentence["Write a place where a hole fits on the run, from %s to %s.", *pin_range(pin, half)])
+                     Sentence["Write a place where a hole fits on the edge, from %s to %s.", *pin_range(pin, half)])
       end
 
       def check_sewn(check, hole, half)
         check.expect("placket.run_length", @run.run_length, hole.at + half <= @run.run_length,
-                     Sentence["A hole is sewn at %s already: the run has to reach below it, to %s at least.", hole.at, hole.at + half])
+                     Sentence["A hole is sewn at %s already: the edge has to reach below it, to %s at least.", hole.at, hole.at + half])
       end
 
       def pin_range(pin, half)

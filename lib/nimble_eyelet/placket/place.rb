@@ -55,14 +55,14 @@ module NimbleEyelet
       Place.new(key: "double_breasted", name: "double-breasted front", button: Length.mm(20), fills: { "placket.orientation" => "horizontal" },
                 says: said.call("Double-breasted: measured from the button line; holes on the edge row only, their " \
                                 "outer end %s past it. The other row is sewn through the overlap alone; one inner " \
-                                "anchor button has its hole on the underlap's edge.", 3)),
+                                "anchor button has its hole on the button side's edge.", 3)),
       Place.new(key: "knit_band", name: "knit band", fills: { "placket.orientation" => "vertical" },
                 says: "On a knit band: along the ribs; never across narrow ribbing."),
       Place.new(key: "tab", name: "tab, flap or strap",
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "50", "placket.count" => "1",
                          "placket.first" => "25",
                          "placket.extension" => "18" },
-                says: "On a tab: across, toward its end, where it is pulled."),
+                says: "On a tab: across, towards its end, where it is pulled."),
       Place.new(key: "edge", name: "edge of a cover, bag or curtain", fills: { "placket.orientation" => "vertical" },
                 says: "Along an edge that is not worn: holes along it, evenly."),
       Place.new(key: "belt_loops", name: "belt loops", tacked: true,

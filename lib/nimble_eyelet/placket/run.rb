@@ -28,7 +28,7 @@ module NimbleEyelet
               least_gap: Length.mm(70), most_gap: Length.mm(100)),
       Use.new(key: "coat", name: "jacket or coat", button: Length.mm(23), usual_gap: Length.mm(110),
               least_gap: Length.mm(90), most_gap: Length.mm(150)),
-      Use.new(key: "small", name: "small closure", usual_gap: Length.mm(28),
+      Use.new(key: "small", name: "small opening", usual_gap: Length.mm(28),
               least_gap: Length.mm(15), most_gap: Length.mm(40)),
       Use.new(key: "children", name: "children's wear", button: Length.mm(23r / 2), usual_gap: Length.mm(60),
               least_gap: Length.mm(50), most_gap: Length.mm(70), child: true),
@@ -43,7 +43,7 @@ module NimbleEyelet
       Use.new(key: "bag", name: "bag", button: Length.mm(18), usual_gap: Length.mm(60), least_gap: Length.mm(15), most_gap: Length.mm(150), thing: "bag")
     ].to_h { |use| [use.key, use] }.freeze
 
-    ORIENTATIONS = { "vertical" => "along the run", "horizontal" => "across the run" }.freeze
+    ORIENTATIONS = { "vertical" => "along the edge", "horizontal" => "across the edge" }.freeze
 
     # How far the outer end of a hole stays from the finished edge; people were taught differently.
     # Whoever goes by the pattern's centre line keeps to that, and only off the edge where a hole would tear out.
@@ -183,7 +183,7 @@ module NimbleEyelet
 
       def check_places(check)
         { "placket.first" => first, "placket.last" => last }.each do |field, place|
-          check.expect(field, place, place.nil? || place <= run_length, Sentence["The run is %s long.", run_length])
+          check.expect(field, place, place.nil? || place <= run_length, Sentence["The edge is %s long.", run_length])
         end
         if first && last
           check.expect("placket.last", last, last >= first,
@@ -208,12 +208,12 @@ module NimbleEyelet
         least = first || Length.zero
         most = last || run_length
         check.expect("placket.pins.#{pin.id}.at", pin.at, pin.at.between?(least, most),
-                     Sentence["A pin lies on the run between the first and the last hole, from %s to %s.", least, most])
+                     Sentence["A pin lies on the edge between the first and the last hole, from %s to %s.", least, most])
       end
 
       def check_keep_out(check, keep_out)
         path = "placket.keep_outs.#{keep_out.id}"
-        on_run = Sentence["This lies beyond the run, which is %s long.", run_length]
+        on_run = Sentence["This lies beyond the edge, which is %s long.", run_length]
         return unless check.expect("#{path}.from", keep_out.from, keep_out.from <= run_length, on_run) && keep_out.to
 
         check.expect("#{path}.to", keep_out.to, keep_out.to > keep_out.from,

@@ -27,7 +27,7 @@ module NimbleEyelet
         ridge = ridges.find { |item| near?(hole, item, behind, before) } or return
         turned = turnable && !near?(hole, ridge, before, behind)
         name = ridge.label.empty? ? "A ridge" : ridge.label.capitalize
-        flat = "where the #{FOOT_KINDS.fetch(foot).name} wants flat cloth"
+        flat = "where the #{FOOT_KINDS.fetch(foot).name} wants flat fabric"
         Caution.new(rule: "runway",
                     says: Sentence["#{name} lies %s from hole #{hole.number}, #{flat}: %s behind and %s in front.",
                                    distance(hole, ridge), behind, before],

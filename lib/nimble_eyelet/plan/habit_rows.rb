@@ -37,7 +37,7 @@ module NimbleEyelet
       Habit.new(path: "opening.ease", label: "ease",
                 question: "How much ease on top of H?",
                 speaks_for: "One figure for everything is easily remembered.",
-                against: "Left empty, thin cloth gets less and other cloth more, as the rules have it."),
+                against: "Left empty, thin fabric gets less and other fabric more, as the rules have it."),
       Habit.new(path: "placket.grid", label: "marks on",
                 question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch",
                 options: rulers),
@@ -48,7 +48,7 @@ module NimbleEyelet
                              "More than a narrow placket has to give."),
                   Habit.says("six", Placket::EDGE_NAMES.fetch("six"), "Fits narrow plackets and small buttons.",
                              "May lie on a turned seam allowance: look before sewing."),
-                  Habit.says("thirteen", Placket::EDGE_NAMES.fetch("thirteen"), "Safe on coats and loosely woven cloth.",
+                  Habit.says("thirteen", Placket::EDGE_NAMES.fetch("thirteen"), "Safe on coats and loosely woven fabric.",
                              "Pulls a small button far in from the edge."),
                   Habit.says("pattern", Placket::EDGE_NAMES.fetch("pattern"), "The fronts meet as they were drawn.",
                              "A button of another size than the pattern's overhangs, or sits far in.")
@@ -86,32 +86,32 @@ module NimbleEyelet
                   Habit.says("under", Recipes::THREAD_TAILS.fetch("under"), "Both hands are free.",
                              "A short tail is drawn in and makes a nest."),
                   Habit.says("held", Recipes::THREAD_TAILS.fetch("held"), "No nest at the first stitches.",
-                             "One hand less for the cloth.")
+                             "One hand less for the fabric.")
                 ]),
       Habit.new(path: "recipe.first_hole", label: "first hole of a row",
                 question: "What is the first hole of a row trusted to?", begins: "test",
                 options: [
                   Habit.says("test", Recipes::FIRST_HOLES.fetch("test"), "Only a scrap is spoiled.",
-                             "A hole and ten minutes for every closure."),
+                             "One more hole and ten minutes for every row."),
                   Habit.says("stored", Recipes::FIRST_HOLES.fetch("stored"), "Saves the test where everything is as it was.",
-                             "Thread and cloth of another batch may differ: the first hole is the test.")
+                             "Thread and fabric of another batch may differ: the first hole is the test.")
                 ]),
       Habit.new(path: "recipe.stay_by", label: "stay laid",
-                question: "What carries a hole in cloth that takes either?", begins: "fusible",
+                question: "What carries a hole in fabric that takes either?", begins: "fusible",
                 options: [
                   Habit.says("fusible", Recipes::STAY_SCHOOLS.fetch("fusible"), "Stays in, and the hole keeps its length in wear.",
-                             "Needs an iron, and stiffens light cloth."),
+                             "Needs an iron, and stiffens light fabric."),
                   Habit.says("tear_away", Recipes::STAY_SCHOOLS.fetch("tear_away"), "Nothing stays in, no iron near it.",
                              "Holds only while it is sewn."),
-                  Habit.says("both", Recipes::STAY_SCHOOLS.fetch("both"), "The surest in soft, loose cloth.",
+                  Habit.says("both", Recipes::STAY_SCHOOLS.fetch("both"), "The surest in soft, loose fabric.",
                              "Twice the work, and the stiffest.")
                 ]),
       Habit.new(path: "recipe.thin_cover", label: "where the cover is thin",
-                question: "What helps where the cloth shows between the stitches?", begins: "shorten",
+                question: "What helps where the fabric shows between the stitches?", begins: "shorten",
                 options: [
                   Habit.says("shorten", Recipes::THIN_COVERS.fetch("shorten"), "One pass, and one figure for the whole row.",
                              "Too short, the feed stalls and stitches pile up."),
-                  Habit.says("second_pass", Recipes::THIN_COVERS.fetch("second_pass"), "Never stalls, and covers cord and dark cloth.",
+                  Habit.says("second_pass", Recipes::THIN_COVERS.fetch("second_pass"), "Never stalls, and covers cord and dark fabric.",
                              "Twice the time and thread, and the second has to lie on the first.")
                 ])
     ].freeze

@@ -18,11 +18,11 @@ module NimbleEyelet
                 question: "With what is a hole opened?", begins: "ripper",
                 options: [
                   Habit.says("ripper", Opening::CUT_TOOLS.fetch("ripper"), "Everybody has one, and pins stop it.",
-                             "It runs where it is pushed: a tack is cut before one knows."),
-                  Habit.says("chisel", Opening::CUT_TOOLS.fetch("chisel"), "The cleanest edge, also in thick cloth.",
+                             "It runs where it is pushed: an end is cut before you know it."),
+                  Habit.says("chisel", Opening::CUT_TOOLS.fetch("chisel"), "The cleanest edge, also in thick fabric.",
                              "Needs a block and a chisel no longer than the slit."),
-                  Habit.says("snip", Opening::CUT_TOOLS.fetch("snip"), "Nothing but scissors, and never near a tack.",
-                             "Thick cloth does not fold; the cut wanders in loose cloth.")
+                  Habit.says("snip", Opening::CUT_TOOLS.fetch("snip"), "Nothing but scissors, and never near an end.",
+                             "Thick fabric does not fold; the cut wanders in loose fabric.")
                 ]),
       Habit.new(path: "cut.seal", label: "cut edges sealed",
                 question: "When are the cut edges sealed?", begins: "before",
@@ -31,10 +31,10 @@ module NimbleEyelet
                              "It has to be dry before anything is cut."),
                   Habit.says("after", Opening::SEALS.fetch("after"), "Reaches every thread end there is.",
                              "Edges stick together while they are wet."),
-                  Habit.says("both", Opening::SEALS.fetch("both"), "For cloth that frays at a glance.",
+                  Habit.says("both", Opening::SEALS.fetch("both"), "For fabric that frays at a glance.",
                              "Twice to dry, twice a chance of a stain."),
                   Habit.says("none", Opening::SEALS.fetch("none"), "Nothing can stain.",
-                             "The first washes show whether the cloth frays.")
+                             "The first washes show whether the fabric frays.")
                 ]),
       Habit.new(path: "attach.order", label: "hole or button first",
                 question: "Which comes first, hole or button?", begins: "holes",
@@ -53,7 +53,7 @@ module NimbleEyelet
                              "Holes that wandered pull or bubble.")
                 ]),
       Habit.new(path: "attach.feed", label: "feed under a button",
-                question: "What keeps the cloth still under a button?", begins: "machine",
+                question: "What keeps the fabric still under a button?", begins: "machine",
                 options: [
                   Habit.says("machine", Attach::BUTTON_FEEDS.fetch("machine"), "Nothing moves at all.",
                              "Dogs rise only at the next stitch, and a plate is forgotten."),
@@ -92,7 +92,7 @@ module NimbleEyelet
                              "One width, no turning: the least can go wrong.",
                              "Two bars wear side by side, without crossing over."),
                   Habit.says("cross", Stitches::BUTTON_PATTERNS.fetch("cross").name, "Each pair holds the other down.",
-                             "The diagonal is wider: the width is set and tried anew."),
+                             "The diagonal is wider: the width is set and tried again."),
                   Habit.says("square", Stitches::BUTTON_PATTERNS.fetch("square").name, "Spreads the pull over all four holes.",
                              "Two more turns of the work, each a chance to strike."),
                   Habit.says("arrow", Stitches::BUTTON_PATTERNS.fetch("arrow").name, "Points along the opening, and shows on purpose.",

@@ -2,7 +2,7 @@
 
 # DensityChoice sets the stitch length, which in satin is the density: the mark of the dial whose cover
 # lies best within the band; between marks where the dial has no steps; and where no mark lies within
-# the band, the open side and a second pass over both beads.
+# the band, the open side and a second pass over both sides.
 #
 #   choice.decision.value   # 0.4 mm
 #   choice.second_pass?     # => false
@@ -73,7 +73,7 @@ module NimbleEyelet
       # @return [Float]
       def coverage = @thread.coverage(decision.value)
 
-      # @return [Boolean] whether both beads are sewn twice
+      # @return [Boolean] whether both sides are sewn twice
       def second_pass?
         return false unless @stitched == :satin
         return @passes == "yes" if @passes
@@ -110,7 +110,7 @@ module NimbleEyelet
         open = marks.find { |mark| @thread.coverage(mark) < @cover.least } || marks.last
         Decision.of(open, "second pass", Sentence["No mark of #{@machine.name} gives the cover wanted: " \
                                                   "#{@machine.length_mark(open)} is on the " \
-                                                  "open side, so sew #{@opens ? 'both beads' : 'over it'} twice."], source: FORMULA)
+                                                  "open side, so sew #{@opens ? 'both sides' : 'over it'} twice."], source: FORMULA)
       end
 
       FORMULA = "coverage index = thread thickness / stitch length"
@@ -159,7 +159,7 @@ module NimbleEyelet
         return [] if index.between?(@cover.least, @cover.most) || (index < @cover.least && asked_twice?)
 
         thin = index < @cover.least
-        what = thin ? "below the band from %s to %s: the cloth shows through" : "above the band from %s to %s: stitches pile up"
+        what = thin ? "below the band from %s to %s: the fabric shows through" : "above the band from %s to %s: stitches pile up"
         [Caution.new(rule: "cover", says: "The coverage index is #{index.round(2)}, #{format(what, @cover.least, @cover.most)}.",
                      instead: way_back(thin))]
       end
@@ -167,7 +167,7 @@ module NimbleEyelet
       def way_back(thin)
         target = within.min_by { |mark| Math.log(@thread.coverage(mark) / @cover.aim).abs }
         unless target
-          return thin ? "No mark of the dial is right: sew a second pass over both beads." : "Take the next longer mark and a " \
+          return thin ? "No mark of the dial is right: sew a second pass over both sides." : "Take the next longer mark and a " \
             "second pass."
         end
 

@@ -58,7 +58,7 @@ module NimbleEyelet
 
         size_reason = Reason.new(rule: "thread", says: "Tex #{Wording.decimal(@situation.thread.tex.to_r, 1)} goes through " \
                                                        "#{through.min} to #{through.max}; " \
-                                                       "cloth of #{@situation.cloth.weight} g/m² wants #{wanted}.")
+                                                       "fabric of #{@situation.cloth.weight} g/m² needs #{wanted}.")
         Decision.new(value: Needle.new(size: size, point: best.key), because: reasons(best) << size_reason,
                      cautions: thread_caution(size - wanted))
       end
@@ -117,7 +117,7 @@ module NimbleEyelet
 
         taught = @situation.experience.balance
         says = "Test holes with the same #{@situation.experience.shared} wanted it so."
-        Decision.of(taught, "balance", taught.zero? ? "In the middle, until a test hole shows the two beads unlike." : says)
+        Decision.of(taught, "balance", taught.zero? ? "In the middle, until a test hole shows the two sides unlike." : says)
       end
 
       private
@@ -151,9 +151,9 @@ module NimbleEyelet
         return [] if @style.by_hand || @style.round? || !@style.opens
 
         says = if @machine.foot("carriage_foot")
-                 "The carriage foot cannot hold this."
+                 "The buttonhole foot cannot hold this."
                else
-                 "No carriage foot is on record for " \
+                 "No buttonhole foot is on record for " \
                    "#{@machine.name}."
                end
         [Caution.new(rule: "carriage", says: says,
@@ -178,7 +178,7 @@ module NimbleEyelet
       def missing?(score) = score.option.obstacle(@situation.cloth, STABILISER_KINDS.keys).nil?
 
       def not_owned(best)
-        Caution.new(rule: "stabiliser", says: "Better for this cloth: #{best.says}.",
+        Caution.new(rule: "stabiliser", says: "Better for this fabric: #{best.says}.",
                     instead: "There is none in the drawer of: #{best.names}. Get some, or test twice.")
       end
 

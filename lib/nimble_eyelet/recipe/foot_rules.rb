@@ -32,10 +32,10 @@ module NimbleEyelet
                says: "It holds the button and works with the buttonhole lever, so every hole comes out alike."),
       Rule.new(name: "nothing to sense", asks: "the machine has no lever", applies: ->(s, _) { !s.machine.type.senses },
                votes: { "carriage_foot" => -9 }, says: "It works only with a buttonhole lever."),
-      Rule.new(name: "too large for it", asks: "the carriage foot cannot hold the button", applies: ->(s, _) { !s.clamps? },
+      Rule.new(name: "too large for it", asks: "the buttonhole foot cannot hold the button", applies: ->(s, _) { !s.clamps? },
                votes: { "carriage_foot" => -9 }, says: "It cannot hold this one."),
       Rule.new(name: "cord", asks: "a corded hole", applies: ->(_, style) { style.corded }, votes: { "cording_foot" => 8 },
-               says: "Its prong holds the cord under both beads."),
+               says: "Its prong holds the cord under both sides."),
       Rule.new(name: "no cord", asks: "no cord", applies: ->(_, style) { !style.corded }, votes: { "cording_foot" => -2 },
                says: "There is no cord to hold."),
       Rule.new(name: "scale", asks: "the machine has a programme that does not sense", applies: lambda { |s, style|
@@ -46,7 +46,7 @@ module NimbleEyelet
                votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 },
                says: "A frame that slides is for holes; a tack wants to be seen."),
       Rule.new(name: "by hand", asks: "by hand, or round", applies: ->(_, style) { style.opens && (style.by_hand || style.round?) },
-               votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "The cloth has to turn under it.")
+               votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "The fabric has to turn under it.")
     ].freeze
 
     # @param situation [Situation]

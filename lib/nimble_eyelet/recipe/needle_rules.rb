@@ -14,23 +14,23 @@ module NimbleEyelet
              .to_h { |name| [name, NeedlePoint.new(key: name, name: name)] }.freeze
 
     NEEDLE_RULES = [
-      Rule.new(name: "most cloth", asks: "always", applies: ->(_) { true }, votes: { "universal" => 3 },
-               says: "A universal point suits most cloth."),
+      Rule.new(name: "most fabric", asks: "always", applies: ->(_) { true }, votes: { "universal" => 3 },
+               says: "A universal point suits most fabric."),
       Rule.new(name: "loops", asks: "a knit, or it stretches", applies: lambda(&:stretchy?),
                votes: { "ballpoint" => 6, "stretch" => 4, "fine sharp" => -6, "denim" => -4 },
                says: "A ballpoint parts the loops instead of cutting them."),
       Rule.new(name: "much stretch", asks: "it stretches by 30 % or more", applies: lambda { |s|
         s.cloth.stretch >= 30
       }, votes: { "stretch" => 3 },
-               says: "A stretch needle does not skip where the cloth gives a lot."),
-      Rule.new(name: "fine cloth", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?), votes: { "fine sharp" => 5 },
+               says: "A stretch needle does not skip where the fabric gives a lot."),
+      Rule.new(name: "fine fabric", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?), votes: { "fine sharp" => 5 },
                says: "A fine sharp point leaves no pulled threads."),
       Rule.new(name: "film", asks: "needle holes stay", applies: ->(s) { s.cloth.type.perforates }, votes: { "fine sharp" => 6 },
                says: "A fine sharp point leaves few and small holes."),
       Rule.new(name: "real leather", asks: "leather", applies: ->(s) { s.cloth.type.hide }, votes: { "leather" => 9 },
                says: "Leather is cut by its needle; only real leather takes a leather point."),
       Rule.new(name: "no hide", asks: "not leather", applies: ->(s) { !s.cloth.type.hide }, votes: { "leather" => -9 },
-               says: "A leather point cuts cloth."),
+               says: "A leather point cuts fabric."),
       Rule.new(name: "dense and heavy", asks: "a heavy woven of 300 g/m² or more",
                applies: ->(s) { s.heavy? && !s.stretchy? && !s.cloth.type.nap && s.cloth.weight >= 300 },
                votes: { "denim" => 5 },

@@ -22,7 +22,7 @@ require_relative "width_choice"
 module NimbleEyelet
   module Recipes
     # How the size of a row's first hole is trusted.
-    FIRST_HOLES = { "test" => "sew a test first, always", "stored" => "use a stored recipe whose swatch is recent" }.freeze
+    FIRST_HOLES = { "test" => "sew a test first, always", "stored" => "use settings from a recent test" }.freeze
 
     # What a person set by hand; nil where the rules decide.
     # stabiliser - String, in a person's own words; stay_layers - Integer of it, one over the other
@@ -77,7 +77,7 @@ module NimbleEyelet
         RecipeLine.new(key: :stabiliser, label: "Stabiliser", field: "recipe.stabiliser"),
         RecipeLine.new(key: :stay_layers, label: "Stabiliser layers", field: "recipe.stay_layers"),
         RecipeLine.new(key: :needle, label: "Needle", field: "recipe.needle_size"),
-        RecipeLine.new(key: :cord, label: "Cord"), RecipeLine.new(key: :manual_width, label: "Bead by hand")
+        RecipeLine.new(key: :cord, label: "Cord"), RecipeLine.new(key: :manual_width, label: "Side by hand")
       ].freeze
 
       # @return [Ends]
@@ -113,7 +113,7 @@ module NimbleEyelet
         return unless second_pass
         return "Sew the whole #{style.value.opens ? 'hole' : 'tack'} a second time, on top." if whole_again?(kind)
 
-        style.value.opens ? "Sew both beads a second time, without tacks." : "Sew over it a second time."
+        style.value.opens ? "Sew both sides a second time, without the ends." : "Sew over it a second time."
       end
 
       # A programme that goes by itself sews all its parts.
@@ -189,10 +189,10 @@ module NimbleEyelet
 
       def cord
         return Decision.of(false, "cord", "A tack takes none.") unless @style.value.opens
-        return Decision.of(true, "cord", "A cord under both beads keeps the hole from growing.") if @style.value.corded
+        return Decision.of(true, "cord", "A cord under both sides keeps the hole from growing.") if @style.value.corded
 
         Decision.of(false, "cord",
-                    @situation.stretchy? ? "No cord in this style: what is laid inside has to hold the length." : "This cloth keeps " \
+                    @situation.stretchy? ? "No cord in this style: what is laid inside has to hold the length." : "This fabric keeps " \
                       "its length without a cord.")
       end
     end

@@ -16,11 +16,11 @@ module NimbleEyelet
       Rule.new(name: "always something", asks: "always", applies: ->(_) { true },
                votes: { "layer" => 1, "tear_away" => 2, "fusible_strip" => 1 },
                says: "Satin is never sewn without something to carry it."),
-      Rule.new(name: "taught: a sheet under it", asks: "tear-away under, by habit", applies: lambda { |s|
+      Rule.new(name: "taught: a sheet under it", asks: "tear-away under, always", applies: lambda { |s|
         s.stay_by == "tear_away" && !s.fine?
       },
-               votes: { "tear_away" => 9 }, says: "You lay tear-away under wherever the cloth lets you."),
-      Rule.new(name: "taught: both", asks: "both, by habit, on firm cloth without pile",
+               votes: { "tear_away" => 9 }, says: "You lay tear-away under wherever the fabric lets you."),
+      Rule.new(name: "taught: both", asks: "both, always, on firm fabric without pile",
                applies: lambda { |s|
                  s.stay_by == "both" && !s.fine? && !s.stretchy? && !s.cloth.type.nap && !s.cloth.type.perforates
                },
@@ -28,22 +28,22 @@ module NimbleEyelet
       Rule.new(name: "tack", asks: "a bar tack", applies: ->(s) { !s.button.opens? && !s.cloth.type.nap },
                votes: { "tear_away" => 7, "paper" => 5, "fusible_strip" => -2 },
                says: "A tack is carried by the layers it holds; a sheet under it lets the feed take hold."),
-      Rule.new(name: "soft weave", asks: "a woven cloth that is neither heavy nor sheer",
+      Rule.new(name: "soft weave", asks: "a woven fabric that is neither heavy nor sheer",
                applies: lambda { |s|
                  !s.stretchy? && !s.heavy? && !s.fine? && !s.cloth.type.perforates && !s.cloth.type.nap
                },
                votes: { "fusible_strip" => 6, "layer" => 1 }, says: "Light wovens tunnel without a stay inside."),
-      Rule.new(name: "firm cloth", asks: "heavy, and it does not stretch", applies: lambda { |s|
+      Rule.new(name: "firm fabric", asks: "heavy, and it does not stretch", applies: lambda { |s|
         s.heavy? && !s.stretchy? && !s.cloth.type.nap
       },
-               votes: { "tear_away" => 5 }, says: "Heavy, stable cloth carries its own satin; only the feed needs help."),
+               votes: { "tear_away" => 5 }, says: "Heavy, stable fabric carries its own satin; only the feed needs help."),
       Rule.new(name: "stretch", asks: "a knit, or it stretches", applies: lambda(&:stretchy?),
                votes: { "knit_fusible" => 7, "fusible_strip" => -3, "woven_strip" => 2, "layer" => -3,
                         "tear_away" => 2 },
                says: "A knit stay keeps the direction that must not grow and moves with the rest."),
       Rule.new(name: "sheer", asks: "sheer, or lighter than 70 g/m²", applies: lambda(&:fine?),
                votes: { "wash_away" => 7, "organza" => 6, "fusible_strip" => -6, "tear_away" => -1, "layer" => -2 },
-               says: "Nothing may show through afterwards, and sheer cloth puckers by itself."),
+               says: "Nothing may show through afterwards, and sheer fabric puckers by itself."),
       Rule.new(name: "holes stay", asks: "needle holes stay", applies: ->(s) { s.cloth.type.perforates },
                votes: { "tear_away" => 4, "paper" => 4, "layer" => -2, "wash_away" => -3, "tear_away_film" => -3 },
                says: "No iron, no pins and no water near it: a sheet under it, held with clips."),

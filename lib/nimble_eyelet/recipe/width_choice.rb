@@ -58,8 +58,8 @@ module NimbleEyelet
       def by_hand
         return unless @style.by_hand && @style.opens
 
-        Decision.of(manual, "by hand", "The beads at two fifths of the tacks' #{@machine.width_mark(decision.value)}.",
-                    source: "bead ≈ 0.4 × width")
+        Decision.of(manual, "by hand", "The sides at two fifths of the ends' #{@machine.width_mark(decision.value)}.",
+                    source: "side ≈ 0.4 × width")
       end
 
       # @return [Length] of one bead as it lies
@@ -109,31 +109,31 @@ module NimbleEyelet
         return own(wanted) if @own
 
         found = @machine.width_from(wanted + Length.mm(@experience.width.round(1).rationalize(1r / 100)))
-        Decision.of(found, "beads and space", words(wanted, found), source: "width = 2 × bead + cutting space",
+        Decision.of(found, "sides and space", words(wanted, found), source: "width = 2 × bead + cutting space",
                                                                     cautions: cautions(found))
       end
 
       def words(wanted, found)
-        says = Sentence["Two beads of %s for cloth of #{@cloth.weight} g/m² and %s to cut in make %s; #{@machine.name} is set to " \
+        says = Sentence["Two sides of %s for fabric of #{@cloth.weight} g/m² and %s to cut in make %s; #{@machine.name} is set to " \
                         "#{@machine.width_mark(found)}.", wanted_bead, wanted_space, wanted]
         return says unless found < wanted
         return Sentence["%s Test holes with the same #{@experience.shared} wanted less.", says] if @experience.width.negative?
 
-        Sentence["%s It goes no wider, so the beads narrow to %s.", says, (found - wanted_space) / 2]
+        Sentence["%s It goes no wider, so the sides narrow to %s.", says, (found - wanted_space) / 2]
       end
 
       def round
         found = @machine.width_settable(@own || RING_BEAD)
         return Decision.of(found, "your choice", "You set it.", kind: :yours) if @own
 
-        Decision.of(found, "ring", "One narrow bead all round the eyelet.")
+        Decision.of(found, "ring", "One narrow side all round the eyelet.")
       end
 
       def tack
         found = @machine.width_settable(@own || Recipes.by_weight(TACK_WIDTHS, @cloth.weight))
         return Decision.of(found, "your choice", "You set it.", kind: :yours) if @own
 
-        Decision.of(found, "tack", "A bar for cloth of #{@cloth.weight} g/m²: #{@machine.width_mark(found)} wide.",
+        Decision.of(found, "tack", "A bar for fabric of #{@cloth.weight} g/m²: #{@machine.width_mark(found)} wide.",
                     source: "1.5 to 2.5 mm by weight")
       end
 
@@ -147,9 +147,9 @@ module NimbleEyelet
       def cautions(found)
         return [] if @style.by_hand || found >= wanted_space + (LEAST_BEAD * 2)
 
-        [Caution.new(rule: "cutting space", says: Sentence["Beads of %s leave %s to cut in: they may meet.", LEAST_BEAD,
+        [Caution.new(rule: "cutting space", says: Sentence["Sides of %s leave %s to cut in: they may meet.", LEAST_BEAD,
                                                            [found - (LEAST_BEAD * 2), Length.zero].max],
-                     instead: "Set it wider, or separate the beads with a needle and cut with care from the middle.")]
+                     instead: "Set it wider, or separate the sides with a needle and cut with care from the middle.")]
       end
     end
 

@@ -47,7 +47,7 @@ module NimbleEyelet
     # not take.
     def self.spaced(sheet, entry)
       around = sheet.layout&.holes or
-        return Sentence["With a hole at %s the rest of the row does not fit: close it up, or give the run more room.", entry.measured]
+        return Sentence["With a hole at %s the rest of the row does not fit: close it up, or give the edge more room.", entry.measured]
 
       kept = Sentence["Kept at %s, the gaps run from %s to %s.", entry.measured, *gaps(around)]
       return kept if sheet.plan.cloth.type.perforates

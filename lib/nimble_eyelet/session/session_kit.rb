@@ -21,7 +21,7 @@ module NimbleEyelet
               "tool" => "Tools" }.freeze
 
     # What a step is done with, beside the machine.
-    TOOLS = { "mark" => "ruler and what marks this cloth", "pins" => "pins or clips", "seal" => "fray liquid",
+    TOOLS = { "mark" => "ruler and what marks this fabric", "pins" => "pins or clips", "seal" => "fray sealant",
               "punch" => "punch and block",
               "open" => "seam ripper, two pins", "tails" => "hand needle", "stabilise" => "iron and press cloth",
                 "spacer" => "thin upright spacer",

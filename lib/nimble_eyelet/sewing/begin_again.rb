@@ -29,8 +29,8 @@ module NimbleEyelet
       def self.says(order)
         return "Push the buttonhole lever up." unless order.reset?
 
-        lever = order.clamped? && order.machine.reset != LIFTS_LEVER ? ", and the buttonhole lever up" : ""
-        "Back to the start: #{order.machine.reset_words}#{lever}."
+        lever = order.clamped? && order.machine.reset != LIFTS_LEVER ? " Push the buttonhole lever up." : ""
+        "Back to the start: #{order.machine.reset_words}.#{lever}"
       end
       private_class_method :says, :sets
     end

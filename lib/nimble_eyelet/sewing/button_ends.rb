@@ -12,7 +12,7 @@ module NimbleEyelet
   module Sewing
     class ButtonEnds
       BUTTONED = "Sew the buttons"
-      SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray liquid on them.",
+      SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray sealant on them.",
                   "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
                   "knot_liquid" => "Tails to the back, knot, a drop of liquid on it, and trim." }.freeze
 
@@ -42,7 +42,7 @@ module NimbleEyelet
         return unless @attaching.shank.positive?
 
         step("wind", Work::Operation["wind_shank", figures: { "attach.shank" => @attaching.shank }, lasts: everywhere("wound"),
-                                     says: "Take the spacer out, wind the tails round the shank and knot them.",
+                                     says: "Take the spacer out. Wind the tails round the shank and knot them.",
                                      minds: [Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)]]])
       end
 
@@ -96,7 +96,7 @@ module NimbleEyelet
         return if run.usage.thing != "garment" || SPARED_WITH_THE_FRONT.include?(run.place)
 
         step("spare-button", Work::Operation["sew_spare", hazards: child,
-                                             says: "Sew a spare button inside, at the side seam or under the hem.",
+                                             says: "Sew a spare button inside, at a seam.",
                                              minds: ["It is washed with the others, and is there when one is lost."]])
       end
     end

@@ -71,7 +71,7 @@ module NimbleEyelet
         return "Close the edge. #{pointer} through each hole where the button will sit." unless by_plan?
 
         at = @order.layout.holes.map(&:button)
-        Sentence["Mark the buttons from the plan, each from the top edge: #{at.map { '%s' }.join(', ')}.", *at]
+        Sentence["Mark the buttons from the plan. From the top edge: #{at.map { '%s' }.join(', ')}.", *at]
       end
 
       def marked_by_way
@@ -91,7 +91,7 @@ module NimbleEyelet
       def pinned
         eyelets = Work::Operation["sew_eyelets", figures: places,
                                   lasts: Work::Lasting.at("punched", @order.layout.holes.map(&:button)),
-                                  says: "Stitch an eyelet for each shank into the underlap, at the button's mark, and punch it open.",
+                                  says: "Stitch an eyelet at every mark on the button side. Punch it open.",
                                   minds: ["Tried on the scrap first: the shank passes, its loop stands behind."]]
         pins = each("pin_button", "Put button %d through its eyelet and the pin through its loop.", [], figures: {})
         [step("shank-eyelet", eyelets), *pins]
@@ -106,7 +106,7 @@ module NimbleEyelet
               else
                 Work::Operation["fit_foot", sets: fitted,
                                 minds: ["Never fingers under a bare needle. Tape and glue come off again after."],
-                                says: "Fit the general zigzag foot; hold the button with tape or a dot of glue stick outside its holes."]
+                                says: "Fit the general zigzag foot. Hold the button with tape or a dot of glue stick outside its holes."]
               end
         step("button-foot", fit)
       end
@@ -128,11 +128,11 @@ module NimbleEyelet
       end
 
       def width
-        dial = Work::Operation["set_width", figures: widths, sets: { "width" => width_mark }, says: "stitch width #{width_mark}",
+        dial = Work::Operation["set_width", figures: widths, sets: { "width" => width_mark }, says: "width #{width_mark}",
                                minds: [lined_up]]
         tension = Work::Operation["set_tension", sets: { "tension" => nil },
-                                  says: "top tension #{Wording.decimal(@machine.neutral_tension.to_r, 2)}"]
-        select = Work::Operation["select", sets: { "selector" => "zigzag" }, says: "Select zigzag, needle up and out of the cloth."]
+                                  says: "tension #{Wording.decimal(@machine.neutral_tension.to_r, 2)}"]
+        select = Work::Operation["select", sets: { "selector" => "zigzag" }, says: "Select zigzag, needle up and out of the fabric."]
         step("button-width", dial, tension, select)
       end
 
@@ -169,8 +169,7 @@ module NimbleEyelet
 
         high = @attaching.spacer.round_to(HALF)
         step("spacer", Work::Operation["lay_spacer", figures: { "attach.spacer" => @attaching.spacer },
-                                       says: Sentence["Lay a thin upright spacer over the button, %s high, between the holes: it " \
-                                                      "leaves a shank of %s.", high, @attaching.shank]])
+                                       says: Sentence["Lay a spacer %s high over the button, between the holes. It leaves a shank of %s.", high, @attaching.shank]])
       end
 
       # Where there is hardly any room.
@@ -186,8 +185,8 @@ module NimbleEyelet
       end
 
       def sewn
-        how = "Presser foot lever down, or there is no top tension. Sew #{@attaching.stitches} stitches a pair; begin and end in " \
-              "the same hole.#{pairs}"
+        how = "Sew #{@attaching.stitches} stitches a pair; begin and end in the same hole. Presser foot lever down, or there is " \
+              "no top tension.#{pairs}"
         each("sew_button", "Turn the hand wheel: the needle must drop into both holes. Then sew button %d.", [how], needs: needs)
       end
 

@@ -42,7 +42,7 @@ module NimbleEyelet
 
         length = @attaching.hand_thread
         Work::Operation["cut_thread", figures: { "attach.hand_thread" => length }, minds: [*@attaching.instead],
-                                      says: Sentence["Cut %s of thread for each button; double it and wax it.", length.round_up_to(CUT_TO)]]
+                                      says: Sentence["Cut %s of thread for each button. Double it and wax it.", length.round_up_to(CUT_TO)]]
       end
 
       # @return [Hash{String => Length, String}]

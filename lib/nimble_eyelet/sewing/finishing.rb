@@ -88,7 +88,7 @@ module NimbleEyelet
       def sealed_after
         return [] unless sealed? && @order.cutting.sealed_after?
 
-        [step("seal-after", sealing("Seal the cut edges with fray sealant, the slit held open on a pin."), block: "open"),
+        [step("seal-after", sealing("Seal the cut edges with fray sealant. Hold the slit open on a pin."), block: "open"),
          (dry("dry-after", "If you button it wet, the edges stick together.", "buttons") unless @order.buttons_first?)].compact
       end
 
@@ -121,7 +121,7 @@ module NimbleEyelet
         return Sentence["Punch eyelet #{hole.number} open, %s across.", hole.opening] if @order.style.round?
         return unless @order.cloth.type.hide && @order.straight?
 
-        Sentence["Punch a hole of %s at each end of hole #{hole.number}, inside the stitching.", LEATHER_PUNCH]
+        Sentence["Punch %s at each end of hole #{hole.number}, inside the stitching.", LEATHER_PUNCH]
       end
 
       def cut(hole, part)
@@ -150,15 +150,15 @@ module NimbleEyelet
       def does(hole)
         through = "Try the #{@order.button.form.noun} before you cut the next."
         case @order.cutting.way
-        when "chisel" then Sentence["Open hole #{hole.number} with the chisel on a block, %s#{bitten(hole)}. #{through}", hole.opening,
+        when "chisel" then Sentence["Cut hole #{hole.number} with the chisel on a block: %s.#{bitten(hole)} #{through}", hole.opening,
                                     *at(hole)]
-        when "snip" then Sentence["Fold hole #{hole.number} across its middle, snip %s on the fold, then scissors both ways: %s. " \
+        when "snip" then Sentence["Fold hole #{hole.number} across its middle. Snip %s on the fold, then cut both ways: %s in all. " \
                                   "#{through}",
                                   Opening::CutMethod::SNIP, hole.opening]
         else
-          return Sentence["Open hole #{hole.number} from the end to the eye, %s. #{through}", hole.opening] if eye?
+          return Sentence["Cut hole #{hole.number} from the end to the eye: %s. #{through}", hole.opening] if eye?
 
-          Sentence["Open hole #{hole.number} from both ends to the middle, %s in all. #{through}", hole.opening]
+          Sentence["Cut hole #{hole.number} from both ends to the middle: %s. #{through}", hole.opening]
         end
       end
 
@@ -169,8 +169,8 @@ module NimbleEyelet
         bites = @order.cutting.bites(hole.opening)
         return "" if bites.empty?
 
-        over = @order.cutting.hangs?(hole.opening) ? ", what is too long of it over the block's edge" : ""
-        "#{over}: its edge from #{bites.map { '%s to %s' }.join(', then ')}"
+        over = @order.cutting.hangs?(hole.opening) ? " Let what is too long hang over the block." : ""
+        " Set its edge from #{bites.map { '%s to %s' }.join(', then ')}.#{over}"
       end
 
       def at(hole) = @order.cutting.bites(hole.opening).flat_map { |bite| [bite.from, bite.to] }
@@ -181,7 +181,7 @@ module NimbleEyelet
         return "Stop at the ends. Lift the fabric off everything beneath." if @order.cutting.way == "snip"
 
         "Pin across inside each end: it stops the blade. Push the point down just inside one end and up before the middle, the " \
-          "bead on top. Then from the other end. Lift the fabric off everything beneath."
+          "side on top. Then from the other end. Lift the fabric off everything beneath."
       end
 
       def figures(hole) = { "hole.at" => hole.at, "opening.length" => hole.opening, **cutting_figures(hole) }

@@ -13,6 +13,8 @@ module NimbleEyelet
       MADE_READY = "Make the garment ready"
       # A stay reaches beyond the stitches by this on every side, and this beyond the ends of a hole across the run.
       STAY_BEYOND = Length.mm(12)
+      # A stay is cut to the next mark that a pair of scissors keeps to.
+      STAY_CUT_TO = Length.mm(5)
       STAY_ACROSS = Length.mm(25)
       # The line of a hole goes on past both ends, so that it can be followed under the foot.
       LINE_BEYOND = Length.mm(15)
@@ -50,13 +52,16 @@ module NimbleEyelet
       def step(name, operation, **more) = Work::Step.of(name, part: MADE_READY, operations: [operation], **more)
 
       def stabilise
-        wide = stay_width.round_up_to(Length.mm(1))
+        wide = stay_width.round_up_to(STAY_CUT_TO)
         stay = Work::Operation["stay", figures: { **@recipe.laid_under, "stay.width" => wide }, hazards: heat, lasts: laid,
-                               says: Sentence["Stabilise under every #{@order.noun}: #{@recipe.stay_words}, %s wide.", wide],
+                               says: Sentence["#{named(@recipe.stay_words)}. Put it under every #{@order.noun}, %s wide.", wide],
                                minds: ["#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side."]]
         harm = @order.opens? ? "the stitching puckers and the holes stretch" : "it puckers and tears out sooner"
         step("stabilise", stay, block: inside? ? "stay" : "row", symptom: "Without it #{harm}.")
       end
+
+      # At the beginning of a sentence; a person's own words stay as they are otherwise.
+      def named(words) = words.sub(/\A\p{Ll}/, &:upcase)
 
       def laid = Work::Lasting.at("stayed", @order.layout.holes.map(&:at))
 
@@ -70,7 +75,7 @@ module NimbleEyelet
       end
 
       def square
-        of = @order.cloth.iron? ? "cloth or fusible" : "cloth"
+        of = @order.cloth.iron? ? "fabric or fusible" : "fabric"
         "A small square of #{of} behind each button; a sheet that tears away holds nothing."
       end
 
@@ -86,12 +91,12 @@ module NimbleEyelet
         return mark_places if @order.way && @order.slit_by_hand.nil?
 
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
-        how = Sentence["#{before_marking}With #{@order.cloth.marking}; the line of each #{@order.noun} %s past both ends. " \
-                       "Measure every #{@order.noun} from the top edge.", LINE_BEYOND]
+        beyond = Sentence["Draw the line of each #{@order.noun} %s past both ends.", LINE_BEYOND]
+        how = "#{before_marking}With #{@order.cloth.marking}. Measure every #{@order.noun} from the top edge."
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
-                                             minds: [places, *on_lines, how],
-                                     says: Sentence["Mark #{holes}, each from the top edge#{across}; the #{@order.cut_open} is %s.",
-                                                    *edges, @order.opening]], block: "row")
+                                             minds: [places, *on_lines, beyond, how],
+                                     says: Sentence["Mark #{holes} from the top edge, each %s #{@order.circle? ? 'across' : 'long'}.#{across}",
+                                                    @order.opening, *edges]], block: "row")
       end
 
       # Where nothing is cut there are places alone.
@@ -145,7 +150,7 @@ module NimbleEyelet
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
-      def across = edges.empty? ? "" : ", the outer end of the stitches %s from the finished edge"
+      def across = edges.empty? ? "" : " The outer end of the stitches lies %s from the finished edge."
 
       # Where some lie along the edge, no one figure is that of all.
       def edges = @order.layout.holes.any?(&:vertical?) ? [] : [@order.layout.holes.first.edge]
@@ -169,19 +174,19 @@ module NimbleEyelet
         return [@order.setting.says, "Round every mark: its middle is the mark."] if @order.circle?
         return [Sentence["Draw both ends of every tack, %s apart.", figure], "Across its line, one at each end."] unless @order.opens?
 
-        [Sentence["Draw the lines of the holes: %s from end to end, %s for the slit.", figure + @order.cut.ends.both, figure],
+        [Sentence["Draw each hole: %s overall, %s to cut.", figure + @order.cut.ends.both, figure],
          both_lines]
       end
 
       def both_lines
-        return "Both ends of every slit: they are where the tacks begin." unless @order.straight?
+        return "Draw both ends of every slit. The end stitches begin there." unless @order.straight?
 
         Sentence["Both long lines, %s apart, and both ends.", @recipe.stitch_width.value]
       end
 
       def pins
         held, how = if @order.cloth.type.perforates
-                      ["clip", "Clips or tape hold the layers; never pin this cloth."]
+                      ["clip", "Clips or tape hold the layers; never pin this fabric."]
                     else
                       ["pin", "Never sew over a pin."]
                     end

@@ -72,14 +72,14 @@ module NimbleEyelet
       def onto(hole)
         one, other = hole.starts
         unless other
-          return Sentence["Lower the needle into the mark: %s from the top, %s from the edge#{where(one)}.", one.along, one.from_edge]
+          return Sentence["Lower the needle into the mark#{where(one)}. It is %s from the top, %s from the edge.", one.along, one.from_edge]
         end
 
         Sentence["Lower the needle into the mark. If it starts at the #{one.at} end: %s from the top, %s from the edge. At the " \
                  "#{other.at} end: %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
       end
 
-      def where(start) = start.at == "middle" ? ", in the middle of a long side" : ", at the #{start.at} end"
+      def where(start) = start.at == "middle" ? ": halfway along a side" : ": #{start.at} end"
 
       def laid(hole)
         [("Slide the buttonhole foot up to its front stop. Leave no gap." if @order.clamped?),
@@ -128,8 +128,7 @@ module NimbleEyelet
       def look(hole, part)
         well = Sentence["Check: %s #{@order.circle? ? 'across' : 'long'}, #{sewn_well}. If it differs, log it.", @order.opening]
         step("look", hole, part, Work::Operation["lift_out", figures: at(hole).merge(@order.slit), minds: [well],
-                                                 says: "Needle up, foot up, slide the fabric out. Leave a hand's width of " \
-                                                       "thread."])
+                                                 says: "Needle up, foot up, slide the fabric out. Leave 10 cm of thread."])
       end
 
       def sewn_well

@@ -39,7 +39,7 @@ module NimbleEyelet
       AT_FIRST = { "cycle" => nil }.freeze
 
       SWITCH_OFF = RescueStep.new(does: "Foot off the pedal. Switch the machine off.", hazards: %w[power])
-      UP = RescueStep.new(does: "Turn the wheel toward you until the needle is up.", hazards: %w[wheel])
+      UP = RescueStep.new(does: "Turn the wheel towards you until the needle is up.", hazards: %w[wheel])
       CHECK = RescueStep.new(does: "Sew a scrap of the same layers before the garment.", hazards: %w[wheel])
       SMOOTH = RescueStep.new(does: "Smooth the place by hand, lay a fresh stay, and mark it again.")
       STEAM = RescueStep.new(does: "Steam the place, lay a fresh stay, and mark it again.", hazards: %w[iron], fits: :ironed?,
@@ -47,9 +47,9 @@ module NimbleEyelet
       UNPICK = RescueStep.new(does: "Unpick it: cut the bobbin thread on the back at every third stitch, draw the top thread out.",
                               hazards: %w[blade])
       FINISH = [RescueStep.new(does: "Needle back into its last hole, by hand; foot down.",
-                               how: "The cloth has not moved: that is what counts.",
+                               how: "The fabric has not moved: that is what counts.",
                                hazards: %w[wheel]),
-                RescueStep.new(does: "Finish by plain zigzag: the bead's width and length, then a tack at length 0.",
+                RescueStep.new(does: "Finish by plain zigzag: the side's width and length, then the end at length 0.",
                                moves: TURNED, hazards: %w[wheel], fits: :zigzagged?,
                                otherwise: RescueStep.new(does: "Go on along the line to its end.", hazards: %w[wheel],
                                                          how: "At each corner needle down, foot up, turn, foot down."))].freeze
@@ -60,7 +60,7 @@ module NimbleEyelet
                             otherwise: RescueStep.new(does: "Back to the beginning; the same start mark.",
                                                       moves: { "lever" => nil, **AT_FIRST }, hazards: %w[wheel],
                                                       how: "Turned by hand, stitch by stitch into the holes that are there."))
-      DRY = RescueStep.new(does: "Fray liquid on the cut ends, sparingly; wait until it is dry.", hazards: %w[liquid],
+      DRY = RescueStep.new(does: "Fray sealant on the cut ends, sparingly; wait until it is dry.", hazards: %w[liquid],
                            fits: :sealed?)
       CLOSED = RescueStep.new(does: "At the end close the gap by hand, through the same holes.", hazards: %w[pins])
       # What is held where nothing can be sewn over it.
@@ -68,7 +68,7 @@ module NimbleEyelet
       TRY = RescueStep.new(does: "Measure the slit and put the button through.", asks: "slit")
       OUT = RescueStep.new(does: "Needle out, bobbin out: fluff and thread ends out of the hook.", hazards: %w[power])
       NEW_NEEDLE = RescueStep.new(does: "Fit a new needle of the same kind.", hazards: %w[power])
-      RETHREAD = RescueStep.new(does: "Thread anew, foot up; then two turns by hand.", hazards: %w[power wheel])
+      RETHREAD = RescueStep.new(does: "Thread again, foot up; then two turns by hand.", hazards: %w[power wheel])
     end
   end
 end

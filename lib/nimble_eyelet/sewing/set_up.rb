@@ -42,7 +42,7 @@ module NimbleEyelet
 
       def thread
         step("thread", Work::Operation["thread", figures: @row.thread_figures, sets: @row.threads,
-                                       says: "Thread #{@row.thread_name} on top and on a full bobbin of the same colour.",
+                                       says: "Thread #{@row.thread_name}, with a full bobbin to match.",
                                        minds: ["Foot up while you thread, so that it lies between the discs."]])
       end
 
@@ -61,15 +61,15 @@ module NimbleEyelet
 
       def settings
         select = Work::Operation["select", sets: @row.selector, figures: @order.dials.slice("recipe.style"),
-                                 says: "Select #{@row.programme}, needle up and out of the cloth."]
+                                 says: "Select #{@row.programme}, needle up and out of the fabric."]
         step("settings", *dials, select)
       end
 
       def dials
-        [dial("width", @row.width, "stitch width #{@row.width['width']}"),
-         dial("length", @row.length, "stitch length #{@row.length['length']}"),
-         dial("tension", @row.tension, "top tension #{@row.tension_mark}"),
-         dial("balance", @row.balance, "the balance #{@recipe.balance_words || 'in the middle'}")]
+        [dial("width", @row.width, "width #{@row.width['width']}"),
+         dial("length", @row.length, "length #{@row.length['length']}"),
+         dial("tension", @row.tension, "tension #{@row.tension_mark}"),
+         dial("balance", @row.balance, "balance #{@recipe.balance_words || 'in the middle'}")]
       end
 
       # The figure of each is kept under its path.
@@ -88,7 +88,7 @@ module NimbleEyelet
         return unless @row.lighter?
 
         step("pressure", Work::Operation["lighten_foot", sets: @row.pressure, says: "Turn the foot pressure one step lighter.",
-                                         minds: ["Cloth that stretches or has pile is pushed along by a heavy foot."]])
+                                         minds: ["Fabric that stretches or has pile is pushed along by a heavy foot."]])
       end
 
       def speed
@@ -102,7 +102,7 @@ module NimbleEyelet
         return unless @order.corded?
 
         cord = Cord.of(@order.thread, overall: @order.overall)
-        says = Sentence["Have a cord for every hole, %s long and %s thick.", cord.length, cord.thickness.round_to(Length.mm(1r / 10))]
+        says = Sentence["Have a cord for each hole: %s long, %s thick.", cord.length, cord.thickness.round_to(Length.mm(1r / 10))]
         have = Work::Operation["have_cord", figures: made(cord), says: says,
                                minds: [how_made(cord)]]
         Work::Step.of("cord", block: "stay", part: SET_UP, operations: [have])
@@ -111,8 +111,8 @@ module NimbleEyelet
       def how_made(cord)
         width = @machine.width_mark(@machine.width_settable(cord.zigzag))
         length = @machine.length_mark(@machine.length_settable(Cord::ZIGZAG_LONG))
-        Sentence["Ready gimp, or made: #{cord.strands} strands of the sewing thread, each %s long, waxed and twisted; or zigzagged " \
-                 "over, width #{width} and length #{length}, in a cording or grooved foot, the tails held before and behind.",
+        Sentence["Take ready gimp. Or twist #{cord.strands} waxed strands of sewing thread, each %s long. Or zigzag over them in a " \
+                 "cording or grooved foot, width #{width}, length #{length}. Hold the tails in front and behind.",
                  cord.strand(@order.count).round_up_to(Length.mm(10))]
       end
 
@@ -128,7 +128,7 @@ module NimbleEyelet
         setting = @order.setting
         step("clamp", Work::Operation["clamp", figures: @order.length_set.merge(stops), sets: @row.clamp,
                                       says: setting.says,
-                                      minds: ["#{setting.clamps.capitalize} lies flat and stays below the foot."]],
+                                      minds: ["#{setting.clamped.capitalize} lies flat and stays below the foot."]],
              symptom: "If the foot is not at its front stop, the hole has a gap.")
       end
 

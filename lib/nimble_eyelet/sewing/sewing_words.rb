@@ -12,9 +12,9 @@ module NimbleEyelet
       # How a hole is sewn where its machine has no say in it; symbols stand for figures of the order.
       SEW = {
         "hand" => ["Sew the hole with zigzag.",
-                   ["Tack at width %s and length 0. Needle or cloth %s to one side: bead at width %s and length %s. Back to the " \
-                    "middle, the other tack. At width 0, needle down on the slit line, half a turn. The same to that side again, " \
-                    "the other bead. In the middle, three stitches at width 0.",
+                   ["End at width %s and length 0. Needle or fabric %s to one side: side at width %s and length %s. Back to the " \
+                    "middle, the other end. At width 0, needle down on the slit line, half a turn. The same to that side again, " \
+                    "the other side. In the middle, three stitches at width 0.",
                     :stitch_width, :aside, :manual_width, :stitch_length]],
         "straight" => ["Sew the box, twice round.",
                        ["Begin in the middle of a long side, along lines %s apart. At each corner needle down, foot up, turn, foot " \
@@ -27,7 +27,7 @@ module NimbleEyelet
         "straight_tack" => ["Sew the tack with straight stitch.",
                             ["From line to line and back, six rows close beside each other; no reverse at the ends, tails through " \
                              "and knotted."]],
-        "round" => ["Sew the eyelet, twice round.", ["Turn the cloth evenly under the needle, along the circle of %s.", :set]]
+        "round" => ["Sew the eyelet, twice round.", ["Turn the fabric evenly under the needle, along the circle of %s.", :set]]
       }.freeze
 
       # @param order [SewingOrder]
@@ -37,12 +37,18 @@ module NimbleEyelet
         @recipe = order.recipe
       end
 
-      # @return [String]
-      def does = sewing.first
+      # @return [String] what is sewn, and that it is sewn twice
+      def does = [sewing.first, *(@recipe.again_words(@machine.type) if @recipe.second_pass)].join(" ")
+
+      EVENLY = Sentence["Sew at an even speed. Guide the fabric, don't pull."]
+      private_constant :EVENLY
 
       # @return [Sentence]
       def how
-        Sentence.list([Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }], *added])
+        described = Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }]
+        # Of a programme that goes by itself the operator's own part comes first.
+        own = @order.by_hand? || !(@machine.type.senses || @machine.type.stores)
+        Sentence.list([*(own ? [described, *added] : [*added, described]), EVENLY])
       end
 
       # @return [Hash{String => String}] how the dials stand that are turned within it
@@ -73,11 +79,10 @@ module NimbleEyelet
       def added
         found = []
         found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        found << Sentence[@recipe.again_words(@machine.type)] if @recipe.second_pass
         if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
-          found << Sentence["Stop it yourself when the second bead meets the tack."]
+          found << Sentence["Stop it yourself when the second side meets the end."]
         end
-        found << Sentence["Sew at an even speed. Guide the fabric, don't pull."]
+        found
       end
 
       def set = @order.setting.set

@@ -38,15 +38,16 @@ module NimbleEyelet
 
       # Nothing is tried on a scrap: the first hole of the row is looked at all the harder.
       def as_stored
-        first = Sentence["It came out well with this machine, cloth and foot. Sew the lowest #{@order.noun} first: it should " \
+        first = Sentence["It came out well with this machine, fabric and foot. Sew the lowest #{@order.noun} first: it should " \
                          "be %s overall; if it is not, sew a test after all.", @order.overall]
         step("stored", Work::Operation["lay_swatch", figures: @order.lengths.merge(@order.sewn_by), minds: [first],
-                                       says: "Lay the recent swatch beside you: this #{@order.noun} is set as that one was."])
+                                       says: "Lay the recent test hole beside you: this #{@order.noun} is set as that one was."])
       end
 
       def test_sew
         step("test-sew", lever, Work::Operation["sew_scrap", figures: @order.lengths.merge(@order.length_set, @order.sewn_by),
-                                                needs: needs, sets: sets, says: scrap, minds: test_words])
+                                                needs: needs, sets: sets, says: scrap,
+                                                minds: [*test_words, "Take the same layers, grain and stabiliser."]])
       end
 
       def lever
@@ -65,7 +66,7 @@ module NimbleEyelet
 
       # The figure to hit stands in the step itself where a tack gets its length from it.
       def scrap
-        says = "Sew a test #{@order.noun} on a scrap of the same layers, grain and stabiliser"
+        says = "Sew a test #{@order.noun} on a matching scrap"
         @order.opens? ? "#{says}." : Sentence["#{says}: %s.", @order.setting.short]
       end
 
@@ -94,7 +95,7 @@ module NimbleEyelet
 
       def watch_tack
         step("watch", Work::Operation["watch", says: "Watch which way it sews first: mostly away from you.",
-                                      minds: ["Start marks are given for the end toward you. Where it sews toward you, begin at " \
+                                      minds: ["Start marks are given for the end towards you. Where it sews towards you, begin at " \
                                               "the other end."]],
              symptom: "Overlooked, a tack lies a whole length off its mark.")
       end
@@ -115,7 +116,7 @@ module NimbleEyelet
       end
 
       def accept
-        again = "If not, make the change it asks for#{', go back to the start' if @order.opens?} and sew another."
+        again = "If not, make the change#{', go back to the start' if @order.opens?} and sew another."
         step("accept", Work::Operation["accept", figures: @order.lengths.merge(@order.sewn_by), minds: [again],
                                        says: "Happy with it? Use these settings for the row."])
       end

@@ -24,7 +24,8 @@ module NimbleEyelet
     def self.thing
       { "button.shape" => "cord", "button.name" => "", "button.diameter" => SHANK_LOOP,
         "button.thickness" => SHANK_LOOP,
-        "button.width" => nil, "button.outline" => nil, "button.tip" => nil, "opening.correction" => nil, "opening.ease" => nil }
+        "button.width" => nil, "button.outline" => nil, "button.tip" => nil, "button.shank" => nil,
+        "opening.correction" => nil, "opening.ease" => nil }
     end
 
     # What was set by hand was set for holes.

@@ -91,7 +91,7 @@ missing: nil)
 
   # What a stage waits for.
   module StageNeeds
-    def self.room(sheet) = ("The holes do not fit the run yet: put that right first." unless sheet.layout)
+    def self.room(sheet) = ("The holes do not fit the edge yet: put that right first." unless sheet.layout)
 
     def self.test_hole(sheet)
       return if sheet.stored || sheet.way

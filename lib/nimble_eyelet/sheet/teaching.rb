@@ -20,7 +20,7 @@ require_relative "../thread/cover_band"
 
 module NimbleEyelet
   class Teaching
-    SHARED_WORDS = { machine: "machine", thread: "thread", cloth: "kind of cloth" }.freeze
+    SHARED_WORDS = { machine: "machine", thread: "thread", cloth: "kind of fabric" }.freeze
     # What is added is believed to so much, mm.
     BELIEVED_TO = Length.mm(1r / 2)
 

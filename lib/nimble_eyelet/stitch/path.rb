@@ -4,7 +4,7 @@
 # sews it in, and the cord under it.
 #
 #   path = Stitches::Path.sew(shape, machine)
-#   path.parts.map(&:name)   # ["near tack", "left bead", "far tack", "right bead", "lock"]
+#   path.parts.map(&:name)   # ["near end", "left-hand side", "far end", "right-hand side", "lock"]
 #   path.points.size         # 141
 
 require_relative "../value"

@@ -81,7 +81,7 @@ module NimbleEyelet
         return if hits <= HITS_BORNE || !cloth.type.perforates
 
         Caution.new(rule: "perforation",
-                    says: "The needle makes #{hits.round(1)} holes a millimetre here: this cloth tears along them.",
+                    says: "The needle makes #{hits.round(1)} holes a millimetre here: this fabric tears along them.",
                     instead: "Sew the straight-stitch box, or a longer stitch.")
       end
 

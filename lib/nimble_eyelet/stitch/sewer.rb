@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Sewer lays down the stitches of a hole part by part, as a machine that begins at the near end and
-# sews the left bead first. Everything else is this, seen in a mirror.
+# sews the left-hand side first. Everything else is this, seen in a mirror.
 #
 #   Stitches::Sewer.new(shape, machine).parts
 
@@ -106,7 +106,7 @@ module NimbleEyelet
           y = from + ((to - from) * number / count)
           [side * (number.even? ? @shape.outer : @shape.inner), away ? y : from + to - y]
         end
-        HolePart.new(name: "#{side.negative? ? 'left' : 'right'} bead", kind: :bead, points: points)
+        HolePart.new(name: "#{side.negative? ? 'left' : 'right'}-hand side", kind: :bead, points: points)
       end
 
       def tack(at)
@@ -114,7 +114,7 @@ module NimbleEyelet
         points = (0...TACK_STITCHES).map do |number|
           [number.even? ? -@shape.outer : @shape.outer, from + ((to - from) * number / (TACK_STITCHES - 1))]
         end
-        HolePart.new(name: "#{at} tack", kind: :tack, points: points)
+        HolePart.new(name: "#{at} end", kind: :tack, points: points)
       end
 
       def run(side, away)

@@ -47,17 +47,17 @@ module NimbleEyelet
   STYLES = [
     Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",
               near: :tack, far: :tack, stitched: :satin, corded: false),
-    Style.new(key: "round_end", name: "one round end and a tack", for_what: "fine blouses, light cloth",
+    Style.new(key: "round_end", name: "one round end and a bar tack", for_what: "fine blouses, light fabric",
               near: :round, far: :tack, stitched: :satin, corded: false),
-    Style.new(key: "two_round", name: "two round ends", for_what: "lacy cloth, holes across fine cloth",
+    Style.new(key: "two_round", name: "two round ends", for_what: "lacy fabric, holes across fine fabric",
               near: :round, far: :round, stitched: :satin, corded: false),
     Style.new(key: "keyhole", name: "keyhole", for_what: "coats, shanks and thick buttons",
               near: :eyelet, far: :tack, stitched: :satin, corded: false),
     Style.new(key: "stretch", name: "stretch, open zigzag", for_what: "knits",
               near: :tack, far: :tack, stitched: :open, corded: true),
-    Style.new(key: "corded", name: "corded, two bar tacks", for_what: "heavy, loosely woven cloth, and knits",
+    Style.new(key: "corded", name: "corded, two bar tacks", for_what: "heavy, loosely woven fabric, and knits",
               near: :tack, far: :tack, stitched: :satin, corded: true),
-    Style.new(key: "straight_box", name: "straight-stitch box, twice round", for_what: "leather, vinyl, coated cloth",
+    Style.new(key: "straight_box", name: "straight-stitch box, twice round", for_what: "leather, vinyl, coated fabric",
               near: :box, far: :box, stitched: :straight, corded: false),
     Style.new(key: "manual_zigzag", name: "by hand with zigzag", for_what: "machines without a buttonhole programme",
               near: :tack, far: :tack, stitched: :satin, corded: false, by_hand: true),
@@ -67,7 +67,7 @@ module NimbleEyelet
               near: :bar, far: :bar, stitched: :satin, corded: false, opens: false),
     Style.new(key: "zigzag_tack", name: "bar tack, by zigzag", for_what: "machines without a programme for it",
               near: :bar, far: :bar, stitched: :satin, corded: false, by_hand: true, opens: false),
-    Style.new(key: "straight_tack", name: "bar tack, by straight stitch", for_what: "leather, coated cloth; needles that do not swing",
+    Style.new(key: "straight_tack", name: "bar tack, by straight stitch", for_what: "leather, coated fabric; needles that do not swing",
               near: :bar, far: :bar, stitched: :straight, corded: false, by_hand: true, opens: false)
   ].to_h { |style| [style.key, style] }.freeze
 end

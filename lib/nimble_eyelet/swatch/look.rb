@@ -4,7 +4,7 @@
 # badly the other: whoever does not know the words can go by the drawings. LOOKS are in the order in
 # which to look.
 #
-#   LOOKS.fetch("bead_away").grades.map(&:name)   # => ["bare cloth between the stitches", …]
+#   LOOKS.fetch("bead_away").grades.map(&:name)   # => ["bare fabric between the stitches", …]
 
 require_relative "../value"
 
@@ -29,31 +29,31 @@ module NimbleEyelet
     end
 
     module LookTable
-      BEAD = { "bare" => "bare cloth between the stitches", "thin" => "a little cloth shows through", "full" => "full",
+      BEAD = { "bare" => "bare fabric between the stitches", "thin" => "a little fabric shows through", "full" => "full",
                "crowded" => "a little crowded", "piled_up" => "piled up, a ridge" }.freeze
 
       EDGE = { "loops" => "loose loops below", "slack" => "a soft, wide edge of top thread below",
                "even" => "a neat edge of top thread below", "dots" => "dots of bobbin thread on top",
                "bobbin" => "bobbin thread lies on top" }.freeze
-      ROOM = { "touching" => "none: the beads touch", "close" => "hardly room for the blade", "room" => "room to cut",
+      ROOM = { "touching" => "none: the sides touch", "close" => "hardly room for the blade", "room" => "room to cut",
                "wide" => "a little wide", "gaping" => "gapes" }.freeze
 
       def self.grades(table) = table.map { |key, name| LookGrade.new(key: key, name: name) }
 
       LOOK_ROWS = [
-        Look.new(key: "fit", axis: :fit, name: "fit", question: "How does it go through?", right: 2..3, grades: grades(
+        Look.new(key: "fit", axis: :fit, name: "fit", question: "How does the button go through?", right: 2..3, grades: grades(
           "will_not_pass" => "will not pass", "tight" => "tight: it has to be forced", "passes" => "passes as it should",
           "easy" => "easily, and holds", "slips_out" => "slips out by itself"
         )),
-        Look.new(key: "bead_away", axis: :cover, name: "bead sewn away", question: "The bead that was sewn away from you",
+        Look.new(key: "bead_away", axis: :cover, name: "side sewn away", question: "Look at the side it sewed away from you.",
                  satin: true, grades: grades(BEAD)),
-        Look.new(key: "bead_back", axis: :cover, name: "bead sewn back", question: "The bead that was sewn toward you", satin: true,
+        Look.new(key: "bead_back", axis: :cover, name: "side sewn back", question: "Look at the side it sewed towards you.", satin: true,
                  hole: true,
                  grades: grades(BEAD)),
         Look.new(key: "tension", axis: :tension, name: "edge", satin: true, grades: grades(EDGE),
-                 question: "The edge of the beads, above and below"),
-        Look.new(key: "space", axis: :space, name: "between the beads", satin: true, hole: true, grades: grades(ROOM),
-                 question: "The cloth between the beads")
+                 question: "Look at the edges, above and below."),
+        Look.new(key: "space", axis: :space, name: "between the sides", satin: true, hole: true, grades: grades(ROOM),
+                 question: "Look between the two sides.")
       ].freeze
     end
 
