@@ -9,6 +9,8 @@ const GAP = '{…}';
 const READ = /^(aria-(label|valuetext|roledescription)|title|alt|placeholder|label)$/;
 /** What a script holds that nobody reads: classes, paths, selectors, headers and keys of a keyboard. */
 const CLASSES = /(^|\s)(-?[mpgwh][trblxy]?-\S|text-|flex|btn|stroke-|fill-|border|input|select\s)|-\[/;
+/** What a pen draws. */
+const OUTLINE = /^M-?[\d…{]/;
 const CODE =
   /[[\]<>=]|\w\(|:not|^\{…\}[/.]|^\S*\/\S*$|^#|^M\{|_|[a-z]\.[a-z]|^[A-Z]\w*([-+][A-Z]\w*)+$|[a-z][A-Z]/;
 const KEYS = /^(Enter|Escape|Delete|Backspace|Page(Up|Down)|Arrow\w+|a\.ts)$/;
@@ -18,7 +20,11 @@ const clean = (text) => text.replace(/\s+/g, ' ').trim();
 const bare = (text) => text.replaceAll(GAP, '');
 /** A sentence, a label or an end of one that stands in a script. */
 const said = (text) =>
-  /^[A-Z“].|.\s./s.test(text) && !CLASSES.test(text) && !CODE.test(text) && !KEYS.test(text);
+  /^[A-Z“].|.\s./s.test(text) &&
+  !CLASSES.test(text) &&
+  !CODE.test(text) &&
+  !KEYS.test(text) &&
+  !OUTLINE.test(text);
 
 /** A text with gaps, of what a script joins to one string. */
 function literal(node) {

@@ -13,6 +13,9 @@ export const { navigate, route, p } = createRouter({
   '/w/:slug/stash': () => import('./pages/stash/StashPage.svelte').catch(away),
   '/w/:slug/shelves/:shelf': () => import('./pages/shelf/ShelfPage.svelte').catch(away),
   '/w/:slug/swatches': () => import('./pages/swatches/SwatchesPage.svelte').catch(away),
+  '/w/:slug/preferences': () => import('./pages/habits/HabitsPage.svelte').catch(away),
+  '/w/:slug/deleted': () => import('./pages/basket/BasketPage.svelte').catch(away),
+  // By older addresses, that somebody may have kept.
   '/w/:slug/habits': () => import('./pages/habits/HabitsPage.svelte').catch(away),
   '/w/:slug/basket': () => import('./pages/basket/BasketPage.svelte').catch(away),
   '/w/:slug/garments/:id': () => import('./pages/garment/GarmentPage.svelte').catch(away),

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Session, SessionMishap, SessionStep } from '../src/api/client';
 import type { Deed } from '../src/outbox/press';
+import { beatOf, cardOf, settingsAhead } from '../src/session/card';
 import { overlay, wayOut } from '../src/session/overlay';
 import { lasting } from '../src/session/words';
 import { movable, moved } from '../src/pages/session/order';
@@ -34,6 +35,7 @@ function step(id: string, more: Partial<SessionStep> = {}): SessionStep {
     asks: null,
     opens: false,
     look: false,
+    sets_only: false,
     dry_wait: false,
     enter: [{ id: given(id), kind: 'step', step: key, closure: 1, with: {}, moves: {} }],
     mishaps: ['lost_out', 'power_gone'],
@@ -203,5 +205,56 @@ describe('a session as it is sewn', () => {
     expect(new Set(server.told.map((one) => one['press'])).size).toBe(2);
     expect(work.now?.id).toBe(OTHER.id);
     work.leave();
+  });
+});
+
+describe('beats of a hole', () => {
+  const beats = (hole: number, at: number) =>
+    ['reset', 'place', 'lever', 'sew', 'look'].map((name) =>
+      step(`1:row:${name}-at-${at}000`, {
+        part: `Hole ${hole} of 6`,
+        does:
+          name === 'place' ? `Lower the needle into the mark: ${at}.5 mm from the top.` : `The ${name} beat.`,
+      }),
+    );
+  const rows = [beats(6, 500), beats(5, 400), beats(4, 300), beats(3, 200)];
+
+  it('are one card from the third hole on, unless every step is wanted by itself', () => {
+    const left = (from: number) => rows.slice(from).flat();
+    const done = (to: number) => rows.slice(0, to).flat();
+    expect(cardOf(left(0), [], false)).toHaveLength(1);
+    expect(cardOf(left(1), done(1), false)).toHaveLength(1);
+    expect(cardOf(left(2), done(2), false)).toEqual(rows[2]);
+    expect(cardOf(left(2).slice(2), [...done(2), ...(rows[2] ?? []).slice(0, 2)], false)).toHaveLength(3);
+    expect(cardOf(left(2), done(2), true)).toHaveLength(1);
+  });
+
+  it('stand alone where words are new, where something is asked, and out of a mishap', () => {
+    const [one = [], two = [], three = []] = rows;
+    const past = [...one, ...two];
+    const changed = (by: Partial<SessionStep>) =>
+      three.map((beat) => (beat.name === 'sew' ? { ...beat, ...by } : beat));
+    expect(cardOf(changed({ does: 'Sew slowly over the seam.' }), past, false)).toHaveLength(1);
+    expect(cardOf(changed({ asks: 'slit' }), past, false)).toHaveLength(3);
+    expect(cardOf(changed({ caution: 'The bobbin is nearly empty.' }), past, false)).toHaveLength(1);
+    expect(cardOf([step('1:rescue:up', { rescue: 'aa' }), ...three], past, false)).toHaveLength(1);
+  });
+
+  it('tell at which of them something went wrong', () => {
+    const card = (rows[2] ?? []).map((beat) => ({
+      ...beat,
+      mishaps: beat.name === 'sew' || beat.name === 'lever' ? ['jammed', 'power_gone'] : ['power_gone'],
+    }));
+    expect(beatOf(card, 'jammed')?.name).toBe('sew');
+    expect(beatOf(card.slice(0, 3), 'jammed')?.name).toBe('lever');
+    expect(beatOf(card, 'unheard of')).toBe(card[0]);
+  });
+
+  it('of the machine can be ticked as one list', () => {
+    const set = ['needle', 'thread', 'foot'].map((name) =>
+      step(`1:set:${name}`, { part: 'Set the machine', turn: null, sets_only: true }),
+    );
+    expect(settingsAhead([...set, ...(rows[0] ?? [])])).toEqual(set);
+    expect(settingsAhead(rows[0] ?? [])).toEqual([]);
   });
 });

@@ -9,6 +9,7 @@ import { queries } from './queries';
 export type WorkroomChange = {
   unit?: Workroom['unit'];
   csv?: Workroom['csv'];
+  caliper?: Workroom['caliper'];
   name?: string;
   habits?: Record<string, string | null>;
   stabilisers?: Workroom['stabilisers'][number]['key'][];

@@ -10,7 +10,7 @@
 {#if caliper.state?.stand_in}
   <details class="mt-2" data-caliper>
     <summary class="cursor-pointer text-sm underline decoration-dotted"
-      >The caliper is a stand-in: open its jaws</summary
+      >Practice caliper: open its jaws</summary
     >
     <div class="mt-1 flex flex-wrap items-end gap-2">
       <label class="flex w-28 flex-col text-sm text-secondary"

@@ -8,8 +8,9 @@
 {#if frozen}
   <div class="mt-3 max-w-prose border-l-4 border-primary pl-3" data-frozen>
     <p>
-      Held by swatch {frozen.number}{frozen.simulated ? ', which was simulated' : ''}: {frozen.changes.length
-        ? 'but the plan moved on since.'
+      In use from Test {frozen.number}{frozen.simulated ? ', which was simulated' : ''}: {frozen.changes
+        .length
+        ? 'but you changed the plan since.'
         : 'everything is set as it was sewn.'}
     </p>
     {#if frozen.changes.length}

@@ -16,7 +16,7 @@
   });
   let wide = $state(0);
   let frame = $state<HTMLElement>();
-  let name = $derived(number ? `Swatch ${number}` : 'The test hole');
+  let name = $derived(number ? `Test ${number}` : 'The test hole');
   let mm = $derived(photo.shown?.points?.width_mm ?? undefined);
   let scale = $derived(mm && wide ? wide / mm : undefined);
   const STEP = 0.01;

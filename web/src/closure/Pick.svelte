@@ -45,7 +45,7 @@
 </script>
 
 {#if listed}
-  <div class="flex flex-col gap-0.5">
+  <div class="flex max-w-full min-w-0 flex-col gap-0.5">
     <label for={id} class="min-h-5 text-sm text-secondary">{label}</label>
     <select
       {id}

@@ -57,7 +57,11 @@
     await queries.invalidateQueries({ queryKey: ['supplies', workroom.slug] });
     void queries.invalidateQueries({ queryKey: ['picks', workroom.slug] });
     announce(
-      path === 'reservation' ? (number ? `${number} laid by.` : 'No longer laid by.') : `${number} are left.`,
+      path === 'reservation'
+        ? number
+          ? `${number} set aside.`
+          : 'No longer set aside.'
+        : `${number} are left.`,
     );
     return true;
   }
@@ -65,14 +69,14 @@
 
 {#if asked.isError && !asked.data}
   <p role="status" class="mt-8 text-secondary">
-    What it takes cannot be told while the server does not answer.
+    The server does not answer. Your shopping list comes as soon as it does.
   </p>
 {/if}
 {#if asked.data && asked.data.length > 0}
   <section class="mt-8" aria-labelledby="{uid}-supplies">
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-base-300">
       <h2 id="{uid}-supplies" class="text-2xl font-semibold">
-        {whose === 'sessions' ? 'Counted, and to buy' : 'What it takes'}
+        {whose === 'sessions' ? 'Counted, and to buy' : 'Shopping list'}
       </h2>
       <p class="flex flex-wrap items-center gap-4 pb-1">
         <span class="text-sm">
@@ -114,8 +118,8 @@
                 {item.name}
                 <span class="block text-sm text-secondary"
                   >{item.says}{item.owned === null ? '' : `; ${item.owned} in the stash`}{item.reserved
-                    ? `, ${item.reserved} laid by for this`
-                    : ''}{item.elsewhere ? `, ${item.elsewhere} laid by for others` : ''}</span
+                    ? `, ${item.reserved} set aside for this`
+                    : ''}{item.elsewhere ? `, ${item.elsewhere} set aside for others` : ''}</span
                 >
                 {#if item.kind === 'button' && item.lacks > 0}
                   <span class="block text-sm text-warning">{item.lacks} to buy</span>

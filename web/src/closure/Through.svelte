@@ -37,7 +37,7 @@
   {#if asked}
     {@const short = asked}
     <p class="mt-1 max-w-prose border-l-4 border-warning pl-3" role="status">
-      Is it cut right up to both tacks? An uncut end feels just like a hole that is too short.
+      Is it cut right up to both ends? An uncut end feels just like a hole that is too short.
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
       <button class={['btn', !large && 'btn-sm']} onclick={() => (asked = undefined)}

@@ -18,10 +18,11 @@ class Caliper {
     return { slug: workroom.slug };
   }
 
-  /** Asks once a workroom whether there is one. */
+  /** Asks once a workroom, and again when its switch was turned, whether there is one. */
   async look(): Promise<void> {
-    if (this.asked === workroom.slug) return;
-    this.asked = workroom.slug;
+    const here = `${workroom.slug} ${workroom.data?.caliper ?? ''}`;
+    if (this.asked === here) return;
+    this.asked = here;
     const answer = await ask(client.GET('/api/workrooms/{slug}/caliper', { params: { path: this.path } }));
     if (answer.kind === 'data') this.state = answer.data;
     else this.asked = '';

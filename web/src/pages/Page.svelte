@@ -28,14 +28,14 @@
     id="main"
     bind:this={main}
     tabindex="-1"
-    class={['mx-auto px-4 py-6 outline-none', wide ? 'max-w-5xl' : 'max-w-4xl']}
+    class={['mx-auto px-4 py-5 outline-none', wide ? 'max-w-7xl' : 'max-w-4xl']}
   >
     {#if failed}<p role="alert" class="mb-3 border-l-4 border-warning pl-3">{failed}</p>{/if}
     {#if missing}
       <h1 class="text-2xl font-semibold">{missing}</h1>
       <p class="mt-2">
         <a class="link" href={workroom.at()}>Back to the workroom</a>, or look in the
-        <a class="link" href={workroom.at('/basket')}>deleted things</a>.
+        <a class="link" href={workroom.at('/deleted')}>deleted things</a>.
       </p>
     {:else}
       {@render children()}

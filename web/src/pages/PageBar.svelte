@@ -19,19 +19,19 @@
       title: 'Workrooms',
       items: (all.data?.workrooms ?? []).map((room) => ({
         key: room.slug,
-        name: room.sample ? `${room.name} (the sample)` : room.name,
+        name: room.sample ? `${room.name} (the example)` : room.name,
         here: room.slug === workroom.slug,
         pick: () => void go(`/w/${room.slug}`),
       })),
     },
-    { items: [{ key: 'all', name: 'All workrooms, and a new one', pick: () => void go('/') }] },
+    { items: [{ key: 'all', name: 'All workrooms', pick: () => void go('/') }] },
   ]);
   let pages = $derived([
     { href: workroom.at(), name: 'Workroom' },
     { href: workroom.at('/stash'), name: 'Stash' },
     { href: workroom.at('/shelves/cloths'), name: 'Shelves' },
     { href: workroom.at('/swatches'), name: 'Swatch book' },
-    { href: workroom.at('/habits'), name: 'House habits' },
+    { href: workroom.at('/preferences'), name: 'Preferences' },
   ]);
 </script>
 
@@ -63,7 +63,7 @@
   <a class="ml-auto text-sm link" href="/about">About</a>
   <button
     class="btn btn-square btn-ghost btn-sm"
-    aria-label={theme.dark ? 'Daylight' : 'Lamplight'}
+    aria-label={theme.dark ? 'Light' : 'Dark'}
     onclick={() => theme.toggle()}
   >
     {#if theme.dark}<Sun size={18} />{:else}<Moon size={18} />{/if}

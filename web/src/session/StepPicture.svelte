@@ -1,40 +1,14 @@
 <script lang="ts">
   // The little drawing of a step: the run with this hole on it and where the needle goes in, or a sign of what it is
   // done to. The upper end of the run lies left; which end lies away is said beside it.
-  import {
-    Droplets,
-    Hand,
-    MapPin,
-    Power,
-    Scissors,
-    Shirt,
-    SlidersHorizontal,
-    Spool,
-    TriangleAlert,
-  } from '@lucide/svelte';
+  import { Hand, TriangleAlert } from '@lucide/svelte';
   import type { SessionClosure, SessionStep } from '../api/client';
+  import Tool, { hasTool } from '../drawn/Tool.svelte';
   import HoleTurn from './HoleTurn.svelte';
 
   let { step, closure }: { step: SessionStep; closure: SessionClosure | undefined } = $props();
 
-  const SIGNS = {
-    needle: Power,
-    foot: Power,
-    'button-foot': Power,
-    thread: Spool,
-    settings: SlidersHorizontal,
-    'button-width': SlidersHorizontal,
-    seal: Droplets,
-    dry: Droplets,
-    'test-open': Scissors,
-    tails: Scissors,
-    'try-on': Shirt,
-    mark: MapPin,
-    'mark-buttons': MapPin,
-  } as const;
-  let Sign = $derived(
-    step.block === 'rescue' ? TriangleAlert : (SIGNS[step.name as keyof typeof SIGNS] ?? Hand),
-  );
+  let Sign = $derived(step.block === 'rescue' ? TriangleAlert : Hand);
   const WIDE = 640;
   const x = (mm: number) => 20 + (mm / (closure?.run_length || 1)) * (WIDE - 40);
   let hole = $derived(closure?.holes.find((one) => Math.abs(one.at - (step.hole ?? -1)) < 0.01));
@@ -48,7 +22,7 @@
     class="w-full max-w-2xl"
     role="img"
     aria-label="{closure.noun === 'tack' ? 'Tack' : 'Hole'} {hole.number} of {closure.holes
-      .length} on the run"
+      .length} on the edge"
   >
     <path d="M20 46H{WIDE - 20}" stroke="currentColor" stroke-opacity="0.35" stroke-width="2" />
     {#each closure.holes as one (one.at)}
@@ -79,6 +53,8 @@
     {/each}
   </svg>
   {#if underTheFoot}<HoleTurn {hole} tack={closure.noun === 'tack'} />{/if}
+{:else if hasTool(step.name)}
+  <Tool name={step.name} size="h-32 sm:h-44" />
 {:else}
   <Sign size={72} strokeWidth={1.5} aria-hidden="true" />
 {/if}

@@ -13,9 +13,8 @@
     data-still-set
   >
     <span class="min-w-0 flex-1 wrap-anywhere"
-      ><strong>{one.machine}</strong> is still set: {one.ledger
-        .map((entry) => `${entry.name} ${entry.now}`)
-        .join(', ')}.</span
+      ><strong>{one.machine}</strong>: {one.ledger.length}
+      {one.ledger.length === 1 ? 'thing' : 'things'} still to put back</span
     >
     <a class="link" href={workroom.at(`/sessions/${one.id}`)}>Go on with the session</a>
   </p>

@@ -1,11 +1,12 @@
 // SessionWork is a session as somebody sews it: what is left to do, with or without a server. What is done goes into the
 // outbox at once; what is shown is the session as the server gave it out, with what waits there laid over it.
 import { ask } from '../api/ask';
-import { uuid } from '../api/browser_store';
+import { keep, recall, uuid } from '../api/browser_store';
 import { client, type Session, type SessionMishap, type SessionStep } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { type Deed, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
 import { doneIn } from '../outbox/store';
+import { beatOf, cardOf, settingsAhead } from './card';
 import { doneLast, ofOlderPage } from './last';
 import { onceMore, overlay } from './overlay';
 
@@ -27,7 +28,12 @@ export class SessionWork {
   readonly past = $derived([...this.before, ...doneIn(this.presses)]);
   readonly steps = $derived(this.doc ? overlay(this.doc.steps, this.deeds, this.past) : []);
   readonly now = $derived(this.steps[0]);
-  readonly next = $derived(this.steps[1]);
+  /** Every step by itself, for those who want no beats joined. */
+  singly = $state(recall<boolean>('beats-singly') ?? false);
+  /** What one press of Done does: the step at hand, or the beats of its hole. */
+  readonly card = $derived(cardOf(this.steps, this.past, this.singly));
+  readonly settings = $derived(settingsAhead(this.steps));
+  readonly next = $derived(this.steps[this.card.length]);
   /** What the machine is set to. */
   readonly ledger = $derived(
     (this.deeds.length ? doneIn(this.presses).at(-1)?.ledger : undefined) ?? this.doc?.ledger ?? [],
@@ -77,10 +83,24 @@ export class SessionWork {
     this.outbox.leave();
   }
 
-  /** The step at hand is done. @param measured what a rescue asked for, as typed */
+  toggleSingly(): void {
+    this.singly = !this.singly;
+    keep('beats-singly', this.singly ? true : undefined);
+  }
+
+  /** The step at hand is done, with the beats that are one card with it.
+   * @param measured what a rescue asked for, as typed */
   async done(measured = ''): Promise<void> {
-    const step = this.now;
-    if (!step || !this.pressedAnew()) return;
+    await this.tick(this.card, measured);
+  }
+
+  /** These steps are done, each a fact of its own, so that each can be taken back. */
+  async tick(steps: SessionStep[], measured = ''): Promise<void> {
+    if (steps.length === 0 || !this.pressedAnew()) return;
+    for (const step of steps) await this.stepDone(step, measured);
+  }
+
+  private async stepDone(step: SessionStep, measured: string): Promise<void> {
     const facts = step.enter.map(({ id, ...entry }): Said => ({
       id,
       fact: { ...entry, ...this.told(entry.with) } as Fact,
@@ -118,6 +138,15 @@ export class SessionWork {
     };
     const deed: Deed = { kind: 'mishap', id, row, step, closure };
     await this.happened({ facts: [{ id, fact }], says: row.says, deed });
+  }
+
+  /** Something went wrong while the card at hand was done: what comes before that beat was done by then. */
+  async wrongOnCard(row: SessionMishap, hole: number | null, measured = ''): Promise<void> {
+    const { card } = this;
+    const beat = beatOf(card, row.key);
+    if (!beat) return;
+    for (const step of card.slice(0, card.indexOf(beat))) await this.stepDone(step, '');
+    await this.wrong(row, { ...beat, hole }, measured);
   }
 
   /** A hole was looked at, and differs: it teaches as a test hole does. */

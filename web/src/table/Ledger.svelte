@@ -1,7 +1,7 @@
 <script lang="ts">
-  // What on the machine is away from neutral, whatever closure left it so, and how each thing goes back.
+  // What on the machine is changed from usual, whatever buttonholes left it so, and how each thing goes back.
   import type { Sheet } from '../api/client';
-  import Term from '../ui/Term.svelte';
+  import Fold from '../ui/Fold.svelte';
   import { shortcuts } from './shortcuts.svelte';
 
   let { sheet, machine, go }: { sheet: Sheet; machine: string; go: () => void } = $props();
@@ -10,36 +10,40 @@
 </script>
 
 <aside
-  aria-label="Machine ledger"
-  class="no-print border-base-300 bg-base-200 px-4 py-4 wrap-anywhere max-lg:border-t lg:overflow-y-auto lg:border-l"
+  aria-label="Your machine"
+  class="no-print border-base-300 bg-base-200 px-4 py-3 wrap-anywhere max-lg:border-t lg:overflow-y-auto lg:border-l"
 >
-  <h2 class="text-lg font-semibold">On {machine}</h2>
+  <h2 class="text-xl font-semibold">{machine}</h2>
   {#if sheet.ledger.length === 0}
     <p class="mt-1 text-secondary">Your machine is on its usual settings.</p>
   {:else}
-    <p class="text-sm text-secondary">
-      Changed from your <Term of="neutral" as="usual" />, and how to put it back:
-    </p>
-    <ul class="mt-2 space-y-3">
+    <dl class="mt-1 divide-y divide-base-300">
       {#each sheet.ledger as entry (entry.key)}
-        <li class="border-l-2 border-dashed border-primary pl-2">
-          <span class="block text-sm text-secondary">{entry.name}</span>
-          <span class="block text-lg leading-tight font-semibold">{entry.now}</span>
-          <span class="block text-sm">{entry.back}</span>
-        </li>
+        <div class="py-1.5">
+          <dt class="text-sm text-secondary">{entry.name}</dt>
+          <dd class="leading-tight font-semibold">{entry.now}</dd>
+        </div>
       {/each}
-    </ul>
+    </dl>
+    <Fold name="put-back" title="How to put it back">
+      <ul class="space-y-1 text-[0.95rem]">
+        {#each sheet.ledger as entry (entry.key)}<li>{entry.back}</li>{/each}
+      </ul>
+    </Fold>
   {/if}
   {#if next}
-    <h3 class="mt-5 text-base font-semibold">Next at the machine</h3>
-    <button class="mt-1 cursor-pointer text-left text-[0.95rem] underline decoration-dotted" onclick={go}>
+    <h3 class="mt-3 text-base font-semibold">Next</h3>
+    <button
+      class="mt-1 min-h-11 cursor-pointer text-left text-[0.95rem] underline decoration-dotted"
+      onclick={go}
+    >
       {next.does}
     </button>
   {/if}
-  <label class="mt-5 flex cursor-pointer items-start gap-2 text-sm text-secondary max-lg:hidden">
+  <label class="mt-3 flex min-h-11 cursor-pointer items-center gap-2 text-sm text-secondary max-lg:hidden">
     <input
       type="checkbox"
-      class="checkbox mt-0.5 checkbox-xs"
+      class="checkbox checkbox-xs"
       checked={shortcuts.on}
       onchange={() => shortcuts.toggle()}
     />

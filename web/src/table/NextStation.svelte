@@ -1,8 +1,9 @@
 <script lang="ts">
-  // At the foot of every station: what is still missing here, or the one thing to do now. Going on ties the
-  // knot, unless it is tied.
+  // At the foot of every stage: what is still missing here, or the way on, which marks the stage as decided; and whether
+  // everything is shown.
   import type { Closure, StageState, StageWord } from '../api/client';
   import type { ClosureWork } from '../closure/work.svelte';
+  import { everything } from '../ui/everything.svelte';
 
   let {
     work,
@@ -20,14 +21,22 @@
   }
 </script>
 
-<p class="mt-8 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-base-300 pt-4">
+<div
+  class="mt-2 flex flex-wrap items-center justify-end gap-x-4 gap-y-2 bg-base-100 py-2 lg:sticky lg:-bottom-3"
+>
   {#if stage.missing}
     <span class="max-w-prose text-warning" data-missing>{stage.missing}</span>
     {#if next}<button class="btn" onclick={() => go(next.word)}>Next: {next.title}</button>{/if}
   {:else if next}
     <button class="btn btn-lg btn-primary" onclick={on}>Next: {next.title}</button>
-    <span class="text-secondary">{next.question}</span>
-  {:else}
-    <span class="text-secondary">That is the last station: lay it all on the table.</span>
   {/if}
-</p>
+  <label class="order-first mr-auto flex min-h-11 cursor-pointer items-center gap-2 text-sm text-secondary">
+    <input
+      type="checkbox"
+      class="checkbox checkbox-xs"
+      checked={everything.on}
+      onchange={() => everything.toggle()}
+    />
+    <span>Show everything</span>
+  </label>
+</div>

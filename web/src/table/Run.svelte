@@ -10,6 +10,7 @@
   import RunHole from './RunHole.svelte';
   import RunKeepOut from './RunKeepOut.svelte';
   import RunPin from './RunPin.svelte';
+  import Garment from '../drawn/Garment.svelte';
 
   let {
     work,
@@ -47,21 +48,29 @@
 </script>
 
 <section
-  aria-label="The run"
+  aria-label="The edge"
   class="no-print flex flex-col border-base-300 bg-base-200/60 max-lg:sticky max-lg:top-0 max-lg:z-10 max-lg:border-b max-lg:bg-base-200 lg:border-r"
 >
-  <p class="flex justify-between px-3 pt-2 text-sm text-secondary max-lg:hidden">
-    <span
-      >{closure.sheet.button.sewn}s {plan['placket.orientation'] === 'vertical'
-        ? 'along the run'
-        : 'across the run'}</span
-    >
-    <span>{plan['placket.run_length'].text}</span>
-  </p>
+  <div class="flex justify-center pt-2 max-lg:hidden">
+    <Garment
+      name={closure.garment.name}
+      part={{
+        use: plan['placket.use'],
+        place: plan['placket.place'],
+        orientation: plan['placket.orientation'],
+        rows: plan['placket.rows'],
+        places: holes.map((hole) => hole.at.mm),
+        length: plan['placket.run_length'].mm,
+        sewn: holes.map((hole) => hole.sewn),
+      }}
+      {picked}
+      {pick}
+    />
+  </div>
   <p
     aria-live="polite"
     class={[
-      'h-10 overflow-hidden px-3 text-sm leading-5 max-lg:absolute max-lg:h-auto max-lg:top-full max-lg:bg-base-200',
+      'h-10 overflow-hidden px-3 text-sm leading-5 max-lg:absolute max-lg:top-full max-lg:h-auto max-lg:bg-base-200',
       trouble && 'font-semibold text-warning',
     ]}
   >
@@ -78,7 +87,7 @@
         width={geometry.width}
         height={geometry.height}
         role="group"
-        aria-label="{closure.sheet.button.opens ? 'Holes' : 'Tacks'} on the run"
+        aria-label="{closure.sheet.button.opens ? 'Holes' : 'Tacks'} on the edge"
         class="touch-none select-none"
         onpointermove={(event) => drag.grip && event.buttons && drag.follow(geometry.under(event, canvas))}
         onpointerup={() => drag.drop()}

@@ -10,9 +10,9 @@
 </script>
 
 <div class="flex flex-wrap items-baseline justify-between gap-x-4">
-  <h1 class="text-xl text-secondary">{stage.question}</h1>
+  <h1 class="text-2xl text-secondary">{stage.question}</h1>
   <button
-    class={['btn btn-sm', stage.state === 'tied' ? 'btn-ghost' : 'btn-primary']}
+    class={['btn btn-sm', stage.state === 'stale' ? 'btn-primary' : 'btn-ghost']}
     onclick={() => work.typeAll({ [`settled.${stage.word}`]: stage.state === 'tied' ? null : 'yes' })}
   >
     {WORDS[stage.state]}

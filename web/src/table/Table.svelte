@@ -14,6 +14,7 @@
   import Ledger from './Ledger.svelte';
   import NextStation from './NextStation.svelte';
   import Run from './Run.svelte';
+  import { addressOf, stageAt } from './addresses';
   import { stationKeys } from './keys';
   import { Spoken } from './spoken';
   import StationHead from './StationHead.svelte';
@@ -21,12 +22,14 @@
   import TopBar from './TopBar.svelte';
 
   const WORDS = Object.keys(STATIONS) as StageWord[];
+  /** Where hands are at the machine, what is set on it stands beside. */
+  const AT_THE_MACHINE: StageWord[] = ['recipe', 'swatch', 'sewing', 'attach'];
 
   let params = $derived(route.params as { slug: string; id: string; station: string });
   // By themselves: another station is no other closure.
   let slug = $derived(params.slug);
   let id = $derived(Number(params.id));
-  let word = $derived(WORDS.find((other) => other === params.station) ?? 'cloth');
+  let word = $derived(stageAt(params.station));
   let work = $state.raw<ClosureWork>(new ClosureWork('', 0));
   let picked = $state(0);
   let station = $state<HTMLElement>();
@@ -46,6 +49,14 @@
   });
 
   $effect(() => void (work.station = word));
+  // An older address becomes that of today, without a step back to it.
+  $effect(() => {
+    if (params.station !== addressOf(word))
+      void navigate('/w/:slug/closures/:id/:station', {
+        params: { slug, id: String(id), station: addressOf(word) },
+        replace: true,
+      });
+  });
 
   let closure = $derived<Closure | undefined>(work.shown);
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
@@ -63,7 +74,9 @@
   }
 
   function go(to: StageWord): void {
-    void navigate('/w/:slug/closures/:id/:station', { params: { slug, id: String(id), station: to } });
+    void navigate('/w/:slug/closures/:id/:station', {
+      params: { slug, id: String(id), station: addressOf(to) },
+    });
     // A new station is read from its top.
     station?.focus({ preventScroll: true });
     station?.scrollTo({ top: 0 });
@@ -96,15 +109,21 @@
   <StillSet />
   {#if work.saver.missing || workroom.missing}
     <main id="main" tabindex="-1" class="m-auto max-w-prose p-6 text-center">
-      <h1 class="text-2xl font-semibold">This closure is not here any more.</h1>
+      <h1 class="text-2xl font-semibold">These buttonholes are not here any more.</h1>
       <p class="mt-2">
         <a class="link" href={workroom.at()}>Back to the workroom</a>, or look in the
-        <a class="link" href={workroom.at('/basket')}>deleted things</a>.
+        <a class="link" href={workroom.at('/deleted')}>deleted things</a>.
       </p>
     </main>
   {:else if parts.ready && closure && stage && workroom.catalogue && workroom.data}
     <Thread stages={closure.sheet.stages} current={word} {id} {go} />
-    <div class="grid min-h-0 grow grid-cols-1 lg:grid-cols-[17rem_minmax(0,1fr)_15rem]">
+    {@const hands = AT_THE_MACHINE.includes(word)}
+    <div
+      class={[
+        'grid min-h-0 grow grid-cols-1',
+        hands ? 'lg:grid-cols-[13.5rem_minmax(0,1fr)_14rem]' : 'lg:grid-cols-[13.5rem_minmax(0,1fr)]',
+      ]}
+    >
       <Run
         {work}
         {closure}
@@ -118,18 +137,18 @@
         id="main"
         bind:this={station}
         tabindex="-1"
-        class="relative min-w-0 px-4 py-4 wrap-anywhere outline-none lg:overflow-y-auto lg:px-7"
+        class="relative min-w-0 px-4 py-3 wrap-anywhere outline-none lg:overflow-y-auto lg:px-7"
         aria-label={stage.title}
         data-fetched={parts.stations}
       >
         <Saved {work} />
         <StationHead {work} {stage} />
-        <div class="mt-4">
+        <div class="mt-2">
           {#await loading then { default: Station }}
             <Station {work} sheet={closure.sheet} {closure} {picked} {pick} {go} />
           {:catch}
             <p role="alert">
-              This station could not be fetched. <button class="link" onclick={() => location.reload()}
+              This stage could not be loaded. <button class="link" onclick={() => location.reload()}
                 >Try again</button
               >
             </p>
@@ -137,12 +156,14 @@
         </div>
         <NextStation {work} {closure} {stage} {go} />
       </main>
-      <Ledger sheet={closure.sheet} machine={closure.machine.name} go={() => go('sewing')} />
+      {#if hands}<Ledger sheet={closure.sheet} machine={closure.machine.name} go={() => go('sewing')} />{/if}
     </div>
   {:else}
     <main id="main" class="m-auto p-6 text-center" aria-busy="true">
       <p role="status">
-        {work.away || workroom.failed ? 'The server does not answer. Trying again…' : 'Laying out the table…'}
+        {work.away || workroom.failed
+          ? 'The server does not answer. Trying again…'
+          : 'Loading your buttonholes…'}
       </p>
     </main>
   {/if}

@@ -39,7 +39,7 @@
       })),
     })),
     {
-      items: [{ key: 'all', name: 'The workroom, and a new closure', pick: () => void go(workroom.at()) }],
+      items: [{ key: 'all', name: 'The workroom and new buttonholes', pick: () => void go(workroom.at()) }],
     },
   ]);
 
@@ -69,7 +69,7 @@
     <span class="max-sm:sr-only">{workroom.data?.name ?? 'Nimble Eyelet'}</span>
   </a>
   {#if work.closure}
-    <Menu label="Another closure: now {work.closure.garment.name}, {work.closure.name}" groups={places}>
+    <Menu label="Other buttonholes: now {work.closure.garment.name}, {work.closure.name}" groups={places}>
       {#snippet trigger()}
         <span class="flex max-w-[52vw] text-base font-normal lg:max-w-xl"
           ><span class="min-w-16 shrink-3 truncate">{work.closure?.garment.name}</span><span>:&nbsp;</span

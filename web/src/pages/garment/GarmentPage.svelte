@@ -6,7 +6,7 @@
   import { workroom } from '../../api/workroom.svelte';
   import { begun } from '../../closure/begun.svelte';
   import { go, route } from '../../router';
-  import SmallRun from '../../ui/SmallRun.svelte';
+  import Garment from '../../drawn/Garment.svelte';
   import Page from '../Page.svelte';
   import Supplies from '../../closure/Supplies.svelte';
 
@@ -49,17 +49,19 @@
   {#if garment}
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
       <h1 class="text-4xl font-semibold wrap-anywhere">{garment.name}</h1>
-      <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>As a file</a>
+      <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>Save to a file</a>
     </div>
-    <ul class="mt-5">
+    <ul class="mt-4 grid gap-5 sm:grid-cols-2">
       {#each garment.closures as closure (closure.id)}
         {@const tied = closure.stages.filter((stage) => stage.state === 'tied').length}
         {@const stale = closure.stages.filter((stage) => stage.state === 'stale')}
-        <li class="flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-dashed border-base-300 py-4">
-          <SmallRun places={closure.places} length={closure.run_length} />
-          <div class="min-w-48 flex-1">
+        <li class="flex gap-4 rounded-lg border border-base-300 p-4">
+          <a href={workroom.at(`/closures/${closure.id}/placket`)} aria-hidden="true" tabindex="-1">
+            <Garment part={closure.drawn} name={closure.name} size="h-44 w-40" />
+          </a>
+          <div class="flex min-w-0 grow flex-col gap-1">
             <a
-              class="text-xl font-semibold wrap-anywhere hover:underline"
+              class="font-serif text-2xl leading-tight wrap-anywhere hover:underline"
               href={workroom.at(`/closures/${closure.id}/placket`)}>{closure.name}</a
             >
             {#if closure.trouble}
@@ -70,31 +72,32 @@
                 {closure.noun}{closure.holes === 1 ? '' : 's'} of {closure.opening.text}, {closure.overlap}
               </p>
             {/if}
-            <p class="text-sm text-secondary wrap-anywhere">{closure.button}; sewn on {closure.machine}</p>
-          </div>
-          <div class="w-44">
-            <p>{tied} of {closure.stages.length} knots tied</p>
+            <p class="text-sm wrap-anywhere text-secondary">{closure.button}, on {closure.machine}</p>
+            <p class="text-sm text-secondary">
+              {tied} of {closure.stages.length} decided, {closure.done} of {closure.steps} steps done
+            </p>
             {#if stale.length > 0}
-              <p class="text-sm text-warning">look again: {stale.map((stage) => stage.word).join(', ')}</p>
+              <p class="text-sm text-warning">Look again: {stale.map((stage) => stage.word).join(', ')}</p>
             {/if}
-            <p class="text-sm text-secondary">{closure.done} of {closure.steps} steps done</p>
             <progress
               class="progress w-full progress-primary"
               value={closure.done}
               max={Math.max(closure.steps, 1)}
               aria-label="Steps done"
             ></progress>
+            <button class="btn mt-auto self-start btn-sm" onclick={() => mirror(closure)}
+              >Copy, mirrored</button
+            >
           </div>
-          <button class="btn btn-sm" onclick={() => mirror(closure)}>Its mirror image</button>
         </li>
       {:else}
         <li class="text-secondary">
-          No closure yet: begin one in the <a class="link" href={workroom.at()}>workroom</a>.
+          No buttonholes yet. Begin some in the <a class="link" href={workroom.at()}>workroom</a>.
         </li>
       {/each}
     </ul>
     <Supplies whose="garments" id={garment.id} record />
   {:else}
-    <p role="status">Fetching the garment…</p>
+    <p role="status">Loading the garment…</p>
   {/if}
 </Page>

@@ -4,6 +4,7 @@
   import type { Workroom } from '../../api/client';
   import { workroom, type WorkroomChange } from '../../api/workroom.svelte';
   import Page from '../Page.svelte';
+  import SettingChoice from './SettingChoice.svelte';
 
   let faults = $state<Record<string, string>>({});
   let failed = $state('');
@@ -23,11 +24,11 @@
   }
 </script>
 
-<Page title="House habits" failed={workroom.failed ? 'The server does not answer. Trying again…' : failed}>
-  <h1 class="text-4xl font-semibold">House habits</h1>
+<Page title="Preferences" failed={workroom.failed ? 'The server does not answer. Trying again…' : failed}>
+  <h1 class="text-4xl font-semibold">Preferences</h1>
   <p class="mt-1 max-w-prose text-secondary">
-    People who do this well were taught differently. Say once how it is done here; every closure follows,
-    unless it says otherwise for itself.
+    Sewists learn this in different ways. Choose yours once. You can still change it for each row of
+    buttonholes.
   </p>
   {#if workroom.data}
     {#each workroom.data.habits as habit (habit.path)}
@@ -76,21 +77,10 @@
         {/if}
       </fieldset>
     {/each}
-    <fieldset class="mt-7" data-spreadsheets>
-      <legend class="font-serif text-xl font-semibold">How does your spreadsheet take numbers?</legend>
-      {#each workroom.field('workroom.csv')?.choices ?? [] as choice (choice.key)}
-        <label class="mt-1 flex w-fit cursor-pointer gap-3">
-          <input
-            type="radio"
-            class="radio mt-1 radio-sm"
-            name="csv"
-            checked={workroom.data.csv === choice.key}
-            onchange={() => change({ csv: choice.key as Workroom['csv'] })}
-          />
-          {choice.name}
-        </label>
-      {/each}
-    </fieldset>
+    <SettingChoice name="csv" question="How does your spreadsheet take numbers?" {change} />
+    {#if !workroom.data.sample}
+      <SettingChoice name="caliper" question="What do you measure with?" {change} />
+    {/if}
     <fieldset class="mt-7" data-drawer>
       <legend class="font-serif text-xl font-semibold">Which stabilisers lie in the drawer?</legend>
       <p class="text-sm text-secondary">

@@ -58,7 +58,7 @@
 <Page
   title="Log of {name}"
   failed={failed || (log.failureCount && !gone(log.error) ? 'The server does not answer. Trying again…' : '')}
-  missing={gone(log.error) ? 'This closure is not here any more.' : ''}
+  missing={gone(log.error) ? 'These buttonholes are not here any more.' : ''}
 >
   <h1 class="text-4xl font-semibold wrap-anywhere">Log of {name}</h1>
   <p class="mt-1 max-w-prose text-secondary">

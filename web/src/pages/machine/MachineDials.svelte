@@ -71,7 +71,7 @@
       path="machine.foot_lift"
       bind:value={facts.foot_lift}
       fault={fault('foot_lift')}
-      hint="button and cloth fit under it"
+      hint="button and fabric fit under it"
       {changed}
     />
     <FormField
@@ -118,7 +118,7 @@
       {profile}
       name="balance"
       question="It has a balance control."
-      why="It makes the two beads alike."
+      why="It makes the two sides alike."
     />
     <YesNo
       {profile}

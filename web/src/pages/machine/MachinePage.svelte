@@ -40,7 +40,7 @@
     if (!(await profile.remove())) return;
     announce(`${facts.name} is deleted. You can put it back.`);
     await workroom.refresh();
-    await go(workroom.at('/basket'));
+    await go(workroom.at('/deleted'));
   }
 </script>
 
@@ -82,18 +82,18 @@
     {#if id}<MachineLearned {id} />{/if}
     <div class="mt-8 flex flex-wrap items-center gap-3">
       {#if id}
-        <button class="btn" onclick={remove}>Remove this machine</button>
+        <a class="btn btn-primary" href={workroom.at()}>Next: new buttonholes</a>
+        <button class="btn" onclick={remove}>Delete this machine</button>
         {#if profile.saved && profile.saved.closures.length > 0}
           <span class="text-sm text-secondary"
             >used for {profile.saved.closures.map((closure) => closure.name).join(', ')}</span
           >
         {/if}
       {:else}
-        <button class="btn btn-primary" disabled={profile.saving} onclick={add}>Put it in the workroom</button
-        >
+        <button class="btn btn-primary" disabled={profile.saving} onclick={add}>Save machine</button>
       {/if}
     </div>
   {:else}
-    <p role="status">Fetching the machine…</p>
+    <p role="status">Loading your machine…</p>
   {/if}
 </Page>

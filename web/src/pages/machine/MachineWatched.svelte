@@ -21,7 +21,7 @@
   </p>
   <div class="mt-2 flex flex-wrap gap-x-5 gap-y-3">
     <FormField
-      label="Which bead comes first?"
+      label="Which side does it sew first?"
       path="machine.first_side"
       bind:value={facts.first_side}
       choices={[UNSEEN, ...catalogue.first_sides]}
@@ -42,7 +42,7 @@
       {changed}
     />
     <FormField
-      label="The second bead is sewn"
+      label="The second side is sewn"
       path="machine.second_bead"
       bind:value={facts.second_bead}
       choices={catalogue.second_beads}
@@ -80,7 +80,7 @@
       {profile}
       name="straight_first"
       question="It sews a straight run before the satin."
-      why="Some do, to steady the cloth."
+      why="Some do, to steady the fabric."
     />
     <YesNo
       {profile}

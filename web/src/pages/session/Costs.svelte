@@ -27,7 +27,7 @@
   <summary class="cursor-pointer font-serif text-xl font-semibold">What it is reckoned with</summary>
   <div class="mt-2 grid max-w-3xl gap-x-6 gap-y-3 sm:grid-cols-2">
     <label class="flex flex-col text-secondary"
-      >Fray liquid dries, minutes as its label says
+      >Fray sealant dries, minutes as its label says
       <input
         class={['input bg-base-100 text-base-content', faults['drying'] && 'input-error']}
         inputmode="numeric"

@@ -98,7 +98,7 @@
       </p>
     {:else}
       <p class="mt-3 font-serif text-3xl font-semibold" data-answer>
-        All done, and the machine is as it was.
+        All done. Your machine is back to normal.
       </p>
     {/if}
     {#if doc.ledger.length > 0}

@@ -107,7 +107,7 @@
   </svg>
 </div>
 <p class="text-sm text-secondary">
-  Solid: work. Hatched: it dries. On the lane of the machine: it is set anew; dotted: nothing to do but wait.
+  Solid: work. Hatched: it dries. On the machine: you change its settings. Dotted: you wait.
 </p>
 
 <h3 class="mt-4 text-lg font-semibold">In this order</h3>

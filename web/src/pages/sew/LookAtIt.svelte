@@ -9,7 +9,7 @@
   const id = $props.id();
   const BEADS = [
     { key: '', name: 'as it should' },
-    { key: 'bare', name: 'bare cloth shows' },
+    { key: 'bare', name: 'bare fabric shows' },
     { key: 'thin', name: 'a little thin' },
     { key: 'crowded', name: 'a little crowded' },
     { key: 'piled_up', name: 'piled up' },
@@ -58,13 +58,13 @@
       />
     </label>
     <label class="flex flex-col"
-      >Bead sewn away
+      >Side sewn away
       <select class="select bg-base-100" bind:value={away}>
         {#each BEADS as bead (bead.key)}<option value={bead.key}>{bead.name}</option>{/each}
       </select>
     </label>
     <label class="flex flex-col"
-      >Bead sewn back
+      >Side sewn back
       <select class="select bg-base-100" bind:value={back}>
         {#each BEADS as bead (bead.key)}<option value={bead.key}>{bead.name}</option>{/each}
       </select>

@@ -59,9 +59,9 @@
   </div>
   <details class="w-full text-base wrap-anywhere">
     <summary class="cursor-pointer"
-      >{doc.machine.name}: {shown.length
-        ? `${shown.length} ${shown.length === 1 ? 'thing' : 'things'} away from its usual`
-        : 'as its owner has it'}{doc.threaded ? `, threaded with ${doc.threaded}` : ''}</summary
+      >{doc.machine.name}: {shown.length ? `${shown.length} changed` : 'on its usual settings'}{doc.threaded
+        ? `, ${doc.threaded}`
+        : ''}</summary
     >
     <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1" data-ledger>
       {#each shown as entry (entry.key)}

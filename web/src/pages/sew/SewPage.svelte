@@ -9,10 +9,10 @@
   import { announce } from '../../ui/announce.svelte';
   import MishapDialog from '../../session/MishapDialog.svelte';
   import { SessionWork } from '../../session/session.svelte';
-  import StepPicture from '../../session/StepPicture.svelte';
-  import { timeOf } from '../../session/words';
   import { Awake, onKey, Voice } from './hands.svelte';
+  import { headlineOf } from '../../session/card';
   import SewHead from './SewHead.svelte';
+  import SewStep from './SewStep.svelte';
   import SewTold from './SewTold.svelte';
   import { holdVersion } from '../../version';
 
@@ -25,6 +25,9 @@
   let doc = $derived(work.doc);
   let now = $derived(work.now);
   let closure = $derived(doc?.closures.find((one) => one.id === now?.closure));
+  /** The card as one step: whatever can go wrong at one of its beats. */
+  let whole = $derived(now && { ...now, mishaps: [...new Set(work.card.flatMap((step) => step.mishaps))] });
+  let headline = $derived(headlineOf(work.card, closure));
   let wait = $derived(
     doc && now?.dry_wait
       ? doc.order.moments.find((one) => one.closure === now.closure && one.block === 'open')
@@ -44,7 +47,7 @@
   });
   let said = '';
   $effect(() => {
-    const text = now ? now.does : doc ? 'All done.' : '';
+    const text = now ? headline : doc ? 'All done.' : '';
     if (text === said) return;
     if (said) announce(text);
     said = text;
@@ -81,7 +84,7 @@
         <button
           class="btn btn-ghost max-sm:px-2"
           aria-pressed={voice.on}
-          onclick={() => voice.toggle(now?.does ?? 'All done.')}
+          onclick={() => voice.toggle(now ? headline : 'All done.')}
         >
           {#if voice.on}<Volume2 size={22} />{:else}<VolumeX size={22} />{/if}
           <span class="max-sm:sr-only">Read aloud</span>
@@ -89,57 +92,7 @@
       {/if}
     </SewHead>
     {#if now}
-      <!-- What is longer than the screen is scrolled by keys too. -->
-      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <section class="min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-8" tabindex="0" aria-label="The step">
-        <div class="gap-8 lg:flex">
-          <div class="min-w-0 flex-1">
-            <p class="text-lg text-secondary sm:text-xl">{now.part}</p>
-            <h1
-              class="mt-1 font-serif text-[clamp(1.9rem,2.4vw+1.4vh,4.6rem)] leading-[1.1] font-semibold wrap-anywhere"
-              data-answer
-              data-step={now.id}
-            >
-              {now.does}
-            </h1>
-            {#if now.figure}
-              <p
-                class="mt-2 font-serif text-[clamp(2.6rem,9vmin,7rem)] leading-none font-semibold text-primary"
-                data-figure
-              >
-                {now.figure.text}
-                <span class="font-sans text-xl font-normal text-secondary">{now.figure.label ?? ''}</span>
-              </p>
-            {/if}
-          </div>
-          <div class="shrink-0 pt-2 text-xl text-warning lg:w-[34%] lg:max-w-xl">
-            {#if now.near}<p class="font-semibold">Foot off the pedal.</p>{/if}
-            {#if now.caution}<p class="border-l-4 border-warning pl-3" data-caution>{now.caution}</p>{/if}
-            <div class="mt-3 text-base-content"><StepPicture step={now} {closure} /></div>
-          </div>
-        </div>
-        {#if wait && wait.from > 0}
-          <p class="mt-2 text-2xl" data-dry-at>
-            Dry at {timeOf(doc.as_of, wait.from)}.
-            {#if wet}<strong class="text-warning" data-wet
-                >Not dry yet. Touch it: if it is dry, tap once more.</strong
-              >{/if}
-          </p>
-        {/if}
-        {#if now.how}<p class="mt-3 max-w-5xl text-[clamp(1.15rem,2.6vmin,1.9rem)]">{now.how}</p>{/if}
-        {#if now.symptom}<p class="mt-2 max-w-3xl text-lg text-secondary">{now.symptom}</p>{/if}
-        {#if now.asks}
-          <label class="mt-3 flex flex-wrap items-center gap-3 text-xl"
-            >How long is the slit now?
-            <input
-              data-measures
-              inputmode="decimal"
-              class="input w-36 bg-base-100 text-xl"
-              bind:value={measured}
-            />
-          </label>
-        {/if}
-      </section>
+      <SewStep {work} {doc} {now} {closure} {wait} {wet} bind:measured />
       <div class="flex flex-wrap items-center gap-2 border-t border-base-300 px-4 py-2 sm:px-8">
         <button class="btn min-h-11" disabled={!work.canGoBack} onclick={back}
           ><ArrowLeft size={20} /> Back</button
@@ -147,7 +100,12 @@
         <button class="btn min-h-11 border-warning text-warning" onclick={goneWrong}
           >Something went wrong</button
         >
-        <SewTold step={now} noun={closure?.passes ?? 'button'} {work} {goneWrong} />
+        {#if work.settings.length > 1}
+          <button class="btn min-h-11" onclick={() => void work.tick(work.settings)}
+            >All {work.settings.length} of these are done</button
+          >
+        {/if}
+        <SewTold step={work.card.at(-1) ?? now} noun={closure?.passes ?? 'button'} {work} {goneWrong} />
       </div>
       <button
         class="flex h-[27vh] min-h-36 shrink-0 cursor-pointer flex-col items-center justify-center gap-1 bg-primary px-4 text-primary-content"
@@ -155,7 +113,7 @@
         onclick={done}
       >
         <span class="font-serif text-[clamp(2.4rem,7vmin,5rem)] leading-none font-semibold"
-          >{now.look ? 'Fine' : 'Done'}</span
+          >{now.look && work.card.length === 1 ? 'Fine' : 'Done'}</span
         >
         {#if work.next}
           <span class="line-clamp-2 max-w-5xl text-lg sm:text-xl">Then: {work.next.does}</span>
@@ -163,10 +121,12 @@
       </button>
     {:else}
       <section class="flex flex-1 flex-col items-center justify-center gap-4 px-6 text-center">
-        <h1 class="font-serif text-5xl font-semibold" data-answer>All done, and the machine is as it was.</h1>
+        <h1 class="font-serif text-5xl font-semibold" data-answer>
+          All done. Your machine is back to normal.
+        </h1>
         {#if doc.closures.some((one) => one.waits)}
           <p class="text-xl">
-            What cannot be sewn yet: {doc.closures
+            Not ready to sew yet: {doc.closures
               .filter((one) => one.waits)
               .map((one) => `${one.garment}: ${one.name}`)
               .join(', ')}.
@@ -185,7 +145,7 @@
     </p>
   {:else}
     <p class="p-8 text-2xl" role="status">
-      {work.away ? 'The server does not answer. Trying again…' : 'One moment…'}
+      {work.away ? 'The server does not answer. Trying again…' : 'Loading your steps…'}
     </p>
   {/if}
 </main>
@@ -194,7 +154,7 @@
   <MishapDialog
     bind:open={wrong}
     {doc}
-    step={now}
-    wrong={(row, text, hole) => now && void work.wrong(row, { ...now, hole }, text)}
+    step={whole ?? now}
+    wrong={(row, text, hole) => void work.wrongOnCard(row, hole, text)}
   />
 {/if}

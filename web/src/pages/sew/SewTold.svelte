@@ -1,5 +1,5 @@
 <script lang="ts">
-  // What is said of a step beside Done: how the button went through, what a test showed, what differs.
+  // Answers beside Done: how the button went through, what a test showed, what differs.
   import { workroom } from '../../api/workroom.svelte';
   import Through from '../../closure/Through.svelte';
   import type { SessionWork } from '../../session/session.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  // The shelves of cloths, threads and stabilisers: what lies there, put on, changed, put away, carried in and out.
+  // The shelves of fabrics, threads and stabilisers: what is on them is added, changed, deleted, saved to a file and opened.
   import { keepPreviousData, createQuery } from '@tanstack/svelte-query';
   import { ask, read, words } from '../../api/ask';
   import { client, type ShelfName, type ShelfThing } from '../../api/client';
@@ -12,7 +12,7 @@
   import ShelfImport from './ShelfImport.svelte';
 
   const SHELVES = {
-    cloths: { title: 'Cloths', one: 'cloth', add: 'Another cloth' },
+    cloths: { title: 'Fabrics', one: 'cloth', add: 'Another fabric' },
     threads: { title: 'Threads', one: 'thread', add: 'Another thread' },
     stabilisers: { title: 'Stabilisers', one: 'stabiliser', add: 'Another stabiliser' },
   } as const;
@@ -54,7 +54,7 @@
     failed = words(answer);
     if (answer.kind !== 'data') return;
     taken = item;
-    announce(`${item.fields['name']} is put away.`);
+    announce(`${item.fields['name']} is deleted.`);
     await changed();
   }
 
@@ -98,7 +98,7 @@
   </div>
   {#if taken}
     <p role="status" class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
-      <span>“{taken.fields['name']}” is put away.</span>
+      <span>“{taken.fields['name']}” is deleted.</span>
       <button class="btn btn-sm" onclick={putBack}>Put it back</button>
     </p>
   {/if}
@@ -108,7 +108,7 @@
     <p class="mt-6 text-lg text-secondary">
       {search
         ? 'Nothing on the shelf is called like that.'
-        : 'The shelf is empty. What you put on it is filled in wherever a closure asks for it.'}
+        : 'The shelf is empty. What you put on it is filled in for you later.'}
     </p>
   {/if}
   <ul class="mt-4 divide-y divide-base-300">
@@ -127,8 +127,8 @@
           >
           <button
             class="btn btn-ghost btn-sm"
-            aria-label="Put away {item.fields['name']}"
-            onclick={() => putAway(item)}>Put away</button
+            aria-label="Delete {item.fields['name']}"
+            onclick={() => putAway(item)}>Delete</button
           >
         </div>
         {#if open === item.id}

@@ -26,6 +26,7 @@
     thickness_mm: 'thickness',
     hole_spacing_mm: 'holes apart',
     hole_diameter_mm: 'size of a hole',
+    shank_mm: 'height of its shank',
     outline_mm: 'corner points',
     owned: 'how many',
     colour: 'colour',

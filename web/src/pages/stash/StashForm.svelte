@@ -22,6 +22,7 @@
     width: '',
     hole_spacing: '',
     hole_diameter: '',
+    shank: '',
     outline: '',
     owned: '',
     colour: 'shell',
@@ -69,6 +70,7 @@
       { name: 'hole_spacing', label: 'Hole spacing' },
       { name: 'hole_diameter', label: 'Hole diameter' },
     ),
+    ...when(typed.attachment === 'shank', { name: 'shank', label: 'Height of its shank' }),
     { name: 'note', label: 'Note', wide: true },
   ]);
 

@@ -71,7 +71,7 @@
         aria-expanded={open === 'file'}
         onclick={() => (open = open === 'file' ? undefined : 'file')}>From a file</button
       >
-      <a class="btn" href={workroom.file('/stash.csv')} download>As a file</a>
+      <a class="btn" href={workroom.file('/stash.csv')} download>Save to a file</a>
     </div>
   </div>
   {#if acts.taken}

@@ -1,6 +1,6 @@
 <script module lang="ts">
   const BY = [
-    ['cloth', 'Kind of cloth'],
+    ['cloth', 'Kind of fabric'],
     ['foot', 'Foot'],
     ['style', 'Style'],
     ['verdict', 'Verdict'],

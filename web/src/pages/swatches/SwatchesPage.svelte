@@ -81,7 +81,7 @@
         <li class="py-4">
           {asked
             ? 'None like this. Fewer words, or another verdict, may find one.'
-            : 'No test hole yet. What is logged at the swatch station of a closure is kept here, with everything it was sewn with.'}
+            : 'No test hole yet. Every test you save is kept here with its settings.'}
         </li>
       {:else if !book.failureCount}<li role="status" class="py-4">Turning the leaves…</li>{/if}
     {/each}

@@ -9,9 +9,11 @@
   import { workroom } from '../../api/workroom.svelte';
   import { begun } from '../../closure/begun.svelte';
   import { go } from '../../router';
+  import Fold from '../../ui/Fold.svelte';
   import FormField from '../../ui/FormField.svelte';
   import { Beginning, BLANK } from './beginning';
 
+  const FIRST = ['use', 'place', 'cloth'];
   let key = $derived(`begin:${workroom.slug}`);
   let typed = $state(untrack(() => ({ ...BLANK, ...recall<typeof BLANK>(key) })));
   let faults = $state<Record<string, string>>({});
@@ -51,6 +53,18 @@
     document.getElementById('main')?.focus({ preventScroll: true });
   }
 </script>
+
+{#snippet questions(asked: typeof choice.asked)}
+  {#each asked as field (field.name)}
+    <FormField
+      label={field.label}
+      path="begin.{field.name}"
+      bind:value={() => field.value, (key) => (typed[field.name] = key ?? '')}
+      choices={field.choices}
+      hint={field.hint ?? ''}
+    />
+  {/each}
+{/snippet}
 
 <form onsubmit={begin}>
   <h2 class="text-xl font-semibold">New buttonholes</h2>
@@ -92,15 +106,13 @@
         other side</label
       >
     {:else}
-      {#each choice.asked as field (field.name)}
-        <FormField
-          label={field.label}
-          path="begin.{field.name}"
-          bind:value={() => field.value, (key) => (typed[field.name] = key ?? '')}
-          choices={field.choices}
-          hint={field.hint ?? ''}
-        />
-      {/each}
+      {@const first = choice.asked.filter((field) => FIRST.includes(field.name))}
+      {@render questions(first)}
+      <Fold name="begin-more" title="More choices">
+        <div class="space-y-3">
+          {@render questions(choice.asked.filter((field) => !FIRST.includes(field.name)))}
+        </div>
+      </Fold>
     {/if}
   </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}

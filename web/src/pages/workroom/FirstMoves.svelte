@@ -6,18 +6,12 @@
 </script>
 
 <section class="mt-6 max-w-prose" aria-labelledby="first-moves">
-  <h2 id="first-moves" class="text-xl font-semibold">The first three moves</h2>
+  <h2 id="first-moves" class="text-xl font-semibold">Three steps to begin</h2>
   <ol class="mt-2 list-decimal space-y-3 pl-6 text-lg">
     <li class={machines ? 'text-secondary line-through' : ''}>
-      <a class="link" href={workroom.at('/machines/new')}>Say which machine you sew on</a>: what is on its
-      dials, and which feet lie in the box. Nothing can be set before that is known.
+      <a class="link" href={workroom.at('/machines/new')}>Add your sewing machine.</a>
     </li>
-    <li>
-      Begin with a garment and one of its closures, such as <em>coat</em> and <em>front</em>. Type the button
-      as it lies in your hand; the rest follows.
-    </li>
-    <li>
-      Say how long the edge is. When the holes lie well, print the strip, 1 to 1, and pin it to the cloth.
-    </li>
+    <li>Name a garment and the part with buttonholes, for example <em>coat</em> and <em>front</em>.</li>
+    <li>Measure your button and the edge. Then print the marking strip.</li>
   </ol>
 </section>

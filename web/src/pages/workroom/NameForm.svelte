@@ -54,12 +54,10 @@
       />
     </label>
     <button class="btn btn-primary">Save</button>
-    <button type="button" class="btn" onclick={close}>Leave it</button>
+    <button type="button" class="btn" onclick={close}>Cancel</button>
   </form>
   {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
 {/if}
-<p class="mt-1 text-secondary">
-  {workroom.data?.sample
-    ? 'The sample: try things on it, put it away, lay it out fresh.'
-    : 'One closure at a time: from the button in the hand to the buttons sewn on.'}
-</p>
+{#if workroom.data?.sample}
+  <p class="mt-1 text-secondary">An example to try things on. Nothing here reaches your own workroom.</p>
+{/if}

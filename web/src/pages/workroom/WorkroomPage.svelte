@@ -7,6 +7,7 @@
   import { announce } from '../../ui/announce.svelte';
   import Page from '../Page.svelte';
   import BeginForm from './BeginForm.svelte';
+  import Garments from './Garments.svelte';
   import FirstMoves from './FirstMoves.svelte';
   import NameForm from './NameForm.svelte';
   import TakeInForm from './TakeInForm.svelte';
@@ -65,7 +66,7 @@
 >
   <div
     class={[
-      'grid grid-cols-[minmax(0,1fr)] gap-x-14 gap-y-8 md:grid-cols-[minmax(0,1fr)_20rem]',
+      'grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_18rem]',
       !shown && 'invisible',
     ]}
   >
@@ -80,30 +81,11 @@
       <UnderWay />
       <SitDown />
       {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
-      {#each garments as item (item.id)}
-        <h2 class="mt-6 border-b border-base-300 text-xl font-semibold wrap-anywhere">
-          <a class="hover:underline" href={workroom.at(`/garments/${item.id}`)}>{item.name}</a>
-        </h2>
-        <ul>
-          {#each item.closures as closure (closure.id)}
-            <li class="flex items-center gap-2 border-b border-dashed border-base-300">
-              <a
-                class="grow py-2 text-lg wrap-anywhere hover:underline"
-                href={workroom.at(`/closures/${closure.id}/cloth`)}>{closure.name}</a
-              >
-              <button
-                class="btn text-secondary btn-ghost btn-sm"
-                aria-label="Remove {closure.name}"
-                onclick={() => remove(closure)}>Remove</button
-              >
-            </li>
-          {/each}
-        </ul>
-      {/each}
-      <h2 class="mt-8 border-b border-base-300 text-xl font-semibold">Machines</h2>
-      <ul>
+      <Garments {remove} />
+      <h2 class="mt-6 border-b border-base-300 pb-1 text-2xl">Machines</h2>
+      <ul class="flex flex-wrap gap-x-8">
         {#each machines as machine (machine.id)}
-          <li class="border-b border-dashed border-base-300">
+          <li>
             <a
               class="flex flex-wrap items-baseline gap-x-3 py-2 text-lg hover:underline"
               href={workroom.at(`/machines/${machine.id}`)}
@@ -117,7 +99,7 @@
         <a class="btn btn-sm" href={workroom.at('/machines/new')}
           >{machines.length ? 'Another machine' : 'Your machine'}</a
         >
-        <a class="btn btn-ghost btn-sm" href={workroom.at('/basket')}>Deleted</a>
+        <a class="btn btn-ghost btn-sm" href={workroom.at('/deleted')}>Deleted</a>
       </p>
     </section>
     <div class="self-start border-l-4 border-primary pl-4">

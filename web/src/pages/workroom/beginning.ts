@@ -43,7 +43,7 @@ export class Beginning {
         value: this.machine,
         choices: machines.map((item) => ({ key: String(item.id), name: item.name })),
       },
-      { name: 'cloth', label: 'Cloth', value: typed.cloth, choices: this.cloths },
+      { name: 'cloth', label: 'Fabric', value: typed.cloth, choices: this.cloths },
       { name: 'use', label: 'Kind of garment', value: this.use, choices: of?.uses ?? [] },
       {
         name: 'place',
@@ -52,7 +52,7 @@ export class Beginning {
         choices: places,
         hint: places.find((item) => item.key === place)?.note ?? '',
       },
-      { name: 'overlap', label: 'Lap, as worn', value: this.overlap, choices: of?.overlaps ?? [] },
+      { name: 'overlap', label: 'Closes, as worn', value: this.overlap, choices: of?.overlaps ?? [] },
     ];
   }
 
@@ -100,7 +100,7 @@ export class Beginning {
   private get cloths(): Asked['choices'] {
     const { last } = this;
     return [
-      ...(last ? [{ key: '', name: `as last: ${last.fields['cloth.name'] || 'the cloth used last'}` }] : []),
+      ...(last ? [{ key: '', name: `as last: ${last.fields['cloth.name'] || 'the fabric used last'}` }] : []),
       ...this.shelf.map((item) => ({ key: item.name, name: item.name })),
       ...(workroom.catalogue?.cloth_kinds ?? []).map((kind) => ({
         key: `kind:${kind.key}`,

@@ -10,8 +10,10 @@
   import type { StationProps } from '../../closure/station';
   import { announce } from '../../ui/announce.svelte';
   import Cautions from '../../ui/Cautions.svelte';
+  import Fold from '../../ui/Fold.svelte';
   import ButtonPicture from './ButtonPicture.svelte';
   import Measuring from './Measuring.svelte';
+  import Shapes from './Shapes.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
@@ -41,101 +43,108 @@
   }
 </script>
 
-<div class="grid gap-x-8 gap-y-5 xl:grid-cols-[auto_1fr]">
-  <div>
-    <p class="answer" data-answer>{sheet.button.half_perimeter.text}</p>
-    <p class="mt-1 max-w-xs text-secondary">
-      {#if !sheet.button.opens}
-        is how long each tack should be: as long as what it holds is wide.
-      {:else}
-        is half the outline that has to pass, H: {sheet.button.passes} ({sheet.button.formula}).
+<div class="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_24rem]">
+  <div class="min-w-0">
+    <Shapes {work} />
+    <div class="mt-3 flex flex-wrap items-start gap-x-4 gap-y-3">
+      {#if !sheet.button.measured.includes('outline')}
+        <Field
+          {work}
+          path="button.diameter"
+          measures
+          label={sheet.button.across}
+          hint={sheet.button.opens ? `= ${sheet.button.lignes} L` : ''}
+          large
+        />
       {/if}
+      {#if sheet.button.measured.includes('width')}
+        <Field
+          {work}
+          path="button.width"
+          measures
+          label={closure.plan['button.shape'] === 'square' ? 'Shorter side' : 'Smallest width'}
+          hint="empty: as wide all round"
+          placeholder={sheet.button.smallest.text}
+          large
+        />
+      {/if}
+      {#if sheet.button.measured.includes('thickness')}
+        <Field
+          {work}
+          path="button.thickness"
+          measures
+          hint={fastens ? 'without the shank' : 'lying flat'}
+          large
+        />
+      {/if}
+      {#if fastens}
+        <Pick {work} path="button.attachment" listed />
+        {#if sheet.button.holes.length > 0}
+          <Field {work} path="button.hole_spacing" measures hint="middle to middle" />
+        {:else}
+          <Field {work} path="button.shank" measures hint="empty: not measured" />
+        {/if}
+      {:else if sheet.button.opens}
+        <Field
+          {work}
+          path="button.tip"
+          label="Knot or tip"
+          hint="half the way round it; empty: nothing thicker"
+          measures
+        />
+      {/if}
+    </div>
+    {#if sheet.button.measured.includes('outline')}
+      <Field
+        {work}
+        path="button.outline"
+        label="Corner points, once round, in {closure.unit}"
+        hint="x y pairs with commas between, such as 0 0, 20 0, 20 12, 0 12; empty: square"
+        placeholder="0 0, 20 0, 20 12, 0 12"
+        wide
+      />
+    {/if}
+    <Caliper />
+    <div class="mt-2"><Cautions cautions={sheet.button.cautions} /></div>
+  </div>
+  <div class="min-w-0">
+    {#if sheet.button.opens}<ButtonPicture {closure} />{/if}
+    <p class="answer mt-2" data-answer>{sheet.button.half_perimeter.text}</p>
+    <p class="mt-1 text-secondary">
+      {sheet.button.opens ? 'has to pass through the buttonhole' : 'is how long each tack should be'}
     </p>
   </div>
-  {#if sheet.button.opens}<ButtonPicture {closure} />{/if}
 </div>
 
-<div class="mt-3"><Cautions cautions={sheet.button.cautions} /></div>
-
-<div class="mt-5 space-y-4">
-  {#if sheet.button.opens}<Shelf {work} section="button" label="Take from the shelf" />{/if}
-  <Pick
-    {work}
-    path="button.shape"
-    label="What goes through"
-    choices={(workroom.catalogue?.shapes ?? []).map((item) => ({ ...item, note: '' }))}
-  />
-  <div class="flex flex-wrap gap-x-4 gap-y-3">
-    {#if !sheet.button.measured.includes('outline')}
-      <Field
+{#if sheet.button.opens}
+  <div class="folds">
+    <Fold name="button-measure" title="How to measure it">
+      <Measuring
         {work}
-        path="button.diameter"
-        measures
-        label={sheet.button.across}
-        hint={sheet.button.opens ? `= ${sheet.button.lignes} L` : ''}
-        large
+        {closure}
+        across={sheet.button.across}
+        wide={!sheet.button.measured.includes('outline')}
+        thick={sheet.button.measured.includes('thickness')}
       />
-    {/if}
-    {#if sheet.button.measured.includes('width')}
-      <Field
-        {work}
-        path="button.width"
-        measures
-        label={closure.plan['button.shape'] === 'square' ? 'Shorter side' : 'Smallest width'}
-        hint="empty: as wide all round"
-        placeholder={sheet.button.smallest.text}
-        large
-      />
-    {/if}
-    {#if sheet.button.measured.includes('thickness')}
-      <Field
-        {work}
-        path="button.thickness"
-        measures
-        hint={fastens ? 'without the shank' : 'lying flat'}
-        large
-      />
-    {/if}
+    </Fold>
+    <Fold name="button-more" title="From your shelf · hole diameter · name">
+      <div class="flex flex-wrap items-end gap-x-4 gap-y-3">
+        <Shelf {work} section="button" label="Take from the shelf" />
+        {#if fastens && sheet.button.holes.length > 0}<Field
+            {work}
+            path="button.hole_diameter"
+            measures
+          />{/if}
+        <Field {work} path="button.name" label="Name on the shelf" wide />
+        <button class="btn" onclick={keepOnShelf}>Keep on the shelf</button>
+        <span class="text-sm text-secondary">{kept}</span>
+      </div>
+    </Fold>
+    <Fold name="button-formula" title="Why this figure?">
+      <p class="max-w-prose">
+        It passes {sheet.button.passes}. Half the way round that is what the slit has to open to ({sheet
+          .button.formula}).
+      </p>
+    </Fold>
   </div>
-  <Caliper />
-  {#if sheet.button.opens}
-    <Measuring
-      {work}
-      {closure}
-      across={sheet.button.across}
-      wide={!sheet.button.measured.includes('outline')}
-      thick={sheet.button.measured.includes('thickness')}
-    />{/if}
-  {#if sheet.button.measured.includes('outline')}
-    <Field
-      {work}
-      path="button.outline"
-      label="Corner points, once round, in {closure.unit}"
-      hint="x y pairs with commas between, such as 0 0, 20 0, 20 12, 0 12; empty: square"
-      placeholder="0 0, 20 0, 20 12, 0 12"
-      wide
-    />
-  {/if}
-  {#if fastens}
-    <Pick {work} path="button.attachment" />
-  {:else if sheet.button.opens}
-    <Field
-      {work}
-      path="button.tip"
-      label="Knot or tip"
-      hint="half the way round it; empty: nothing thicker"
-      measures
-    />
-  {/if}
-  {#if fastens && sheet.button.holes.length > 0}
-    <div class="flex flex-wrap gap-x-4 gap-y-3">
-      <Field {work} path="button.hole_spacing" measures hint="middle to middle" />
-      <Field {work} path="button.hole_diameter" measures />
-    </div>
-  {/if}
-  {#if sheet.button.opens}<div class="flex flex-wrap items-end gap-3">
-      <Field {work} path="button.name" label="Name on the shelf" wide />
-      <button class="btn" onclick={keepOnShelf}>Keep on the shelf</button>
-      <span class="text-sm text-secondary">{kept}</span>
-    </div>{/if}
-</div>
+{/if}

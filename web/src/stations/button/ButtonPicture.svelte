@@ -1,77 +1,57 @@
 <script lang="ts">
-  // The button from the front and its passing section, both to one scale.
+  // The button from the front and its passing section, both to one scale, with what was measured on them.
   import type { Closure } from '../../api/client';
+  import ButtonFace from '../../drawn/ButtonFace.svelte';
+  import Measure from '../../drawn/Measure.svelte';
 
   let { closure }: { closure: Closure } = $props();
 
   let sheet = $derived(closure.sheet.button);
   let wide = $derived(sheet.largest.mm);
-  let face = $derived(sheet.face?.map(([x, y]) => `${x},${y}`).join(' '));
-  let hole = $derived(sheet.hole / 2);
   let tall = $derived(Math.max(wide, sheet.height.mm));
-  let pad = $derived(wide * 0.12);
   let text = $derived(wide * 0.085);
   let points = $derived(sheet.section.map(([x, y]) => `${x},${y}`).join(' '));
+  let xs = $derived(sheet.section.map(([x]) => x ?? 0));
+  let ys = $derived(sheet.section.map(([, y]) => y ?? 0));
+  let long = $derived(Math.max(...xs) - Math.min(...xs));
+  let thick = $derived(Math.max(...ys) - Math.min(...ys));
+  /** The section stands on its end beside the button. */
+  let aside = $derived(wide * 0.72 + thick / 2);
+  let left = $derived(-wide * 0.62);
+  let right = $derived(aside + thick / 2 + text * 4.4);
 </script>
 
 <svg
-  viewBox="{-pad} {-pad} {2 * wide + 4 * pad} {tall + 2 * pad + 2.4 * text}"
-  class="h-52 w-full max-w-xl"
+  viewBox="{left} {-tall * 0.58} {right - left} {tall * 1.16 + text * 2.4}"
+  class="max-h-80 w-full"
   role="img"
-  aria-label="The button from the front, {sheet.largest.text} wide, and its passing section, {sheet.height
-    .text} high"
+  aria-label="The button from the front, {sheet.largest.text} wide, and its section, {sheet.height
+    .text} thick"
 >
-  <g transform="translate({wide / 2} {tall / 2})">
-    {#if face}
-      <polygon
-        points={face}
-        fill="var(--color-base-200)"
-        stroke="var(--horn)"
-        stroke-width={wide * 0.02}
-        stroke-linejoin="round"
-      />
-    {:else}
-      <circle r={wide / 2} fill="var(--color-base-200)" stroke="var(--horn)" stroke-width={wide * 0.02} />
-      <circle
-        r={wide * 0.36}
-        fill="none"
-        stroke="var(--horn)"
-        stroke-opacity="0.5"
-        stroke-width={wide * 0.01}
-      />
-    {/if}
-    {#each sheet.holes as [x, y], index (index)}
-      <circle
-        cx={x}
-        cy={y}
-        r={hole}
-        fill="var(--color-base-100)"
-        stroke="var(--color-base-content)"
-        stroke-width={wide * 0.012}
-      />
-    {/each}
-    {#if sheet.holes.length === 0}
-      <circle
-        r={wide * 0.09}
-        fill="none"
-        stroke="var(--color-base-content)"
-        stroke-dasharray={text / 2}
-        stroke-width={wide * 0.012}
-      />
-    {/if}
-  </g>
-  <g transform="translate({1.5 * wide + 2 * pad} {tall / 2})">
-    <polygon
-      {points}
-      fill="var(--color-primary)"
-      fill-opacity="0.14"
-      stroke="var(--color-primary)"
-      stroke-width={wide * 0.02}
-      stroke-linejoin="round"
+  <ButtonFace button={sheet} />
+  {#if sheet.holes.length === 0}
+    <circle
+      r={wide * 0.09}
+      fill="none"
+      stroke="var(--color-base-content)"
+      stroke-dasharray={text / 3}
+      stroke-width={wide * 0.012}
     />
-  </g>
-  <g font-size={text} fill="var(--color-secondary)" text-anchor="middle">
-    <text x={wide / 2} y={tall + pad + text}>front, {sheet.largest.text}</text>
-    <text x={1.5 * wide + 2 * pad} y={tall + pad + text}>passing section, {sheet.height.text} high</text>
-  </g>
+  {/if}
+  <polygon
+    {points}
+    transform="translate({aside} {-(Math.max(...xs) + Math.min(...xs)) / 2}) rotate(90)"
+    fill="var(--shell)"
+    stroke="var(--horn)"
+    stroke-width={wide * 0.022}
+    stroke-linejoin="round"
+  />
+  <Measure from={-wide / 2} to={wide / 2} y={tall / 2 + text * 0.9} size={text} text={sheet.largest.text} />
+  <Measure
+    from={aside - thick / 2}
+    to={aside + thick / 2}
+    y={long / 2 + text * 0.9}
+    size={text}
+    text={sheet.height.text}
+  />
 </svg>

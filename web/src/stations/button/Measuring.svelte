@@ -54,10 +54,7 @@
   }
 </script>
 
-<details>
-  <summary class="cursor-pointer underline decoration-dotted"
-    >How to measure it: three times, or every button of the set</summary
-  >
+<div>
   <div class="mt-2 grid gap-x-6 gap-y-2 xl:grid-cols-[minmax(0,22rem)_1fr]">
     <MeasuringPicture {closure} />
     <ol class="list-decimal space-y-1 pl-6 text-[0.95rem]">
@@ -109,4 +106,4 @@
       {/if}
     </div>
   {/if}
-</details>
+</div>

@@ -16,11 +16,11 @@
   }
 </script>
 
-<fieldset class="mt-6">
-  <legend class="text-lg font-semibold">Stabilisers at hand</legend>
+<fieldset>
+  <legend class="sr-only">Stabilisers you have</legend>
   <p class="text-sm text-secondary">
-    Of the whole workroom; the recipe takes the best of what lies here. What lies on
-    <a class="link" href={workroom.at('/shelves/stabilisers')}>its shelf</a> is at hand.
+    They count for the whole workroom. What is on
+    <a class="link" href={workroom.at('/shelves/stabilisers')}>the shelf</a> is ticked already.
   </p>
   <div class="mt-1 flex flex-wrap gap-x-5">
     {#each drawer as item (item.key)}

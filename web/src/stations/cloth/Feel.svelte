@@ -4,6 +4,7 @@
   import { client } from '../../api/client';
   import type { ClosureWork } from '../../closure/work.svelte';
   import { workroom } from '../../api/workroom.svelte';
+  import Fold from '../../ui/Fold.svelte';
   import FormField from '../../ui/FormField.svelte';
 
   let { work }: { work: ClosureWork } = $props();
@@ -19,14 +20,14 @@
     {
       test: 'fold',
       title: 'Fold it',
-      how: 'Fold the cloth three times: eight layers. Press it flat under a ruler and measure the stack.',
+      how: 'Fold the fabric three times: eight layers. Press it flat under a ruler and measure the stack.',
       fields: { folded: 'Height of the stack', layers: 'Layers in it' },
       path: 'cloth.thickness',
     },
     {
       test: 'pull',
       title: 'Pull it',
-      how: 'Mark two points across the cloth, pull as far as it goes without force, measure again.',
+      how: 'Mark two points across the fabric, pull as far as it goes without force, measure again.',
       fields: { marked: 'Marks apart', pulled: 'Pulled to' },
       path: 'cloth.stretch',
     },
@@ -51,8 +52,7 @@
   }
 </script>
 
-<details class="mt-3">
-  <summary class="cursor-pointer underline decoration-dotted">I know none of these figures</summary>
+<Fold name="fabric-feel" title="I don't know these figures">
   <div class="mt-2 grid gap-x-8 gap-y-4 xl:grid-cols-3">
     {#each TESTS as test (test.test)}
       <div class="border-l-4 border-base-300 pl-3">
@@ -96,7 +96,8 @@
     <div class="border-l-4 border-base-300 pl-3">
       <h3 class="text-base font-semibold">Press it</h3>
       <p class="text-sm">
-        A scrap under a cloth, a warm iron for three seconds, no steam. Then look at it against the light.
+        Lay a cloth over a scrap. Press with a warm iron for three seconds without steam. Look at it against
+        the light.
       </p>
       <div class="mt-2 flex flex-wrap gap-2">
         <button class="btn btn-sm" onclick={() => work.typeAll({ 'cloth.iron': 'yes' })}
@@ -108,4 +109,4 @@
       </div>
     </div>
   </div>
-</details>
+</Fold>

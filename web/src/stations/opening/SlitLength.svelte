@@ -1,99 +1,119 @@
 <script lang="ts">
-  import Because from '../../ui/Because.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
   import Habits from '../../closure/Habits.svelte';
   import type { StationProps } from '../../closure/station';
+  import TwentyButtons from '../../drawn/TwentyButtons.svelte';
+  import Fold from '../../ui/Fold.svelte';
+  import Why from '../../ui/Why.svelte';
   import Term from '../../ui/Term.svelte';
   import FootPicture from './FootPicture.svelte';
+  import MethodTable from './MethodTable.svelte';
   import Schools from './Schools.svelte';
   import SlitPicture from './SlitPicture.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
   let opening = $derived(sheet.opening);
-
   let step = $state(0);
   let given = $derived(opening.if_it_gives[step]);
 </script>
 
-<p class="answer" data-answer>{opening.length.text}</p>
-<p class="mt-1 max-w-prose text-xl" data-says>{opening.says}</p>
-<div class="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
-  <div>
-    <p class="text-2xl font-semibold">{opening.overall.text}</p>
-    <p class="text-secondary"><Term of="overall" as="overall" />, with both ends</p>
+<div class="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
+  <div class="min-w-0">
+    <SlitPicture {closure} />
+    <div class="mt-3 grid items-center gap-x-8 gap-y-2 sm:grid-cols-[auto_1fr]">
+      <p class="answer" data-answer>{opening.length.text}</p>
+      <div>
+        <div data-verdict>
+          <p
+            class={[
+              'text-lg font-semibold',
+              !opening.chance.tested && !opening.verdict.usable && 'text-warning',
+            ]}
+          >
+            {opening.chance.words}
+          </p>
+          <TwentyButtons filled={opening.chance.in_twenty} />
+          <p class="text-sm text-secondary">
+            {opening.chance.tested
+              ? `${opening.chance.in_twenty} in 20, by your test holes; by the rule: ${opening.verdict.words}`
+              : `${opening.chance.in_twenty} in 20 such holes; ${opening.verdict.passes_in_twenty} let it through`}
+          </p>
+        </div>
+      </div>
+    </div>
+    {#if !sheet.recipe.ways.instead}
+      <p class="mt-3 rounded bg-base-200 px-4 py-2.5">
+        <strong>{closure.machine.name}:</strong> <span data-setting>{opening.setting.says}</span>
+      </p>
+    {/if}
+    {#if opening.setting.differs && !sheet.recipe.ways.instead}
+      <p role="status" class="mt-2 border-l-4 border-warning pl-3 text-warning">
+        You need {opening.wanted.text}. This setting makes {opening.length.text}.
+      </p>
+    {/if}
+    <div class="mt-2"><Cautions cautions={opening.cautions} /></div>
+    {#if !sheet.recipe.ways.instead}<div class="mt-2">
+        <Cautions cautions={opening.setting.cautions} />
+      </div>{/if}
   </div>
-  <div>
-    <p class={['text-2xl font-semibold', !opening.verdict.usable && 'text-warning']} data-verdict>
-      {opening.verdict.words}
-    </p>
-    <p class="text-secondary">
-      {opening.seen_in_twenty === null
-        ? `in ${opening.verdict.in_twenty} of 20 such holes; ${opening.verdict.passes_in_twenty} of 20 let it through`
-        : `by the rule. By your test holes the next one fits in ${opening.seen_in_twenty} of 20`}
-    </p>
+  <div class="min-w-0">
+    <Schools {work} {closure} {sheet} />
+    <Fold name="length-methods" title="The methods as a table"><MethodTable {opening} /></Fold>
   </div>
 </div>
-{#if opening.setting.differs && !sheet.recipe.ways.instead}
-  <p role="status" class="mt-2 border-l-4 border-warning pl-3 text-warning">
-    {opening.wanted.text} is wanted; the setting below makes {opening.length.text}, and everything after goes
-    by that.
-  </p>
-{/if}
 
-<div class="mt-3"><Cautions cautions={opening.cautions} /></div>
-<div class="mt-3"><SlitPicture {closure} /></div>
-
-{#if !sheet.recipe.ways.instead}
-  <h2 class="mt-5 text-lg font-semibold">What the {opening.foot} makes of it</h2>
-  <p class="max-w-prose" data-setting>{opening.setting.says}</p>
-  <div class="mt-2"><Cautions cautions={opening.setting.cautions} /></div>
-  {#if opening.ends.near_name !== 'ring'}<FootPicture {closure} />{/if}
-{/if}
-
-<Schools {work} {closure} {sheet} />
-
-<div class="mt-5 flex flex-wrap gap-x-5 gap-y-3">
-  <Habits {work} section="opening" elsewhere={['opening.school', 'opening.ease']} listed />
-  <Field
-    {work}
-    path="opening.ease"
-    placeholder={work.closure?.house['opening.ease']?.value ?? 'by the cloth'}
-    hint="empty: your usual"
-  />
-  {#if opening.asks === 'allowance'}
-    <Field {work} path="opening.allowance" />
-  {:else if opening.asks === 'clicks'}
-    <Field {work} path="opening.clicks" label="Clicks beyond the button" />
-  {:else if opening.asks === 'wrapped'}
-    <Field {work} path="opening.wrapped" hint="empty: worked out" />
-  {/if}
-  <Field {work} path="opening.correction" hint="what test holes taught; 0 until then" />
-</div>
-
-<div class="mt-5 max-w-xl">
-  <label class="flex flex-col text-sm text-secondary"
-    >What if the cloth gives more?
-    <input
-      type="range"
-      class="range range-sm mt-1 w-full"
-      min="0"
-      max={opening.if_it_gives.length - 1}
-      aria-valuetext={given ? `${given.stretch} percent: ${given.verdict.words}` : undefined}
-      bind:value={step}
-    />
-  </label>
-  {#if given}
-    <p data-if-it-gives>
-      This slit at {given.stretch} % stretch: <strong>{given.verdict.words}</strong>, slack {given.verdict
-        .slack.text}.
+<div class="folds">
+  <Fold name="length-more" title="More choices">
+    <div class="flex flex-wrap gap-x-5 gap-y-3">
+      <Habits {work} section="opening" elsewhere={['opening.school', 'opening.ease']} listed />
+      <Field
+        {work}
+        path="opening.ease"
+        placeholder={work.closure?.house['opening.ease']?.value ?? 'by the fabric'}
+        hint="empty: your usual"
+      />
+      {#if opening.asks === 'allowance'}
+        <Field {work} path="opening.allowance" />
+      {:else if opening.asks === 'clicks'}
+        <Field {work} path="opening.clicks" label="Clicks beyond the button" />
+      {:else if opening.asks === 'wrapped'}
+        <Field {work} path="opening.wrapped" hint="empty: worked out" />
+      {/if}
+      <Field {work} path="opening.correction" hint="what test holes taught; 0 until then" />
+    </div>
+    {#if !sheet.recipe.ways.instead && opening.ends.near_name !== 'ring'}
+      <h2 class="mt-5 text-lg font-semibold">On the {opening.foot}</h2>
+      <FootPicture {closure} />
+    {/if}
+    <div class="mt-5 max-w-xl">
+      <label class="flex flex-col text-sm text-secondary"
+        >What if the fabric stretches more?
+        <input
+          type="range"
+          class="range range-sm mt-1 w-full"
+          min="0"
+          max={opening.if_it_gives.length - 1}
+          aria-valuetext={given ? `${given.stretch} percent: ${given.verdict.words}` : undefined}
+          bind:value={step}
+        />
+      </label>
+      {#if given}
+        <p data-if-it-gives>
+          At {given.stretch} % stretch: <strong>{given.verdict.words}</strong>, slack {given.verdict.slack
+            .text}.
+        </p>
+      {/if}
+    </div>
+  </Fold>
+  <Fold name="length-why" title="Why so long?">
+    <p class="max-w-prose" data-says>{opening.says}</p>
+    <p class="mt-1 text-sm text-secondary">
+      <Term of="slack" />
+      {opening.verdict.slack.text}, <Term of="overall" as="overall" />
+      {opening.overall.text}. {sheet.button.formula}.
     </p>
-  {/if}
+  </Fold>
+  <Why name="length-because" title="Every reason" reasons={opening.because} />
 </div>
-
-<div class="mt-5"><Because reasons={opening.because} /></div>
-<p class="mt-1 text-sm text-secondary">
-  <Term of="slack" />
-  {opening.verdict.slack.text}. H: {sheet.button.formula}.
-</p>

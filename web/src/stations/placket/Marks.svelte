@@ -19,7 +19,7 @@
   });
 </script>
 
-<h2 class="mt-6 text-lg font-semibold">Marks, every one from the datum</h2>
+<h2 class="mt-6 text-lg font-semibold">Marks, each from the top edge</h2>
 <div class="overflow-x-auto">
   <table class="table max-w-3xl table-sm text-base">
     <thead>

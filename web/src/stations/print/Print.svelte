@@ -15,7 +15,7 @@
   const SIDES = [
     ['both', 'both, one after the other'],
     ['overlap', 'overlap, the holes'],
-    ['underlap', 'underlap, the buttons'],
+    ['underlap', 'button side, the buttons'],
   ] as const;
 
   let paper = $state<(typeof PAPERS)[number][0]>('a4');
@@ -35,10 +35,7 @@
     <div>
       <p class="answer" data-answer>1 : 1</p>
       <p class="mt-1 max-w-prose text-secondary">
-        The marking strip: the run, every mark from the top edge, {sheet.button.sewn}s at their true length{buttoned
-          ? ', and for the other side a cross wherever a button goes'
-          : ''}. Pages are laid on each other by their crosses. Print at 100 %, without “fit to page”, and
-        measure the check lines before you pin it on.
+        The marking strip at true size. Print at 100 %. Measure the check lines before you pin it on.
       </p>
       <div class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-3">
         <label class="flex flex-col gap-0.5">
@@ -74,8 +71,8 @@
       </div>
       {#if sheet.placket.long}
         <p class="mt-3 max-w-prose">
-          {closure.plan['placket.run_length'].text} takes many pages to lay together. Print it on a roll in one
-          piece, or print one {sheet.button.sewn} and lay it on every mark of the tape.
+          {closure.plan['placket.run_length'].text} takes many pages. Print it on a roll, or print one {sheet
+            .button.sewn} and lay it on every mark.
         </p>
       {/if}
       <div class="mt-3 flex flex-wrap gap-2">
@@ -104,10 +101,10 @@
       <dl class="mt-5 flex flex-wrap gap-x-8 gap-y-2">
         <Figure label={sheet.button.opens ? 'Holes' : 'Tacks'} text={String(sheet.placket.holes.length)} />
         {#if sheet.button.opens}
-          <Figure label="Opening" term="opening" text={sheet.opening.length.text} />
+          <Figure label="Length" term="opening" text={sheet.opening.length.text} />
           <Figure label="Overall" term="overall" text={sheet.opening.overall.text} />
         {:else}<Figure label="Each" text={sheet.opening.length.text} />{/if}
-        <Figure label="Run" term="run" text={closure.plan['placket.run_length'].text} />
+        <Figure label="Edge" term="run" text={closure.plan['placket.run_length'].text} />
       </dl>
     </div>
     <!-- A strip is long: the box scrolls, by keyboard too. -->
@@ -131,7 +128,7 @@
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>
   <p class="mt-1">
-    The {sheet.button.sewn}s do not fit the run.
+    The {sheet.button.sewn}s do not fit the edge.
     <button class="cursor-pointer link" onclick={() => go('placket')}>Put that right first.</button>
   </p>
 {/if}

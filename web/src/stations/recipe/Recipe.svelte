@@ -1,143 +1,138 @@
 <script lang="ts">
-  import { workroom } from '../../api/workroom.svelte';
   import Cautions from '../../ui/Cautions.svelte';
-  import Field from '../../closure/Field.svelte';
   import Habits from '../../closure/Habits.svelte';
   import Pick from '../../closure/Pick.svelte';
   import type { StationProps } from '../../closure/station';
-  import Term from '../../ui/Term.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
+  import Dial from '../../drawn/Dial.svelte';
+  import Fold from '../../ui/Fold.svelte';
   import Coverage from './Coverage.svelte';
+  import HoleHero from './HoleHero.svelte';
   import OtherWays from './OtherWays.svelte';
-  import Scores from './Scores.svelte';
+  import OpenedSetting from './OpenedSetting.svelte';
   import SewnBefore from './SewnBefore.svelte';
   import Simulator from './Simulator.svelte';
+  import { Sewn } from './stitches.svelte';
 
   let { work, closure, sheet }: StationProps = $props();
 
   let recipe = $derived(sheet.recipe);
-  let setting = $derived(Object.fromEntries(recipe.settings.map((item) => [item.key, item])));
-  let machine = $derived(workroom.data?.machines.find((item) => item.id === closure.plan['machine.id']));
-  let feet = $derived(
-    (machine?.feet ?? []).map((foot) => ({ ...foot, note: foot.note ? `you call it ${foot.note}` : '' })),
-  );
+  let dials = $derived(recipe.settings.filter((item) => item.dial));
+  /** What is fitted, in the order it is taken up; the rest of it is folded away. */
+  const FITTED = ['style', 'foot', 'needle', 'stabiliser'];
+  let fitted = $derived(recipe.settings.filter((item) => FITTED.includes(item.key)));
+  let others = $derived(recipe.settings.filter((item) => !item.dial && !FITTED.includes(item.key)));
+  let style = $derived(recipe.settings.find((item) => item.key === 'style'));
   let open = $state('');
+  let opened = $derived(recipe.settings.find((item) => item.key === open));
 
-  function clear(path: string): void {
-    work.type(path, '');
-    work.saver.soon(0);
-    open = '';
-  }
+  let sewn = $state.raw(new Sewn(0));
+  $effect(() => {
+    const begun = new Sewn(closure.id);
+    sewn = begun;
+    return () => begun.pause();
+  });
+  // A saved change of the plan is sewn again.
+  $effect(() => {
+    void closure.version;
+    if (!sheet.recipe.ways.instead) void sewn.look();
+  });
 </script>
+
+{#snippet fit(item: (typeof recipe.settings)[number])}
+  <button
+    class={[
+      'flex min-h-11 cursor-pointer flex-col items-start justify-center rounded border-2 bg-base-200 px-3 py-1 text-left leading-tight hover:border-primary',
+      open === item.key ? 'border-primary' : 'border-transparent',
+    ]}
+    aria-expanded={open === item.key}
+    disabled={!item.field && item.scores.length === 0 && item.because.length === 0}
+    onclick={() => (open = open === item.key ? '' : item.key)}
+  >
+    <span class="text-sm text-secondary">{item.label}{item.yours ? ', yours' : ''}</span>
+    <span class="font-semibold" data-setting={item.key}>{item.text}</span><span class="sr-only"
+      >: change it</span
+    >
+  </button>
+{/snippet}
 
 {#if sheet.recipe.ways.instead}
   <OtherWays {work} {closure} {sheet} />
 {:else}
-  <div class="flex flex-wrap items-end gap-x-8 gap-y-2">
-    {#if setting['stitch_width']}
-      <div>
-        <p class="answer" data-answer>{setting['stitch_width'].text}</p>
-        <p class="text-secondary">{setting['stitch_width'].label.toLowerCase()}</p>
-      </div>
-    {/if}
-    <div>
-      <!-- Where the needle does not swing, its length is the answer. -->
-      <p
-        class={setting['stitch_width'] ? 'text-2xl font-semibold' : 'answer'}
-        data-answer={setting['stitch_width'] ? undefined : ''}
+  <HoleHero {sewn} style={style?.text ?? ''} length={sheet.opening.length.text} />
+  <Coverage {recipe} />
+  <div class="mt-2 grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] gap-2">
+    {#each dials as item, index (item.key)}
+      <button
+        class={[
+          'flex cursor-pointer flex-col items-center rounded border-2 pt-1 pb-1 hover:border-primary',
+          open === item.key ? 'border-primary' : 'border-transparent',
+        ]}
+        aria-expanded={open === item.key}
+        onclick={() => (open = open === item.key ? '' : item.key)}
       >
-        {setting['stitch_length']?.text}
-      </p>
-      <p class="text-secondary"><Term of="stitch_length" /></p>
+        {#if item.dial}<Dial {...item.dial} />{/if}
+        <span
+          class="text-2xl leading-tight font-semibold"
+          data-setting={item.key}
+          data-answer={index === 0 ? '' : undefined}>{item.text}</span
+        >
+        <span class="text-secondary lowercase"
+          >{item.label}{item.yours ? ', yours' : ''}<span class="sr-only">: change it</span></span
+        >
+      </button>
+    {/each}
+    <div class="col-span-full grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-2">
+      {#each fitted as item (item.key)}{@render fit(item)}{/each}
     </div>
-    <div>
-      <p class="text-2xl font-semibold">{setting['tension']?.text}</p>
-      <p class="text-secondary"><Term of="tension" /></p>
-    </div>
-    <p class="max-w-xs pb-1">{setting['style']?.text}</p>
   </div>
+  {#if opened}<OpenedSetting {work} {closure} item={opened} close={() => (open = '')} />{/if}
 
   {#if recipe.second_pass}
     <p class="mt-2 max-w-prose font-semibold">
-      {sheet.button.opens ? 'Both beads are' : 'The tack is'} sewn twice: {closure.plan[
+      {sheet.button.opens ? 'Both sides are' : 'The tack is'} sewn twice: {closure.plan[
         'recipe.second_pass'
       ] === 'yes'
         ? 'you chose it.'
         : 'one pass covers too little.'}
     </p>
   {/if}
-  <Coverage {recipe} />
-
   {#if sheet.recipe.ways.wrong || sheet.recipe.ways.chosen}<OtherWays {work} {closure} {sheet} />{/if}
   <FrozenNote frozen={sheet.swatch.frozen} />
   <SewnBefore {work} before={recipe.before} />
   <div class="mt-3"><Cautions cautions={recipe.cautions} /></div>
 
-  <h2 class="mt-6 text-lg font-semibold">What to set and fit, and why</h2>
-  <dl class="mt-1 max-w-3xl divide-y divide-base-300">
-    {#each recipe.settings as item (item.key)}
-      <div class="grid gap-x-4 py-2 sm:grid-cols-[9rem_1fr_auto]">
-        <dt class="text-secondary">{item.label}</dt>
-        <dd>
-          <span class="text-lg font-semibold" data-setting={item.key}>{item.text}</span>
-          {#if item.yours}<span class="text-sm text-secondary">yours</span>{/if}
-          <span class="block text-[0.95rem]">{item.because.map((reason) => reason.says).join(' ')}</span>
-          {#if item.scores.length > 0}<Scores scores={item.scores} label={item.label.toLowerCase()} />{/if}
-          {#if item.field && open === item.key}
-            <div class="mt-2">
-              {#if workroom.field(item.field)?.choices.length}
-                <Pick
-                  {work}
-                  path={item.field}
-                  label="Your own"
-                  listed
-                  empty="as the rules say"
-                  choices={item.field === 'recipe.foot' ? feet : undefined}
-                />
-              {:else}
-                <Field
-                  {work}
-                  path={item.field}
-                  label="Your own"
-                  placeholder={item.text}
-                  wide={item.key === 'stabiliser'}
-                />
-              {/if}
-            </div>
-          {/if}
-        </dd>
-        <dd class="self-start">
-          {#if item.field && item.yours}
-            <button
-              class="btn btn-ghost btn-xs"
-              aria-label="As the rules say: {item.label.toLowerCase()}"
-              onclick={() => clear(item.field ?? '')}>As the rules say</button
-            >
-          {/if}
-          {#if item.field}
-            <button
-              class="btn btn-ghost btn-xs"
-              aria-expanded={open === item.key}
-              aria-label="Change {item.label.toLowerCase()}"
-              onclick={() => (open = open === item.key ? '' : item.key)}>Change</button
-            >
-          {/if}
-        </dd>
+  <div class="folds">
+    <Fold name="settings-more" title="More choices">
+      <div class="mb-3 grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-2">
+        {#each others as item (item.key)}{@render fit(item)}{/each}
       </div>
-    {/each}
-  </dl>
-  {#if recipe.cord}
-    <p class="mt-3 max-w-prose">
-      Cord of {recipe.cord.strands} strands of this thread, {recipe.cord.thickness.text} thick, {recipe.cord
-        .length.text}
-      a hole. Close the loop under the tack, take the tails to the back, knot, trim.
-    </p>
-  {/if}
-  <p class="mt-2 max-w-prose">Sew with {recipe.pressure}; test on the same layers, grain and stabiliser.</p>
-  <div class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
-    <Habits {work} section="recipe" elsewhere={['recipe.pace', 'recipe.first_hole']} />
-    <Pick {work} path="recipe.second_pass" empty="as the rules say" />
+      {#if recipe.cord}
+        <p class="max-w-prose">
+          Cord of {recipe.cord.strands} strands of this thread, {recipe.cord.thickness.text} thick, {recipe
+            .cord.length.text}
+          a hole. Close the loop under the end, take the tails to the back, knot, trim.
+        </p>
+      {/if}
+      <p class="max-w-prose">Sew with {recipe.pressure}. Test on the same layers, grain and stabiliser.</p>
+      <div class="mt-3 flex flex-wrap gap-x-8 gap-y-3">
+        <Habits {work} section="recipe" elsewhere={['recipe.pace', 'recipe.first_hole']} />
+        <Pick {work} path="recipe.second_pass" empty="as advised" />
+      </div>
+    </Fold>
+    <Fold name="settings-why" title="Why these">
+      <dl class="max-w-3xl divide-y divide-base-300">
+        {#each recipe.settings as item (item.key)}
+          <div class="grid gap-x-4 py-1.5 sm:grid-cols-[9rem_1fr]">
+            <dt class="text-secondary">{item.label}</dt>
+            <dd>{item.because.map((reason) => reason.says).join(' ')}</dd>
+          </div>
+        {/each}
+      </dl>
+    </Fold>
+    <Fold name="settings-sewn" title="See it sewn, stitch by stitch"><Simulator {closure} {sewn} /></Fold>
+    {#if !sheet.recipe.ways.wrong && !sheet.recipe.ways.chosen}
+      <Fold name="settings-ways" title="Another way to close"><OtherWays {work} {closure} {sheet} /></Fold>
+    {/if}
   </div>
-  {#if !sheet.recipe.ways.wrong && !sheet.recipe.ways.chosen}<OtherWays {work} {closure} {sheet} />{/if}
-  <Simulator {closure} />
 {/if}

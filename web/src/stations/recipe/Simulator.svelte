@@ -6,25 +6,13 @@
   import Cautions from '../../ui/Cautions.svelte';
   import Figure from '../../ui/Figure.svelte';
   import HolePicture from './HolePicture.svelte';
-  import { Sewn } from './stitches.svelte';
+  import type { Sewn } from './stitches.svelte';
 
-  let { closure }: { closure: Closure } = $props();
+  let { closure, sewn }: { closure: Closure; sewn: Sewn } = $props();
 
-  let sewn = $state.raw(new Sewn(0));
   let beside = $state.raw<Stitches>();
   let box = $state({ width: 0 });
   let zoom = $state(1);
-
-  $effect(() => {
-    const opened = new Sewn(closure.id);
-    sewn = opened;
-    return () => opened.pause();
-  });
-  // A saved change of the plan is sewn anew.
-  $effect(() => {
-    void closure.version;
-    void sewn.look();
-  });
 
   let hole = $derived(sewn.hole);
   let machine = $derived(workroom.data?.machines.find((item) => item.id === closure.plan['machine.id']));
@@ -62,8 +50,7 @@
   </label>
 {/snippet}
 
-<section aria-label="See it sewn" class="mt-7">
-  <h2 class="text-lg font-semibold">See it sewn</h2>
+<section aria-label="See it sewn">
   {#if sewn.failed}<p role="alert" class="text-error">{sewn.failed}</p>{/if}
   {#each Object.entries(sewn.faults) as [field, fault] (field)}<p
       role="alert"

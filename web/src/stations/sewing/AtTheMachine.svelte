@@ -39,12 +39,9 @@
   }
 </script>
 
-<p class="mb-3 flex flex-wrap items-center gap-3">
-  <button class="btn h-auto min-h-11 max-w-full whitespace-normal wrap-anywhere" onclick={sit}
+<p class="flex flex-wrap items-center justify-end gap-3">
+  <button class="btn btn-primary h-auto min-h-11 max-w-full whitespace-normal wrap-anywhere" onclick={sit}
     >{open ? `Go on at ${machine.name}` : `Start sewing at ${machine.name}`}</button
-  >
-  <span class="text-sm text-secondary"
-    >One step in large type, with both hands on the cloth; several closures in one go.</span
   >
   {#if failed}<span role="alert" class="w-full font-semibold text-error">{failed}</span>{/if}
 </p>

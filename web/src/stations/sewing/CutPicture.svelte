@@ -17,7 +17,7 @@
     cutting.bites.length
       ? `${cutting.bites.length} ${cutting.bites.length === 1 ? 'bite' : 'bites'} of the chisel`
       : cutting.pins.length
-        ? 'a pin inside each tack'
+        ? 'a pin inside each end'
         : cutting.says,
   );
 </script>
@@ -70,5 +70,5 @@
   {/if}
 </svg>
 <p class="text-sm text-secondary">
-  {says[0]?.toUpperCase()}{says.slice(1)}; the slit {cutting.slit.text} from tack to tack.
+  {says[0]?.toUpperCase()}{says.slice(1)}; the slit {cutting.slit.text} from end to end.
 </p>

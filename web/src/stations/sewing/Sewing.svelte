@@ -5,10 +5,13 @@
   import Through from '../../closure/Through.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import { announce } from '../../ui/announce.svelte';
+  import Fold from '../../ui/Fold.svelte';
   import AtTheMachine from './AtTheMachine.svelte';
+  import JobLine from './JobLine.svelte';
   import Opened from './Opened.svelte';
   import { grouped, progress } from './progress';
   import StepRow from './StepRow.svelte';
+  import WorkCards from './WorkCards.svelte';
 
   let { work, closure, sheet, go }: StationProps = $props();
 
@@ -62,19 +65,8 @@
 {#if state}
   <AtTheMachine closure={closure.id} machine={closure.machine} />
   {#if now}
-    <p class="text-secondary">Now: {now.part} · {state.done} of {state.steps.length} done</p>
-    <p class="mt-1 max-w-3xl font-serif text-3xl leading-tight font-semibold" data-answer>{now.does}</p>
-    {#if now.how}<p class="mt-1 max-w-prose text-lg">{now.how}</p>{/if}
-    {#if now.symptom}<p class="mt-1 max-w-prose text-secondary">{now.symptom}</p>{/if}
-    {#if now.caution}<p class="mt-1 border-l-4 border-warning pl-3 text-warning">{now.caution}</p>{/if}
-    <div class="mt-3 flex gap-2">
-      <button class="btn btn-lg btn-primary" onclick={() => now && tick(now, true)}>Done</button>
-      {#if state.newest}
-        <button class="btn btn-lg" onclick={() => state?.newest && tick(state.newest, false)}
-          >Back one step</button
-        >
-      {/if}
-    </div>
+    <WorkCards {closure} {state} {now} {tick} />
+    <JobLine steps={state.steps} {now} />
     {#if opened}
       {@const step = opened}
       {#key step.key}
@@ -88,11 +80,11 @@
       {/key}
     {/if}
   {:else}
-    <p class="font-serif text-3xl font-semibold" data-answer>All done, and the machine is as it was.</p>
+    <p class="font-serif text-3xl font-semibold" data-answer>All done. Your machine is back to normal.</p>
   {/if}
   {#if state.skipped.length > 0}
     <p role="status" class="mt-3 max-w-prose border-l-4 border-warning pl-3 text-warning">
-      Passed over:
+      Not done yet:
       {#each state.skipped as step, index (step.key)}
         {index ? ' · ' : ''}<a class="underline" href="#step-{step.key}">{step.does}</a>
       {/each}
@@ -104,7 +96,7 @@
       class="mt-3 max-w-prose border-l-4 border-warning pl-3 text-warning"
       data-outdated-steps
     >
-      <p class="font-semibold">The plan has moved on since these were done:</p>
+      <p class="font-semibold">You changed the plan after these were done:</p>
       <ul class="text-sm">
         {#each outdated.slice(0, 5) as step (step.key)}
           <li><a class="underline" href="#step-{step.key}">{step.part}: {step.outdated[0]}</a></li>
@@ -114,39 +106,43 @@
       {#if holes.length > 0}
         <p class="text-sm">
           Sewn already: {holes.map((step) => step.part.replace(/ of .*/, '').toLowerCase()).join(', ')}. They
-          stay where they are, and everything else is spaced around them; to move one, unpick it and do it
-          again.
+          stay where they are. The others are spaced around them. To move one, unpick it and sew it again.
         </p>
       {/if}
     </div>
   {/if}
-  {#if sheet.sewing && sheet.button.opens && !sheet.recipe.ways.instead}<Opened
-      {work}
-      cutting={sheet.sewing.cutting}
-    />{/if}
-  {#each grouped(state.steps) as group (group.steps[0]?.key)}
-    <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
-    <ol class="mt-1 max-w-3xl">
-      {#each group.steps as step (step.key)}
-        <StepRow
-          {step}
-          current={step.key === now?.key}
-          {tick}
-          {keep}
-          measure={(measured) => measure(step, measured)}
-          through={(verdict) => through(step, verdict)}
-          noun={sheet.button.noun}
-        />
+  <div class="folds">
+    <Fold name="sew-steps" title="Show every step">
+      {#each grouped(state.steps) as group (group.steps[0]?.key)}
+        <h2 class="mt-5 text-lg font-semibold">{group.part}</h2>
+        <ol class="mt-1 max-w-3xl">
+          {#each group.steps as step (step.key)}
+            <StepRow
+              {step}
+              current={step.key === now?.key}
+              {tick}
+              {keep}
+              measure={(measured) => measure(step, measured)}
+              through={(verdict) => through(step, verdict)}
+              noun={sheet.button.noun}
+            />
+          {/each}
+        </ol>
       {/each}
-    </ol>
-  {/each}
-  <p class="mt-4 text-sm">
-    <a class="link" href={workroom.at(`/closures/${closure.id}/log`)}>The log</a> of everything done and sewn here.
-  </p>
+    </Fold>
+    {#if sheet.sewing && sheet.button.opens && !sheet.recipe.ways.instead}<Opened
+        {work}
+        cutting={sheet.sewing.cutting}
+      />{/if}
+
+    <a class="min-h-11 py-2.5 text-secondary underline" href={workroom.at(`/closures/${closure.id}/log`)}
+      >History of what you sewed</a
+    >
+  </div>
 {:else}
-  <p class="font-serif text-3xl font-semibold" data-answer>The steps wait.</p>
+  <p class="font-serif text-3xl font-semibold" data-answer>The steps are not ready.</p>
   <p class="mt-1">
-    The {sheet.button.sewn}s do not fit the run yet.
+    The {sheet.button.sewn}s do not fit the edge yet.
     <button class="cursor-pointer link" onclick={() => go('placket')}>Put that right first.</button>
   </p>
 {/if}

@@ -42,6 +42,7 @@
     />
     <span>
       <span class={step.done ? 'text-secondary line-through' : ''}>{step.does}</span>
+      {#if step.how && !step.done}<span class="block">{step.how}</span>{/if}
       {#if step.symptom && !step.done}<span class="block text-sm text-secondary">{step.symptom}</span>{/if}
       {#each step.outdated as difference (difference)}
         <span class="block text-sm font-semibold text-warning" data-outdated>{difference}</span>

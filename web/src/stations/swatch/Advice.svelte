@@ -11,8 +11,9 @@
     newest: Sheet['swatch']['log'][number] | undefined;
     /** Of what was seen and set by now. */
     fresh: boolean;
+    /** The reasons stand elsewhere. */ brief?: boolean;
   };
-  let { work, advice, newest, fresh }: Props = $props();
+  let { work, advice, newest, fresh, brief = false }: Props = $props();
 
   type Change = Advice['changes'][number];
   const sets = (changes: Change[]) =>
@@ -25,6 +26,13 @@
   let others = $derived(byChange ? advice.changes.slice(1) : advice.changes);
   let accepted = $derived(advice.kind === 'sew_row' && newest?.accepted);
 
+  /** What to do, and how it is done. */
+  let said = $derived.by(() => {
+    const whole = accepted ? 'These settings are in use. Sew the row.' : advice.headline;
+    const end = whole.search(/[.!?] /);
+    return end < 0 ? [whole, ''] : [whole.slice(0, end + 1), whole.slice(end + 2)];
+  });
+
   /** One thing at a time, or one on every axis. */
   const make = (changes: Change[]) => work.typeAll(sets(changes));
 
@@ -36,12 +44,13 @@
 {#if first}<p class="text-secondary">
     {advice.kind === 'between' ? 'No more turning here' : 'What to change next'}
   </p>{/if}
-<p class="mt-1 max-w-prose font-serif text-3xl leading-tight font-semibold" data-answer>
-  {accepted ? 'Accepted: sew the row like this.' : advice.headline}
-</p>
-{#if advice.because}<p class="mt-1 max-w-prose">{advice.because}</p>{/if}
+<div data-answer>
+  <p class="mt-1 max-w-prose font-serif text-4xl leading-tight font-semibold">{said[0]}</p>
+  {#if said[1]}<p class="mt-1 max-w-prose text-xl">{said[1]}</p>{/if}
+</div>
+{#if advice.because && !brief}<p class="mt-1 max-w-prose">{advice.because}</p>{/if}
 {#if first}
-  <div class="mt-2"><Because reasons={first.because} /></div>
+  {#if !brief}<div class="mt-2"><Because reasons={first.because} /></div>{/if}
   {#if has(first)}
     <button class="btn mt-3 btn-primary" disabled={!fresh} onclick={() => make([first])}
       >Make this change</button
@@ -67,11 +76,13 @@
     {/if}
   </div>
 {/if}
-<details class="mt-3 max-w-prose text-sm">
-  <summary class="cursor-pointer text-secondary">Changed between two tests</summary>
-  <Pick {work} path="recipe.pace" label="" />
-</details>
-{#if newest}<p class="mt-3 max-w-prose" data-row>{advice.row.says}</p>{/if}
-{#each advice.remarks as remark (remark)}
-  <p class="mt-2 max-w-prose border-l-4 border-base-300 pl-3" data-remark>{remark}</p>
-{/each}
+{#if !brief}
+  <details class="mt-3 max-w-prose text-sm">
+    <summary class="cursor-pointer text-secondary">Changed between two tests</summary>
+    <Pick {work} path="recipe.pace" label="" />
+  </details>
+  {#if newest}<p class="mt-3 max-w-prose" data-row>{advice.row.says}</p>{/if}
+  {#each advice.remarks as remark (remark)}
+    <p class="mt-2 max-w-prose border-l-4 border-base-300 pl-3" data-remark>{remark}</p>
+  {/each}
+{/if}

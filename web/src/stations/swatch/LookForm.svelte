@@ -2,102 +2,50 @@
   // What a test hole showed, in the order in which to look: it goes into the log with everything it was
   // sewn with. Looked at a second time, both looks stand together.
   import { on } from 'svelte/events';
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
-  import { read } from '../../api/ask';
-  import { client, type Closure } from '../../api/client';
+  import type { Closure, LookDrawn } from '../../api/client';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
-  import { readLength } from '../../closure/reading';
   import LookQuestion from './LookQuestion.svelte';
   import OtherSymptoms from './OtherSymptoms.svelte';
-  import { correcting } from '../../outbox/correcting.svelte';
-  import { Seen } from './seen.svelte';
+  import { logSeen } from './log_seen';
+  import type { Seen } from './seen.svelte';
 
   type Props = {
     work: ClosureWork;
     closure: Closure;
+    seen: Seen;
+    pictures: LookDrawn[];
     /** The test hole to look at again. */ looksAgain?: string | undefined;
   };
-  let { work, closure, looksAgain }: Props = $props();
+  let { work, closure, seen, pictures, looksAgain }: Props = $props();
 
   const id = $props.id();
-  // The form belongs to the closure this station was opened for.
-  // svelte-ignore state_referenced_locally
-  const seen = new Seen(`swatch:${work.slug}:${closure.id}`);
   let fault = $state('');
   let rest = $state(false);
-  $effect(() => {
-    void $state.snapshot(seen.form);
-    seen.keep();
-  });
-
-  // What the server did not take comes back, as it was said.
-  $effect(() => {
-    const { press } = correcting;
-    const fact = correcting.of(closure.id);
-    if (!press || !fact) return;
-    correcting.press = undefined;
-    if (seen.said) {
-      work.saver.notice = 'Log what you have typed here first. Then correct the other one.';
-      return;
-    }
-    seen.take(fact);
-    void work.outbox.drop(press);
-  });
 
   let swatch = $derived(closure.sheet.swatch);
   let again = $derived(looksAgain ? swatch.log.find((one) => one.id === looksAgain) : undefined);
-  const drawn = createQuery(() => ({
-    queryKey: ['looks', work.slug, work.id, closure.version],
-    queryFn: () =>
-      read(
-        client.GET('/api/workrooms/{slug}/closures/{id}/looks', {
-          params: { path: { slug: work.slug, id: work.id } },
-        }),
-      ),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  }));
-
   let open = $derived(rest || seen.form.symptoms.length > 0);
 
-  /** The figure is read by the server before anything is entered, so that nothing wrong goes into the log. */
   async function log(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    fault = '';
-    const measured = seen.form.measured.trim();
-    if (!seen.said) {
-      fault = closure.sheet.button.opens
-        ? `Say what you saw: how the ${closure.sheet.button.noun} went through, at least.`
-        : 'Say what you saw: how long it came out, at least.';
-      return;
-    }
-    if (measured) fault = await readLength(measured);
-    if (fault) return;
-    const entry = seen.entry(
-      swatch.looks.map((look) => look.key),
-      swatch.with,
-    );
-    const second = again ? { again: again.id } : {};
-    work.enter({ kind: 'swatch', machine: closure.machine.id, ...entry, ...second }, 'a test hole');
-    seen.clear();
-    rest = false;
+    fault = await logSeen(work, closure, seen, again);
+    if (!fault) rest = false;
   }
 </script>
 
 <form class="mt-6 border-l-4 border-base-300 pl-4" onsubmit={log} data-look-form>
   <h2 class="text-lg font-semibold">
     {again
-      ? `Look at swatch ${again.number} again`
+      ? `Look at Test ${again.number} again`
       : closure.sheet.button.opens
         ? 'Measure it, cut it, and look'
         : 'Measure it, pull at it, and look'}
   </h2>
   <p class="max-w-prose text-sm text-secondary">
     {#if closure.sheet.button.opens}
-      Measure the slit between the tacks before it is cut, then cut it open and measure again: what counts is
-      the open slit, not the overall length. Then look, one thing after the other.
+      Cut it open. Measure the slit between the ends. Then look at one thing after the other.
     {:else}
       Measure the tack from end to end, pull hard at what it holds, then look, one thing after the other.
     {/if}
@@ -124,14 +72,14 @@
     {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}
   </div>
   {#each swatch.looks as look (look.key)}
-    <LookQuestion {look} {seen} pictures={drawn.data ?? []} />
+    <LookQuestion {look} {seen} {pictures} />
   {/each}
   {#if open}
     <p class="mt-4 text-base font-semibold">What else is seen on it</p>
     <OtherSymptoms {swatch} {seen} />
   {:else}
     <button type="button" class="btn mt-4 btn-ghost btn-sm" onclick={() => (rest = true)}
-      >Something else is seen on it: puckers, ends, thread, cloth…</button
+      >Something else is seen on it: puckers, ends, thread, fabric…</button
     >
   {/if}
   <label class="mt-3 flex max-w-xl flex-col text-sm text-secondary"

@@ -2,7 +2,7 @@
   // What an answer looks like, at the settings the test hole is sewn with.
   import type { LookDrawn } from '../../api/client';
 
-  let { picture }: { picture: LookDrawn } = $props();
+  let { picture, tall: size = 'h-16' }: { picture: LookDrawn; tall?: string } = $props();
 
   /** Under tension satin thread flattens to about so many times its thickness. */
   const FLAT = 1.7;
@@ -45,7 +45,7 @@
 </script>
 
 {#if picture.button !== null && picture.thick !== null}
-  <svg viewBox="0 0 {wide} {tall}" class="block h-16 w-full" aria-hidden="true">
+  <svg viewBox="0 0 {wide} {tall}" class={['block w-full', size]} aria-hidden="true">
     <rect width={wide} height={tall} fill="var(--cloth)" />
     <rect
       x={middle[0] - picture.button / 2}
@@ -77,7 +77,7 @@
   <svg
     viewBox="{x} {y} {wide} {tall}"
     preserveAspectRatio="xMidYMid slice"
-    class="block h-16 w-full"
+    class={['block w-full', size]}
     aria-hidden="true"
   >
     <rect {x} {y} width={wide} height={tall} fill="var(--cloth)" />

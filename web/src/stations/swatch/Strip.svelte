@@ -92,7 +92,7 @@
   <p class="sr-only">
     {strip.says}
     {strip.dots
-      .map((dot) => `Swatch ${dot.number}${dot.bead ? `, bead sewn ${dot.bead}` : ''}: ${SEEN[dot.seen]}.`)
+      .map((dot) => `Test ${dot.number}${dot.bead ? `, side sewn ${dot.bead}` : ''}: ${SEEN[dot.seen]}.`)
       .join(' ')}
   </p>
 </figure>

@@ -56,7 +56,7 @@
         <button
           class="btn btn-ghost btn-sm"
           aria-expanded={photo === item.id}
-          aria-label="Photo of swatch {item.number}"
+          aria-label="Photo of Test {item.number}"
           onclick={() => (photo = photo === item.id ? '' : item.id)}>Photo</button
         >
         {#if item.accepted}

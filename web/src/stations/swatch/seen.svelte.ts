@@ -12,6 +12,7 @@ type Form = {
   looks: Record<string, string>;
   symptoms: Symptom[];
   note: string;
+  /** Where somebody is who goes question by question; none before the first and after the last. */ panel?: string;
 };
 
 // Nothing is preselected: what was not looked at is not said.
@@ -61,11 +62,18 @@ export class Seen {
     asked: Look['key'][],
     sewnWith: NonNullable<EntryTyped['with']>,
   ): Omit<EntryTyped, 'kind' | 'happened_at' | 'sent_at'> {
-    const { passes, looks, caliper, ...rest } = $state.snapshot(this.form);
+    const { passes, looks, caliper, measured, symptoms, note } = $state.snapshot(this.form);
     const seen = Object.fromEntries(
       Object.entries(looks).filter(([look]) => asked.some((key) => key === look)),
     );
     const by = caliper ? { 'measured.with': 'caliper' } : {};
-    return { ...rest, with: { ...sewnWith, ...by }, looks: seen as Looks, ...(passes ? { passes } : {}) };
+    return {
+      measured,
+      symptoms,
+      note,
+      with: { ...sewnWith, ...by },
+      looks: seen as Looks,
+      ...(passes ? { passes } : {}),
+    };
   }
 }

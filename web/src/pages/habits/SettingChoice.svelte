@@ -1,0 +1,27 @@
+<script lang="ts">
+  // A setting of the whole workroom that is one of a few.
+  import { workroom, type WorkroomChange } from '../../api/workroom.svelte';
+
+  type Props = {
+    name: 'csv' | 'caliper';
+    question: string;
+    change: (body: WorkroomChange) => Promise<void>;
+  };
+  let { name, question, change }: Props = $props();
+</script>
+
+<fieldset class="mt-7" data-setting-choice={name}>
+  <legend class="font-serif text-xl font-semibold">{question}</legend>
+  {#each workroom.field(`workroom.${name}`)?.choices ?? [] as choice (choice.key)}
+    <label class="mt-1 flex w-fit cursor-pointer gap-3">
+      <input
+        type="radio"
+        class="radio mt-1 radio-sm"
+        {name}
+        checked={workroom.data?.[name] === choice.key}
+        onchange={() => change({ [name]: choice.key })}
+      />
+      {choice.name}
+    </label>
+  {/each}
+</fieldset>

@@ -1,0 +1,125 @@
+<script lang="ts">
+  // What is done now, very large: its picture, its headline and figure, what it warns of, and what it asks.
+  import type { Session, SessionClosure, SessionMoment, SessionStep } from '../../api/client';
+  import { headlineOf } from '../../session/card';
+  import HoleBeats from '../../session/HoleBeats.svelte';
+  import type { SessionWork } from '../../session/session.svelte';
+  import StepPicture from '../../session/StepPicture.svelte';
+  import { timeOf } from '../../session/words';
+  import Fold from '../../ui/Fold.svelte';
+
+  type Props = {
+    work: SessionWork;
+    doc: Session;
+    now: SessionStep;
+    closure: SessionClosure | undefined;
+    /** Until it is dry. */ wait: SessionMoment | undefined;
+    /** It was pressed too early. */ wet: boolean;
+    measured: string;
+  };
+  let { work, doc, now, closure, wait, wet, measured = $bindable() }: Props = $props();
+
+  let joined = $derived(work.card.length > 1);
+  let headline = $derived(headlineOf(work.card, closure));
+  let near = $derived(work.card.some((step) => step.near));
+  let cautions = $derived([...new Set(work.card.flatMap((step) => step.caution ?? []))]);
+  let figure = $derived(joined ? work.card.find((step) => step.figure)?.figure : now.figure);
+  /** What is done for the first time is told in full; from the second time on the rest of it is one tap away. */
+  let firstTime = $derived(
+    !work.past.some((step) => step.closure === now.closure && step.name === now.name && step.id !== now.id),
+  );
+  /** The start mark is what has to be seen of a hole whose beats are joined. */
+  let picture = $derived((joined && work.card.find((step) => step.name === 'place')) || now);
+  /** Names of what is done at every hole of these buttonholes. */
+  let beats = $derived(
+    new Set(
+      now.turn === 'hole'
+        ? [...work.past, ...work.steps]
+            .filter((step) => step.closure === now.closure && step.turn === 'hole')
+            .map((step) => step.name)
+            .filter((name) => ['reset', 'place', 'lever'].includes(name))
+        : [],
+    ),
+  );
+</script>
+
+<!-- What is longer than the screen is scrolled by keys too. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<section class="min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-8" tabindex="0" aria-label="The step">
+  <!-- The picture is never below the fold: on a phone it comes first. -->
+  <div class="flex flex-col gap-x-8 gap-y-2 lg:flex-row">
+    <div class="order-2 min-w-0 flex-1 lg:order-1">
+      <p class="text-lg text-secondary sm:text-xl">{now.part}</p>
+      <h1
+        class="mt-1 font-serif text-[clamp(1.9rem,2.4vw+1.4vh,4.2rem)] leading-[1.1] font-semibold wrap-anywhere"
+        data-answer
+        data-step={now.id}
+      >
+        {headline}
+      </h1>
+      {#if figure}
+        <p
+          class="mt-2 font-serif text-[clamp(2.6rem,9vmin,7rem)] leading-none font-semibold text-primary"
+          data-figure
+        >
+          {figure.text}
+          <span class="font-sans text-xl font-normal text-secondary"
+            >{picture.name === 'place' ? 'from the top edge' : (figure.label ?? '')}</span
+          >
+        </p>
+      {/if}
+      {#if joined}
+        <ol class="mt-2 text-xl" data-beats={work.card.length}>
+          {#each work.card as beat (beat.id)}<li>
+              <strong>{beat.does}</strong>
+              {beat.how ?? ''}
+            </li>{/each}
+        </ol>
+      {/if}
+    </div>
+    <div class="order-1 shrink-0 text-xl lg:order-2 lg:w-[38%] lg:max-w-xl">
+      <StepPicture step={picture} {closure} />
+      {#if beats.size > 1}<div class="mt-2"><HoleBeats names={beats} card={work.card} /></div>{/if}
+    </div>
+  </div>
+  {#if near || cautions.length > 0}
+    <div class="mt-3 text-xl text-warning">
+      {#if near}<p class="font-semibold">Foot off the pedal.</p>{/if}
+      {#each cautions as caution (caution)}
+        <p class="border-l-4 border-warning pl-3" data-caution>{caution}</p>
+      {/each}
+    </div>
+  {/if}
+  {#if wait && wait.from > 0}
+    <p class="mt-2 text-2xl" data-dry-at>
+      Dry at {timeOf(doc.as_of, wait.from)}.
+      {#if wet}<strong class="text-warning" data-wet
+          >Not dry yet. Touch it: if it is dry, tap once more.</strong
+        >{/if}
+    </p>
+  {/if}
+  {#if now.how && !joined}<p class="mt-3 max-w-5xl text-[clamp(1.15rem,2.6vmin,1.9rem)]">
+      {now.how}
+    </p>{/if}
+  {#if now.symptom && !joined}
+    {#if firstTime}<p class="mt-2 max-w-3xl text-lg" data-more>{now.symptom}</p>
+    {:else}<Fold name="sew-more" title="More"><p class="max-w-3xl text-lg">{now.symptom}</p></Fold>{/if}
+  {/if}
+  {#if beats.size > 1}
+    <label class="mt-2 flex min-h-11 cursor-pointer items-center gap-2 text-secondary">
+      <input
+        type="checkbox"
+        class="checkbox checkbox-sm"
+        checked={work.singly}
+        onchange={() => work.toggleSingly()}
+      />
+      Show every step
+    </label>
+  {/if}
+  {#if now.asks}
+    <label class="mt-3 flex flex-wrap items-center gap-3 text-xl"
+      >How long is the slit now?
+      <input data-measures inputmode="decimal" class="input w-36 bg-base-100 text-xl" bind:value={measured} />
+    </label>
+  {/if}
+</section>

@@ -1,0 +1,69 @@
+// Beats that are done in one go. From the third hole of a kind on a hole is one card: its words are known by then, and
+// only its figure is new. What is set on the machine before, and put back after, can be ticked as one list.
+import type { SessionClosure, SessionStep } from '../api/client';
+
+/** Holes sewn beat by beat before their beats are one card. */
+const LEARNED = 2;
+
+/** A sentence without its figures. */
+const words = (step: SessionStep): string => step.does.replace(/[\d.,/ ]+/g, ' ');
+const ofHole = (step: SessionStep): boolean =>
+  step.turn === 'hole' && step.hole !== null && step.rescue === null;
+/** It has to be answered or waited for by itself. */
+const alone = (step: SessionStep): boolean => step.asks !== null || step.dry_wait || step.rescue !== null;
+
+/** It sets the machine and nothing else, outside any hole. */
+const setting = (step: SessionStep): boolean => step.sets_only && step.turn === null && !alone(step);
+
+/** Steps from the one at hand on that belong together. */
+function leading(steps: SessionStep[], same: (step: SessionStep) => boolean): SessionStep[] {
+  const end = steps.findIndex((step) => !same(step));
+  return end < 0 ? steps : steps.slice(0, end);
+}
+
+/** What one press of Done does.
+ * @param past steps done before, the oldest first
+ * @param singly whether somebody wants every step by itself
+ * @returns the step at hand, or all beats of its hole */
+export function cardOf(steps: SessionStep[], past: SessionStep[], singly: boolean): SessionStep[] {
+  const [first] = steps;
+  if (!first) return [];
+  if (singly || !ofHole(first) || alone(first)) return [first];
+  const beats = leading(
+    steps,
+    (step) => ofHole(step) && step.closure === first.closure && step.hole === first.hole && !alone(step),
+  );
+  const before = past.filter(
+    (step) => ofHole(step) && step.closure === first.closure && step.hole !== first.hole,
+  );
+  const sewn = new Set(before.filter((step) => step.name === 'sew').map((step) => step.hole));
+  // A caution that was never shown, such as that of an empty bobbin, is not folded away.
+  const told = (step: SessionStep) => `${step.name} ${words(step)} ${step.caution ?? ''}`;
+  const known = new Set(before.map(told));
+  return sewn.size >= LEARNED && beats.every((step) => known.has(told(step))) ? beats : [first];
+}
+
+/** What is set on the machine one thing after the other, from the step at hand on; nothing where there is only one. */
+export function settingsAhead(steps: SessionStep[]): SessionStep[] {
+  const [first] = steps;
+  if (!first || !setting(first)) return [];
+  const list = leading(
+    steps,
+    (step) => setting(step) && step.part === first.part && step.closure === first.closure,
+  );
+  return list.length > 1 ? list : [];
+}
+
+/** The beat of a card that this goes wrong at: of those where it can, the sewing. */
+export function beatOf(card: SessionStep[], mishap: string): SessionStep | undefined {
+  const able = card.filter((step) => step.mishaps.includes(mishap));
+  return able.find((step) => step.name === 'sew') ?? able.at(-1) ?? card[0];
+}
+
+/** What a card says to do. */
+export function headlineOf(card: SessionStep[], closure: SessionClosure | undefined): string {
+  const [first] = card;
+  if (!first || card.length === 1) return first?.does ?? '';
+  const number = closure?.holes.find((hole) => Math.abs(hole.at - (first.hole ?? -1)) < 0.01)?.number;
+  return `Sew ${closure?.noun ?? 'hole'} ${number ?? ''}.`;
+}

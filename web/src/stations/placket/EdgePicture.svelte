@@ -1,0 +1,127 @@
+<script lang="ts">
+  // The edge large, lying along the page: every hole at its place with its button, and the space between two buttons.
+  import type { Closure } from '../../api/client';
+  import ButtonFace from '../../drawn/ButtonFace.svelte';
+  import Cloth from '../../drawn/Cloth.svelte';
+
+  type Props = { closure: Closure; picked: number; pick: (hole: number) => void };
+  let { closure, picked, pick }: Props = $props();
+
+  const id = $props.id();
+  let layout = $derived(closure.sheet.placket);
+  let plan = $derived(closure.plan);
+  let length = $derived(plan['placket.run_length'].mm);
+  let button = $derived(closure.sheet.button);
+  let fastens = $derived(closure.sheet.stages.some((stage) => stage.word === 'attach'));
+  /** Thin edges are drawn wider than long ones are narrow: the picture keeps its shape. */
+  let tall = $derived(length * 0.27);
+  let text = $derived(length * 0.0215);
+  let edge = $derived(Math.min(plan['placket.extension'].mm, tall * 0.42));
+  let band = $derived(tall * 0.66);
+  let size = $derived(Math.min(1, (band * 0.6) / button.largest.mm));
+  let rows = $derived(
+    plan['placket.rows'] === 'double' ? Math.min(plan['placket.offset'].mm, band * 0.3) : 0,
+  );
+</script>
+
+{#if layout}
+  <svg
+    viewBox="{-length * 0.02} {-text * 1.9} {length * 1.04} {tall + text * 2}"
+    class="block max-h-72 w-full"
+    role="group"
+    aria-label="The edge, from the top at the left"
+  >
+    <defs>
+      <pattern
+        id="{id}-hatch"
+        width={text * 0.5}
+        height={text * 0.5}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <path
+          d="M0 0V{text * 0.5}"
+          stroke="var(--color-base-content)"
+          stroke-opacity="0.5"
+          stroke-width={text * 0.12}
+        />
+      </pattern>
+    </defs>
+    <Cloth x={0} y={0} width={length} height={band} />
+    <path
+      d="M0 0H{length}M0 0V{band}"
+      stroke="var(--color-base-content)"
+      stroke-width={text * 0.12}
+      fill="none"
+    />
+    <path
+      d="M0 {edge}H{length}"
+      stroke="var(--color-primary)"
+      stroke-width={text * 0.08}
+      stroke-dasharray="{text * 0.6} {text * 0.3} {text * 0.15} {text * 0.3}"
+      opacity="0.6"
+    />
+    {#each plan['placket.keep_outs'] as keep (keep.id)}
+      <rect
+        x={keep.from.mm}
+        y="0"
+        width={Math.max((keep.to?.mm ?? keep.from.mm) - keep.from.mm, text * 0.3)}
+        height={band}
+        fill="url(#{id}-hatch)"
+      />
+    {/each}
+    {#each layout.holes as hole (hole.number)}
+      {@const chosen = picked === hole.number}
+      <!-- The same holes can be picked by keys on the edge at the left. -->
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+      <g class="cursor-pointer" onclick={() => pick(hole.number)} data-edge-hole={hole.number}>
+        <rect x={hole.at.mm - text * 1.5} y={0} width={text * 3} height={band} fill="transparent" />
+        {#if fastens}
+          {#each rows ? [0, rows * 2] : [0] as across (across)}
+            <g
+              transform="translate({hole.button.mm} {edge + across}) scale({size})"
+              opacity={across ? 0.6 : 0.9}
+            >
+              <ButtonFace {button} />
+            </g>
+          {/each}
+        {/if}
+        <path
+          d={hole.lies === 'vertical'
+            ? `M${hole.open_from.mm} ${edge}H${hole.open_to.mm}`
+            : `M${hole.at.mm} ${edge - hole.out_outer.mm}V${edge - hole.out_inner.mm}`}
+          stroke={chosen ? 'var(--color-warning)' : hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
+          stroke-width={hole.sewn ? text * 0.42 : text * 0.26}
+          stroke-dasharray={hole.sewn ? undefined : `${text * 0.35} ${text * 0.2}`}
+        />
+        <text
+          x={hole.at.mm}
+          y={-text * 0.7}
+          font-size={text * 1.05}
+          font-weight={chosen ? 700 : 600}
+          text-anchor="middle"
+          fill={chosen ? 'var(--color-warning)' : 'var(--color-base-content)'}>{hole.at.text}</text
+        >
+        {#if hole.gap}
+          <text
+            x={hole.at.mm - hole.gap.mm / 2}
+            y={band + text * 1.4}
+            font-size={text * 0.95}
+            text-anchor="middle"
+            fill="var(--color-accent)">{hole.gap.text}</text
+          >
+          <path
+            d="M{hole.at.mm - hole.gap.mm} {band + text * 0.35}H{hole.at.mm}"
+            stroke="var(--color-accent)"
+            stroke-width={text * 0.07}
+          />
+        {/if}
+        <path
+          d="M{hole.at.mm} {-text * 0.35}V{0}"
+          stroke="var(--color-base-content)"
+          stroke-width={text * 0.09}
+        />
+      </g>
+    {/each}
+  </svg>
+{/if}
