@@ -30,10 +30,14 @@ class BrowserTest < AppTest
     super
     BrowserTest.port
     Capybara.app_host = "http://127.0.0.1:#{BrowserTest.port}"
+    # Everything stands open, but where folds are what a test is about.
+    @unfolded = on_every_page("try { for (const key of ['everything', 'beats-singly']) localStorage.setItem('nimble-eyelet:' + key, 'true') } catch {}") if unfolded?
     return if self.class.keeps_pages?
 
     @plain = on_every_page("delete Navigator.prototype.serviceWorker")
   end
+
+  def unfolded? = true
 
   # What is so once something that nobody waits for here has happened.
   def eventually
@@ -58,6 +62,7 @@ class BrowserTest < AppTest
     leave
     wide
     on_no_page(@plain)
+    on_no_page(@unfolded)
 
     assert_empty strange.map(&:message), "the console stays silent"
   end
@@ -125,11 +130,28 @@ class BrowserTest < AppTest
     field.send_keys [:control, "a"], :backspace, *text.chars
   end
 
-  # One of several that lie side by side.
+  # One of several, side by side or in a list.
   #
   # @param where [String] selector of what they lie in
   # @param key [String] of the one that is picked
-  def pick(where, key) = find("#{where} label:has(input[value='#{key}'])").click
+  def pick(where, key)
+    listed = ", select#{where} option[value='#{key}']" if where.start_with?("[")
+    found = find("#{where} label:has(input[value='#{key}'])#{listed}")
+    found.tag_name == "option" ? found.select_option : found.click
+  end
+
+  # Opens what is folded away, unless it stands open.
+  def unfold(words)
+    fold = find("summary", text: words).find(:xpath, "..")
+    fold.find("summary", match: :first).click unless fold.matches_css?("[open]", wait: 0)
+  end
+
+  # What is chosen of a field: lying beside the others, or shown by a list.
+  def assert_picked(path, words)
+    chosen = "option:checked"
+
+    assert_selector "[data-path='#{path}'] label.bg-primary, select[data-path='#{path}'] #{chosen}", text: words, visible: :all
+  end
 
   def go(key) = find("main").send_keys(key)
 

@@ -8,10 +8,10 @@ class DemoTest < AppTest
   # garment, closure => H, opening, overall, verdict, style, foot, width, length, holes, attach
   EXPECTED = {
     ["linen field smock", "front placket"] =>
-      ["21 mm", "22.5 mm", "25 mm", "snug", "rectangular, two bar tacks", "carriage foot (the sledge)", "4.5 mm", "0.4 mm",
+      ["21 mm", "22.5 mm", "25 mm", "snug", "rectangular, two bar tacks", "buttonhole foot (the sledge)", "4.5 mm", "0.4 mm",
        [24, 122, 220, 300, 380, 460, 540], "3 mm"],
     ["linen field smock", "left cuff"] =>
-      ["13 mm", "14.5 mm", "17 mm", "snug", "rectangular, two bar tacks", "carriage foot (the sledge)", "4.5 mm", "0.4 mm",
+      ["13 mm", "14.5 mm", "17 mm", "snug", "rectangular, two bar tacks", "buttonhole foot (the sledge)", "4.5 mm", "0.4 mm",
        [13, 47], "2.5 mm"],
     ["ribbed merino henley", "neck placket"] =>
       ["13 mm", "15 mm", "17.5 mm", "snug", "stretch, open zigzag", "cording foot (the pronged one)", "5.1 mm", "0.6 mm",
@@ -126,14 +126,16 @@ class DemoTest < AppTest
   # What a station says, the steps, the strip, the card and the start marks say too.
   def assert_one_truth(sheet, id)
     slit, overall = sheet["opening"].values_at("length", "overall").map { |length| length["text"] }
-    steps = sheet["sewing"]["steps"].to_h { |step| [step["key"], "#{step['does']} #{step['how']}"] }
+    steps = sheet["sewing"]["steps"].to_h do |step|
+      [step["key"], step.values_at("does", "how", "symptom").compact.join(" ")]
+    end
     settings = sheet["recipe"]["settings"].to_h { |setting| [setting["key"], setting["text"].delete_suffix(" mm")] }
     said = sheet["opening"]["setting"]["says"]
 
     assert_includes steps.fetch("mark"), slit
-    assert_includes steps.fetch("stabilise"), settings.fetch("stabiliser")
+    assert_includes steps.fetch("stabilise").downcase, settings.fetch("stabiliser").downcase
     assert_includes steps.fetch("needle"), settings.fetch("needle")
-    assert_includes steps.fetch("settings"), "stitch length #{settings.fetch('stitch_length')}"
+    assert_includes steps.fetch("settings"), "length #{settings.fetch('stitch_length')}"
     assert_equal([slit, overall], sheet["swatch"]["to_sew"].values_at("opening", "overall").map { |length| length["text"] })
     assert_includes [steps.fetch("test-sew"), steps["clamp"]].join, said
     sheet["placket"]["holes"].each do |hole|

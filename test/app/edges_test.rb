@@ -116,7 +116,7 @@ class EdgesTest < AppTest
 
     assert_equal 2, found["plan"]["placket.keep_outs"].size
     found["sheet"]["placket"]["holes"].each { |hole| refute_includes 86..154, hole["at"]["mm"] }
-    assert(found["sheet"]["placket"]["cautions"].any? { |caution| caution["says"].include?("wants flat cloth") })
+    assert(found["sheet"]["placket"]["cautions"].any? { |caution| caution["says"].include?("wants flat fabric") })
   end
 
   def test_a_single_hole_needs_no_gaps

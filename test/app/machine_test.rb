@@ -153,6 +153,14 @@ class MachineTest < AppTest
       call(:post, "/api/workrooms/#{own}/caliper/reading")
 
       assert_status 404
+      # Until it is switched on there, and after it is switched off again.
+      there = %w[practice none].map do |switch|
+        seen = call(:get, "/api/workrooms/#{own}")["revision"]
+        call(:patch, "/api/workrooms/#{own}", { caliper: switch }, "HTTP_IF_MATCH" => "\"#{seen}\"")
+        call(:get, "/api/workrooms/#{own}/caliper")["there"]
+      end
+
+      assert_equal [true, false], there
     end
   end
 

@@ -117,7 +117,7 @@ class PrintTest < AppTest
   def test_the_text_names_garment_and_places
     text = PDF::Reader.new(StringIO.new(strip("pdf"))).pages.map(&:text).join(" ")
 
-    ["linen field smock", "front placket", "fullest point", "220 mm", "50 mm", "pocket edge", "Page 2 of 3", "underlap", "grain",
+    ["linen field smock", "front placket", "fullest point", "220 mm", "50 mm", "pocket edge", "Page 2 of 3", "button side", "grain",
      "centre line", "right over left"].each do |words|
       assert_includes text, words
     end

@@ -77,7 +77,7 @@ class StitchTest < AppTest
 
     ["linen field smock: front placket", "Lapwing", "Stitch width: 4.5 mm", "Stitch length: 0.4 mm",
      "Put the button in the foot. Then open the foot 5 more clicks of 0.5 mm: 22.5",
-     "It begins at the end toward you; the left side first",
+     "It begins at the end towards you; the left side first",
      "Put back", "Push the buttonhole lever up", "Presser foot"].each do |words|
       assert_includes text, words
     end
@@ -88,7 +88,7 @@ class StitchTest < AppTest
 
     assert_empty step("settings")["outdated"]
     assert_includes step("sew-7")["outdated"].join(" "), said("density_choice.second_pass")
-    assert_includes step("sew-7")["how"], said("steps.sew_the_whole_hole")
+    assert_includes step("sew-7")["does"], said("steps.sew_the_whole_hole")
     assert_includes card, said("steps.sew_the_whole_hole")
     assert_includes record, said("record_pdf.sewn_twice")
   end

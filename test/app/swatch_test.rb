@@ -260,7 +260,7 @@ class SwatchPageTest < AppTest
     assert_equal 1, page.page_count
     text = page.pages.first.text
 
-    ["linen field smock: front placket", "Pin the scrap here", "21.5 mm", "tight", "bead sewn away: a little cloth",
+    ["linen field smock: front placket", "Pin the scrap here", "21.5 mm", "tight", "side sewn away: a little fabric",
      "stitch length 0.4", "cut with the ripper", "Lapwing"].each do |words|
       assert_includes text, words
     end

@@ -60,7 +60,7 @@ class BagAndCoatTest < BrowserTest
     assert_no_selector "[data-look=space]"
     go "7"
 
-    assert_text "Sew a test tack on a scrap of the same layers, grain and stabiliser: key at #{key}."
+    assert_text "Sew a test tack on a matching scrap: key at #{key}."
     assert_no_text said("opened.how_the_holes_are")
     go "9" # eight stages: nothing lies there
     go "8"
@@ -80,7 +80,7 @@ class BagAndCoatTest < BrowserTest
            "recipe.style" => "corded",
            "placket.run_length" => "500", "placket.count" => "3", "placket.grid" => "half_millimetre" }, match(coat))
     visit "#{@home}/closures/#{coat}/attach"
-    find("[data-path='attach.shank_by'] label", text: said("attach_habits.eyelet_and_removable_pin")).click
+    pick "[data-path='attach.shank_by']", "pin"
 
     assert_saved
     click_button said("attach.plan_the_eyelets_as")

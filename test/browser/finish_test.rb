@@ -9,7 +9,6 @@ class FinishTest < BrowserTest
 
   def open_drawer
     open_station "sewing"
-    find("[data-opened] summary").click
   end
 
   def slide(label, to)
@@ -28,13 +27,13 @@ class FinishTest < BrowserTest
 
     assert_saved
     assert_selector "svg[aria-label*='#{said('cut_picture.of_the_chisel', '2', 'bites')}']"
-    said = "its edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm"
+    said = "edge from 0 mm to 12 mm, then 10.5 mm to 22.5 mm"
 
     assert_text said
     session = begin_session([SMOCK])
     steps = call(:get, "/api/workroom/sessions/#{session}")["steps"].select { |step| step["key"].start_with?("open-at") }
 
-    assert_equal(7, steps.count { |step| step["does"].include?(said) })
+    assert_equal(7, steps.count { |step| step.values_at("does", "how").join(" ").include?(said) })
     type "cut.chisel", "2"
 
     assert_selector "[role=alert]", text: "3 mm"
@@ -71,7 +70,7 @@ class FinishTest < BrowserTest
 
     assert_button said("button_sewn_panel.stop")
     click_button said("button_sewn_panel.stop")
-    within("[data-path='attach.pattern']") { find("label", text: said("button_pattern.an_arrow")).click }
+    pick "[data-path='attach.pattern']", "arrow"
 
     assert_text "to the left, then to the right, then along the middle"
     assert_selector "[data-strikes]", text: "clears"
@@ -97,8 +96,8 @@ class FinishTest < BrowserTest
     find("[data-habit='attach.secure'] label", text: said("attach_habits.knot_and_liquid")).click
     open_station "attach"
 
-    assert_selector "[data-path='attach.secure'] label.bg-primary", text: said("pick.as_the_house", said("attach_habits.knot_and_liquid"))
-    find("[data-path='attach.marks'] label", text: said("attach.from_the_plan")).click
+    assert_picked "attach.secure", said("pick.as_the_house", said("attach_habits.knot_and_liquid"))
+    pick "[data-path='attach.marks']", "plan"
 
     assert_saved
     open_station "sewing"
@@ -132,7 +131,7 @@ class FinishTest < BrowserTest
     open_station "print"
     click_button said("shelf_count.lay_by_for_this", "8")
 
-    assert_selector "[data-supplies]", text: "9 in the stash, 8 laid by for this"
+    assert_selector "[data-supplies]", text: "9 in the stash, 8 set aside for this"
     fill_in said("supplies.buttons_on_cards_of"), with: "a few"
 
     assert_selector "[role=alert]", text: said("supplies.a_whole_number_from")

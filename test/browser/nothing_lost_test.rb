@@ -15,7 +15,7 @@ class NothingLostTest < BrowserTest
     type "button.hole_diameter", "2"
 
     assert_text said("top_bar.not_saved", "1")
-    assert_equal "2 mm", closure["plan"]["button.hole_diameter"]["text"]
+    eventually { assert_equal "2 mm", closure["plan"]["button.hole_diameter"]["text"] }
     visit current_path
 
     assert_field said("stash_form.diameter"), with: "wide"
@@ -76,7 +76,7 @@ class NothingLostTest < BrowserTest
     type "button.diameter", "19"
     find("header a", text: "Marsh Walk").click
 
-    assert_selector "h2", text: "linen field smock"
+    assert_selector "h3", text: "linen field smock"
     eventually do
       assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
     end

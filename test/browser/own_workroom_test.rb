@@ -47,10 +47,10 @@ class OwnWorkroomTest < BrowserTest
 
     assert_no_text "oilskin jacket"
     visit "/"
-    click_button said("shelf_page.put_away", "Heron Cottage")
+    click_button said("workrooms_page.set_aside", "Heron Cottage")
     click_button said("workrooms_page.take_back", "Heron Cottage")
 
-    assert_selector "h2", text: "oilskin jacket"
+    assert_selector "h3", text: "oilskin jacket"
   end
 
   def test_undo_right_after_a_tick_offers_to_withdraw_it_and_the_log_shows_that

@@ -43,7 +43,7 @@ class SessionBrowserTest < BrowserTest
     click_button said("session_page.back_to_the_best")
 
     assert_no_selector "[data-wish]"
-    find("summary", text: said("costs.what_it_is_reckoned")).click
+    unfold said("costs.what_it_is_reckoned")
     fill_in said("costs.fray_liquid_dries_minutes"), with: "soon"
     find_field(said("costs.fray_liquid_dries_minutes")).send_keys(:tab)
 
@@ -52,7 +52,7 @@ class SessionBrowserTest < BrowserTest
 
   def test_a_session_left_says_what_is_still_set_on_every_page
     visit ROOM
-    find("summary", text: said("sit_down.sit_down_at_a")).click
+    unfold said("sit_down.sit_down_at_a")
     all("[data-sit-down] input[type=checkbox]").first.click
     click_button said("sit_down.begin_a_session")
 
@@ -77,7 +77,7 @@ class SessionBrowserTest < BrowserTest
     session = begin_session(AVOCET)
     hurry
     visit "#{ROOM}/sessions/#{session}"
-    find("summary", text: said("costs.what_it_is_reckoned")).click
+    unfold said("costs.what_it_is_reckoned")
 
     assert_nothing_found
     sew(session)

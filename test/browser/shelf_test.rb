@@ -13,7 +13,7 @@ class ShelfPageTest < BrowserTest
     click_on said("shelf_form.keep_it")
 
     assert_selector "[role=alert]", text: said("field.this_needs_a_name")
-    find_field("cloth").set "heron fleece"
+    find_field("fabric").set "heron fleece"
     click_on said("shelf_form.keep_it")
 
     assert_selector "main li", text: "heron fleece"

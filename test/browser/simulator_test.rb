@@ -15,11 +15,11 @@ class SimulatorTest < BrowserTest
   # How much of a strip of the canvas is cloth still, of the bead on that side.
   def bare(side, canvas: 0)
     page.evaluate_script(<<~JS)
-      (() => { const drawn = document.querySelectorAll('canvas')[#{canvas}], canvas = document.createElement('canvas')
+      (() => { const drawn = document.querySelectorAll("section[aria-label='See it sewn'] canvas")[#{canvas}], canvas = document.createElement('canvas')
         canvas.width = drawn.width; canvas.height = drawn.height
         const pen = canvas.getContext('2d', { willReadFrequently: true })
         pen.drawImage(drawn, 0, 0)
-        // The hole lies along the canvas: the left bead is the lower one.
+        // The hole lies along the canvas: the left-hand side is the lower one.
         const y = Math.round(canvas.height * (#{side == :left ? 0.62 : 0.38})), x = Math.round(canvas.width * 0.3), tall = Math.round(canvas.width * 0.4)
         const dots = pen.getImageData(x, y, tall, 1).data, cloth = pen.getImageData(2, 2, 1, 1).data
         let open = 0
@@ -53,19 +53,19 @@ class SimulatorTest < BrowserTest
   def test_dials_make_beads_gappy_full_and_unlike_each_other
     open_station "recipe"
 
-    assert_selector "[data-cover]", text: "left bead: full"
+    assert_selector "[data-cover]", text: "left-hand side: full"
     full = bare(:left)
     turn said("simulator.stitch_length"), "0.8"
 
-    assert_selector "[data-cover]", text: /left bead: gappy.*right bead: gappy/
+    assert_selector "[data-cover]", text: /left-hand side: gappy.*right-hand side: gappy/
     assert_operator bare(:left), :>, full
     click_button said("simulator.as_the_recipe")
     click_button said("simulator.set_this_one_beside")
     turn said("simulator.feed_off_balance"), "30"
 
-    assert_selector "[data-cover]", text: /left bead: gappy.*right bead: piled up/
+    assert_selector "[data-cover]", text: /left-hand side: gappy.*right-hand side: piled up/
     assert_operator bare(:left), :>, bare(:right)
-    assert_selector "canvas", count: 2
+    assert_equal 2, simulator.all("canvas").size
     assert_in_delta bare(:left, canvas: 1), bare(:right, canvas: 1), 0.12
     assert_no_selector "header [role=status]", text: "Saving"
   end
@@ -84,14 +84,15 @@ class SimulatorTest < BrowserTest
     assert_text "Tex 75 polyester"
 
     assert_selector "[data-bobbin]", text: /It lasts for \d of 7 holes/
-    find("summary", text: said("scores.why_not_another", "style")).click
+    find("[data-setting=style]").click
+    unfold said("scores.why_not_another", "style")
 
     assert_selector "[data-score=keyhole]", text: said("scores.against", said("style_rules.an_eyelet_has_nothing"))
   end
 
   def test_who_knows_no_figures_weighs_folds_and_pulls
     open_station "cloth"
-    find("summary", text: said("feel.i_know_none_of")).click
+    unfold said("feel.i_know_none_of")
     fill_in "Grams", with: "1.8"
     fill_in said("feel.side_of_the_square"), with: "10cm"
     click_button "Use 180 g/m²"
@@ -108,6 +109,6 @@ class SimulatorTest < BrowserTest
     assert_saved
     find("body").send_keys "7"
 
-    assert_text "Stabilise under every hole: tear-away"
+    assert_text "Tear-away under the hole"
   end
 end

@@ -48,7 +48,7 @@ class StationsTest < BrowserTest
 
   def test_measuring_more_than_once
     open_station "button"
-    find("summary", text: said("measuring.how_to_measure_it")).click
+    unfold said("measuring.how_to_measure_it")
     fill_in said("measuring.reading", "1"), with: "19"
     fill_in said("measuring.reading", "2"), with: "19.2"
 
@@ -107,7 +107,7 @@ class StationsTest < BrowserTest
 
   def test_holes_across_the_run
     open_station "placket"
-    find("label", text: said("run.across_the_run")).click
+    pick "[data-path='placket.orientation']", "horizontal"
 
     assert_selector "th", text: said("placket.outer_end_beyond_centre")
     assert_no_text said("placket.button_sits")
@@ -133,7 +133,7 @@ class StationsTest < BrowserTest
 
   def test_a_setting_is_overruled_and_given_back_to_the_rules
     open_station "recipe"
-    click_on said("shelf_page.change", "stitch length")
+    find("[data-setting=stitch_length]").click
     type "recipe.stitch_length", "0.6"
 
     assert_selector "[data-setting=stitch_length]", text: "0.6 mm"
@@ -141,7 +141,7 @@ class StationsTest < BrowserTest
     click_on said("recipe.as_the_rules_say")
 
     assert_selector "[data-setting=stitch_length]", text: "0.4 mm"
-    click_on said("shelf_page.change", "style")
+    find("[data-setting=style]").click
     find("select[data-path='recipe.style']").select "keyhole"
 
     assert_selector "[data-setting=style]", text: "keyhole"
@@ -183,7 +183,7 @@ class StationsTest < BrowserTest
     click_on said("top_bar.another_closure_now", "linen field smock", "front placket")
     find("[role=menuitem]", text: said("term.left_cuff")).click
 
-    assert_current_path "#{ROOM}/closures/2/opening"
+    assert_current_path "#{ROOM}/closures/2/length"
     assert_answer "14.5 mm"
     assert_equal "Length: left cuff, linen field smock", page.title
     page.go_back
@@ -250,7 +250,7 @@ class StationsTest < BrowserTest
     click_on said("sew_page.back_one_step")
 
     assert_answer said("steps.fit_a_new_needle")
-    check said("steps.fit_the", "carriage foot (the sledge)")
+    within("[data-fold=sew-steps]") { check said("steps.fit_the", "buttonhole foot (the sledge)") }
 
     assert_text "#{said('sewing.passed_over')} #{said('steps.fit_a_new_needle')}"
     assert_answer said("steps.fit_a_new_needle")
@@ -260,7 +260,7 @@ class StationsTest < BrowserTest
     assert_saved
     visit current_path
 
-    assert_checked_field said("steps.fit_the", "carriage foot (the sledge)")
+    assert_checked_field said("steps.fit_the", "buttonhole foot (the sledge)")
   end
 
   # A ticked step knows what it was done with; a hole that is sewn stays, or is done again.

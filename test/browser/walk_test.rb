@@ -76,13 +76,13 @@ class WalkTest < BrowserTest
     2.times { click_on said("sew_page.done") }
 
     assert_selector "header [role=status]", text: said("machine_page.all_saved")
-    check said("steps.fit_the", "sliding scale foot (the long frame)")
+    within("[data-fold=sew-steps]") { check said("steps.fit_the", "sliding scale foot (the long frame)") }
 
     assert_selector "aside", text: said("foot.sliding_scale_foot")
     find("main").send_keys "8"
 
     assert_answer "3 mm"
-    find("label", text: said("button_pattern.a_cross")).click
+    pick "[data-path='attach.pattern']", "cross"
 
     assert_answer "4 mm"
     find("main").send_keys "9"
@@ -155,13 +155,13 @@ class WalkTest < BrowserTest
     assert_text said("button.is_on_the_shelf", "horn disc")
     visit ROOM
 
-    assert_selector "h2", text: "storm hood"
+    assert_selector "h3", text: "storm hood"
     click_on said("workroom_page.remove", "throat strap")
 
-    assert_no_selector "h2", text: "storm hood"
+    assert_no_selector "h3", text: "storm hood"
     click_on said("shelf_page.put_it_back")
 
-    assert_selector "h2", text: "storm hood"
+    assert_selector "h3", text: "storm hood"
   end
 
   def test_inches_for_people_with_inch_rulers

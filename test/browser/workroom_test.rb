@@ -67,14 +67,14 @@ class WorkroomPageTest < BrowserTest
 
   def test_the_caliper_reads_into_the_field_somebody_is_in
     open_station "button"
-    find("summary", text: said("caliper.open_its_jaws")).click
+    unfold said("caliper.open_its_jaws")
     fill_in said("caliper.between_the_jaws"), with: "20.5"
     find("input[data-path='button.diameter']").click
     send_keys [:alt, "c"]
 
     assert_saved
     assert_match(/\A20\.(4[7-9]|5[0-3])/, find("input[data-path='button.diameter']").value)
-    find("summary", text: said("measuring.how_to_measure_it")).click
+    unfold said("measuring.how_to_measure_it")
     find("input[aria-label='#{said('measuring.reading', '1')}']").click
     send_keys [:alt, "c"]
     click_button said("caliper.mm_in")
@@ -117,7 +117,7 @@ class WorkroomPageTest < BrowserTest
 
     assert_selector "[data-setting]",
                     text: said("steps.clamp_the_button_then", "4", "22.5 mm")
-    find("summary", text: said("slit_length.the_same_as_a")).click
+    unfold said("slit_length.the_same_as_a")
 
     assert_selector "tr", text: "passing geometry + ease 22.5 mm 25 mm 18 mm and 4 more clicks"
     visit "#{ROOM}/machines/new"
@@ -137,14 +137,14 @@ class WorkroomPageTest < BrowserTest
   def test_every_habit_left_open_shows_what_the_house_does
     open_station "attach"
 
-    assert_selector "[data-path='attach.pattern'] label.bg-primary", text: said("pick.as_the_house", said("button_pattern.two_parallel_bars"))
-    find("[data-path='attach.pattern'] label", text: said("button_pattern.a_cross")).click
+    assert_picked "attach.pattern", said("pick.as_the_house", said("button_pattern.two_parallel_bars"))
+    pick "[data-path='attach.pattern']", "cross"
 
     assert_saved
     assert_text said("button_pattern.along_a_diagonal")
     open_station "placket"
 
-    assert_selector "[data-path='placket.seat'] label.bg-primary", text: said("run.below_the_upper_end", "your usual: 3 mm")
+    assert_picked "placket.seat", said("run.below_the_upper_end", "your usual: 3 mm")
     assert_selector "select[data-path='placket.edge'] option:checked", text: said("pick.the_house_habit", "10 mm")
     assert_selector "select[data-path='placket.grid'] option:checked", text: said("pick.the_house_habit", "whole millimetres")
     open_station "opening"
@@ -156,10 +156,10 @@ class WorkroomPageTest < BrowserTest
     tick(said("hole_turn.needle"))
     visit ROOM
 
-    assert_selector "section", text: "Left set Lapwing: needle universal 80/12", normalize_ws: true
+    assert_selector "section", text: /#{said('under_way.still_to_put_back')} Lapwing: needle/, normalize_ws: true
     click_on said("under_way.go_on_with", "linen field smock", "front placket")
 
-    assert_current_path "#{ROOM}/closures/1/sewing"
+    assert_current_path "#{ROOM}/closures/1/sew"
     assert_answer "Thread all-purpose polyester (tex 27 polyester)"
   end
 end

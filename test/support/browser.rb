@@ -12,7 +12,7 @@ module NimbleEyelet
       DRIVER = "/usr/bin/chromedriver"
       FLAGS = %w[--headless=new --no-sandbox --disable-gpu --no-first-run --disable-background-networking
                  --disable-component-update --disable-sync --disable-dev-shm-usage --force-color-profile=srgb
-                 --hide-scrollbars].push("--host-resolver-rules=MAP sewing.test 127.0.0.1").freeze
+                 --hide-scrollbars --force-prefers-reduced-motion].push("--host-resolver-rules=MAP sewing.test 127.0.0.1").freeze
       # Seconds before something is taken for hung; whatever passes is not slowed by it.
       PATIENCE = 120
 

@@ -65,7 +65,7 @@ module NimbleEyelet
 
       # Several dials under one verb.
       def joined(sentence)
-        parts = sentence[/\ASet (.+)\.\z/, 1]&.split(/, | and (?=the balance|top tension|stitch)/) or return
+        parts = sentence[/\ASet (.+)\.\z/, 1]&.split(/, | and (?=balance|tension|width|length)/) or return
         found = parts.map { |part| @list.meaning(part) }
         found unless found.include?(nil)
       end

@@ -25,7 +25,10 @@ module NimbleEyelet
           wide = session(1280, 800)
           shoot(wide, "workroom", "")
           WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
-          shoot(wide, "stitches", "/closures/1/recipe") { |session| scroll_to(session, "section[aria-label='See it sewn']") }
+          shoot(wide, "stitches", "/closures/1/recipe") do |session|
+            session.find("[data-fold=settings-sewn] summary").click
+            scroll_to(session, "section[aria-label='See it sewn']")
+          end
           shoot(wide, "swatches", "/swatches")
           { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4" }.each do |name, path|
             shoot(wide, name, path)

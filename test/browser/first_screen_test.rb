@@ -1,0 +1,174 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require_relative "../support/at_the_machine"
+
+# What somebody sees first: a picture, an answer and the way on, without scrolling; a test hole question by question;
+# and a hole as one card.
+class FirstScreenTest < BrowserTest
+  include AtTheMachine
+
+  def unfolded? = false
+
+  # So many pixels may hang over: the room below the way on.
+  SPARE = 24
+
+  def test_every_stage_is_seen_without_scrolling
+    wide
+    %w[cloth button opening placket recipe swatch attach].each do |word|
+      open_station word
+
+      assert_selector "[data-answer], [data-test-card]"
+      over = page.evaluate_script("(() => { const main = document.querySelector('main'); return main.scrollHeight - main.clientHeight })()")
+
+      assert_operator over, :<=, SPARE, word
+      shown = page.evaluate_script(<<~JS)
+        Math.max(...[...document.querySelectorAll('main svg, main canvas')].map((one) => one.getBoundingClientRect().width))
+      JS
+
+      assert_operator shown, :>=, 330, "#{word} has its picture"
+      assert_violates_nothing
+    end
+  end
+
+  def test_what_is_folded_away_opens_and_stays_open
+    open_station "opening"
+
+    assert_no_selector "[data-path='opening.correction']"
+    find("summary", text: said("slit_length.more_choices")).click
+
+    assert_selector "[data-path='opening.correction']"
+    visit current_path
+
+    assert_selector "[data-path='opening.correction']"
+    find("summary", text: said("slit_length.more_choices")).click
+    find("label", text: said("next_station.show_everything")).click
+
+    assert_selector "[data-path='opening.correction']"
+    assert_selector "[data-says]"
+  end
+
+  # One question at a time, by keys: what was seen goes into the history as the page with everything enters it.
+  def test_a_test_hole_question_by_question
+    open_station "swatch"
+
+    assert_selector "[data-test-card=set]"
+    click_button said("test_card.it_is_set")
+    click_button said("test_card.it_is_sewn")
+    fill_in said("look_form.the_slit_as_measured"), with: "shortish"
+    %w[fit bead_away bead_back tension space].zip(%w[tight thin full even room]) do |look, grade|
+      click_button said("test_card.next"), exact: true
+
+      assert_selector "[data-test-card=look-#{look}]"
+      pick("[data-look=#{look}]", grade)
+
+      assert_selector "[data-test-card]:not([data-test-card=look-#{look}])"
+      click_button said("test_card.back"), exact: true
+
+      assert_selector "[data-look=#{look}] input[value=#{grade}]:checked", visible: :all
+    end
+    visit current_path
+
+    assert_selector "[data-test-card=look-space]"
+    click_button said("test_card.next"), exact: true
+    click_button said("test_card.save_the_test")
+
+    assert_selector "[role=alert]", text: said("notation.write_a_length_such")
+    6.times { click_button said("test_card.back"), exact: true }
+    fill_in said("look_form.the_slit_as_measured"), with: "21.5"
+    6.times { click_button said("test_card.next"), exact: true }
+    click_button said("test_card.save_the_test")
+
+    assert_selector "[data-test-card=verdict] [data-answer]"
+    eventually { assert_equal 1, closure["sheet"]["swatch"]["log"].size }
+    logged = closure["sheet"]["swatch"]["log"].first
+
+    assert_equal ["tight", "21.5 mm"], [logged["passes"], logged["measured"]["text"]]
+  end
+
+  # What was saved without a connection says so, and its advice comes afterwards; nothing of it is asked again.
+  def test_a_test_hole_saved_without_a_connection_is_not_asked_again
+    open_station "swatch"
+
+    assert_selector "main[data-fetched='9'] [data-test-card=set]"
+    click_button said("test_card.it_is_set")
+    click_button said("test_card.it_is_sewn")
+    fill_in said("look_form.the_slit_as_measured"), with: "22.5"
+    6.times { click_button said("test_card.next"), exact: true }
+    offline(true)
+    click_button said("test_card.save_the_test")
+
+    assert_selector "[data-test-card=verdict] [role=status]", text: said("verdict.saved_here")
+    offline(false)
+
+    assert_selector "[data-test-card=verdict] [data-answer]"
+    assert_no_text said("verdict.saved_here")
+    assert_equal 1, closure["sheet"]["swatch"]["log"].size
+  end
+
+  # On the practice machine the machine itself says what it sewed.
+  def test_a_test_hole_on_the_practice_machine_leads_to_its_advice
+    open_station "swatch"
+    click_button said("test_card.it_is_set")
+    click_button said("swatch.sew_it_on_the")
+
+    assert_selector "[data-test-card=verdict] [data-answer]"
+  end
+
+  # A slip is told from the card it happened on, at the beat it happened at; what came before that beat was done.
+  def test_something_goes_wrong_on_a_card_of_joined_beats
+    hurry
+    sew begin_session([SMOCK])
+    tap until page.has_selector?("[data-beats]", wait: 0)
+    at = here[/at-\d+/]
+    click_button said("sew_page.something_went_wrong")
+    find("[data-mishap=jammed]").click
+
+    assert_selector "[data-step*=rescue]"
+    tap while page.has_selector?("[data-step*=rescue]", wait: 0)
+
+    assert_equal at, here[/at-\d+/], "the same hole, from its start mark"
+    tap while here.include?(at)
+    kinds = db[:journal].where(kind: "mishap").select_map(:step_key)
+
+    assert_equal ["sew-#{at}"], kinds
+  end
+
+  # From the first step to the machine put back: how often somebody taps.
+  def test_from_the_third_hole_on_a_hole_is_one_card
+    hurry
+    sew begin_session([SMOCK])
+    joined = []
+    taps = 0
+    while page.has_selector?("[data-step]", wait: 0) && taps < 80
+      beats = page.has_selector?("[data-beats]", wait: 0) && find("[data-beats]")["data-beats"].to_i
+      joined << beats if beats
+      taps += tap
+    end
+
+    assert_selector "[data-answer]", text: said("sew_page.all_done")
+    assert_equal [5] * 5, joined
+    assert_operator taps, :<=, MOST_TAPS
+    assert_equal closure["sheet"]["sewing"]["steps"].size, closure["sheet"]["sewing"]["done"]
+  end
+
+  # For a front of seven holes and seven buttons.
+  MOST_TAPS = 55
+
+  private
+
+  # @return [Integer] taps it took to come to another step: what is not dry yet is asked about once
+  def tap
+    was = here
+    list = all("button", text: said("sew_page.all_of_these"), wait: 0).first
+    (list || find("[data-done]")).click
+
+    assert_selector "[data-wet], [data-step]:not([data-step='#{was}']), [data-answer]:not([data-step])"
+    return 1 unless has_selector?("[data-step='#{was}']", wait: 0)
+
+    find("[data-done]").click
+
+    assert_no_selector "[data-step='#{was}']"
+    2
+  end
+end
