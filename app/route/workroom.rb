@@ -34,7 +34,7 @@ module NimbleEyelet
         app.post("/api/workrooms") do
           show_workroom(workrooms.begin(**WorkroomFields.read({ "name" => "" }.merge(body_hash))), status: 201)
         end
-        app.post("/api/workrooms/sample") { show_workroom(Store::Sample.new(db).fresh, status: 201) }
+        app.post("/api/workrooms/sample") { show_workroom(Store::Sample.new(db, now: settings.now).fresh, status: 201) }
       end
 
       def self.one(app)

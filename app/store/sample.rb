@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Sample lays out the sample workroom, read from the files in db/sample: once in an empty database,
-# and again whenever somebody asks for it fresh.
+# and again whenever somebody asks for it fresh. It lies there in the middle of the work: db/sample/story.yml.
 #
 #   Store::Sample.new(db).first   # => true when it was laid out in an empty database
 #   Store::Sample.new(db).fresh   # => Workroom
@@ -9,6 +9,7 @@
 require "yaml"
 require_relative "../form/closure_form"
 require_relative "closures"
+require_relative "sample_story"
 require_relative "workrooms"
 
 module NimbleEyelet
@@ -17,8 +18,12 @@ module NimbleEyelet
       FOLDER = File.expand_path("../../db/sample", __dir__)
 
       # @param db [Sequel::Database]
-      def initialize(db, folder: FOLDER)
+      # @param story [Boolean] whether it lies there in the middle of the work, or as planned and never sewn
+      # @param now [Time]
+      def initialize(db, story: true, now: Time.now, folder: FOLDER)
         @db = db
+        @story = story
+        @now = now
         @folder = folder
       end
 
@@ -34,7 +39,7 @@ module NimbleEyelet
         end
       end
 
-      # @return [Workroom] as it was on the first day
+      # @return [Workroom]
       def fresh
         @db.transaction do
           @workroom = Workrooms.new(@db).begin(name: read("workroom").fetch("name"), sample: true)
@@ -45,6 +50,7 @@ module NimbleEyelet
           end
           read("stabilisers").each { |row| add("stabilisers", row) }
           read("garments").each { |garment| add_garment(garment, machines) }
+          read("story").each { |part| SampleStory.new(@workroom, part, now: @now).happen } if @story
           @workroom
         end
       end

@@ -50,6 +50,42 @@ class DemoTest < AppTest
     assert_equal EXPECTED.keys.sort, found.keys.sort
   end
 
+  # The example lies there in the middle of the work: one garment finished, one half sewn, one at its second test. What
+  # happened there was told as a person tells it, so every part of it agrees with every other.
+  def test_a_fresh_example_lies_in_the_middle_of_the_work
+    room = "/api/workrooms/#{call(:post, '/api/workrooms/sample')['slug']}"
+    under_way = call(:get, "#{room}/under-way")
+
+    assert_equal(["ribbed merino henley", "linen field smock"], under_way["closures"].map { |one| one["garment"] })
+    assert_equal([0, 4], under_way["closures"].map { |one| one["sewn"] })
+    assert_equal(%w[Avocet Lapwing], under_way["machines"].map { |one| one["name"] })
+    parts = call(:get, room)["garments"].flat_map { |garment| call(:get, "#{room}/garments/#{garment['id']}")["closures"] }
+
+    assert_equal(["jacket front"], parts.filter_map { |part| part["name"] if part["go_on"]["finished"] })
+    assert_empty(parts.flat_map { |part| part["stages"].filter_map { |stage| stage["word"] if stage["state"] == "stale" } })
+    parts.each { |part| assert_told_as_sewn("#{room}/closures/#{part['id']}", part) }
+  end
+
+  # Nothing is done that was not on the list, and the row drawn for the garment is the one that was sewn.
+  def assert_told_as_sewn(path, part)
+    sheet = call(:get, path)["sheet"]
+    sewn = sheet["placket"]["holes"].map { |hole| hole["sewn"] }
+    steps = sheet["sewing"]["steps"].select { |step| step["done"] }
+
+    assert_equal sewn, part["drawn"]["sewn"]
+    assert_equal(sewn.count(true), steps.count { |step| step["key"].start_with?("sew-") })
+    assert_equal part["done"], steps.size
+    assert_equal(sheet["swatch"]["log"].size, call(:get, "#{path}/journal").count { |line| line["kind"] == "swatch" })
+  end
+
+  # Whatever can go wrong has its drawing, and so has every step that is not only words.
+  def test_every_mishap_is_drawn
+    drawn = File.read("#{__dir__}/../../web/src/drawn/mishaps.ts").scan(/^  (\w+): \{/).flatten
+
+    assert_empty Sewing::MISHAPS.keys - drawn
+    assert_empty drawn - Sewing::MISHAPS.keys
+  end
+
   def test_every_answer_says_why
     db[:closures].select_map(:id).each do |id|
       sheet = closure(id)["sheet"]

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# Takes one picture of each main view, from the sample workroom as a new person finds it after a
-# first look round. With a folder as argument they go there, and only those whose name contains
-# the second argument, a regular expression.
+# Takes one picture of each main view, from the sample workroom as a new person finds it. With a folder as argument
+# they go there, and only those whose name contains the second argument, a regular expression.
 
 require_relative "world"
 require_relative "browser"
@@ -19,12 +18,11 @@ module NimbleEyelet
       end
 
       def take
-        World.open do |world|
+        World.open(story: true) do |world|
           @address = world.serve
-          prepare
           wide = session(1280, 800)
           shoot(wide, "workroom", "")
-          WORDS.each { |word| shoot(wide, word, "/closures/1/#{word}") }
+          WORDS.each { |word| shoot(wide, word, "/closures/#{word == 'swatch' ? 3 : 1}/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") do |session|
             session.find("[data-fold=settings-sewn] summary").click
             scroll_to(session, "section[aria-label='See it sewn']")
@@ -40,24 +38,6 @@ module NimbleEyelet
       end
 
       private
-
-      # What makes the pictures worth looking at: stations accepted, a swatch logged, steps done.
-      def prepare
-        closure
-        %w[cloth button opening].each { |stage| call(:put, "/closures/1/settled/#{stage}") }
-        log = ->(**seen) { enter(kind: "swatch", machine: 4, with: closure.dig("sheet", "swatch", "with"), symptoms: [], **seen) }
-        right = { bead_away: "full", bead_back: "full", tension: "even", space: "room" }
-        log.call(passes: "tight", measured: "21", looks: right.merge(bead_away: "thin", bead_back: "thin"),
-                 note: "cut with the ripper")
-        call(:patch, "/closures/1/plan", call(:get, "/closures/1/advice")["changes"].map do |change|
-          change["sets"]
-        end.reduce({}, :merge))
-        log.call(passes: "passes", measured: "22.5", looks: right.merge(tension: "dots"))
-        %w[needle thread foot settings clamp test-sew test-open].each do |key|
-          step = closure.dig("sheet", "sewing", "steps").find { |item| item["key"] == key }
-          enter(step.fetch("enter").merge("machine" => 4)) if step
-        end
-      end
 
       # A session of three closures: along the clock, a step of it wide and on a phone by lamplight, and the way out.
       def at_the_machine(wide, narrow)
@@ -96,8 +76,6 @@ module NimbleEyelet
         shoot(narrow, "phone-workroom", "")
         shoot(narrow, "phone-stash", "/stash")
       end
-
-      def closure = call(:get, "/closures/1")
 
       def enter(fact)
         now = Time.now.utc.iso8601(3)

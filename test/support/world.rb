@@ -27,9 +27,10 @@ module NimbleEyelet
       # @return [Proc(Hash, #call), nil] who stands between a browser and the server: a proxy, a fault
       attr_accessor :between
 
+      # @param story [Boolean] whether the sample lies in the middle of the work
       # @yieldparam world [World]
-      def self.open
-        world = new
+      def self.open(story: false)
+        world = new(story: story)
         yield world
       ensure
         world&.close
@@ -37,13 +38,13 @@ module NimbleEyelet
 
       NAME = "nimble_eyelet_test"
 
-      def initialize
+      def initialize(story: false)
         @folder = Dir.mktmpdir("nimble-eyelet-")
         File.chmod(0o755, @folder)
         @cluster = Server::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
         @db = Store::Database.connect(@cluster.database(NAME))
         Store::Database.migrate(@db)
-        Store::Sample.new(@db).first
+        Store::Sample.new(@db, story: story).first
         @first = FirstDay.new(@cluster, NAME)
       end
 
