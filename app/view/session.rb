@@ -78,16 +78,12 @@ module NimbleEyelet
         sheet = closure.sheet
         { id: closure.id, name: closure.plan.name, **called(closure.plan.button), garment: closure.garment_name,
           unit: closure.unit.to_s,
-          run_length: sheet.plan.placket.run_length.to_f, holes: if sheet.layout
-                                                                   sheet.layout.holes.map do |hole|
-                                                                     hole(hole, sheet.beginning)
-                                                                   end
-                                                                 else
-                                                                   []
-                                                                 end,
+          run_length: sheet.plan.placket.run_length.to_f, holes: holes(sheet, Presenter.new(closure.unit)),
           **so_far(sheet.progress), with: PlainValue.dump_all(sheet.sewn_with),
           waits: (waits(closure) if record.waiting.include?(closure)) }
       end
+
+      def self.holes(sheet, present) = sheet.layout ? sheet.layout.holes.map { |hole| hole(hole, sheet, present) } : []
 
       def self.called(button) = { noun: button.sewn, passes: button.form.noun }
 
@@ -101,11 +97,19 @@ module NimbleEyelet
         said.first || "Its holes do not fit yet."
       end
 
-      def self.hole(hole, beginning)
+      def self.hole(hole, sheet, present)
+        beginning = sheet.beginning
         { number: hole.number, at: hole.at.to_f, from: hole.from.to_f, to: hole.to.to_f, vertical: hole.vertical?,
           sewn: hole.sewn, button: hole.button.to_f,
           starts: hole.starts.map { |start| start.along.to_f }, away: beginning.away(hole),
-          begins: beginning.begins&.to_s, side: beginning.side }
+          begins: beginning.begins&.to_s, side: beginning.side,
+          edge: { lies: beginning.edge_lies(hole, sheet.plan.placket.overlap), text: from_edge(hole, present) } }
+      end
+
+      # How far in from the finished edge the needle goes in, where that is one figure.
+      def self.from_edge(hole, present)
+        found = hole.starts.map(&:from_edge).uniq
+        found.size == 1 ? present.length(found.first)[:text] : nil
       end
 
       def self.last(record)
@@ -172,7 +176,7 @@ module NimbleEyelet
       end
 
       def self.mishap(mishap, material)
-        { key: mishap.key, says: mishap.says, drawn: mishap.drawn, asks: mishap.asks, of_a_hole: mishap.of_a_hole?,
+        { key: mishap.key, says: mishap.says, asks: mishap.asks, of_a_hole: mishap.of_a_hole?,
           again: mishap.again, moves: mishap.moves, steps: way_out(mishap, material) }
       end
 

@@ -74,6 +74,18 @@ module NimbleEyelet
         hole.vertical? ? "the lower end" : "the body of the garment"
       end
 
+      # Where the finished edge lies while a hole is sewn, right side up. Of the buttonhole side that closes right over
+      # left it lies to the right as long as the top is away.
+      #
+      # @param hole [Hole]
+      # @param overlap [String] key of Run::OVERLAPS
+      # @return [String] "away", "near", "left" or "right", as the person sees it
+      def edge_lies(hole, overlap)
+        return outer_away ? "away" : "near" unless hole.vertical?
+
+        (overlap == "right") == outer_away ? "right" : "left"
+      end
+
       private
 
       def both(hole, run)

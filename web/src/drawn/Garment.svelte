@@ -24,7 +24,7 @@
     size = 'h-36',
   }: { part: Part; name: string; pick?: (hole: number) => void; picked?: number; size?: string } = $props();
 
-  let outline = $derived(outlineOf(part.use, part.place));
+  let outline = $derived(outlineOf(part.use, part.place, part.length));
   let holes = $derived(
     part.places.map((mm) => along(outline, Math.min(1, Math.max(0, mm / Math.max(part.length, 1))))),
   );

@@ -33,6 +33,34 @@ const COAT: Outline = {
   lines: ['M100 90V216', 'M66 150H84V156H66ZM116 150H134V156H116Z'],
   edge: [100, 88, 100, 216],
 };
+const FITTED: Outline = {
+  cloth: [
+    SLEEVES_LONG,
+    'M60 38Q100 54 140 38L142 90Q132 124 136 142L154 210Q100 218 46 210L64 142Q68 124 58 90Z',
+  ],
+  trim: ['M74 28Q100 38 126 28L140 44L112 92L100 78L88 92L60 44Z'],
+  lines: ['M100 80V214', 'M78 96Q74 130 80 166M122 96Q126 130 120 166'],
+  edge: [100, 84, 100, 206],
+};
+const LONG_COAT: Outline = {
+  cloth: [
+    'M64 46L44 58L22 190L52 206L70 110ZM136 46L156 58L178 190L148 206L130 110Z',
+    'M64 44Q100 58 136 44L142 96L166 212Q100 220 34 212L58 96Z',
+  ],
+  trim: ['M66 46Q62 6 100 4Q138 6 134 46Q118 60 100 62Q82 60 66 46Z', 'M92 60H108V216H92Z'],
+  lines: ['M80 46Q78 18 100 16Q122 18 120 46Q100 60 80 46Z'],
+  dashes: ['M60 150H84V156H60ZM116 150H140V156H116Z'],
+  edge: [100, 64, 100, 214],
+};
+const WAISTCOAT: Outline = {
+  cloth: [
+    'M66 30L84 26Q100 34 116 26L134 30Q126 64 146 88Q134 126 138 146L146 190L114 208L100 192L86 208L54 190L62 146Q66 126 54 88Q74 64 66 30Z',
+  ],
+  trim: ['M84 26Q100 36 116 26L100 96Z'],
+  lines: ['M100 96V192', 'M80 110Q76 140 80 176M120 110Q124 140 120 176'],
+  dashes: ['M66 150L84 154M134 150L116 154'],
+  edge: [100, 98, 100, 190],
+};
 const CARDIGAN: Outline = {
   cloth: [SLEEVES_LONG, 'M66 36L100 98L134 36L142 84L142 206Q100 211 58 206L58 84Z'],
   trim: ['M66 36L74 32L104 98V209L96 209V98Z', 'M134 36L126 32L100 90L104 98Z'],
@@ -160,9 +188,35 @@ const BY_USE: Record<string, Outline> = {
   bag: BAG,
 };
 
-/** The outline of a kind of garment with this place on it. */
-export function outlineOf(use: string, place: string): Outline {
-  return BY_PLACE[place] ?? BY_USE[use] ?? SHIRT;
+/** An edge up to so long, in mm, closes a waistcoat; from so long on a long coat. */
+const WAIST_LONG = 480;
+const KNEE_LONG = 690;
+
+function coatOf(place: string, length: number): Outline {
+  if (length >= KNEE_LONG) return LONG_COAT;
+  if (length > 1 && length <= WAIST_LONG) return WAISTCOAT;
+  return place === 'pulled_front' ? FITTED : COAT;
+}
+
+/** A neck placket is shorter than a cardigan, a strap than a neck placket. */
+const NECK_LONG = 260;
+const STRAP_LONG = 120;
+
+function byLength(use: string, place: string, length: number): Outline | undefined {
+  if (length <= 1) return undefined;
+  if (place === 'knit_band' && length <= NECK_LONG) return HENLEY;
+  if (use === 'small' && place === 'front' && length <= STRAP_LONG) return STRAP;
+  return undefined;
+}
+
+/** The outline of a kind of garment with this place on it; how long its edge is tells a waistcoat from a coat. */
+export function outlineOf(use: string, place: string, length = 0): Outline {
+  return (
+    byLength(use, place, length) ??
+    BY_PLACE[place] ??
+    (use === 'coat' ? coatOf(place, length) : BY_USE[use]) ??
+    SHIRT
+  );
 }
 
 /** A place along the edge of an outline, from 0 to 1, and which way its edge runs there. */

@@ -1,19 +1,8 @@
 <script lang="ts">
   // "Something went wrong": what, with what was measured where that matters. The way out of it comes next.
-  import {
-    CircleHelp,
-    Droplets,
-    Flame,
-    Footprints,
-    MapPin,
-    MoveHorizontal,
-    Plug,
-    Scissors,
-    Spool,
-    Unplug,
-    Zap,
-  } from '@lucide/svelte';
   import type { Session, SessionMishap, SessionStep } from '../api/client';
+  import LineDrawing from '../drawn/LineDrawing.svelte';
+  import { MISHAPS } from '../drawn/mishaps';
   import Dialog from '../ui/Dialog.svelte';
   import { mishapsAt } from './last';
 
@@ -26,21 +15,6 @@
   let { open = $bindable(), doc, step, wrong }: Props = $props();
 
   const id = $props.id();
-  const DRAWN = {
-    foot: Footprints,
-    lever: MoveHorizontal,
-    thread: Spool,
-    bobbin: Spool,
-    jam: Unplug,
-    needle: Zap,
-    short: MoveHorizontal,
-    long: MoveHorizontal,
-    cut: Scissors,
-    place: MapPin,
-    drop: Droplets,
-    iron: Flame,
-    plug: Plug,
-  } as Record<string, typeof Plug>;
   const ASKED = {
     place: 'Where does it lie, from the top edge?',
     slit: 'How long is the slit now?',
@@ -82,7 +56,10 @@
 
 <Dialog bind:open title="What went wrong?">
   {#if chosen}
-    <p class="text-lg font-semibold">{chosen.says}</p>
+    <p class="flex items-center gap-3 text-lg font-semibold">
+      {#if MISHAPS[chosen.key]}<LineDrawing drawing={MISHAPS[chosen.key] ?? {}} size="h-16" />{/if}
+      {chosen.says}
+    </p>
     <form
       class="mt-3"
       onsubmit={(event) => {
@@ -118,17 +95,18 @@
       </p>
     </form>
   {:else}
-    <p class="text-secondary">At: {step.does}</p>
-    <ul class="mt-3 space-y-1">
+    <p class="text-xl font-semibold text-warning">Don't move the fabric.</p>
+    <p class="text-secondary">You were at: {step.does}</p>
+    <ul class="mt-3 grid grid-cols-2 gap-2 sm:grid-cols-3">
       {#each rows as row (row.key)}
-        {@const Drawn = DRAWN[row.drawn] ?? CircleHelp}
+        {@const drawing = MISHAPS[row.key] ?? MISHAPS['something_else']}
         <li>
           <button
-            class="flex min-h-12 w-full cursor-pointer items-center gap-4 rounded border border-base-300 px-3 py-2 text-left text-lg hover:bg-base-200"
+            class="flex h-full min-h-18 w-full cursor-pointer flex-col items-center gap-1 rounded border border-base-300 px-2 py-2 text-center leading-tight hover:bg-base-200"
             data-mishap={row.key}
             onclick={() => choose(row)}
           >
-            <Drawn size={26} class="shrink-0" aria-hidden="true" />
+            {#if drawing}<LineDrawing {drawing} size="h-16" />{/if}
             <span>{row.says}</span>
           </button>
         </li>

@@ -3,7 +3,8 @@
   // done to. The upper end of the run lies left; which end lies away is said beside it.
   import { Hand, TriangleAlert } from '@lucide/svelte';
   import type { SessionClosure, SessionStep } from '../api/client';
-  import Tool, { hasTool } from '../drawn/Tool.svelte';
+  import Tool from '../drawn/Tool.svelte';
+  import { hasTool } from '../drawn/tools';
   import HoleTurn from './HoleTurn.svelte';
 
   let { step, closure }: { step: SessionStep; closure: SessionClosure | undefined } = $props();
@@ -12,49 +13,61 @@
   const WIDE = 640;
   const x = (mm: number) => 20 + (mm / (closure?.run_length || 1)) * (WIDE - 40);
   let hole = $derived(closure?.holes.find((one) => Math.abs(one.at - (step.hole ?? -1)) < 0.01));
-  let placing = $derived(step.name === 'place');
   let underTheFoot = $derived(['place', 'lever', 'sew'].includes(step.name));
 </script>
 
 {#if hole && closure}
   <svg
-    viewBox="0 0 {WIDE} 92"
+    viewBox="0 0 {WIDE} 64"
     class="w-full max-w-2xl"
     role="img"
     aria-label="{closure.noun === 'tack' ? 'Tack' : 'Hole'} {hole.number} of {closure.holes
       .length} on the edge"
   >
-    <path d="M20 46H{WIDE - 20}" stroke="currentColor" stroke-opacity="0.35" stroke-width="2" />
+    <path
+      d="M20 40H{WIDE - 20}"
+      stroke="var(--color-base-300)"
+      stroke-width="3"
+      stroke-dasharray="9 7"
+      fill="none"
+    />
     {#each closure.holes as one (one.at)}
       {@const here = one === hole}
+      {@const color = here
+        ? 'var(--color-warning)'
+        : one.sewn
+          ? 'var(--thread)'
+          : 'var(--color-base-content)'}
       {#if one.vertical}
         <path
-          d="M{x(one.from)} 46H{Math.max(x(one.to), x(one.from) + 6)}"
-          stroke="currentColor"
-          stroke-width={here ? 14 : 8}
-          stroke-opacity={here ? 1 : one.sewn ? 0.7 : 0.3}
+          d="M{x(one.from)} 40H{Math.max(x(one.to), x(one.from) + 6)}"
+          stroke={color}
+          stroke-width={here ? 16 : 11}
+          stroke-opacity={here || one.sewn ? 1 : 0.3}
         />
       {:else}
         <path
-          d="M{x(one.at)} {here ? 26 : 32}V{here ? 66 : 60}"
-          stroke="currentColor"
-          stroke-width={here ? 12 : 7}
-          stroke-opacity={here ? 1 : one.sewn ? 0.7 : 0.3}
+          d="M{x(one.at)} {here ? 22 : 27}V{here ? 58 : 53}"
+          stroke={color}
+          stroke-width={here ? 12 : 9}
+          stroke-opacity={here || one.sewn ? 1 : 0.3}
         />
       {/if}
       {#if here}
-        <text x={x(one.at)} y="20" text-anchor="middle" font-size="20" fill="currentColor">{one.number}</text>
-        {#if placing}
-          {#each one.starts as start (start)}
-            <path d="M{x(start)} 88l-9 -16h18z" class="fill-warning" />
-          {/each}
-        {/if}
+        <text
+          x={x(one.at)}
+          y="17"
+          text-anchor="middle"
+          font-size="20"
+          font-weight="700"
+          fill="var(--color-warning)">{one.number}</text
+        >
       {/if}
     {/each}
   </svg>
   {#if underTheFoot}<HoleTurn {hole} tack={closure.noun === 'tack'} />{/if}
 {:else if hasTool(step.name)}
-  <Tool name={step.name} size="h-32 sm:h-44" />
+  <Tool name={step.name} size="h-[clamp(8rem,26vh,18rem)]" />
 {:else}
   <Sign size={72} strokeWidth={1.5} aria-hidden="true" />
 {/if}

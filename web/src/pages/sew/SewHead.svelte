@@ -39,10 +39,10 @@
 <header
   class="flex flex-wrap items-center gap-x-5 gap-y-1 border-b max-sm:gap-x-3 border-base-300 px-4 py-2 sm:px-8"
 >
-  <p class="min-w-0 flex-1 truncate text-lg font-semibold max-sm:w-full max-sm:flex-none">
+  <p class="min-w-0 flex-1 truncate text-lg font-semibold max-sm:w-full max-sm:flex-none max-sm:text-base">
     {closure ? `${closure.garment}: ${closure.name}` : doc.machine.name}
   </p>
-  <p class="text-lg" data-progress>{holes - toSew} of {holes} {what} sewn</p>
+  <p class="text-lg max-sm:text-base" data-progress>{holes - toSew} of {holes} {what} sewn</p>
   <p
     class={['text-base', work.away ? 'font-semibold text-warning' : 'text-secondary']}
     role="status"
@@ -57,8 +57,8 @@
   <div class="h-1.5 w-full rounded bg-base-300" aria-hidden="true">
     <div class="h-full rounded bg-primary" style:width="{holes ? ((holes - toSew) / holes) * 100 : 0}%"></div>
   </div>
-  <details class="w-full text-base wrap-anywhere">
-    <summary class="cursor-pointer"
+  <details class="w-full text-base wrap-anywhere max-sm:text-sm">
+    <summary class="cursor-pointer max-sm:truncate"
       >{doc.machine.name}: {shown.length ? `${shown.length} changed` : 'on its usual settings'}{doc.threaded
         ? `, ${doc.threaded}`
         : ''}</summary

@@ -76,50 +76,55 @@
             </li>{/each}
         </ol>
       {/if}
+      {#if near || cautions.length > 0}
+        <div class="mt-3 text-xl text-warning">
+          {#if near}<p class="font-semibold">Foot off the pedal.</p>{/if}
+          {#each cautions as caution (caution)}
+            <p class="border-l-4 border-warning pl-3" data-caution>{caution}</p>
+          {/each}
+        </div>
+      {/if}
+      {#if wait && wait.from > 0}
+        <p class="mt-2 text-2xl" data-dry-at>
+          Dry at {timeOf(doc.as_of, wait.from)}.
+          {#if wet}<strong class="text-warning" data-wet
+              >Not dry yet. Touch it: if it is dry, tap once more.</strong
+            >{/if}
+        </p>
+      {/if}
+      {#if now.how && !joined}<p class="mt-3 max-w-5xl text-[clamp(1.15rem,2.6vmin,1.9rem)]">
+          {now.how}
+        </p>{/if}
+      {#if now.symptom && !joined}
+        {#if firstTime}<p class="mt-2 max-w-3xl text-lg" data-more>{now.symptom}</p>
+        {:else}<Fold name="sew-more" title="More"><p class="max-w-3xl text-lg">{now.symptom}</p></Fold>{/if}
+      {/if}
+      {#if beats.size > 1}
+        <label class="mt-2 flex min-h-11 cursor-pointer items-center gap-2 text-secondary">
+          <input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            checked={work.singly}
+            onchange={() => work.toggleSingly()}
+          />
+          Show every step
+        </label>
+      {/if}
+      {#if now.asks}
+        <label class="mt-3 flex flex-wrap items-center gap-3 text-xl"
+          >How long is the slit now?
+          <input
+            data-measures
+            inputmode="decimal"
+            class="input w-36 bg-base-100 text-xl"
+            bind:value={measured}
+          />
+        </label>
+      {/if}
     </div>
-    <div class="order-1 shrink-0 text-xl lg:order-2 lg:w-[38%] lg:max-w-xl">
+    <div class="order-1 shrink-0 text-xl lg:order-2 lg:w-[46%] lg:max-w-3xl">
       <StepPicture step={picture} {closure} />
       {#if beats.size > 1}<div class="mt-2"><HoleBeats names={beats} card={work.card} /></div>{/if}
     </div>
   </div>
-  {#if near || cautions.length > 0}
-    <div class="mt-3 text-xl text-warning">
-      {#if near}<p class="font-semibold">Foot off the pedal.</p>{/if}
-      {#each cautions as caution (caution)}
-        <p class="border-l-4 border-warning pl-3" data-caution>{caution}</p>
-      {/each}
-    </div>
-  {/if}
-  {#if wait && wait.from > 0}
-    <p class="mt-2 text-2xl" data-dry-at>
-      Dry at {timeOf(doc.as_of, wait.from)}.
-      {#if wet}<strong class="text-warning" data-wet
-          >Not dry yet. Touch it: if it is dry, tap once more.</strong
-        >{/if}
-    </p>
-  {/if}
-  {#if now.how && !joined}<p class="mt-3 max-w-5xl text-[clamp(1.15rem,2.6vmin,1.9rem)]">
-      {now.how}
-    </p>{/if}
-  {#if now.symptom && !joined}
-    {#if firstTime}<p class="mt-2 max-w-3xl text-lg" data-more>{now.symptom}</p>
-    {:else}<Fold name="sew-more" title="More"><p class="max-w-3xl text-lg">{now.symptom}</p></Fold>{/if}
-  {/if}
-  {#if beats.size > 1}
-    <label class="mt-2 flex min-h-11 cursor-pointer items-center gap-2 text-secondary">
-      <input
-        type="checkbox"
-        class="checkbox checkbox-sm"
-        checked={work.singly}
-        onchange={() => work.toggleSingly()}
-      />
-      Show every step
-    </label>
-  {/if}
-  {#if now.asks}
-    <label class="mt-3 flex flex-wrap items-center gap-3 text-xl"
-      >How long is the slit now?
-      <input data-measures inputmode="decimal" class="input w-36 bg-base-100 text-xl" bind:value={measured} />
-    </label>
-  {/if}
 </section>

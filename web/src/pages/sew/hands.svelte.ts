@@ -56,7 +56,7 @@ export class Awake {
     if (!('wakeLock' in navigator)) {
       this.why = window.isSecureContext
         ? 'This browser lets the screen go dark by itself: set it to stay on.'
-        : 'Over this address the screen cannot be kept on, nor steps kept without a connection: that needs https.';
+        : 'Your screen may go dark, and steps need a connection: both work only with https.';
       return;
     }
     try {
