@@ -6,7 +6,7 @@ import ts from 'typescript';
 
 const GAP = '{…}';
 /** Attributes of an element that somebody reads or hears. */
-const READ = /^(aria-(label|valuetext|roledescription)|title|alt|placeholder|label)$/;
+const READ = /^(aria-(label|valuetext|roledescription)|title|alt|placeholder|label|hint|note|question|why)$/;
 /** What a script holds that nobody reads: classes, paths, selectors, headers and keys of a keyboard. */
 const CLASSES = /(^|\s)(-?[mpgwh][trblxy]?-\S|text-|flex|btn|stroke-|fill-|border|input|select\s)|-\[/;
 /** What a pen draws. */

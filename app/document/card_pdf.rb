@@ -51,7 +51,7 @@ module NimbleEyelet
             one.sets.key?("cycle") && one.sets["cycle"].nil?
           end
         end
-        resets ? "Back to the first part: #{@sheet.plan.machine.reset_words}." : "Nothing to reset."
+        resets ? "Back to the start: #{@sheet.plan.machine.reset_words}." : "Nothing to reset."
       end
 
       def setting = @sheet.setting

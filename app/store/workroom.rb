@@ -105,13 +105,15 @@ module NimbleEyelet
       # @return [Array<Hash>] garments that have closures, with these: id, name, closures
       def garments
         rows = @scope.standing(:closures).order(:name, :id)
-                     .select(:id, :name, :garment_id, :machine_id, :placket_use, :placket_place).all
+                     .select(:id, :name, :garment_id, :machine_id, :placket_use, :placket_place,
+                             :placket_run_length_mm).all
         closures = rows.group_by do |row|
           row[:garment_id]
         end
         @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
           { id: row[:id], name: row[:name], closures: closures.fetch(row[:id]).map do |closure|
-            { **closure.slice(:id, :name, :machine_id), use: closure[:placket_use], place: closure[:placket_place] }
+            { **closure.slice(:id, :name, :machine_id), use: closure[:placket_use], place: closure[:placket_place],
+              length: closure[:placket_run_length_mm].to_f }
           end }
         end
       end

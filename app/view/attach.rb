@@ -39,7 +39,7 @@ module NimbleEyelet
       end
 
       def self.worst(row)
-        return "Marked from the plan, all of it shifts by the same." unless row
+        return "If you mark from the plan, everything shifts by the same." unless row
 
         way = row.stretch.positive? ? "bubble: the side of the holes is longer there" : "pull: the side of the holes is shorter there"
         Sentence["Marked from the plan, it would #{way}, by %s between buttons #{row.number} and #{row.number + 1}.", row.stretch.abs]

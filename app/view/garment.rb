@@ -4,6 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "drawn_edge"
+require_relative "go_on"
 
 module NimbleEyelet
   module View
@@ -23,7 +24,8 @@ module NimbleEyelet
           holes: sheet.layout ? sheet.layout.holes.size : 0, drawn: DrawnEdge.of(sheet), overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap),
           button: sheet.plan.button.name, opening: present.length(sheet.opening), machine: closure.plan.machine.name,
           stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } }, steps: steps.size,
-          done: sheet.progress ? sheet.progress.done.size : 0,
+          done: sheet.progress ? sheet.progress.done.size : 0, go_on: GoOn.of(sheet, present),
+          version: closure.version, cloth: sheet.plan.cloth.name, orientation: sheet.plan.placket.orientation,
           trouble: sheet.layout ? nil : sheet.faults.map { |fault| present.words(fault.allowed) }.join(" ") }
       end
       private_class_method :closure

@@ -155,11 +155,14 @@ class WalkTest < BrowserTest
     assert_text said("button.is_on_the_shelf", "horn disc")
     visit ROOM
 
-    assert_selector "h3", text: "storm hood"
+    click_on "storm hood"
     click_on said("workroom_page.remove", "throat strap")
 
-    assert_no_selector "h3", text: "storm hood"
+    assert_no_selector "[data-parts] a", text: "throat strap"
     click_on said("shelf_page.put_it_back")
+
+    assert_selector "[data-parts] a", text: "throat strap"
+    visit ROOM
 
     assert_selector "h3", text: "storm hood"
   end

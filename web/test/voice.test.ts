@@ -12,7 +12,7 @@ import { expect, it } from 'vitest';
 import { PATIENCE } from './patience';
 
 /** So many findings are left. */
-const BUDGET: Record<string, number> = { passive: 114, readability: 18, 'repeated-words': 0, simplify: 10 };
+const BUDGET: Record<string, number> = { passive: 114, readability: 18, 'repeated-words': 0, simplify: 8 };
 
 /** Sentences of the list, without the names of files and with a figure where one is filled in. */
 function sentences(): string[] {

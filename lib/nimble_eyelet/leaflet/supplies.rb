@@ -43,7 +43,7 @@ module NimbleEyelet
   end
 
   module Supplies
-    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
+    SUPPLY_KINDS = { "button" => "Buttons", "thread" => "Thread", "stay" => "Interfacing", "cord" => "Cord",
                      "way" => "For another way to close", "card" => "Card", "liquid" => "Fray sealant",
                      "needle" => "Needles" }.freeze
     # From so many buttons on two spare ones.
@@ -205,10 +205,16 @@ module NimbleEyelet
       parts.flat_map do |part|
         steps(part, "stabilise").map do |step|
           length = (part.sheet.overall + (Sewing::Garment::STAY_BEYOND * 2)) * part.sheet.layout.holes.size
-          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: length * part.sheet.recipe.stay_layers.value,
+          length *= part.sheet.recipe.stay_layers.value
+          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: cut_off(length, part),
                      says: Sentence["%s wide, for #{part.name}", step.figures.fetch("stay.width")])
         end
       end
+    end
+
+    # What is cut off a strip is never shorter than it is needed.
+    def self.cut_off(length, part)
+      length.round_up_to(part.sheet.plan.unit == "in" ? Length.inches(1r / 4) : Length.mm(5))
     end
 
     def self.cords(parts)
@@ -216,7 +222,7 @@ module NimbleEyelet
         steps(part, "cord").select { |step| step.figures.key?("cord.length") }.map do |step|
           each = step.figures.fetch("cord.length")
           holes = part.sheet.layout.holes.size
-          Supply.new(kind: "cord", name: "gimp or made cord", length: each * holes,
+          Supply.new(kind: "cord", name: "gimp or made cord", length: cut_off(each * holes, part),
                      says: Sentence["#{holes} of %s, for #{part.name}", each])
         end
       end

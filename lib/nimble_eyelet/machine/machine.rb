@@ -20,7 +20,7 @@ module NimbleEyelet
     "none" => nil, "select_again" => "select the buttonhole again",
     "dial_away_and_back" => "turn the selector away and back",
     "push_lever" => "push the lever away from you",
-    "first_step" => "turn the selector back to the first part"
+    "first_step" => "turn the dial back to the first step"
   }.freeze
 
   # What keeps the cloth from feeding under a button.

@@ -40,7 +40,7 @@ module NimbleEyelet
                     sewing: ["Sew the hole in its four parts.",
                              ["Side, end, side, end, %s overall. Needle up before each turn of the selector; the same four to " \
                               "seven stitches at both ends.", :overall]],
-                    order: "side, end, side, end: each with its own setting", reset: "turn the selector back to the first part",
+                    order: "side, end, side, end: each with its own setting", reset: "turn the dial back to the first step",
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "operator", reset: "first_step", forgets: "other_programme" }),
     MachineKind.new(key: "plain", name: "plain zigzag", programmed: false, length_from: "chalk lines",

@@ -26,23 +26,23 @@ module NimbleEyelet
 
     BEFORE_SEWING = [
       Habit.new(path: "opening.school", label: "school",
-                question: "How long is a hole?", begins: "passing_geometry",
+                question: "How long should a buttonhole be?", begins: "passing_geometry",
                 options: Opening::SCHOOLS.values.map do |school|
                   Habit.says(school.key, school.name, school.assumes, school.fails)
                 end),
       Habit.new(path: "opening.ruler", label: "rounded up to",
-                question: "What is the opening rounded up to?", begins: "half_millimetre",
+                question: "What do you round lengths up to?", begins: "half_millimetre",
                 inches: "sixteenth_inch",
                 options: rulers),
       Habit.new(path: "opening.ease", label: "ease",
-                question: "How much ease on top of H?",
+                question: "How much extra do you always add?",
                 speaks_for: "One figure for everything is easily remembered.",
                 against: "Left empty, thin fabric gets less and other fabric more, as the rules have it."),
       Habit.new(path: "placket.grid", label: "marks on",
-                question: "Which marks do holes lie on?", begins: "millimetre", inches: "sixteenth_inch",
+                question: "Which marks of the ruler do you use?", begins: "millimetre", inches: "sixteenth_inch",
                 options: rulers),
       Habit.new(path: "placket.edge", label: "keep from the edge",
-                question: "How far does a hole stay from the finished edge?", begins: "ten",
+                question: "How far from the edge do your holes stay?", begins: "ten",
                 options: [
                   Habit.says("ten", Placket::EDGE_NAMES.fetch("ten"), "Clear of most turned seam allowances.",
                              "More than a narrow placket has to give."),
@@ -54,7 +54,7 @@ module NimbleEyelet
                              "A button of another size than the pattern's overhangs, or sits far in.")
                 ]),
       Habit.new(path: "placket.seat", label: "button sits",
-                question: "Where does the button sit in a vertical hole?", begins: "upper",
+                question: "Where does the button sit in a vertical buttonhole?", begins: "upper",
                 options: [
                   Habit.says("upper", Placket::SEATS.fetch("upper"), "The button hangs where its weight pulls it anyway.",
                              "The two sides must be marked with the hole's length in mind."),
@@ -62,7 +62,7 @@ module NimbleEyelet
                              "The button slides down, and the overlap rides up by half a hole.")
                 ]),
       Habit.new(path: "recipe.pace", label: "changed between two test holes",
-                question: "What is changed between two test holes?", begins: "one",
+                question: "How much do you change between two tests?", begins: "one",
                 options: [
                   Habit.says("one", Swatches::PACES.fetch("one"), "You know for certain what helped.",
                              "Takes about one test hole in four more."),
@@ -71,7 +71,7 @@ module NimbleEyelet
                              "Two things that are changed at once may be mixed up.")
                 ]),
       Habit.new(path: "recipe.tension_by", label: "top thread rolled to the back",
-                question: "How is the top thread made to roll to the back?", begins: "lower_top",
+                question: "How do you roll the top thread to the back?", begins: "lower_top",
                 options: [
                   Habit.says("lower_top", Recipes::TENSION_MOVES.fetch("lower_top").name, "Every machine has the dial.",
                              "It has to be turned back, or the next seam is slack."),
@@ -81,7 +81,7 @@ module NimbleEyelet
                              "Dots of bobbin thread show where both pull alike.")
                 ]),
       Habit.new(path: "recipe.tails", label: "thread ends at the start",
-                question: "Where do the thread ends lie when a hole is begun?", begins: "under",
+                question: "Where do you put the thread ends?", begins: "under",
                 options: [
                   Habit.says("under", Recipes::THREAD_TAILS.fetch("under"), "Both hands are free.",
                              "A short tail is drawn in and makes a nest."),
@@ -89,7 +89,7 @@ module NimbleEyelet
                              "One hand less for the fabric.")
                 ]),
       Habit.new(path: "recipe.first_hole", label: "first hole of a row",
-                question: "What is the first hole of a row trusted to?", begins: "test",
+                question: "Do you sew a test buttonhole first?", begins: "test",
                 options: [
                   Habit.says("test", Recipes::FIRST_HOLES.fetch("test"), "Only a scrap is spoiled.",
                              "One more hole and ten minutes for every row."),
@@ -97,7 +97,7 @@ module NimbleEyelet
                              "Thread and fabric of another batch may differ: the first hole is the test.")
                 ]),
       Habit.new(path: "recipe.stay_by", label: "stay laid",
-                question: "What carries a hole in fabric that takes either?", begins: "fusible",
+                question: "Which stabiliser do you like best?", begins: "fusible",
                 options: [
                   Habit.says("fusible", Recipes::STAY_SCHOOLS.fetch("fusible"), "Stays in, and the hole keeps its length in wear.",
                              "Needs an iron, and stiffens light fabric."),
@@ -107,7 +107,7 @@ module NimbleEyelet
                              "Twice the work, and the stiffest.")
                 ]),
       Habit.new(path: "recipe.thin_cover", label: "where the cover is thin",
-                question: "What helps where the fabric shows between the stitches?", begins: "shorten",
+                question: "What do you do when fabric shows between the stitches?", begins: "shorten",
                 options: [
                   Habit.says("shorten", Recipes::THIN_COVERS.fetch("shorten"), "One pass, and one figure for the whole row.",
                              "Too short, the feed stalls and stitches pile up."),

@@ -3,7 +3,7 @@
 # HABITS are all questions on which people were taught differently; those about opening holes and sewing buttons on
 # stand here.
 #
-#   HABITS.fetch("attach.secure").question   # => "How are the threads of a button secured?"
+#   HABITS.fetch("attach.secure").question   # => "How do you secure the threads of a button?"
 
 require_relative "../attach/attach_habits"
 require_relative "../opening/cut_method"
@@ -15,7 +15,7 @@ module NimbleEyelet
   module HabitRows
     AFTER_SEWING = [
       Habit.new(path: "cut.tool", label: "opened with",
-                question: "With what is a hole opened?", begins: "ripper",
+                question: "How do you open a buttonhole?", begins: "ripper",
                 options: [
                   Habit.says("ripper", Opening::CUT_TOOLS.fetch("ripper"), "Everybody has one, and pins stop it.",
                              "It runs where it is pushed: an end is cut before you know it."),
@@ -25,7 +25,7 @@ module NimbleEyelet
                              "Thick fabric does not fold; the cut wanders in loose fabric.")
                 ]),
       Habit.new(path: "cut.seal", label: "cut edges sealed",
-                question: "When are the cut edges sealed?", begins: "before",
+                question: "When do you seal the cut edges?", begins: "before",
                 options: [
                   Habit.says("before", Opening::SEALS.fetch("before"), "The blade cuts through what holds together already.",
                              "It has to be dry before anything is cut."),
@@ -45,7 +45,7 @@ module NimbleEyelet
                              "Nothing corrects a button that sits wrong.")
                 ]),
       Habit.new(path: "attach.marks", label: "buttons marked",
-                question: "Where are the buttons marked?", begins: "through",
+                question: "How do you mark where the buttons go?", begins: "through",
                 options: [
                   Habit.says("through", Attach::BUTTON_MARKS.fetch("through"), "Forgives what came out otherwise than planned.",
                              "Carries every crooked hole on to the other side."),
@@ -53,7 +53,7 @@ module NimbleEyelet
                              "Holes that wandered pull or bubble.")
                 ]),
       Habit.new(path: "attach.feed", label: "feed under a button",
-                question: "What keeps the fabric still under a button?", begins: "machine",
+                question: "How do you stop the feed under a button?", begins: "machine",
                 options: [
                   Habit.says("machine", Attach::BUTTON_FEEDS.fetch("machine"), "Nothing moves at all.",
                              "Dogs rise only at the next stitch, and a plate is forgotten."),
@@ -61,7 +61,7 @@ module NimbleEyelet
                              "The dogs still nudge a little.")
                 ]),
       Habit.new(path: "attach.between", label: "between the pairs",
-                question: "What happens between two pairs of holes?", begins: "cut",
+                question: "Do you cut the thread between two pairs of holes?", begins: "cut",
                 options: [
                   Habit.says("cut", Attach::BETWEEN_PAIRS.fetch("cut"), "Nothing lies across the button.",
                              "Twice the tails to secure."),
@@ -69,7 +69,7 @@ module NimbleEyelet
                              "The carried thread catches and shows.")
                 ]),
       Habit.new(path: "attach.secure", label: "threads secured by",
-                question: "How are the threads of a button secured?", begins: "knot",
+                question: "How do you secure the threads of a button?", begins: "knot",
                 options: [
                   Habit.says("knot", Attach::SECURINGS.fetch("knot"), "Holds, and can be felt.", "Takes a needle and a minute."),
                   Habit.says("liquid", Attach::SECURINGS.fetch("liquid"), "Quick.",
@@ -79,14 +79,14 @@ module NimbleEyelet
                   Habit.says("knot_liquid", Attach::SECURINGS.fetch("knot_liquid"), "The knot cannot work loose.", "Has to dry.")
                 ]),
       Habit.new(path: "attach.shank_by", label: "button on a shank",
-                question: "What is done with a button on a shank?", begins: "hand",
+                question: "How do you sew on a button with a shank?", begins: "hand",
                 options: [
                   Habit.says("hand", Attach::SHANKS.fetch("hand"), "Stays where it is.", "Goes through the wash with the garment."),
                   Habit.says("pin", Attach::SHANKS.fetch("pin"), "Comes off for washing.",
                              "An eyelet for each has to be sewn, and pins get lost.")
                 ]),
       Habit.new(path: "attach.pattern", label: "four holes are sewn as",
-                question: "How are four holes sewn?", begins: "two_bars",
+                question: "How do you sew four holes?", begins: "two_bars",
                 options: [
                   Habit.says("two_bars", Stitches::BUTTON_PATTERNS.fetch("two_bars").name,
                              "One width, no turning: the least can go wrong.",

@@ -16,9 +16,8 @@ module NimbleEyelet
   KitItem = Value.of(:kind, :name, lacks: nil)
 
   module SessionKit
-    KIT_KINDS = { "needle" => "Needles", "foot" => "Feet", "thread" => "Thread", "stay" => "Stays", "cord" => "Cord",
-                  "button" => "Buttons",
-              "tool" => "Tools" }.freeze
+    KIT_KINDS = { "needle" => "Needles", "foot" => "Feet", "thread" => "Thread", "stay" => "Interfacing",
+                  "cord" => "Cord", "button" => "Buttons", "tool" => "Tools" }.freeze
 
     # What a step is done with, beside the machine.
     TOOLS = { "mark" => "ruler and what marks this fabric", "pins" => "pins or clips", "seal" => "fray sealant",

@@ -53,7 +53,7 @@ module NimbleEyelet
                                moves: TURNED, hazards: %w[wheel], fits: :zigzagged?,
                                otherwise: RescueStep.new(does: "Go on along the line to its end.", hazards: %w[wheel],
                                                          how: "At each corner needle down, foot up, turn, foot down."))].freeze
-      ANEW = RescueStep.new(does: "Back to the first part; the same start mark.", moves: { "lever" => nil, **AT_FIRST },
+      ANEW = RescueStep.new(does: "Back to the start, and to the same start mark.", moves: { "lever" => nil, **AT_FIRST },
                             hazards: %w[manual],
                             how: "Where what is sewn lies true, the whole hole goes over it; else it is unpicked first.",
                             fits: :unpicked?,

@@ -8,9 +8,9 @@
 module NimbleEyelet
   module Work
     # Blocks of the work on one closure, in their order; the last one is the machine's.
-    BLOCKS = { "stay" => "Stays and cord", "row" => "Test and row", "seal" => "Tails and seal",
-               "open" => "Open and mark",
-               "buttons" => "Buttons and secure", "end" => "Machine back, and note it" }.freeze
+    BLOCKS = { "stay" => "Interfacing and cord", "row" => "Test and holes", "seal" => "Thread ends and fray sealant",
+               "open" => "Open, and mark for buttons",
+               "buttons" => "Sew on buttons", "end" => "Put the machine back" }.freeze
 
     # What is done in one go, by the names of its steps.
     TURNS = { "test" => %w[test-sew watch test-open accept reset-test stored], "button" => %w[test-button button],

@@ -7,6 +7,8 @@
   import { client } from '../api/client';
   import { queries } from '../api/queries';
   import { workroom } from '../api/workroom.svelte';
+  import LineDrawing from '../drawn/LineDrawing.svelte';
+  import { BOUGHT } from '../drawn/tools';
   import { announce } from '../ui/announce.svelte';
   import ShelfCount from './ShelfCount.svelte';
 
@@ -42,7 +44,6 @@
     queryFn: () => read(find()),
     enabled: workroom.slug !== '',
   }));
-  let groups = $derived([...new Set((asked.data ?? []).map((item) => item.title))]);
   let fault = $state('');
 
   async function tell(path: 'reservation' | 'shelf-count', number: number): Promise<boolean> {
@@ -105,33 +106,35 @@
         {/if}
       </p>
     </div>
-    <div class="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 md:grid-cols-2" data-supplies>
-      {#each groups as title (title)}
-        <div>
-          <h3 class="font-semibold">{title}</h3>
-          <ul>
-            {#each asked.data.filter((item) => item.title === title) as item, index (index)}
-              <li class="border-b border-dashed border-base-300 py-1 wrap-anywhere">
-                <span class="font-semibold"
-                  >{item.kind === 'thread' ? item.length?.text : (item.count ?? item.length?.text)}</span
-                >
-                {item.name}
-                <span class="block text-sm text-secondary"
-                  >{item.says}{item.owned === null ? '' : `; ${item.owned} in the stash`}{item.reserved
-                    ? `, ${item.reserved} set aside for this`
-                    : ''}{item.elsewhere ? `, ${item.elsewhere} set aside for others` : ''}</span
-                >
-                {#if item.kind === 'button' && item.lacks > 0}
-                  <span class="block text-sm text-warning">{item.lacks} to buy</span>
-                {/if}
-                {#if item.kind === 'button' && whose === 'closures' && item.owned !== null}
-                  <ShelfCount {item} {fault} {tell} />
-                {/if}
-              </li>
-            {/each}
-          </ul>
-        </div>
+    <ul
+      class={['mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-10', whose !== 'garments' && 'md:grid-cols-2']}
+      data-supplies
+    >
+      {#each asked.data as item, index (index)}
+        {@const drawing = BOUGHT[item.kind]}
+        <li class="flex gap-3 border-b border-dashed border-base-300 py-2">
+          <span class="w-16 shrink-0"
+            >{#if drawing}<LineDrawing {drawing} size="h-11" />{/if}</span
+          >
+          <div class="min-w-0 wrap-anywhere">
+            <span class="font-semibold"
+              >{item.kind === 'thread' ? item.length?.text : (item.count ?? item.length?.text)}</span
+            >
+            {item.name}
+            <span class="block text-sm text-secondary"
+              >{item.says}{item.owned === null ? '' : `; ${item.owned} in the stash`}{item.reserved
+                ? `, ${item.reserved} set aside for this`
+                : ''}{item.elsewhere ? `, ${item.elsewhere} set aside for others` : ''}</span
+            >
+            {#if item.kind === 'button' && item.lacks > 0}
+              <span class="block text-sm text-warning">{item.lacks} to buy</span>
+            {/if}
+            {#if item.kind === 'button' && whose === 'closures' && item.owned !== null}
+              <ShelfCount {item} {fault} {tell} />
+            {/if}
+          </div>
+        </li>
       {/each}
-    </div>
+    </ul>
   </section>
 {/if}

@@ -1,18 +1,24 @@
 <script lang="ts">
-  // All closures of one garment: where the holes go, what is settled, and what is left to sew.
+  // A garment: its drawing with all the buttonholes of one part, the parts with how far each is, and what to buy.
   import { createQuery } from '@tanstack/svelte-query';
+  import { tick } from 'svelte';
   import { ask, gone, read, words } from '../../api/ask';
   import { client, type GarmentPage } from '../../api/client';
+  import { queries } from '../../api/queries';
   import { workroom } from '../../api/workroom.svelte';
   import { begun } from '../../closure/begun.svelte';
   import { go, route } from '../../router';
   import Garment from '../../drawn/Garment.svelte';
+  import { announce } from '../../ui/announce.svelte';
   import Page from '../Page.svelte';
+  import Part from './Part.svelte';
   import Supplies from '../../closure/Supplies.svelte';
 
+  type Closure = GarmentPage['closures'][number];
   let id = $derived(Number((route.params as { id: string }).id));
+  const key = () => ['garment', workroom.slug, id];
   const asked = createQuery(() => ({
-    queryKey: ['garment', workroom.slug, id],
+    queryKey: key(),
     queryFn: () =>
       read(
         client.GET('/api/workrooms/{slug}/garments/{id}', { params: { path: { slug: workroom.slug, id } } }),
@@ -20,9 +26,15 @@
     enabled: workroom.slug !== '',
   }));
   let garment = $derived(asked.data);
+  let chosen = $state<number>();
+  let shown = $derived(garment?.closures.find((one) => one.id === chosen) ?? garment?.closures[0]);
+  let fabrics = $derived([...new Set(garment?.closures.map((one) => one.cloth).filter(Boolean))].join(', '));
   let failed = $state('');
+  /** The part deleted last: it can be put back at once. */
+  let removed = $state.raw<{ id: number; name: string }>();
+  let back = $state<HTMLButtonElement>();
 
-  async function mirror(closure: GarmentPage['closures'][number]): Promise<void> {
+  async function mirror(closure: Closure): Promise<void> {
     if (!garment) return;
     const names = garment.closures.map((other) => other.name);
     const swapped = closure.name.replace(/\b(left|right)\b/i, (side) =>
@@ -38,65 +50,86 @@
     void workroom.refresh();
     await go(workroom.at(`/closures/${answer.data.id}/placket`));
   }
+
+  async function remove(closure: Closure): Promise<void> {
+    const path = { slug: workroom.slug, id: closure.id };
+    const header = { 'If-Match': `"${closure.version}"` };
+    const answer = await ask(
+      client.DELETE('/api/workrooms/{slug}/closures/{id}', { params: { path, header } }),
+    );
+    failed = words(answer);
+    if (answer.kind !== 'data') return;
+    removed = closure;
+    announce(`${closure.name} is deleted. You can put it back.`);
+    await refresh();
+    await tick();
+    back?.focus();
+  }
+
+  async function putBack(): Promise<void> {
+    if (!removed) return;
+    const path = { slug: workroom.slug, kind: 'closure' as const, id: removed.id };
+    const answer = await ask(
+      client.POST('/api/workrooms/{slug}/waste-basket/{kind}/{id}', { params: { path } }),
+    );
+    failed = words(answer);
+    if (answer.kind !== 'data') return;
+    removed = undefined;
+    await refresh();
+  }
+
+  async function refresh(): Promise<void> {
+    await Promise.all([queries.invalidateQueries({ queryKey: key() }), workroom.refresh()]);
+  }
 </script>
 
 <Page
   title={garment?.name ?? 'Garment'}
+  wide
   failed={failed ||
     (asked.failureCount && !gone(asked.error) ? 'The server does not answer. Trying again…' : '')}
   missing={gone(asked.error) ? 'This garment is not here any more.' : ''}
 >
   {#if garment}
-    <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-      <h1 class="text-4xl font-semibold wrap-anywhere">{garment.name}</h1>
-      <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>Save to a file</a>
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-6 lg:grid-cols-2">
+      <section class="flex flex-col">
+        <h1 class="text-4xl font-semibold wrap-anywhere">{garment.name}</h1>
+        <p class="wrap-anywhere text-secondary">{fabrics}</p>
+        {#if shown}
+          <figure class="mt-4 flex flex-col items-center">
+            <Garment part={shown.drawn} name={shown.name} size="h-[min(34rem,58vh)]" />
+            {#if garment.closures.length > 1}<figcaption class="text-secondary">{shown.name}</figcaption>{/if}
+          </figure>
+        {/if}
+      </section>
+      <section>
+        {#if removed}
+          <p role="status" class="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
+            <span class="wrap-anywhere">“{removed.name}” is deleted.</span>
+            <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
+          </p>
+        {/if}
+        <ul class="divide-y divide-base-300 border-y border-base-300" data-parts>
+          {#each garment.closures as closure (closure.id)}
+            <Part
+              {closure}
+              shown={garment.closures.length > 1 && closure.id === shown?.id}
+              show={() => (chosen = closure.id)}
+              mirror={() => mirror(closure)}
+              remove={() => remove(closure)}
+            />
+          {:else}
+            <li class="py-3 text-secondary">
+              No buttonholes yet. Begin some in the <a class="link" href={workroom.at()}>workroom</a>.
+            </li>
+          {/each}
+        </ul>
+        <p class="mt-3">
+          <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>Save to a file</a>
+        </p>
+        <Supplies whose="garments" id={garment.id} record />
+      </section>
     </div>
-    <ul class="mt-4 grid gap-5 sm:grid-cols-2">
-      {#each garment.closures as closure (closure.id)}
-        {@const tied = closure.stages.filter((stage) => stage.state === 'tied').length}
-        {@const stale = closure.stages.filter((stage) => stage.state === 'stale')}
-        <li class="flex gap-4 rounded-lg border border-base-300 p-4">
-          <a href={workroom.at(`/closures/${closure.id}/placket`)} aria-hidden="true" tabindex="-1">
-            <Garment part={closure.drawn} name={closure.name} size="h-44 w-40" />
-          </a>
-          <div class="flex min-w-0 grow flex-col gap-1">
-            <a
-              class="font-serif text-2xl leading-tight wrap-anywhere hover:underline"
-              href={workroom.at(`/closures/${closure.id}/placket`)}>{closure.name}</a
-            >
-            {#if closure.trouble}
-              <p class="font-semibold text-warning">{closure.trouble}</p>
-            {:else}
-              <p>
-                {closure.holes}
-                {closure.noun}{closure.holes === 1 ? '' : 's'} of {closure.opening.text}, {closure.overlap}
-              </p>
-            {/if}
-            <p class="text-sm wrap-anywhere text-secondary">{closure.button}, on {closure.machine}</p>
-            <p class="text-sm text-secondary">
-              {tied} of {closure.stages.length} decided, {closure.done} of {closure.steps} steps done
-            </p>
-            {#if stale.length > 0}
-              <p class="text-sm text-warning">Look again: {stale.map((stage) => stage.word).join(', ')}</p>
-            {/if}
-            <progress
-              class="progress w-full progress-primary"
-              value={closure.done}
-              max={Math.max(closure.steps, 1)}
-              aria-label="Steps done"
-            ></progress>
-            <button class="btn mt-auto self-start btn-sm" onclick={() => mirror(closure)}
-              >Copy, mirrored</button
-            >
-          </div>
-        </li>
-      {:else}
-        <li class="text-secondary">
-          No buttonholes yet. Begin some in the <a class="link" href={workroom.at()}>workroom</a>.
-        </li>
-      {/each}
-    </ul>
-    <Supplies whose="garments" id={garment.id} record />
   {:else}
     <p role="status">Loading the garment…</p>
   {/if}

@@ -10,13 +10,13 @@
   let { name, question, change }: Props = $props();
 </script>
 
-<fieldset class="mt-7" data-setting-choice={name}>
-  <legend class="font-serif text-xl font-semibold">{question}</legend>
+<fieldset class="mt-2" data-setting-choice={name}>
+  <legend class="font-serif text-2xl font-semibold">{question}</legend>
   {#each workroom.field(`workroom.${name}`)?.choices ?? [] as choice (choice.key)}
-    <label class="mt-1 flex w-fit cursor-pointer gap-3">
+    <label class="mt-1 flex min-h-11 w-fit items-center cursor-pointer gap-3">
       <input
         type="radio"
-        class="radio mt-1 radio-sm"
+        class="radio radio-sm"
         {name}
         checked={workroom.data?.[name] === choice.key}
         onchange={() => change({ [name]: choice.key })}

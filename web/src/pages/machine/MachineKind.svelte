@@ -26,11 +26,11 @@
 
 <fieldset class="mt-6">
   <legend class="font-serif text-xl font-semibold">How does it make a buttonhole?</legend>
-  <div class="mt-2 grid gap-2 sm:grid-cols-2">
+  <div class="mt-3 grid gap-3 sm:grid-cols-2">
     {#each catalogue.machine_kinds as kind (kind.key)}
       <label
         class={[
-          'flex cursor-pointer items-center gap-3 border-l-4 py-1 pl-3',
+          'flex cursor-pointer items-center gap-3 rounded border-2 px-3 py-2',
           kind.key === facts.kind ? 'border-primary' : 'border-base-300',
         ]}
       >
@@ -49,16 +49,13 @@
           side={facts.first_side}
         />
         <span
-          ><span class={kind.key === facts.kind ? 'font-semibold' : ''}>{kind.name}</span><br /><span
+          ><span class={['text-lg', kind.key === facts.kind && 'font-semibold']}>{kind.name}</span><br /><span
             class="text-sm text-secondary">{kind.note}</span
           ></span
         >
       </label>
     {/each}
   </div>
-  <p class="mt-1 text-sm text-secondary">
-    What that kind mostly does is filled in below: sew one hole on a scrap and correct it. The machine's own
-    manual wins over any default here.
-  </p>
+  <p class="mt-2 text-secondary">The figures say in which order it sews the parts of a hole.</p>
   {#if fault('kind')}<p role="alert" class="text-sm font-semibold text-error">{fault('kind')}</p>{/if}
 </fieldset>

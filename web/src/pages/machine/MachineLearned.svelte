@@ -65,7 +65,7 @@
         <button class="btn btn-sm" onclick={() => forget(true)}>Forget what was learned</button>
       {/if}
       {#if learned.data.forgotten_at}
-        <button class="btn btn-sm" onclick={() => forget(false)}>Go by all of it again</button>
+        <button class="btn btn-sm" onclick={() => forget(false)}>Use it all again</button>
       {/if}
     </div>
     {#if failed}<p role="alert" class="mt-1 text-sm font-semibold text-error">{failed}</p>{/if}

@@ -1,10 +1,12 @@
 <script lang="ts">
   // What a machine is like, asked as its owner can answer it: by looking at it and sewing a hole.
-  import { untrack } from 'svelte';
+  import { tick, untrack } from 'svelte';
   import { workroom } from '../../api/workroom.svelte';
   import { go, route } from '../../router';
   import { announce } from '../../ui/announce.svelte';
   import FormField from '../../ui/FormField.svelte';
+  import { everything } from '../../ui/everything.svelte';
+  import Fold from '../../ui/Fold.svelte';
   import Page from '../Page.svelte';
   import MachineDials from './MachineDials.svelte';
   import MachineFeet from './MachineFeet.svelte';
@@ -29,9 +31,40 @@
   let catalogue = $derived(workroom.catalogue);
   let programmed = $derived(catalogue?.sews.find((kind) => kind.key === facts.kind)?.programmed ?? true);
 
+  type Key = 'kind' | 'watched' | 'dials';
+  let chosen = $state<Key>('kind');
+  let body = $state<HTMLElement>();
+  let all = $derived(everything.on);
+  /** What has to be asked of this kind, in three short parts; a part with a fault says so. */
+  let parts = $derived(
+    [
+      { key: 'kind', name: 'How it makes a buttonhole', of: /^machine\.(name|kind)$/ },
+      ...(programmed ? [{ key: 'watched', name: 'Sew one hole and watch', of: /tack_length$/ }] : []),
+      { key: 'dials', name: 'Its dials and feet', of: /^feet|^machine\.(?!name$|kind$|tack_length$)/ },
+    ].map((part) => ({
+      ...part,
+      key: part.key as Key,
+      wrong: Object.keys(profile.faults).some((path) => part.of.test(path)),
+    })),
+  );
+  let shown = $derived(parts.some((part) => part.key === chosen) ? chosen : 'kind');
+  let following = $derived(parts[parts.findIndex((part) => part.key === shown) + 1]);
+
+  async function open(key: Key): Promise<void> {
+    chosen = key;
+    await tick();
+    body?.focus({ preventScroll: true });
+    window.scrollTo({ top: 0 });
+  }
+
+  /** What is refused is shown where it was typed. */
   async function add(): Promise<void> {
     const machine = await profile.save();
-    if (!machine) return;
+    if (!machine) {
+      const wrong = parts.find((part) => part.wrong);
+      if (wrong) await open(wrong.key);
+      return;
+    }
     await workroom.refresh();
     await go(workroom.at(`/machines/${machine.id}`));
   }
@@ -61,28 +94,56 @@
         <button class="btn btn-xs" onclick={() => profile.drop()}>Drop my changes</button>
       {/if}
     </div>
-    <p class="mt-1 max-w-prose text-secondary">The machine's own manual wins over anything here.</p>
-    <div class="mt-4">
-      <FormField
-        label="What you call it"
-        path="machine.name"
-        bind:value={facts.name}
-        fault={profile.faults['machine.name'] ?? ''}
-        wide
-        changed={() => profile.changed()}
-      />
+    <nav class="mt-4 flex flex-wrap gap-x-8 border-b border-base-300" aria-label="Parts of this page">
+      {#each parts as part, index (part.key)}
+        <button
+          class={[
+            'min-h-11 cursor-pointer py-2 text-lg',
+            !all && part.key === shown ? 'border-b-4 border-primary font-semibold' : 'text-secondary',
+            part.wrong && 'text-error',
+          ]}
+          aria-current={!all && part.key === shown ? 'step' : undefined}
+          onclick={() => void open(part.key)}
+          ><span class="text-sm">{index + 1}</span> {part.name}{part.wrong ? ': look again' : ''}</button
+        >
+      {/each}
+    </nav>
+    <div bind:this={body} tabindex="-1" class="outline-none">
+      {#if all || shown === 'kind'}
+        <div class="mt-4">
+          <FormField
+            label="What you call it"
+            path="machine.name"
+            bind:value={facts.name}
+            fault={profile.faults['machine.name'] ?? ''}
+            wide
+            changed={() => profile.changed()}
+          />
+        </div>
+        <MachineKind {profile} {catalogue} />
+      {/if}
+      {#if programmed && (all || shown === 'watched')}
+        <MachineWatched {profile} {catalogue} />
+        <Fold name="machine-programmes" title="Its other programmes">
+          <MachineProgrammes {profile} {catalogue} />
+        </Fold>
+      {/if}
+      {#if all || shown === 'dials'}
+        <MachineDials {profile} {catalogue} />
+        <MachineFeet {profile} {catalogue} />
+        {#if id}<MachineLearned {id} />{/if}
+      {/if}
     </div>
-    <MachineKind {profile} {catalogue} />
-    {#if programmed}
-      <MachineWatched {profile} {catalogue} />
-      <MachineProgrammes {profile} {catalogue} />
-    {/if}
-    <MachineDials {profile} {catalogue} />
-    <MachineFeet {profile} {catalogue} />
-    {#if id}<MachineLearned {id} />{/if}
     <div class="mt-8 flex flex-wrap items-center gap-3">
+      {#if following && !all}
+        <button class="btn btn-lg btn-primary" onclick={() => void open(following.key)}
+          >Next: {following.name.toLowerCase()}</button
+        >
+      {/if}
       {#if id}
-        <a class="btn btn-primary" href={workroom.at()}>Next: new buttonholes</a>
+        <a class={['btn', (!following || all) && 'btn-lg btn-primary']} href={workroom.at()}
+          >{following && !all ? 'New buttonholes' : 'Next: new buttonholes'}</a
+        >
         <button class="btn" onclick={remove}>Delete this machine</button>
         {#if profile.saved && profile.saved.closures.length > 0}
           <span class="text-sm text-secondary"
@@ -90,9 +151,25 @@
           >
         {/if}
       {:else}
-        <button class="btn btn-primary" disabled={profile.saving} onclick={add}>Save machine</button>
+        <button
+          class={['btn', !following || all ? 'btn-lg btn-primary' : '']}
+          disabled={profile.saving}
+          onclick={add}>Save machine</button
+        >
       {/if}
     </div>
+    <p class="mt-4 flex flex-wrap items-center gap-x-6 text-secondary">
+      <label class="flex min-h-11 cursor-pointer items-center gap-2">
+        <input
+          type="checkbox"
+          class="checkbox checkbox-xs"
+          checked={all}
+          onchange={() => everything.toggle()}
+        />
+        Show everything
+      </label>
+      The machine's own manual wins over anything here.
+    </p>
   {:else}
     <p role="status">Loading your machine…</p>
   {/if}

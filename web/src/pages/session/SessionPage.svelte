@@ -102,11 +102,12 @@
       </p>
     {/if}
     {#if doc.ledger.length > 0}
-      <p class="mt-3 border-l-4 border-warning pl-3 wrap-anywhere" data-away>
-        Away from its usual on {doc.machine.name}: {doc.ledger
-          .map((entry) => `${entry.name} ${entry.now}`)
-          .join(', ')}.
-      </p>
+      <details class="mt-3 border-l-4 border-warning pl-3 wrap-anywhere" data-away>
+        <summary class="min-h-11 cursor-pointer py-2.5"
+          >{doc.machine.name}: {doc.ledger.length} changed</summary
+        >
+        {doc.ledger.map((entry) => `${entry.name} ${entry.now}`).join(', ')}.
+      </details>
     {/if}
     {#if now}
       <h2 class="mt-7 text-xl font-semibold">Along the clock</h2>

@@ -30,7 +30,7 @@
     <BoxButton picture={button.picture} label="{button.fields.name}, {button.says}" of={widest} />
     <div class="min-w-40 flex-1">
       <p class="text-lg font-semibold wrap-anywhere">{button.fields.name}</p>
-      <p class="text-secondary">{button.says}; H {button.half_perimeter.text}</p>
+      <p class="text-secondary">{button.says}</p>
       {#if button.fields.note}<p class="text-sm wrap-anywhere">{button.fields.note}</p>{/if}
       {#if button.used.length > 0}
         <p class="text-sm">
@@ -66,8 +66,8 @@
       >
       <button
         class="btn btn-ghost btn-sm"
-        aria-label="Take out {button.fields.name}"
-        onclick={() => takeOut(button)}>Take out</button
+        aria-label="Delete from stash: {button.fields.name}"
+        onclick={() => takeOut(button)}>Delete from stash</button
       >
     </div>
   </div>

@@ -44,27 +44,26 @@
   <div class="flex flex-wrap items-end justify-between gap-3">
     <h1 class="text-4xl font-semibold">Swatch book</h1>
     <div class="flex flex-wrap gap-2">
-      <a class="btn btn-sm" href="/api/workrooms/{slug}/swatches.csv">Out as CSV</a>
-      <a class="btn btn-sm" href="/api/workrooms/{slug}/swatches.json">Out as JSON</a>
+      <a class="btn btn-sm" href="/api/workrooms/{slug}/swatches.csv">Save as CSV</a>
+      <a class="btn btn-sm" href="/api/workrooms/{slug}/swatches.json">Save as JSON</a>
       <TakeIn done={() => void book.refetch()} />
     </div>
   </div>
   <p class="mt-1 max-w-prose text-secondary">
-    Every test hole, with what it was sewn on and with, and what was seen. What worked last time comes first
-    in the recipe by itself.
+    Every test you save is kept here. What worked last time comes first.
   </p>
   <SearchForm bind:words bind:by there={first?.there} />
   {#if pair}<Compare leaves={pair} />{/if}
   <p role="status" class="mt-4 text-sm text-secondary">
-    {#if first?.alike}No word is written so: these are nearly.{:else if book.data}{leaves.length}{book.hasNextPage
+    {#if first?.alike}Nothing has exactly these words. These come close.{:else if book.data}{leaves.length}{book.hasNextPage
         ? ' and more'
         : ''}
       {leaves.length === 1 ? 'test hole' : 'test holes'}.{/if}
     {#if chosen.length === 1}Choose another one to compare with.{/if}
   </p>
-  <ol class="mt-1 divide-y divide-base-300">
+  <ol class="mt-3 grid gap-5 sm:grid-cols-2 xl:grid-cols-3">
     {#each leaves as leaf (leaf.id)}
-      <li class="py-4">
+      <li class="rounded-lg border border-base-300 p-4">
         <SwatchLeaf {leaf}>
           <label class="flex min-h-8 cursor-pointer items-center gap-2">
             <input
@@ -80,15 +79,15 @@
       {#if book.data}
         <li class="py-4">
           {asked
-            ? 'None like this. Fewer words, or another verdict, may find one.'
-            : 'No test hole yet. Every test you save is kept here with its settings.'}
+            ? 'Nothing found. Try fewer words or another verdict.'
+            : 'No test buttonhole yet. Save your first test and it is kept here.'}
         </li>
-      {:else if !book.failureCount}<li role="status" class="py-4">Turning the leaves…</li>{/if}
+      {:else if !book.failureCount}<li role="status" class="py-4">Loading the swatch book…</li>{/if}
     {/each}
   </ol>
   {#if book.hasNextPage}
     <button class="btn mt-2" disabled={book.isFetchingNextPage} onclick={() => book.fetchNextPage()}
-      >{book.isFetchingNextPage ? 'Turning…' : 'Older ones'}</button
+      >{book.isFetchingNextPage ? 'Loading…' : 'Older ones'}</button
     >
   {/if}
 </Page>

@@ -20,7 +20,7 @@
     try {
       body = JSON.parse(await file.text()) as Record<string, never>;
     } catch {
-      fault = 'This is no swatch book: it cannot be read as JSON.';
+      fault = 'This file is not a swatch book. Choose one saved as JSON here.';
       return;
     }
     const params = { path: { slug: workroom.slug } };
@@ -30,14 +30,14 @@
       return;
     }
     const { taken, known } = answer.data;
-    said = `${taken} taken in${known ? `, ${known} were here already` : ''}.`;
+    said = `${taken} added${known ? `, ${known} were here already` : ''}.`;
     announce(said);
     done();
   }
 </script>
 
 <div class="flex flex-col">
-  <label class="btn btn-sm" for={id}>Take a book in (JSON)</label>
+  <label class="btn btn-sm" for={id}>Open a saved book</label>
   <input {id} type="file" accept=".json,application/json" class="sr-only" onchange={take} />
   {#if fault}<p role="alert" class="text-sm font-semibold text-error">{fault}</p>{/if}
   {#if said}<p class="text-sm">{said}</p>{/if}

@@ -116,5 +116,5 @@
     {/if}
   </div>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
-  <button class="btn mt-4 btn-primary">Make them</button>
+  <button class="btn mt-4 btn-primary">Make these buttonholes</button>
 </form>

@@ -3,8 +3,6 @@
   import { workroom } from '../../api/workroom.svelte';
   import Garment from '../../drawn/Garment.svelte';
 
-  let { remove }: { remove: (closure: { id: number; name: string }) => void } = $props();
-
   /** From so many on there is a search. */
   const MANY = 8;
   let search = $state('');
@@ -42,7 +40,7 @@
               place: first?.place ?? 'front',
               orientation: '',
               places: [],
-              length: 1,
+              length: first?.length ?? 0,
             }}
             name={item.name}
             size="h-20 w-20"
@@ -54,15 +52,10 @@
           </h3>
           <ul>
             {#each item.closures as closure (closure.id)}
-              <li class="flex items-center gap-1">
+              <li>
                 <a
-                  class="flex min-h-11 grow items-center wrap-anywhere underline decoration-base-300 hover:decoration-current"
+                  class="flex min-h-11 items-center wrap-anywhere underline decoration-base-300 hover:decoration-current"
                   href={workroom.at(`/closures/${closure.id}/cloth`)}>{closure.name}</a
-                >
-                <button
-                  class="btn text-secondary btn-ghost btn-sm"
-                  aria-label="Delete {closure.name}"
-                  onclick={() => remove(closure)}>Delete</button
                 >
               </li>
             {/each}

@@ -1,10 +1,6 @@
 <script lang="ts">
   // All garments of the workroom with their closures, its machines, and a new closure.
-  import { tick } from 'svelte';
-  import { ask, words } from '../../api/ask';
-  import { client } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
-  import { announce } from '../../ui/announce.svelte';
   import Page from '../Page.svelte';
   import BeginForm from './BeginForm.svelte';
   import Garments from './Garments.svelte';
@@ -13,12 +9,9 @@
   import TakeInForm from './TakeInForm.svelte';
   import { underWay } from '../../api/under_way';
   import SitDown from './SitDown.svelte';
+  import StillToPutBack from './StillToPutBack.svelte';
   import UnderWay from './UnderWay.svelte';
 
-  let failed = $state('');
-  /** The closure taken out last: it can be put back at once. */
-  let removed = $state.raw<{ id: number; name: string }>();
-  let back = $state<HTMLButtonElement>();
   const under = underWay();
   /** All of the page is shown at once, so that nothing moves under the eye. */
   let shown = $derived(
@@ -26,42 +19,12 @@
   );
   let garments = $derived(workroom.data?.garments ?? []);
   let machines = $derived(workroom.data?.machines ?? []);
-
-  async function remove(closure: { id: number; name: string }): Promise<void> {
-    const path = { slug: workroom.slug, id: closure.id };
-    const found = await ask(client.GET('/api/workrooms/{slug}/closures/{id}', { params: { path } }));
-    failed = words(found);
-    if (found.kind !== 'data') return;
-    const header = { 'If-Match': `"${found.data.version}"` };
-    const answer = await ask(
-      client.DELETE('/api/workrooms/{slug}/closures/{id}', { params: { path, header } }),
-    );
-    failed = words(answer);
-    if (answer.kind !== 'data') return;
-    removed = closure;
-    announce(`${closure.name} is deleted. You can put it back.`);
-    await workroom.refresh();
-    await tick();
-    back?.focus();
-  }
-
-  async function putBack(): Promise<void> {
-    if (!removed) return;
-    const path = { slug: workroom.slug, kind: 'closure' as const, id: removed.id };
-    const answer = await ask(
-      client.POST('/api/workrooms/{slug}/waste-basket/{kind}/{id}', { params: { path } }),
-    );
-    failed = words(answer);
-    if (answer.kind !== 'data') return;
-    removed = undefined;
-    await workroom.refresh();
-  }
 </script>
 
 <Page
   title={workroom.data?.name ?? 'The workroom'}
   wide
-  failed={workroom.failed ? 'The server does not answer. Trying again…' : failed}
+  failed={workroom.failed ? 'The server does not answer. Trying again…' : ''}
   missing={workroom.missing ? 'This workroom is not here any more.' : ''}
 >
   <div
@@ -72,16 +35,12 @@
   >
     <section>
       <NameForm />
-      {#if removed}
-        <p role="status" class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
-          <span class="wrap-anywhere">“{removed.name}” is deleted.</span>
-          <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
-        </p>
-      {/if}
-      <UnderWay />
+      <div class="mt-4">
+        <UnderWay />
+      </div>
       <SitDown />
       {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
-      <Garments {remove} />
+      <Garments />
       <h2 class="mt-6 border-b border-base-300 pb-1 text-2xl">Machines</h2>
       <ul class="flex flex-wrap gap-x-8">
         {#each machines as machine (machine.id)}
@@ -102,9 +61,12 @@
         <a class="btn btn-ghost btn-sm" href={workroom.at('/deleted')}>Deleted</a>
       </p>
     </section>
-    <div class="self-start border-l-4 border-primary pl-4">
-      <BeginForm />
-      <TakeInForm />
+    <div class="self-start">
+      <StillToPutBack />
+      <div class="border-l-4 border-primary pl-4">
+        <BeginForm />
+        <TakeInForm />
+      </div>
     </div>
   </div>
 </Page>

@@ -19,6 +19,9 @@
   let edge = $derived(Math.min(plan['placket.extension'].mm, tall * 0.42));
   let band = $derived(tall * 0.66);
   let size = $derived(Math.min(1, (band * 0.6) / button.largest.mm));
+  /** Right side up, with its top at the left, the edge of a side that closes right over left lies away from you. */
+  let turned = $derived(plan['placket.overlap'] !== 'right');
+  let down = $derived((y: number) => (turned ? band - y : y));
   let rows = $derived(
     plan['placket.rows'] === 'double' ? Math.min(plan['placket.offset'].mm, band * 0.3) : 0,
   );
@@ -49,13 +52,13 @@
     </defs>
     <Cloth x={0} y={0} width={length} height={band} />
     <path
-      d="M0 0H{length}M0 0V{band}"
+      d="M0 {down(0)}H{length}M0 0V{band}"
       stroke="var(--color-base-content)"
       stroke-width={text * 0.12}
       fill="none"
     />
     <path
-      d="M0 {edge}H{length}"
+      d="M0 {down(edge)}H{length}"
       stroke="var(--color-primary)"
       stroke-width={text * 0.08}
       stroke-dasharray="{text * 0.6} {text * 0.3} {text * 0.15} {text * 0.3}"
@@ -79,7 +82,7 @@
         {#if fastens}
           {#each rows ? [0, rows * 2] : [0] as across (across)}
             <g
-              transform="translate({hole.button.mm} {edge + across}) scale({size})"
+              transform="translate({hole.button.mm} {down(edge + across)}) scale({size})"
               opacity={across ? 0.6 : 0.9}
             >
               <ButtonFace {button} />
@@ -88,8 +91,8 @@
         {/if}
         <path
           d={hole.lies === 'vertical'
-            ? `M${hole.open_from.mm} ${edge}H${hole.open_to.mm}`
-            : `M${hole.at.mm} ${edge - hole.out_outer.mm}V${edge - hole.out_inner.mm}`}
+            ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
+            : `M${hole.at.mm} ${down(edge - hole.out_outer.mm)}V${down(edge - hole.out_inner.mm)}`}
           stroke={chosen ? 'var(--color-warning)' : hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
           stroke-width={hole.sewn ? text * 0.42 : text * 0.26}
           stroke-dasharray={hole.sewn ? undefined : `${text * 0.35} ${text * 0.2}`}
@@ -124,4 +127,7 @@
       </g>
     {/each}
   </svg>
+  <p class="-mt-3 text-center text-sm text-secondary">
+    The buttonhole side, right side up. The finished edge is {turned ? 'towards' : 'away from'} you.
+  </p>
 {/if}

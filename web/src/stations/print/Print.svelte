@@ -1,8 +1,13 @@
 <script lang="ts">
   import { workroom } from '../../api/workroom.svelte';
-  import { FileText, Image, Table } from '@lucide/svelte';
+  import { Image, Table } from '@lucide/svelte';
   import Supplies from '../../closure/Supplies.svelte';
-  import Figure from '../../ui/Figure.svelte';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { read } from '../../api/ask';
+  import { client } from '../../api/client';
+  import Fold from '../../ui/Fold.svelte';
+  import Lines from './Lines.svelte';
+  import Sheet from './Sheet.svelte';
   import type { StationProps } from '../../closure/station';
 
   let { closure, sheet, go }: StationProps = $props();
@@ -24,6 +29,21 @@
   let buttoned = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
 
+  let plan = $derived(closure.plan);
+  let hole = $derived(sheet.button.opens ? 'Hole' : 'Tack');
+  let letter = $derived(paper === 'letter' ? '&paper=letter' : '');
+  const line = (one: { number: number; at: { text: string } }): string => `${one.number}:  ${one.at.text}`;
+  const bought = createQuery(() => ({
+    queryKey: ['supplies', workroom.slug, 'closures', closure.id, '', closure.version],
+    queryFn: () =>
+      read(
+        client.GET('/api/workrooms/{slug}/closures/{id}/supplies', {
+          params: { path: { slug: workroom.slug, id: closure.id }, query: {} },
+        }),
+      ),
+    enabled: workroom.slug !== '',
+  }));
+
   let address = $derived(workroom.file(`/closures/${closure.id}/strip`));
   // A new picture for every saved change.
   let version = $derived(`?v=${closure.version}-${closure.unit}`);
@@ -31,89 +51,45 @@
 </script>
 
 {#if sheet.placket}
-  <div class="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 xl:grid-cols-[1fr_auto]">
-    <div>
-      <p class="answer" data-answer>1 : 1</p>
-      <p class="mt-1 max-w-prose text-secondary">
-        The marking strip at true size. Print at 100 %. Measure the check lines before you pin it on.
-      </p>
-      <div class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-3">
+  <div class="flex flex-wrap items-end gap-x-5 gap-y-3">
+    <p class="answer mr-2" data-answer>1 : 1</p>
+    <label class="flex flex-col gap-0.5">
+      <span class="text-sm text-secondary">Paper</span>
+      <select class="select w-36 bg-base-100 pr-8 pl-2" bind:value={paper}>
+        {#each PAPERS as [key, name] (key)}<option value={key}>{name}</option>{/each}
+      </select>
+    </label>
+    {#if buttoned}
+      <label class="flex flex-col gap-0.5">
+        <span class="text-sm text-secondary">Side</span>
+        <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={side}>
+          {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
+        </select>
+      </label>
+      {#if sheet.attach?.places}
         <label class="flex flex-col gap-0.5">
-          <span class="text-sm text-secondary">Paper</span>
-          <select class="select w-36 bg-base-100 pr-8 pl-2" bind:value={paper}>
-            {#each PAPERS as [key, name] (key)}<option value={key}>{name}</option>{/each}
+          <span class="text-sm text-secondary">Buttons</span>
+          <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={crosses}>
+            <option value="">as they are marked here</option>
+            <option value="sewn">through the holes as sewn</option>
+            <option value="plan">from the plan</option>
           </select>
         </label>
-        {#if buttoned}
-          <label class="flex flex-col gap-0.5">
-            <span class="text-sm text-secondary">Side</span>
-            <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={side}>
-              {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
-            </select>
-          </label>
-          {#if sheet.attach?.places}
-            <label class="flex flex-col gap-0.5">
-              <span class="text-sm text-secondary">Buttons</span>
-              <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={crosses}>
-                <option value="">as they are marked here</option>
-                <option value="sewn">through the holes as sewn</option>
-                <option value="plan">from the plan</option>
-              </select>
-            </label>
-          {/if}
-        {/if}
-        <a
-          class="btn btn-primary"
-          href="{address}.pdf{version}&paper={paper}&side={side}{crossing}"
-          target="_blank"
-          rel="noopener"><FileText size={18} aria-hidden="true" />Strip as PDF, {paperName}</a
-        >
-      </div>
-      {#if sheet.placket.long}
-        <p class="mt-3 max-w-prose">
-          {closure.plan['placket.run_length'].text} takes many pages. Print it on a roll, or print one {sheet
-            .button.sewn} and lay it on every mark.
-        </p>
       {/if}
-      <div class="mt-3 flex flex-wrap gap-2">
-        <a
-          class="btn"
-          href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{paper === 'letter'
-            ? '&paper=letter'
-            : ''}"
-          target="_blank"
-          rel="noopener"
-          ><FileText size={18} aria-hidden="true" />{sheet.button.opens ? 'Hole' : 'Tack'} card and marks</a
-        >
-        {#if sheet.recipe.ways.chosen}<a
-            class="btn"
-            href={workroom.file(`/closures/${closure.id}/way.pdf`)}
-            target="_blank"
-            rel="noopener"><FileText size={18} aria-hidden="true" />Page for this way to close</a
-          >{/if}
-        <a class="btn" href="{address}.svg{version}{crossing}" target="_blank" rel="noopener"
-          ><Image size={18} aria-hidden="true" />Strip as SVG</a
-        >
-        <a class="btn" href={workroom.file(`/closures/${closure.id}/marks.csv`)}
-          ><Table size={18} aria-hidden="true" />Marks as a table</a
-        >
-      </div>
-      <dl class="mt-5 flex flex-wrap gap-x-8 gap-y-2">
-        <Figure label={sheet.button.opens ? 'Holes' : 'Tacks'} text={String(sheet.placket.holes.length)} />
-        {#if sheet.button.opens}
-          <Figure label="Length" term="opening" text={sheet.opening.length.text} />
-          <Figure label="Overall" term="overall" text={sheet.opening.overall.text} />
-        {:else}<Figure label="Each" text={sheet.opening.length.text} />{/if}
-        <Figure label="Edge" term="run" text={closure.plan['placket.run_length'].text} />
-      </dl>
-    </div>
-    <!-- A strip is long: the box scrolls, by keyboard too. -->
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div
-      class="max-h-[64vh] w-80 max-w-full overflow-y-auto border border-base-300 bg-white"
-      role="region"
-      aria-label="The strip as it will be printed, to scroll"
-      tabindex="0"
+    {/if}
+  </div>
+  {#if sheet.placket.long}
+    <p class="mt-3 max-w-prose">
+      {closure.plan['placket.run_length'].text} takes many pages. Print it on a roll, or print one {sheet
+        .button.sewn} and lay it on every mark.
+    </p>
+  {/if}
+  <ul class="mt-5 flex flex-wrap items-start gap-x-7 gap-y-6">
+    <Sheet
+      main
+      href="{address}.pdf{version}&paper={paper}&side={side}{crossing}"
+      title="Print the strip, {paperName}"
+      note="At true size. Print at 100 % and measure the check lines first."
     >
       <img
         src="{address}.svg{version}{crossing}"
@@ -122,7 +98,68 @@
           : `${sheet.placket.holes.length} ${sheet.button.sewn}s`}"
         class="w-full"
       />
-    </div>
+    </Sheet>
+    <Sheet
+      href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{letter}"
+      title="{hole} card and marks"
+      note="One {sheet.button.sewn} at true size, to lay on every mark."
+    >
+      <Lines title={sheet.opening.length.text} lines={sheet.placket.holes.map(line)} />
+    </Sheet>
+    <Sheet
+      href={workroom.file(`/closures/${closure.id}/card.pdf`)}
+      title="Machine card"
+      note="What to set, to lay beside the machine."
+    >
+      <Lines
+        title={closure.machine.name}
+        lines={sheet.recipe.settings.map((item) => `${item.label}: ${item.text}`)}
+      />
+    </Sheet>
+    <Sheet
+      href={workroom.file(`/closures/${closure.id}/supplies.pdf`)}
+      title="Shopping list"
+      note="What to buy and to lay ready."
+    >
+      <Lines title={closure.garment.name} lines={(bought.data ?? []).map((item) => item.name)} boxes />
+    </Sheet>
+    {#if sheet.recipe.ways.chosen}
+      <Sheet
+        href={workroom.file(`/closures/${closure.id}/way.pdf`)}
+        title="Page for this way to close"
+        note="Its pieces at true size."
+      >
+        <Lines title={closure.name} lines={[]} />
+      </Sheet>
+    {/if}
+    <Sheet
+      href={workroom.file(`/garments/${closure.garment.id}/record.pdf`)}
+      title="The record"
+      note="Everything about this garment, to keep."
+    >
+      <Lines
+        title={closure.garment.name}
+        lines={[
+          closure.name,
+          `${sheet.placket.holes.length} ${hole.toLowerCase()}s, ${sheet.opening.length.text}`,
+          plan['cloth.name'],
+          plan['button.name'],
+          plan['thread.name'],
+        ]}
+      />
+    </Sheet>
+  </ul>
+  <div class="mt-5">
+    <Fold name="print-files" title="Save to a file">
+      <p class="flex flex-wrap gap-2">
+        <a class="btn" href="{address}.svg{version}{crossing}" target="_blank" rel="noopener"
+          ><Image size={18} aria-hidden="true" />Strip as SVG</a
+        >
+        <a class="btn" href={workroom.file(`/closures/${closure.id}/marks.csv`)}
+          ><Table size={18} aria-hidden="true" />Marks as a table</a
+        >
+      </p>
+    </Fold>
   </div>
   <Supplies whose="closures" id={closure.id} version={closure.version} />
 {:else}

@@ -71,7 +71,7 @@
     {/each}
   </ol>
   <p class="mt-1 text-sm">
-    <a class="link" href={workroom.at('/swatches')}>The swatch book</a> has all of them.
+    <a class="link" href={workroom.at('/swatches')}>The swatch book</a> keeps them all.
     <a class="link" href={workroom.at(`/closures/${closure.id}/log`)}>The whole log</a>, where an entry made
     by mistake is withdrawn.
   </p>

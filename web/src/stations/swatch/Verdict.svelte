@@ -50,7 +50,9 @@
 {/if}
 <FrozenNote frozen={swatch.frozen} />
 <div class="mt-4 flex flex-wrap items-center gap-3">
-  <button class="btn btn-lg" onclick={begin}
+  <button
+    class={['btn btn-lg', advice && advice.changes.length === 0 && !swatch.frozen && 'btn-primary']}
+    onclick={begin}
     >{advice?.again
       ? `Look at Test ${newest?.number} again`
       : `Sew Test ${(newest?.number ?? 0) + waiting + 1}`}</button
