@@ -86,11 +86,14 @@ module NimbleEyelet
     # Control characters can neither be printed nor kept.
     def self.clean(typed) = typed.to_s.scrub("").gsub(/([[:cntrl:]]|#{NO_CHARACTER})+/o, " ").strip
 
+    # What a figure is that is not what its label says, with one that is usual.
+    EXAMPLES = { "machine.top_speed" => "Speed is in stitches a minute, for example 700." }.freeze
+
     READERS = {
       length: ->(field, text, unit) { Typing::Notation.read(text, unit: unit, field: field.path) },
       outline: ->(field, text, unit) { Outline.read(text, unit: unit, field: field.path) },
       whole: lambda do |field, text, _|
-        text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refusal.field(field.path, text, "Write a whole number, such as 7."))
+        text.match?(/\A\d{1,5}\z/) ? text.to_i : raise(Refusal.field(field.path, text, EXAMPLES.fetch(field.path, "Write a whole number, such as 7.")))
       end,
       signed: lambda do |field, text, _|
         raise Refusal.field(field.path, text, "Write a whole number, such as 1 or -1.") unless text.match?(/\A[+\-−]?\d{1,3}\z/)

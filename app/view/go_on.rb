@@ -10,8 +10,8 @@ module NimbleEyelet
     module GoOn
       # @param sheet [Sheet]
       # @param present [Presenter]
-      # @return [Hash] station - word of a stage; next - String; sewn - Integer, holes; finished - Boolean, every step is
-      #   done
+      # @return [Hash] station - word of a stage; next - String; sewn - Integer, holes; finished - Boolean, every step
+      #   is done
       def self.of(sheet, present)
         word, = sheet.stages.find { |_, state| state.state != "tied" } || ["print"]
         begun = sheet.facts.steps.any?

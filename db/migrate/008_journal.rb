@@ -23,6 +23,9 @@ unless defined?(JournalMigration)
     NOT_COMPARED = %w[button.name cloth.name thread.name thread.bobbin cloth.washed button.outline].freeze
     SWATCH = %w[number passes measured symptoms opening stitch_width stitch_length tension stabiliser note accepted sewn_at].freeze
 
+    # What a later version says of a fit, as it was said then.
+    PASSES_LATER = { "easy" => "passes" }.freeze
+
     module_function
 
     # The same for the same fact, wherever it is found.
@@ -54,10 +57,10 @@ unless defined?(JournalMigration)
     def swatch(number, entry, accepted)
       data = entry[:data]
       set = data["with"]
-      { "number" => number, "passes" => data["passes"], "measured" => data["measured"], "symptoms" => data["symptoms"],
+      { "number" => number, "passes" => PASSES_LATER.fetch(data["passes"], data["passes"]), "measured" => data["measured"], "symptoms" => data["symptoms"],
         "opening" => set.dig("opening.length", "mm"), "stitch_width" => set.dig("recipe.stitch_width", "mm"),
         "stitch_length" => set.dig("recipe.stitch_length", "mm"), "tension" => set["recipe.tension"],
-        "stabiliser" => set["recipe.stabiliser"], "note" => data["note"], "accepted" => accepted,
+        "stabiliser" => set["recipe.stabiliser"], "note" => data["note"].to_s, "accepted" => accepted,
         "sewn_at" => entry[:happened_at].utc.iso8601 }
     end
   end
@@ -236,7 +239,7 @@ Sequel.migration do
       foreign_key :workroom_id, :workrooms, null: false, on_delete: :cascade, index: true
       Integer :closure_id, null: false
       column :stage, String, null: false
-      constraint(:stage_known, stage: %w[button opening placket recipe swatch sewing attach print])
+      constraint(:stage_known, stage: JournalMigration::LEANS.keys)
       column :fingerprint, String, size: 64, fixed: true, null: false
       primary_key %i[closure_id stage]
       foreign_key %i[workroom_id closure_id], :closures, key: %i[workroom_id id], name: :knots_closure_id_fkey, on_delete: :cascade
@@ -260,7 +263,8 @@ Sequel.migration do
         end).merge(symptoms: Sequel.pg_array(swatch["symptoms"], :text)))
       end
       steps.each { |key| from(:steps_done).insert(own.merge(key: key)) }
-      settled.each_key { |stage| from(:knots).insert(own.merge(stage: stage, fingerprint: unknown)) }
+      # Stages that came later have no knot there.
+      (settled.keys & JournalMigration::LEANS.keys).each { |stage| from(:knots).insert(own.merge(stage: stage, fingerprint: unknown)) }
       # The fingerprints are gone: settled stages show as changed. What they were settled from stays in the document.
       from(:revisions).where(own).all.each do |row|
         document = row[:document].to_h

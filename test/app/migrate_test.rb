@@ -15,7 +15,7 @@ class MigrateTest < Minitest::Test
     Sequel.extension :migration
     to(0)
     to(VERSIONS.last)
-    Store::Sample.new(@db).first
+    Store::Sample.new(@db, story: false).first
   end
 
   def teardown
@@ -76,6 +76,7 @@ class MigrateTest < Minitest::Test
   end
 
   def test_every_step_goes_up_and_down_with_the_sample_in_it
+    Store::Sample.new(@db).fresh
     before = counts
     VERSIONS[0..-2].reverse_each do |version|
       to(version)

@@ -156,10 +156,20 @@ class WorkroomPageTest < BrowserTest
     tick(said("hole_turn.needle"))
     visit ROOM
 
-    assert_selector "section", text: /#{said('under_way.still_to_put_back')} Lapwing: needle/, normalize_ws: true
+    assert_selector "section", text: /#{said('under_way.still_to_put_back')} Lapwing 1 thing/, normalize_ws: true
     click_on said("under_way.go_on_with", "linen field smock", "front placket")
 
     assert_current_path "#{ROOM}/closures/1/sew"
     assert_answer "Thread all-purpose polyester (tex 27 polyester)"
+    visit ROOM
+    find("[data-left] summary").click
+    click_button said("still_to_put_back.it_is_all_back")
+
+    assert_no_selector "[data-left]"
+    assert_empty call(:get, "/api/under-way")["machines"]
+    click_button said("still_to_put_back.undo")
+
+    assert_selector "[data-left]", text: "Lapwing"
+    assert_violates_nothing
   end
 end

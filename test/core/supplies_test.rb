@@ -54,7 +54,7 @@ class SuppliesTest < CoreTest
     corded = parts.last.sheet
     cord = corded.progress.steps.find { |step| step.key == "cord" }.figures.fetch("cord.length")
 
-    assert_equal cord * corded.layout.holes.size, kind(found, "cord").first.length
+    assert_equal (cord * corded.layout.holes.size).round_up_to(Length.mm(5)), kind(found, "cord").first.length
     assert_equal ["for 18 cut edges"], kind(found, "liquid").map(&:says)
     assert_equal 3, kind(found, "stay").size
     assert_empty kind(Supplies.of([part(1, cut: Opening::CutMethod.new(seal: "none"))]), "liquid")

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Session, SessionMishap, SessionStep } from '../src/api/client';
 import type { Deed } from '../src/outbox/press';
-import { beatOf, cardOf, settingsAhead } from '../src/session/card';
+import { beatOf, cardOf, headlineOf, settingsAhead } from '../src/session/card';
 import { overlay, wayOut } from '../src/session/overlay';
 import { lasting } from '../src/session/words';
 import { movable, moved } from '../src/pages/session/order';
@@ -248,6 +248,24 @@ describe('beats of a hole', () => {
     expect(beatOf(card, 'jammed')?.name).toBe('sew');
     expect(beatOf(card.slice(0, 3), 'jammed')?.name).toBe('lever');
     expect(beatOf(card, 'unheard of')).toBe(card[0]);
+  });
+
+  it('are one card for all places that are left, where a place is one step', () => {
+    const cut = [6, 5, 4, 3].map((hole) =>
+      step(`1:open:open-at-${hole}00000`, {
+        part: `Open the holes: hole ${hole}`,
+        does: `Cut hole ${hole} from both ends to the middle: 22.5 mm.`,
+        caution: 'A ripper can run on through the end.',
+      }),
+    );
+    expect(cardOf(cut.slice(1), cut.slice(0, 1), false)).toHaveLength(1);
+    const card = cardOf(cut.slice(2), cut.slice(0, 2), false);
+    expect(card).toEqual(cut.slice(2));
+    expect(headlineOf(card, undefined)).toBe('Cut the last 2 holes open.');
+    expect(cardOf(cut.slice(2), cut.slice(0, 2), true)).toHaveLength(1);
+    expect(cardOf(cut.slice(3), cut.slice(0, 3), false)).toHaveLength(1);
+    const sealed = cut.slice(2).map((one) => ({ ...one, caution: 'It is still wet.' }));
+    expect(cardOf(sealed, cut.slice(0, 2), false)).toHaveLength(1);
   });
 
   it('of the machine can be ticked as one list', () => {

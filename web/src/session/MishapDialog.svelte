@@ -10,9 +10,10 @@
     open: boolean;
     doc: Session;
     step: SessionStep;
-    wrong: (row: SessionMishap, measured: string, hole: number | null) => void;
+    /** The places of a card, where it is the same step at several. */ places?: SessionStep[];
+    wrong: (row: SessionMishap, measured: string, hole: number | null, at?: SessionStep) => void;
   };
-  let { open = $bindable(), doc, step, wrong }: Props = $props();
+  let { open = $bindable(), doc, step, places = [], wrong }: Props = $props();
 
   const id = $props.id();
   const ASKED = {
@@ -25,6 +26,8 @@
   let fault = $state('');
   /** Of the step at hand, or asked for. */
   let hole = $state('');
+  /** Which of the places. */
+  let which = $state('');
   let rows = $derived(mishapsAt(doc, step));
   let holes = $derived(doc.closures.find((one) => one.id === step.closure)?.holes ?? []);
   const asksHole = (row: SessionMishap): boolean =>
@@ -32,15 +35,20 @@
   $effect(() => {
     if (!open) {
       chosen = undefined;
-      measured = fault = hole = '';
+      measured = fault = hole = which = '';
     }
   });
 
   function choose(row: SessionMishap): void {
-    if (row.asks || asksHole(row)) chosen = row;
+    if (row.asks || asksHole(row) || places.length) chosen = row;
     else tell(row);
   }
   function tell(row: SessionMishap): void {
+    const at = places.find((one) => one.id === which);
+    if (places.length && !at) {
+      fault = 'Say which one it is.';
+      return;
+    }
     if (asksHole(row) && !hole) {
       fault = 'Say which hole it is.';
       return;
@@ -49,7 +57,7 @@
       fault = 'Write a length, such as 22.5 or 7/8 in.';
       return;
     }
-    wrong(row, measured.trim(), asksHole(row) ? Number(hole) : step.hole);
+    wrong(row, measured.trim(), asksHole(row) ? Number(hole) : (at ?? step).hole, at);
     open = false;
   }
 </script>
@@ -67,6 +75,13 @@
         if (chosen) tell(chosen);
       }}
     >
+      {#if places.length}
+        <label class="mb-3 block" for="{id}-which">Which one?</label>
+        <select id="{id}-which" class="select mb-3 w-48 bg-base-100 text-lg" bind:value={which}>
+          <option value="">Choose…</option>
+          {#each places as one (one.id)}<option value={one.id}>{one.part.split(': ').at(-1)}</option>{/each}
+        </select>
+      {/if}
       {#if asksHole(chosen)}
         <label class="mb-3 block" for="{id}-hole">Which hole?</label>
         <select id="{id}-hole" class="select mb-3 w-48 bg-base-100 text-lg" bind:value={hole}>

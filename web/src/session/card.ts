@@ -1,5 +1,6 @@
 // Beats that are done in one go. From the third hole of a kind on a hole is one card: its words are known by then, and
-// only its figure is new. What is set on the machine before, and put back after, can be ticked as one list.
+// only its figure is new. What is one step a place, cutting open or a button, is one card for all that are left. What is
+// set on the machine before, and put back after, can be ticked as one list.
 import type { SessionClosure, SessionStep } from '../api/client';
 
 /** Holes sewn beat by beat before their beats are one card. */
@@ -15,6 +16,30 @@ const alone = (step: SessionStep): boolean => step.asks !== null || step.dry_wai
 /** It sets the machine and nothing else, outside any hole. */
 const setting = (step: SessionStep): boolean => step.sets_only && step.turn === null && !alone(step);
 
+/** One step a place, done one place after the other with the same tool in the hand. */
+const ROWS = ['open', 'button'];
+const ofRow = (step: SessionStep): boolean => ROWS.includes(step.name) && !alone(step);
+
+// A caution that was never shown, such as that of an empty bobbin, is not folded away.
+const told = (step: SessionStep) => `${step.name} ${words(step)} ${step.caution ?? ''}`;
+
+/** Whether its rest is told in full the first time: where a blade or a needle over a button can slip. */
+export const toldInFull = (step: SessionStep, past: SessionStep[]): boolean =>
+  (step.opens || step.turn === 'button') &&
+  !past.some((one) => one.closure === step.closure && one.name === step.name && one.id !== step.id);
+
+/** Whether a card of beats like this one was sewn before: then its pictures are enough. */
+export const beatsKnown = (card: SessionStep[], past: SessionStep[]): boolean =>
+  new Set(
+    past
+      .filter((one) => one.closure === card[0]?.closure && one.name === 'sew' && one.rescue === null)
+      .map((one) => one.hole),
+  ).size > LEARNED;
+
+/** Whether a card is the same step at several places. */
+export const isRow = (card: SessionStep[]): boolean =>
+  card.length > 1 && card.every((step) => ofRow(step) && step.name === card[0]?.name);
+
 /** Steps from the one at hand on that belong together. */
 function leading(steps: SessionStep[], same: (step: SessionStep) => boolean): SessionStep[] {
   const end = steps.findIndex((step) => !same(step));
@@ -28,7 +53,10 @@ function leading(steps: SessionStep[], same: (step: SessionStep) => boolean): Se
 export function cardOf(steps: SessionStep[], past: SessionStep[], singly: boolean): SessionStep[] {
   const [first] = steps;
   if (!first) return [];
-  if (singly || !ofHole(first) || alone(first)) return [first];
+  if (singly || alone(first)) return [first];
+  const row = rowFrom(first, steps, past);
+  if (row.length > 1) return row;
+  if (!ofHole(first)) return [first];
   const beats = leading(
     steps,
     (step) => ofHole(step) && step.closure === first.closure && step.hole === first.hole && !alone(step),
@@ -37,20 +65,23 @@ export function cardOf(steps: SessionStep[], past: SessionStep[], singly: boolea
     (step) => ofHole(step) && step.closure === first.closure && step.hole !== first.hole,
   );
   const sewn = new Set(before.filter((step) => step.name === 'sew').map((step) => step.hole));
-  // A caution that was never shown, such as that of an empty bobbin, is not folded away.
-  const told = (step: SessionStep) => `${step.name} ${words(step)} ${step.caution ?? ''}`;
   const known = new Set(before.map(told));
   return sewn.size >= LEARNED && beats.every((step) => known.has(told(step))) ? beats : [first];
+}
+
+/** The places that are left, where the same was done at two of them. */
+function rowFrom(first: SessionStep, steps: SessionStep[], past: SessionStep[]): SessionStep[] {
+  const same = (step: SessionStep) =>
+    ofRow(step) && step.closure === first.closure && told(step) === told(first);
+  return past.filter(same).length >= LEARNED ? leading(steps, same) : [];
 }
 
 /** What is set on the machine one thing after the other, from the step at hand on; nothing where there is only one. */
 export function settingsAhead(steps: SessionStep[]): SessionStep[] {
   const [first] = steps;
   if (!first || !setting(first)) return [];
-  const list = leading(
-    steps,
-    (step) => setting(step) && step.part === first.part && step.closure === first.closure,
-  );
+  const whose = steps.find((step) => step.closure !== null)?.closure ?? null;
+  const list = leading(steps, (step) => setting(step) && (step.closure ?? whose) === whose);
   return list.length > 1 ? list : [];
 }
 
@@ -64,6 +95,10 @@ export function beatOf(card: SessionStep[], mishap: string): SessionStep | undef
 export function headlineOf(card: SessionStep[], closure: SessionClosure | undefined): string {
   const [first] = card;
   if (!first || card.length === 1) return first?.does ?? '';
+  if (isRow(card))
+    return first.name === 'open'
+      ? `Cut the last ${card.length} holes open.`
+      : `Sew on the last ${card.length} ${closure?.passes ?? 'button'}s.`;
   const number = closure?.holes.find((hole) => Math.abs(hole.at - (first.hole ?? -1)) < 0.01)?.number;
   return `Sew ${closure?.noun ?? 'hole'} ${number ?? ''}.`;
 }

@@ -140,10 +140,11 @@ export class SessionWork {
     await this.happened({ facts: [{ id, fact }], says: row.says, deed });
   }
 
-  /** Something went wrong while the card at hand was done: what comes before that beat was done by then. */
-  async wrongOnCard(row: SessionMishap, hole: number | null, measured = ''): Promise<void> {
+  /** Something went wrong while the card at hand was done: what comes before that beat was done by then.
+   * @param at the beat, where somebody was asked which it was */
+  async wrongOnCard(row: SessionMishap, hole: number | null, measured = '', at?: SessionStep): Promise<void> {
     const { card } = this;
-    const beat = beatOf(card, row.key);
+    const beat = at ?? beatOf(card, row.key);
     if (!beat) return;
     for (const step of card.slice(0, card.indexOf(beat))) await this.stepDone(step, '');
     await this.wrong(row, { ...beat, hole }, measured);

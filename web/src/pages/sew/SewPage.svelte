@@ -10,7 +10,7 @@
   import MishapDialog from '../../session/MishapDialog.svelte';
   import { SessionWork } from '../../session/session.svelte';
   import { Awake, onKey, Voice } from './hands.svelte';
-  import { headlineOf } from '../../session/card';
+  import { headlineOf, isRow } from '../../session/card';
   import SewHead from './SewHead.svelte';
   import SewStep from './SewStep.svelte';
   import SewTold from './SewTold.svelte';
@@ -155,6 +155,7 @@
     bind:open={wrong}
     {doc}
     step={whole ?? now}
-    wrong={(row, text, hole) => void work.wrongOnCard(row, hole, text)}
+    places={isRow(work.card) ? work.card : []}
+    wrong={(row, text, hole, at) => void work.wrongOnCard(row, hole, text, at)}
   />
 {/if}

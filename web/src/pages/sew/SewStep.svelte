@@ -1,7 +1,7 @@
 <script lang="ts">
   // What is done now, very large: its picture, its headline and figure, what it warns of, and what it asks.
   import type { Session, SessionClosure, SessionMoment, SessionStep } from '../../api/client';
-  import { headlineOf } from '../../session/card';
+  import { beatsKnown, headlineOf, isRow, toldInFull } from '../../session/card';
   import HoleBeats from '../../session/HoleBeats.svelte';
   import type { SessionWork } from '../../session/session.svelte';
   import StepPicture from '../../session/StepPicture.svelte';
@@ -20,14 +20,16 @@
   let { work, doc, now, closure, wait, wet, measured = $bindable() }: Props = $props();
 
   let joined = $derived(work.card.length > 1);
+  /** The same step at several places. */
+  let row = $derived(isRow(work.card));
+  const rowName = (step: SessionStep): string => {
+    const name = step.part.split(': ').at(-1) ?? step.part;
+    return step.figure ? `${name}: ${step.figure.text}` : name;
+  };
   let headline = $derived(headlineOf(work.card, closure));
   let near = $derived(work.card.some((step) => step.near));
   let cautions = $derived([...new Set(work.card.flatMap((step) => step.caution ?? []))]);
   let figure = $derived(joined ? work.card.find((step) => step.figure)?.figure : now.figure);
-  /** What is done for the first time is told in full; from the second time on the rest of it is one tap away. */
-  let firstTime = $derived(
-    !work.past.some((step) => step.closure === now.closure && step.name === now.name && step.id !== now.id),
-  );
   /** The start mark is what has to be seen of a hole whose beats are joined. */
   let picture = $derived((joined && work.card.find((step) => step.name === 'place')) || now);
   /** Names of what is done at every hole of these buttonholes. */
@@ -43,9 +45,22 @@
   );
 </script>
 
+{#snippet beatList()}
+  <ol class="mt-2 text-xl">
+    {#each work.card as beat (beat.id)}
+      <li><strong>{beat.does}</strong> {beat.how ?? ''}</li>
+    {/each}
+  </ol>
+{/snippet}
+
 <!-- What is longer than the screen is scrolled by keys too. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<section class="min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-8" tabindex="0" aria-label="The step">
+<section
+  class="min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-8"
+  tabindex="0"
+  aria-label="The step"
+  data-beats={joined ? work.card.length : undefined}
+>
   <!-- The picture is never below the fold: on a phone it comes first. -->
   <div class="flex flex-col gap-x-8 gap-y-2 lg:flex-row">
     <div class="order-2 min-w-0 flex-1 lg:order-1">
@@ -68,13 +83,27 @@
           >
         </p>
       {/if}
-      {#if joined}
-        <ol class="mt-2 text-xl" data-beats={work.card.length}>
-          {#each work.card as beat (beat.id)}<li>
-              <strong>{beat.does}</strong>
-              {beat.how ?? ''}
-            </li>{/each}
+      {#if row}
+        <ol class="mt-2 text-xl">
+          {#each work.card as beat, index (beat.id)}
+            <li class="flex flex-wrap items-center gap-x-4 border-b border-base-300 py-1">
+              <strong class="min-w-0 flex-1">{rowName(beat)}</strong>
+              {#if index < work.card.length - 1}
+                <button class="btn min-h-11" onclick={() => void work.tick(work.card.slice(0, index + 1))}
+                  >Done up to here</button
+                >
+              {/if}
+            </li>
+          {/each}
         </ol>
+        <p class="mt-2 text-xl">{now.does} {now.how ?? ''}</p>
+      {:else if joined && beatsKnown(work.card, work.past)}
+        <Fold name="sew-beats" title="The beats of this {closure?.noun ?? 'hole'}">{@render beatList()}</Fold>
+      {:else if joined}{@render beatList()}{/if}
+      {#if work.settings.length > 1}
+        <ul class="mt-3 ml-5 list-disc text-xl" data-settings={work.settings.length}>
+          {#each work.settings.slice(1) as setting (setting.id)}<li>{setting.does}</li>{/each}
+        </ul>
       {/if}
       {#if near || cautions.length > 0}
         <div class="mt-3 text-xl text-warning">
@@ -96,7 +125,7 @@
           {now.how}
         </p>{/if}
       {#if now.symptom && !joined}
-        {#if firstTime}<p class="mt-2 max-w-3xl text-lg" data-more>{now.symptom}</p>
+        {#if toldInFull(now, work.past)}<p class="mt-2 max-w-3xl text-lg" data-more>{now.symptom}</p>
         {:else}<Fold name="sew-more" title="More"><p class="max-w-3xl text-lg">{now.symptom}</p></Fold>{/if}
       {/if}
       {#if beats.size > 1}
