@@ -19,6 +19,7 @@ require_relative "../route/machine"
 require_relative "../route/measure"
 require_relative "../route/photo"
 require_relative "../route/print"
+require_relative "../route/request"
 require_relative "../route/shelf"
 require_relative "../route/session"
 require_relative "../route/stash"
@@ -69,6 +70,7 @@ module NimbleEyelet
       register Route::JournalRoutes
       register Route::SessionRoutes
       register Route::MeasureRoutes
+      register Route::RequestRoutes
       register Route::ClosureRoutes
       register Route::PrintRoutes
       register Route::MachineRoutes

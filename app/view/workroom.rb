@@ -55,7 +55,7 @@ module NimbleEyelet
                  end }
       end
 
-      private_class_method :habit, :last, :machine
+      private_class_method :habit, :machine
     end
 
     # All workrooms there are, shortly.

@@ -115,6 +115,35 @@ class FirstScreenTest < BrowserTest
     assert_selector "[data-test-card=verdict] [data-answer]"
   end
 
+  # From an empty workroom to a plan that is kept: the line, and Enter twice; by keyboard alone, in few steps.
+  def test_one_line_and_enter_make_a_plan
+    begin_workroom("Attic")
+    visit @home
+
+    assert_selector "#request"
+    tabs = (1..6).find do
+      page.active_element.send_keys(:tab)
+      page.active_element[:id] == "request"
+    end
+
+    refute_nil tabs, "the field is reached by a few Tabs"
+    page.active_element.send_keys("shirt front, 7 buttons 11.5 mm, cotton poplin, glitter", :enter)
+
+    assert_selector "[data-first-answer] [data-answer]", text: "14.5 mm"
+    assert_selector "[data-unread]", text: "glitter"
+    assert_violates_nothing
+    find("[data-chip='button.thickness']").click
+    page.active_element.send_keys([:control, "a"], "2", :enter)
+
+    assert_selector "[data-chip='button.thickness'][data-origin=chosen]", text: "2 mm"
+    assert_selector "[data-first-answer]", text: "in 20"
+    find("#request").send_keys(:enter)
+
+    assert_selector "nav a[aria-current=step]"
+    assert_equal "cotton poplin shirt", db[:garments].reverse(:id).get(:name)
+    assert_equal 2, db[:closures].reverse(:id).get(:button_thickness_mm)
+  end
+
   # A new machine is three short parts, and what is refused is shown in the part it was typed in.
   def test_a_machine_is_asked_in_short_parts_and_preferences_one_by_one
     visit "#{ROOM}/machines/new"

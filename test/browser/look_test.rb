@@ -13,6 +13,9 @@ class LookTest < BrowserTest
 
   LONG = "W" * 80
 
+  # So much may move while a view comes up, as browsers count it.
+  MOVES = 0.02
+
   # Names nobody would shorten, a warning or two, a swatch that went wrong.
   def fill_in_what_is_awkward
     act(:put, "settled/button")
@@ -53,9 +56,13 @@ class LookTest < BrowserTest
       assert_looks_right
     end
     narrow
-    open_station "placket"
+    ["", "/garments/1", "/stash", "/swatches", "/closures/1/placement", "#{session}/sew"].each do |path|
+      visit "#{ROOM}#{path}"
 
-    assert_violates_nothing
+      assert_selector "main h1, main [data-answer]"
+      assert_steady
+      assert_violates_nothing
+    end
   end
 
   def test_the_theme_is_kept
@@ -103,6 +110,7 @@ class LookTest < BrowserTest
 
   # What is no matter of colour is the same by lamplight.
   def assert_looks_right
+    assert_steady
     assert_violates_nothing
     page.evaluate_async_script(<<~JS)
       const done = arguments[0];
@@ -119,6 +127,18 @@ class LookTest < BrowserTest
 
     assert_no_overflow
     wide
+  end
+
+  def assert_steady
+    moved = page.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      let sum = 0;
+      const seen = new PerformanceObserver((list) => list.getEntries().forEach((one) => { if (!one.hadRecentInput) sum += one.value; }));
+      seen.observe({ type: 'layout-shift', buffered: true });
+      requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(() => done(sum))));
+    JS
+
+    assert_operator moved, :<=, MOVES, "#{current_path} moves under the eye"
   end
 
   def assert_no_overflow

@@ -30,6 +30,7 @@ export type ShelfName = 'cloths' | 'threads' | 'stabilisers';
 export type ShelfThing = Schemas['ShelfThing'];
 export type ShelfTaken = Schemas['ShelfTaken'];
 export type UnderWay = Schemas['UnderWay'];
+export type FirstAnswer = Schemas['FirstAnswer'];
 export type WasteItem = Schemas['WasteBasket'][number];
 export type StashButton = Schemas['StashButton'];
 export type StashFields = Schemas['StashFields'];

@@ -1,7 +1,7 @@
 <script lang="ts">
   // A dial of the machine as it is read: its own marks pass a fixed pointer. It ends where its end stops are known.
-  let { value, step, least, most }: { value: number; step: number; least: number; most: number | null } =
-    $props();
+  type Props = { value: number; step: number; least: number; most: number | null; size?: string };
+  let { value, step, least, most, size = 'h-16 w-32' }: Props = $props();
 
   /** Degrees from one mark to the next, and so many marks to either side. */
   const TURN = 15;
@@ -19,7 +19,7 @@
     mark !== middle && Math.abs(mark - middle) % 2 === 0 && Math.abs(mark - middle) < SHOWN;
 </script>
 
-<svg viewBox="-60 -60 120 62" class="h-16 w-32" aria-hidden="true">
+<svg viewBox="-60 -60 120 62" class={size} aria-hidden="true">
   <path
     d="M-50 0A50 50 0 0 1 50 0Z"
     fill="var(--color-base-100)"

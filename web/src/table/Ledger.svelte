@@ -1,11 +1,38 @@
 <script lang="ts">
   // What on the machine is changed from usual, whatever buttonholes left it so, and how each thing goes back.
   import type { Sheet } from '../api/client';
+  import Dial from '../drawn/Dial.svelte';
+  import Tool from '../drawn/Tool.svelte';
   import Fold from '../ui/Fold.svelte';
   import { shortcuts } from './shortcuts.svelte';
 
   let { sheet, machine, go }: { sheet: Sheet; machine: string; go: () => void } = $props();
 
+  /** The drawing of a part of the machine. */
+  const TOOL: Record<string, string> = {
+    needle: 'needle',
+    foot: 'foot',
+    lever: 'lever',
+    selector: 'settings',
+    cycle: 'reset',
+    top_thread: 'thread',
+    bobbin_thread: 'wind',
+    bobbin_finger: 'finger',
+    feed_dogs: 'feed-off',
+    foot_pressure: 'pressure',
+    speed: 'speed',
+    button_in_foot: 'clamp',
+    foot_opened: 'foot',
+    memory: 'stored',
+  };
+  const SET: Record<string, string> = { width: 'stitch_width', length: 'stitch_length', tension: 'tension' };
+
+  /** A dial as the machine stands now, with its own marks. */
+  function dialOf(entry: Sheet['ledger'][number]) {
+    const dial = sheet.recipe.settings.find((item) => item.key === SET[entry.key])?.dial;
+    const value = Number(entry.now);
+    return dial && Number.isFinite(value) ? { ...dial, value } : undefined;
+  }
   let next = $derived(sheet.sewing?.steps.find((step) => step.key === sheet.sewing?.next));
 </script>
 
@@ -19,9 +46,18 @@
   {:else}
     <dl class="mt-1 divide-y divide-base-300">
       {#each sheet.ledger as entry (entry.key)}
-        <div class="py-1.5">
-          <dt class="text-sm text-secondary">{entry.name}</dt>
-          <dd class="leading-tight font-semibold">{entry.now}</dd>
+        {@const dial = dialOf(entry)}
+        <div class="flex items-center gap-2 py-1.5">
+          <div class="w-16 shrink-0">
+            {#if dial}<Dial {...dial} size="h-9 w-16" />{:else}<Tool
+                name={TOOL[entry.key] ?? ''}
+                size="h-9"
+              />{/if}
+          </div>
+          <div class="min-w-0">
+            <dt class="text-sm leading-tight text-secondary">{entry.name}</dt>
+            <dd class="leading-tight font-semibold">{entry.now}</dd>
+          </div>
         </div>
       {/each}
     </dl>

@@ -97,7 +97,7 @@
         <p class="wrap-anywhere text-secondary">{fabrics}</p>
         {#if shown}
           <figure class="mt-4 flex flex-col items-center">
-            <Garment part={shown.drawn} name={shown.name} size="h-[min(34rem,58vh)]" />
+            <Garment part={shown.drawn} name={shown.name} size="h-[min(34rem,58vh)] max-sm:h-72" />
             {#if garment.closures.length > 1}<figcaption class="text-secondary">{shown.name}</figcaption>{/if}
           </figure>
         {/if}

@@ -95,7 +95,7 @@
           </ol>
         </nav>
       {/if}
-      <div bind:this={body} tabindex="-1" class="min-w-0 outline-none">
+      <div bind:this={body} tabindex="-1" class="min-w-0 self-start outline-none md:sticky md:top-4">
         {#each workroom.data.habits as habit (habit.path)}
           {#if all || shown === habit.path}
             <div class={all ? 'mt-8' : ''}>

@@ -8,10 +8,10 @@
 <section class="mt-6 max-w-prose" aria-labelledby="first-moves">
   <h2 id="first-moves" class="text-xl font-semibold">Three steps to begin</h2>
   <ol class="mt-2 list-decimal space-y-3 pl-6 text-lg">
+    <li>Type above what needs buttonholes. Press Enter to keep it.</li>
+    <li>Measure how thick your button is.</li>
     <li class={machines ? 'text-secondary line-through' : ''}>
-      <a class="link" href={workroom.at('/machines/new')}>Add your sewing machine.</a>
+      <a class="link" href={workroom.at('/machines/new')}>Describe your sewing machine.</a>
     </li>
-    <li>Name a garment and the part with buttonholes, for example <em>coat</em> and <em>front</em>.</li>
-    <li>Measure your button and the edge. Then print the marking strip.</li>
   </ol>
 </section>

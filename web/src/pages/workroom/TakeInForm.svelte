@@ -20,8 +20,8 @@
   }
 </script>
 
-<label class="mt-6 flex flex-col text-sm text-secondary"
-  >Or take in a garment from its file
+<label class="flex flex-col text-sm text-secondary"
+  >A garment saved here
   <input
     type="file"
     accept=".json,application/json"

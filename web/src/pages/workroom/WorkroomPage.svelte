@@ -4,12 +4,14 @@
   import Page from '../Page.svelte';
   import BeginForm from './BeginForm.svelte';
   import Garments from './Garments.svelte';
+  import FirstAnswer from './FirstAnswer.svelte';
   import FirstMoves from './FirstMoves.svelte';
   import NameForm from './NameForm.svelte';
   import TakeInForm from './TakeInForm.svelte';
   import { underWay } from '../../api/under_way';
   import SitDown from './SitDown.svelte';
   import StillToPutBack from './StillToPutBack.svelte';
+  import Fold from '../../ui/Fold.svelte';
   import UnderWay from './UnderWay.svelte';
 
   const under = underWay();
@@ -27,45 +29,39 @@
   failed={workroom.failed ? 'The server does not answer. Trying again…' : ''}
   missing={workroom.missing ? 'This workroom is not here any more.' : ''}
 >
-  <div
-    class={[
-      'grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_18rem]',
-      !shown && 'invisible',
-    ]}
-  >
-    <section>
-      <NameForm />
-      <div class="mt-4">
+  <div class={!shown ? 'invisible' : ''}>
+    <NameForm />
+    <div class="mt-4"><FirstAnswer /></div>
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_17rem]">
+      <section>
         <UnderWay />
-      </div>
-      <SitDown />
-      {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
-      <Garments />
-      <h2 class="mt-6 border-b border-base-300 pb-1 text-2xl">Machines</h2>
-      <ul class="flex flex-wrap gap-x-8">
-        {#each machines as machine (machine.id)}
-          <li>
-            <a
-              class="flex flex-wrap items-baseline gap-x-3 py-2 text-lg hover:underline"
-              href={workroom.at(`/machines/${machine.id}`)}
-              ><span class="wrap-anywhere">{machine.name}</span>
-              <span class="text-base text-secondary">{machine.kind_name}</span></a
-            >
-          </li>
-        {/each}
-      </ul>
-      <p class="mt-3 flex flex-wrap gap-3">
-        <a class="btn btn-sm" href={workroom.at('/machines/new')}
-          >{machines.length ? 'Another machine' : 'Your machine'}</a
-        >
-        <a class="btn btn-ghost btn-sm" href={workroom.at('/deleted')}>Deleted</a>
-      </p>
-    </section>
-    <div class="self-start">
-      <StillToPutBack />
-      <div class="border-l-4 border-primary pl-4">
-        <BeginForm />
-        <TakeInForm />
+        <SitDown />
+        {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
+        <Garments />
+        <h2 class="mt-6 border-b border-base-300 pb-1 text-2xl">Machines</h2>
+        <ul class="flex flex-wrap gap-x-8">
+          {#each machines as machine (machine.id)}
+            <li>
+              <a
+                class="flex flex-wrap items-baseline gap-x-3 py-2 text-lg hover:underline"
+                href={workroom.at(`/machines/${machine.id}`)}
+                ><span class="wrap-anywhere">{machine.name}</span>
+                <span class="text-base text-secondary">{machine.kind_name}</span></a
+              >
+            </li>
+          {/each}
+        </ul>
+        <p class="mt-3 flex flex-wrap gap-3">
+          <a class="btn btn-sm" href={workroom.at('/machines/new')}
+            >{machines.length ? 'Another machine' : 'Your machine'}</a
+          >
+          <a class="btn btn-ghost btn-sm" href={workroom.at('/deleted')}>Deleted</a>
+        </p>
+      </section>
+      <div class="self-start">
+        <StillToPutBack />
+        <Fold name="begin-form" title="Fill in a form instead"><BeginForm /></Fold>
+        <Fold name="take-in" title="Open a garment from a file"><TakeInForm /></Fold>
       </div>
     </div>
   </div>

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+require_relative "../app_helper"
+
+# One line, its first answer, and kept: what the card says is what the buttonholes say afterwards.
+class RequestRouteTest < AppTest
+  LINES = ["shirt front, 7 buttons 11.5 mm, cotton poplin", "coat cuff, 3 buttons 24L, wool", "cushion cover, 4 buttons 22 mm",
+           "toddler romper, jersey, 5 buttons 11 mm", "women's boiled wool jacket, four 25 mm domed buttons, 5 mm thick",
+           "bag strap, leather, one 20 mm button", "silk chiffon blouse, 9 ball buttons 10 mm", "skirt waistband 18 mm"].freeze
+
+  def ask(text, chosen = {}, room: "/api/workroom")
+    call(:post, "#{room}/request", { text: text, chosen: chosen }).tap { assert_status 200 }
+  end
+
+  def keep(text, chosen = {}, room: "/api/workroom")
+    call(:post, "#{room}/request/keep", { text: text, chosen: chosen }).tap { assert_status 201 }
+  end
+
+  def test_what_the_card_says_is_what_is_kept
+    LINES.each do |line|
+      found = ask(line)
+      kept = keep(line)
+      sheet = kept["sheet"]
+
+      assert_empty found["unread"], line
+      assert_equal found["answer"]["length"], sheet["opening"]["length"], line
+      assert_equal found["answer"]["drawn"]["places"], sheet["placket"]["holes"].map { |hole| hole["at"]["mm"] }, line
+      assert_equal [found["garment"], found["part"]], [kept["garment"]["name"], kept["name"]]
+      found["chips"].each { |chip| assert_chip kept, chip }
+    end
+
+    assert_equal LINES.size + 9, db[:closures].count
+  end
+
+  # Nothing is kept by asking; a guessed thickness gives a range and no chance, a measured one a chance.
+  def test_a_thickness_that_is_guessed_is_asked_for_first
+    guessed = ask(LINES.first)
+    measured = ask(LINES.first, { "button.thickness" => "2.5" })
+
+    assert_equal 9, db[:closures].count
+    assert_equal ["button.thickness", "usual"], guessed["chips"].first.values_at("path", "origin")
+    assert_nil guessed["answer"]["chance"]
+    assert_operator guessed["answer"]["range"]["from"]["mm"], :<, guessed["answer"]["range"]["to"]["mm"]
+    assert_nil measured["answer"]["range"]
+    assert_operator measured["answer"]["chance"]["in_twenty"], :>, 0
+    assert_equal "chosen", measured["chips"].find { |chip| chip["path"] == "button.thickness" }["origin"]
+  end
+
+  # Names of the workroom go before the words of the craft.
+  def test_ones_own_things_are_known_by_their_names
+    found = keep("linen field smock, right cuff, 2 small shell 11 on Curlew")
+
+    assert_equal ["linen field smock", "small shell 11", "Curlew"],
+                 [found["garment"]["name"], found["plan"]["button.name"], found["machine"]["name"]]
+    assert_equal 3, call(:get, "/api/garments/#{found['garment']['id']}")["closures"].size
+  end
+
+  # Without a machine one is taken that most people have, and it can be corrected afterwards.
+  def test_an_empty_workroom_needs_one_line_and_no_more
+    room = "/api/workrooms/#{call(:post, '/api/workrooms', { name: 'Attic' })['slug']}"
+    found = ask(LINES.first, room: room)
+
+    assert_empty call(:get, room)["machines"]
+    assert_equal [nil, true], found["machine"].values_at("id", "assumed")
+    keep(LINES.first, room: room)
+    keep(LINES.first, room: room)
+
+    assert_equal(["My machine"], call(:get, room)["machines"].map { |one| one["name"] })
+    assert_equal(["cotton poplin shirt", "cotton poplin shirt (2)"], call(:get, room)["garments"].map do |one|
+      one["name"]
+    end)
+  end
+
+  def test_what_cannot_be_is_said_and_nothing_is_kept
+    found = ask("shirt, 40 buttons 30 mm, edge 200 mm")
+
+    assert_nil found["answer"]
+    refute_empty found["faults"]
+    call(:post, "/api/workroom/request/keep", { text: "shirt, 7 buttons 900 mm" })
+
+    assert_status 422
+    call(:post, "/api/workroom/request", { text: "shirt", chosen: { "button.thickness" => "wide" } })
+
+    assert_status 422
+    assert_equal 9, db[:closures].count
+    call(:post, "/api/workroom/request", { text: "x" * 201 })
+
+    assert_status 400
+  end
+
+  private
+
+  def assert_chip(kept, chip)
+    value = kept["plan"][chip["path"]]
+    text = value.is_a?(Hash) ? value["text"] : value
+    return if text.nil? || ClosureFields.fetch(chip["path"]).choices
+
+    assert_equal text, chip["text"], chip["path"]
+  end
+end

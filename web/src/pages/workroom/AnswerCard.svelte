@@ -1,0 +1,71 @@
+<script lang="ts">
+  // The first answer: how long, where, what to set, and what that rests on.
+  import type { FirstAnswer } from '../../api/client';
+  import Dial from '../../drawn/Dial.svelte';
+  import Garment from '../../drawn/Garment.svelte';
+  import TwentyButtons from '../../drawn/TwentyButtons.svelte';
+  import AssumedChip from './AssumedChip.svelte';
+
+  type Props = {
+    answer: FirstAnswer;
+    keeping: boolean;
+    choose: (path: string, value: string) => void;
+  };
+  let { answer, keeping, choose }: Props = $props();
+
+  let found = $derived(answer.answer);
+</script>
+
+<div
+  class="mt-2 grid gap-x-8 gap-y-4 rounded-lg border border-base-300 p-4 md:grid-cols-[auto_minmax(0,1fr)_auto]"
+  data-first-answer
+>
+  {#if found}
+    <Garment part={found.drawn} name="{answer.garment}: {answer.part}" size="h-48 w-40" />
+    <div class="min-w-0">
+      <p class="wrap-anywhere text-secondary">{answer.garment}: {answer.part}</p>
+      <p class="answer" data-answer>{found.range ? 'about ' : ''}{found.length.text}</p>
+      {#if found.range}
+        <p>{found.range.from.text} to {found.range.to.text}, until the thickness is measured.</p>
+      {:else if found.chance}
+        <p>{found.chance.words} ({found.chance.in_twenty} in 20)</p>
+        <TwentyButtons filled={found.chance.in_twenty} />
+      {/if}
+      <p class="mt-2">
+        <strong>{found.holes} {found.noun}{found.holes === 1 ? '' : 's'}</strong>, the first {found.first
+          .text} from the top{found.gap ? `, ${found.gap.text} apart` : ''}.
+      </p>
+      <div class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-1">
+        {#each found.dials as item (item.key)}
+          <div class="flex flex-col items-center text-sm">
+            {#if item.dial}<Dial {...item.dial} />{/if}
+            <span><strong class="text-base">{item.text}</strong> {item.label.toLowerCase()}</span>
+          </div>
+        {/each}
+        <p class="text-[0.95rem]">
+          Needle <strong>{found.needle}</strong><br />{found.stabiliser}
+        </p>
+      </div>
+    </div>
+  {:else}
+    <div class="md:col-span-2">
+      {#each answer.faults as fault (fault.field)}
+        <p role="alert" class="font-semibold text-warning">{fault.allowed}</p>
+      {/each}
+    </div>
+  {/if}
+  <div class="flex flex-col justify-end">
+    <button class="btn btn-lg btn-primary" disabled={!found || keeping}
+      >{keeping ? 'Keeping it…' : 'Keep these buttonholes'}</button
+    >
+  </div>
+  <div class="md:col-span-3">
+    <p class="mb-1 text-sm text-secondary">What it rests on. Tap to change.</p>
+    <ul class="flex flex-wrap gap-2">
+      {#each answer.chips as chip (chip.path)}<li><AssumedChip {chip} {choose} /></li>{/each}
+      <li class="flex min-h-11 items-center rounded-full border border-base-300 px-3 text-sm">
+        {answer.machine.name}
+      </li>
+    </ul>
+  </div>
+</div>
