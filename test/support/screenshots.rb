@@ -22,6 +22,11 @@ module NimbleEyelet
           @address = world.serve
           wide = session(1280, 800)
           shoot(wide, "workroom", "")
+          shoot(wide, "first-answer", "") do |session|
+            session.find("#request").set("shirt front, 7 buttons 11.5 mm, cotton poplin")
+            session.assert_selector("[data-first-answer] [data-answer]")
+            session.execute_script("document.activeElement.blur()")
+          end
           WORDS.each { |word| shoot(wide, word, "/closures/#{word == 'swatch' ? 3 : 1}/#{word}") }
           shoot(wide, "stitches", "/closures/1/recipe") do |session|
             session.find("[data-fold=settings-sewn] summary").click
