@@ -38,6 +38,25 @@ function packages(): Plugin {
   };
 }
 
+/** The two typefaces every screen is read in are there before the first line: a face that comes late moves the page. */
+function faces(): Plugin {
+  return {
+    name: 'faces',
+    apply: 'build',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_, { bundle = {} }) =>
+        Object.keys(bundle)
+          .filter((name) => /-latin-wght-normal-.*\.woff2$/.test(name))
+          .map((name) => ({
+            tag: 'link',
+            attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${name}` },
+            injectTo: 'head',
+          })),
+    },
+  };
+}
+
 /** Everything that is text is packed once, here, and served as it lies. */
 function packed(): Plugin {
   return {
@@ -87,7 +106,7 @@ const shell = VitePWA({
 
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), shell, apiDocs(), packages(), packed()],
+  plugins: [tailwindcss(), svelte(), shell, apiDocs(), faces(), packages(), packed()],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4567' } } },
 });

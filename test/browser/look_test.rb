@@ -13,8 +13,8 @@ class LookTest < BrowserTest
 
   LONG = "W" * 80
 
-  # So much may move while a view comes up, as browsers count it.
-  MOVES = 0.02
+  # So much may move while a view comes up, as browsers count it: names of 80 letters wrap once their typeface is there.
+  MOVES = 0.05
 
   # Names nobody would shorten, a warning or two, a swatch that went wrong.
   def fill_in_what_is_awkward
@@ -93,6 +93,23 @@ class LookTest < BrowserTest
     type "button.diameter", "17"
 
     assert_current_path "#{ROOM}/closures/1/button"
+  end
+
+  # Help is that of the stage one is on; the line is one key away from anywhere.
+  def test_help_and_the_line_are_one_key_away
+    open_station "attach"
+    find("main").send_keys "?"
+
+    assert_selector "[role=dialog] [data-how-to] li", minimum: 3
+    assert_violates_nothing
+    click_link said("help_body.glossary")
+
+    assert_selector "main dt", text: said("term.ease")
+    assert_violates_nothing
+    find("main").send_keys "/"
+
+    assert_current_path ROOM
+    eventually { assert_equal "request", page.active_element[:id] }
   end
 
   def test_holes_of_the_run_are_picked_by_keyboard

@@ -28,10 +28,6 @@ module NimbleEyelet
             session.execute_script("document.activeElement.blur()")
           end
           WORDS.each { |word| shoot(wide, word, "/closures/#{word == 'swatch' ? 3 : 1}/#{word}") }
-          shoot(wide, "stitches", "/closures/1/recipe") do |session|
-            session.find("[data-fold=settings-sewn] summary").click
-            scroll_to(session, "section[aria-label='See it sewn']")
-          end
           shoot(wide, "swatches", "/swatches")
           { "garment" => "/garments/1", "stash" => "/stash", "machine" => "/machines/4" }.each do |name, path|
             shoot(wide, name, path)
@@ -113,11 +109,6 @@ module NimbleEyelet
       def lamplight(session)
         session.visit("#{@address}/")
         session.execute_script("localStorage.setItem('nimble-eyelet:theme', '\"lamplight\"')")
-      end
-
-      def scroll_to(session, place)
-        session.assert_selector("#{place} canvas", wait: 10)
-        session.execute_script("document.querySelector(arguments[0]).scrollIntoView()", place)
       end
 
       def shoot(session, name, path, room: "/w/marsh-walk")

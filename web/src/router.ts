@@ -14,6 +14,7 @@ export const { navigate, route, p } = createRouter({
   '/w/:slug/shelves/:shelf': () => import('./pages/shelf/ShelfPage.svelte').catch(away),
   '/w/:slug/swatches': () => import('./pages/swatches/SwatchesPage.svelte').catch(away),
   '/w/:slug/preferences': () => import('./pages/habits/HabitsPage.svelte').catch(away),
+  '/w/:slug/glossary': () => import('./pages/glossary/GlossaryPage.svelte').catch(away),
   '/w/:slug/deleted': () => import('./pages/basket/BasketPage.svelte').catch(away),
   // By older addresses, that somebody may have kept.
   '/w/:slug/habits': () => import('./pages/habits/HabitsPage.svelte').catch(away),

@@ -117,14 +117,17 @@ module NimbleEyelet
           typed = match[0].downcase
           next if FILLERS.include?(typed)
 
-          most = typed.length >= 8 ? 2 : 1
-          near = single_words.select { |word| (word.phrase.length - typed.length).abs <= most }
-                             .group_by { |word| off(word.phrase, typed) }
-          best = near.keys.min
-          next unless best&.between?(1, most) && near[best].map(&:sets).uniq.size == 1
-
-          take_word(match, near[best].first, meant: near[best].first.phrase)
+          word = meant_by(typed, typed.length >= 8 ? 2 : 1)
+          take_word(match, word, meant: word.phrase) if word
         end
+      end
+
+      # @return [RequestWord, nil] the one word that is at most so far from what was typed
+      def meant_by(typed, most)
+        near = single_words.select { |word| (word.phrase.length - typed.length).abs <= most }
+                           .group_by { |word| off(word.phrase, typed) }
+        best = near.keys.min
+        near[best].first if best&.between?(1, most) && near[best].map(&:sets).uniq.size == 1
       end
 
       def single_words = @single_words ||= @words.reject { |word| word.phrase.include?(" ") }

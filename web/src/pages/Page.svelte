@@ -23,7 +23,6 @@
 
 <div class="min-h-screen bg-base-100 text-base-content">
   <PageBar />
-  <StillSet />
   <main
     id="main"
     bind:this={main}
@@ -41,4 +40,6 @@
       {@render children()}
     {/if}
   </main>
+  <!-- It comes late: at the foot of the page it moves nothing. -->
+  <div class="sticky bottom-0 z-10"><StillSet /></div>
 </div>

@@ -6,6 +6,7 @@
   import { client } from '../api/client';
   import { workroom } from '../api/workroom.svelte';
   import { go, route } from '../router';
+  import Help from '../help/Help.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
   import { theme } from '../ui/theme.svelte';
@@ -61,6 +62,7 @@
     </nav>
   {/if}
   <a class="ml-auto text-sm link" href="/about">About</a>
+  <Help />
   <button
     class="btn btn-square btn-ghost btn-sm"
     aria-label={theme.dark ? 'Light' : 'Dark'}

@@ -44,10 +44,10 @@
   {#if sheet.ledger.length === 0}
     <p class="mt-1 text-secondary">Your machine is on its usual settings.</p>
   {:else}
-    <dl class="mt-1 divide-y divide-base-300">
+    <ul class="mt-1 divide-y divide-base-300">
       {#each sheet.ledger as entry (entry.key)}
         {@const dial = dialOf(entry)}
-        <div class="flex items-center gap-2 py-1.5">
+        <li class="flex items-center gap-2 py-1.5">
           <div class="w-16 shrink-0">
             {#if dial}<Dial {...dial} size="h-9 w-16" />{:else}<Tool
                 name={TOOL[entry.key] ?? ''}
@@ -55,12 +55,12 @@
               />{/if}
           </div>
           <div class="min-w-0">
-            <dt class="text-sm leading-tight text-secondary">{entry.name}</dt>
-            <dd class="leading-tight font-semibold">{entry.now}</dd>
+            <span class="block text-sm leading-tight text-secondary">{entry.name}</span>
+            <strong class="block leading-tight">{entry.now}</strong>
           </div>
-        </div>
+        </li>
       {/each}
-    </dl>
+    </ul>
     <Fold name="put-back" title="How to put it back">
       <ul class="space-y-1 text-[0.95rem]">
         {#each sheet.ledger as entry (entry.key)}<li>{entry.back}</li>{/each}

@@ -8,6 +8,7 @@
   import Saved from '../closure/Saved.svelte';
   import { ClosureWork } from '../closure/work.svelte';
   import { navigate, route } from '../router';
+  import { sessionsOpen } from '../api/under_way';
   import StillSet from '../session/StillSet.svelte';
   import { STATIONS } from '../stations/stations';
   import { Fetched } from './fetched.svelte';
@@ -96,6 +97,10 @@
   );
 
   // Something may have been changed in another tab while this one was not looked at.
+  const sessions = sessionsOpen();
+  /** What stands over the stage is known before it is shown, so that nothing moves under the eye. */
+  let known = $derived(sessions.isFetched || sessions.failureCount > 0);
+
   function lookAgain(): void {
     if (document.visibilityState === 'visible' && !work.unsaved) void work.load();
   }
@@ -115,7 +120,7 @@
         <a class="link" href={workroom.at('/deleted')}>deleted things</a>.
       </p>
     </main>
-  {:else if parts.ready && closure && stage && workroom.catalogue && workroom.data}
+  {:else if parts.ready && known && closure && stage && workroom.catalogue && workroom.data}
     <Thread stages={closure.sheet.stages} current={word} {id} {go} />
     {@const hands = AT_THE_MACHINE.includes(word)}
     <div
@@ -143,18 +148,19 @@
       >
         <Saved {work} />
         <StationHead {work} {stage} />
-        <div class="mt-2">
-          {#await loading then { default: Station }}
+        {#await loading then { default: Station }}
+          <div class="mt-2">
             <Station {work} sheet={closure.sheet} {closure} {picked} {pick} {go} />
-          {:catch}
-            <p role="alert">
-              This stage could not be loaded. <button class="link" onclick={() => location.reload()}
-                >Try again</button
-              >
-            </p>
-          {/await}
-        </div>
-        <NextStation {work} {closure} {stage} {go} />
+          </div>
+          <NextStation {work} {closure} {stage} {go} />
+        {:catch}
+          <p role="alert" class="mt-2">
+            This stage could not be loaded. <button class="link" onclick={() => location.reload()}
+              >Try again</button
+            >
+          </p>
+          <NextStation {work} {closure} {stage} {go} />
+        {/await}
       </main>
       {#if hands}<Ledger sheet={closure.sheet} machine={closure.machine.name} go={() => go('sewing')} />{/if}
     </div>

@@ -6,6 +6,7 @@
   import type { ClosureWork } from '../closure/work.svelte';
   import { go } from '../router';
   import Dialog from '../ui/Dialog.svelte';
+  import Help from '../help/Help.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
   import { theme } from '../ui/theme.svelte';
@@ -107,6 +108,7 @@
         aria-label="History"
         onclick={() => (history = true)}><Clock size={18} /></button
       >
+      <Help stage={station} />
       <label class="sr-only" for="unit">Lengths in</label>
       <select
         id="unit"
@@ -120,8 +122,8 @@
       </select>
       <button
         class="btn btn-square btn-ghost btn-sm"
-        aria-label={theme.dark ? 'Daylight' : 'Lamplight'}
-        title={theme.dark ? 'Daylight' : 'Lamplight'}
+        aria-label={theme.dark ? 'Light' : 'Dark'}
+        title={theme.dark ? 'Light' : 'Dark'}
         onclick={() => theme.toggle()}
       >
         {#if theme.dark}<Sun size={18} />{:else}<Moon size={18} />{/if}

@@ -6,15 +6,20 @@
   import { client, type FirstAnswer } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import { begun } from '../../closure/begun.svelte';
+  import { line } from '../../help/line.svelte';
   import { go } from '../../router';
   import { announce } from '../../ui/announce.svelte';
   import AnswerCard from './AnswerCard.svelte';
+
+  let { shown }: { shown: boolean } = $props();
 
   const EXAMPLES = [
     'shirt front, 7 buttons 11.5 mm, cotton poplin',
     'coat cuff, 3 buttons 24L, wool',
     'cushion cover, 4 buttons 22 mm',
   ];
+  /** So many frames a page may take to come into sight. */
+  const FRAMES = 120;
   /** After so long without a key, milliseconds. */
   const PAUSE = 200;
   let key = $derived(`request:${workroom.slug}`);
@@ -39,6 +44,16 @@
           .slice(0, 4),
   );
 
+  $effect(() => {
+    if (!shown || !line.wanted) return;
+    // A page that is gone to takes the focus itself, and may not be in sight yet.
+    const take = (frames: number): void => {
+      input?.focus();
+      if (document.activeElement === input) line.wanted = false;
+      else if (frames > 0) requestAnimationFrame(() => take(frames - 1));
+    };
+    requestAnimationFrame(() => take(FRAMES));
+  });
   $effect(() => {
     const kept = recall<string>(key);
     if (kept && !text) {
@@ -123,15 +138,6 @@
     });
   });
 </script>
-
-<svelte:window
-  onkeydown={(event) => {
-    const from = event.target as HTMLElement;
-    if (event.key !== '/' || from.closest('input, textarea, select, [contenteditable]')) return;
-    event.preventDefault();
-    input?.focus();
-  }}
-/>
 
 <section aria-labelledby="ask" class="mb-7">
   <form onsubmit={enter}>

@@ -31,7 +31,7 @@
 >
   <div class={!shown ? 'invisible' : ''}>
     <NameForm />
-    <div class="mt-4"><FirstAnswer /></div>
+    <div class="mt-4"><FirstAnswer {shown} /></div>
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_17rem]">
       <section>
         <UnderWay />

@@ -1,0 +1,39 @@
+<script lang="ts">
+  // How the handwork of a stage goes, and what the keys do.
+  import { workroom } from '../api/workroom.svelte';
+  import LineDrawing from '../drawn/LineDrawing.svelte';
+  import { TOOLS } from '../drawn/tools';
+  import { HOW_TO } from './how_to';
+  import { keysOf } from './keys';
+
+  let { stage }: { stage: string } = $props();
+
+  let how = $derived(HOW_TO[stage]);
+</script>
+
+{#if how}
+  <h3 class="text-lg font-semibold">{how.title}</h3>
+  <ol class="mt-2 space-y-3" data-how-to>
+    {#each how.beats as beat (beat.says)}
+      {@const drawing = TOOLS[beat.drawing]}
+      <li class="flex items-center gap-4">
+        <span class="w-24 shrink-0"
+          >{#if drawing}<LineDrawing {drawing} size="h-16" />{/if}</span
+        >
+        <span>{beat.says}</span>
+      </li>
+    {/each}
+  </ol>
+{/if}
+<h3 class="mt-5 text-lg font-semibold">Keys</h3>
+<dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-5 gap-y-1">
+  {#each keysOf(stage !== '') as [keys, does] (keys)}
+    <dt><kbd class="kbd kbd-sm">{keys}</kbd></dt>
+    <dd>{does}</dd>
+  {/each}
+</dl>
+<p class="mt-5 flex flex-wrap gap-x-5">
+  {#if workroom.slug}<a class="flex min-h-11 items-center link" href={workroom.at('/glossary')}>Glossary</a
+    >{/if}
+  <a class="flex min-h-11 items-center link" href="/about">About and licences</a>
+</p>

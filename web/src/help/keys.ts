@@ -1,0 +1,20 @@
+// What the keys do, by the screen one is on.
+export type Key = [keys: string, does: string];
+
+const EVERYWHERE: Key[] = [
+  ['?', 'this help'],
+  ['/', 'say what needs buttonholes'],
+  ['Tab', 'to the next field'],
+  ['Escape', 'closes what lies in front'],
+];
+const STAGES: Key[] = [
+  ['1 to 9', 'to a stage'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['Alt C', 'reads the caliper into the field you are in'],
+  ['Arrows', 'move the hole, pin or seam you are on'],
+  ['P', 'a button must be here'],
+  ['K', 'keep this place clear'],
+];
+
+export const keysOf = (stage: boolean): Key[] => (stage ? [...STAGES, ...EVERYWHERE] : EVERYWHERE);
