@@ -43,6 +43,9 @@ module NimbleEyelet
       # @return [Taken]
       # @raise [Refusal]
       def read(text, chosen = {})
+        lists = chosen.keys & ClosureFields::LISTS.keys
+        raise Refusal.field(lists.first, "", "This is no single figure.") if lists.any?
+
         request = Typing::RequestReader.read(text, words: [*@words, *RequestWords::ALL], unit: @unit)
         said = RequestWords.typed(request)
         typed, origins = gathered(said, chosen)

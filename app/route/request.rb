@@ -61,9 +61,10 @@ module NimbleEyelet
           end
         end
 
-        # A garment that is there already is added to; any other gets a name nobody has.
+        # A garment that is there already is added to, as long as it has no such part; any other gets a name nobody has.
         def free_garment(taken)
-          return taken.garment if taken.typed["garment.name"]
+          known = workroom.garments.find { |one| one[:name] == taken.typed["garment.name"] }
+          return known[:name] if known && known[:closures].none? { |one| one[:name] == taken.part }
 
           Store::FreeName.of(taken.garment, workroom.garments.map { |one| one[:name] })
         end
@@ -72,7 +73,7 @@ module NimbleEyelet
 
         # Names of the workroom: its garments, machines, and what lies on its shelves.
         def own_words
-          [*workroom.garments.map { |one| own_word(one[:name], "garment", "garment.name" => one[:name]) },
+          [*workroom.garments.map { |one| own_garment(one[:name]) },
            *machines_to_sew_on.map { |one| own_word(one.name, "machine", "machine.id" => one.id.to_s) },
            *{ "button" => "buttons", "cloth" => "cloths", "thread" => "threads" }.flat_map do |section, shelf|
              of_shelf(section, shelf)
@@ -87,6 +88,12 @@ module NimbleEyelet
               ["#{section}.#{name}", typed]
             end.reject { |_, typed| typed.empty? })
           end
+        end
+
+        # A garment of one's own is of the kind its name says.
+        def own_garment(name)
+          said = Typing::RequestReader.read(name, words: RequestWords::ALL, unit: workroom.unit).sets
+          own_word(name, "garment", { **said.slice("placket.use", RequestWords::GARMENT_PLACE), "garment.name" => name })
         end
 
         def own_word(name, kind, sets) = Typing::RequestWord.new(phrase: name.downcase, kind: kind, sets: sets)

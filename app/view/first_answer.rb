@@ -73,7 +73,7 @@ module NimbleEyelet
 
       def self.places(layout, present)
         { holes: layout.holes.size, first: present.length(layout.holes.first.at),
-          gap: layout.mean_gap && present.length(layout.mean_gap) }
+          gap: present.length(layout.smallest_gap), widest: present.length(layout.largest_gap) }
       end
 
       def self.settings(sheet, present)

@@ -69,6 +69,12 @@ class RequestRouteTest < AppTest
     assert_equal(["cotton poplin shirt", "cotton poplin shirt (2)"], call(:get, room)["garments"].map do |one|
       one["name"]
     end)
+    # What is called as the craft calls it is added to by another part only.
+    names = ["shirt, 7 buttons 11 mm", "shirt, 6 buttons 11 mm", "shirt cuff, 1 button 11 mm"].map do |line|
+      keep(line, room: room).then { |kept| [kept["garment"]["name"], kept["name"], kept["plan"]["placket.use"]] }
+    end
+
+    assert_equal [%w[shirt front shirt], ["shirt (2)", "front", "shirt"], %w[shirt cuff shirt]], names
   end
 
   def test_what_cannot_be_is_said_and_nothing_is_kept
@@ -83,6 +89,9 @@ class RequestRouteTest < AppTest
 
     assert_status 422
     assert_equal 9, db[:closures].count
+    call(:post, "/api/workroom/request", { text: "shirt", chosen: { "placket.pins" => "x" } })
+
+    assert_status 422
     call(:post, "/api/workroom/request", { text: "x" * 201 })
 
     assert_status 400
