@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# RequestForm makes a plan of one line: what is said in it, what is usual where nothing is said, and what was used last.
+# RequestForm makes a plan of one line: what stands in it, what is usual there, and what was used
+# last.
 #
 #   Form::RequestForm.new(:mm, machines: [lapwing]).read("shirt, 7 buttons 11.5 mm").plan   # => Plan
 
@@ -13,19 +14,22 @@ module NimbleEyelet
   module Form
     class RequestForm
       # A line as it was taken. request - Typing::Request; plan - Plan, not yet checked; machine - Machine
-      # typed - Hash of path to what would be typed
-      # origins - Hash of path to where that comes from: "said", "chosen", "usual" or "last"
-      # garment, part - String, what they will be called
-      Taken = Value.of(:request, :plan, :machine, :typed, :origins, :garment, :part)
+      # origins - Hash of path to where its figure comes from: "said", "chosen", "usual" or "last"
+      # garment - String, what it will be called; own - String or nil, name of the person's own garment it is a part of
+      class Taken < Value.of(:request, :plan, :machine, :origins, :garment, :own)
+        SAID = %w[said chosen].freeze
 
-      # What a machine is taken to be until its owner says: one that senses the button, as most of them do.
-      FACTS = { "name" => "My machine", "kind" => "sensing", "stops" => "machine", "reset" => "none",
-                "max_width" => "7mm", "width_step" => "0.5mm", "length_step" => "0.25mm", "neutral_tension" => "4",
-                "tension_step" => "0.5", "feed_stop" => "drop_feed", "needle_positions" => "2", "top_speed" => "700",
-                "anchor" => "centre", "eye_end" => "far", "second_bead" => "back", "forgets" => "other_programme",
-                "foot_lift" => "6mm" }.freeze
-      FOOT = { "kind" => "carriage_foot", "scale_pitch" => "5mm", "scale_reads" => "overall" }.freeze
-      MACHINE = { "facts" => FACTS, "styles" => %w[two_tacks], "feet" => [FOOT] }.freeze
+        # @param path [String]
+        # @return [String] where its figure comes from
+        def origin(path) = origins.fetch(path, "usual")
+
+        # @return [Array<String>] paths of fields that nobody has said anything of
+        def guessed = ClosureFields::ALL.map(&:path).reject { |path| SAID.include?(origin(path)) }
+      end
+
+      # What a machine is taken to be until its owner corrects it: a new one, with the foot its kind comes with.
+      MACHINE = { **MachineFields::BEGUN, "facts" => { **MachineFields::BEGUN_FACTS, "name" => "My machine" },
+                                          "feet" => [{ **MachineFields::BEGUN_FOOT, "kind" => "carriage_foot" }] }.freeze
 
       # @param unit [Symbol] the person's unit
       # @param machines [Array<Machine>] real ones first
@@ -52,23 +56,13 @@ module NimbleEyelet
         machine = machine_of(typed)
         plan = ClosureForm.new(@unit).blank(name: part(request, typed), machine: machine,
                                             typed: typed.except("machine.id", "garment.name"))
-        Taken.new(request: request, plan: plan, machine: machine, typed: typed, origins: origins, garment: garment(request, said),
-                  part: plan.name)
-      end
-
-      # An edge nobody has measured is as long as its holes need.
-      #
-      # @param taken [Taken]
-      # @param length [Length]
-      # @return [Taken] on an edge of that length
-      def self.on(taken, length)
-        text = "#{Field.decimal(length)}mm"
-        taken.with(plan: taken.plan.changed("placket.run_length" => length), typed: taken.typed.merge("placket.run_length" => text))
+        own = said["garment.name"]
+        Taken.new(request: request, plan: plan, machine: machine, origins: origins, own: own, garment: own || garment(request))
       end
 
       private
 
-      # What is said goes before what is usual there, and that before what was used last.
+      # The line goes before what is usual there, and that before what was used last.
       def gathered(said, chosen)
         known = { **said, **chosen }
         layers = { "last" => last(known), "usual" => usual(known), "said" => said, "chosen" => chosen }
@@ -85,7 +79,7 @@ module NimbleEyelet
         { "cloth.weight" => kind.weight.to_s, "cloth.thickness" => "#{Field.decimal(kind.thickness)}mm", "cloth.stretch" => kind.stretch.to_s }
       end
 
-      # The fabric used last, unless another is said; its thread.
+      # The fabric used last, unless the line names another; its thread.
       def last(known)
         fields = @last.fetch(:fields, {}).select { |path, _| path.start_with?("cloth.", "thread.") }.compact
         fields.reject { |path, _| path.start_with?("cloth.") && known.key?("cloth.kind") }
@@ -96,9 +90,7 @@ module NimbleEyelet
         @machines.find { |one| one.id == id } || @machines.first || MachineForm.new(:mm).read(MACHINE)
       end
 
-      def garment(request, said)
-        return said["garment.name"] if said["garment.name"]
-
+      def garment(request)
         name = [request.words_of("fabric"), request.words_of("garment")].reject(&:empty?).join(" ")
         name.empty? ? "New garment" : name[0, Field::LONGEST_TEXT]
       end

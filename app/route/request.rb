@@ -23,70 +23,54 @@ module NimbleEyelet
       module Helpers
         # Nothing is written.
         def first_answer(taken)
-          sheet = sheet_for(taken.plan)
-          View::FirstAnswer.of(taken, sheet, sheet.faults, present)
+          first = first_sheet(taken)
+          View::FirstAnswer.of(taken, first, first.sheet.faults, present)
         rescue Refusal => e
           View::FirstAnswer.of(taken, nil, e.faults, present)
         end
 
         def taken
-          form = Form::RequestForm.new(workroom.unit, machines: machines_to_sew_on, last: View::WorkroomView.last(workroom.last_used).to_h,
-                                                      words: own_words)
-          long_enough(form.read(body_hash["text"], body_hash.fetch("chosen", {})))
+          last = View::WorkroomView.last(workroom.last_used).to_h
+          form = Form::RequestForm.new(workroom.unit, machines: machines_to_sew_on, last: last, words: own_words)
+          form.read(body_hash["text"], body_hash.fetch("chosen", {}))
         end
 
-        def sheet_for(plan) = Sheet.of(plan.in(workroom.house_for(workroom.unit)).validate, Sewing::Facts.none)
-
-        # Edges in mm that are tried where nobody has said how long it is.
-        EDGES = [60, 90, 120, 160, 220, 300, 420, 600, 900, 1200].freeze
-
-        def long_enough(taken)
-          return taken if %w[said chosen].include?(taken.origins["placket.run_length"]) || sheet_for(taken.plan).layout
-
-          longer = EDGES.map { |mm| Length.mm(mm) }.select { |length| length > taken.plan.placket.run_length }
-          longer.lazy.map do |length|
-            Form::RequestForm.on(taken, length)
-          end.find { |one| sheet_for(one.plan).layout } || taken
-        rescue Refusal
-          taken
-        end
+        def first_sheet(taken) = FirstSheet.of(taken.plan, workroom.house_for(workroom.unit), guessed: taken.guessed)
 
         # Whoever has no machine here yet gets one that can be corrected.
         def keep(taken)
+          plan = first_sheet(taken).plan
           db.transaction do
             machine = taken.machine.id ? taken.machine : machines.one(machines.add(taken.machine).machine.id)
-            plan = taken.plan.with(machine: machine)
-            plan.in(workroom.house_for(workroom.unit)).validate
-            closures.create(workroom.garment_named(free_garment(taken)), plan)
+            closures.create(workroom.garment_named(free_garment(taken)), plan.with(machine: machine))
           end
         end
 
         # A garment that is there already is added to, as long as it has no such part; any other gets a name nobody has.
         def free_garment(taken)
-          known = workroom.garments.find { |one| one[:name] == taken.typed["garment.name"] }
-          return known[:name] if known && known[:closures].none? { |one| one[:name] == taken.part }
+          all = workroom.garments
+          known = all.find { |one| one[:name] == taken.own }
+          return taken.own if known && known[:closures].none? { |one| one[:name] == taken.plan.name }
 
-          Store::FreeName.of(taken.garment, workroom.garments.map { |one| one[:name] })
+          Store::FreeName.of(taken.garment, all.map { |one| one[:name] })
         end
 
         def machines_to_sew_on = machines.all.sort_by { |one| one.practice ? 1 : 0 }
 
-        # Names of the workroom: its garments, machines, and what lies on its shelves.
+        # What of the workroom is named in the line: garments, machines, and what is on its shelves.
         def own_words
-          [*workroom.garments.map { |one| own_garment(one[:name]) },
+          [*named_here(:garments).map { |row| own_garment(row[:name]) },
            *machines_to_sew_on.map { |one| own_word(one.name, "machine", "machine.id" => one.id.to_s) },
-           *{ "button" => "buttons", "cloth" => "cloths", "thread" => "threads" }.flat_map do |section, shelf|
-             of_shelf(section, shelf)
-           end]
+           *%w[button cloth thread].flat_map { |section| own_of_shelf(section) }]
         end
 
-        def of_shelf(section, shelf)
-          rows = workroom.shelf(shelf.to_sym)
+        def named_here(table) = workroom.named_in(table, body_hash["text"])
+
+        def own_of_shelf(section)
+          rows = named_here(:"#{section}s")
           View::PicksView.of(section, rows, rows.size, present)[:items].map do |item|
-            kind = section == "cloth" ? "fabric" : section
-            own_word(item[:name], kind, item[:fields].to_h do |name, typed|
-              ["#{section}.#{name}", typed]
-            end.reject { |_, typed| typed.empty? })
+            sets = item[:fields].reject { |_, typed| typed.empty? }.transform_keys { |name| "#{section}.#{name}" }
+            own_word(item[:name], section == "cloth" ? "fabric" : section, sets)
           end
         end
 

@@ -13,8 +13,9 @@ require_relative "closures"
 module NimbleEyelet
   module Store
     class UnderWay
-      # So many at the top of the page.
+      # So many at the top of the page, and so many looked at for those that are not finished.
       MOST = 3
+      LOOKED_AT = 24
 
       # A closure is under way from its first change, or its first fact, on.
       LATEST = <<~SQL
@@ -59,10 +60,11 @@ module NimbleEyelet
         @scope = workroom.scope
       end
 
-      # @return [Array<Closure>] the newest first
+      # @return [Array<Closure>] the newest first; with what is finished nobody goes on
       def closures
         kept = Closures.new(@workroom)
-        @scope.ask(:under_way, LATEST, most: MOST).map { |row| kept.find(row[:id]) }
+        @scope.ask(:under_way, LATEST, most: LOOKED_AT).lazy.map { |row| kept.find(row[:id]) }
+              .reject { |closure| closure.sheet.progress&.finished? }.first(MOST)
       end
 
       # @return [Array<SessionOpen>] the newest first

@@ -132,6 +132,17 @@ module NimbleEyelet
         @scope.standing(:garments).where(name: name).get(:id)
       end
 
+      # So many names in one line.
+      NAMED = 20
+
+      # @param table [Symbol] :garments, :buttons, :cloths or :threads
+      # @param text [String] somebody typed
+      # @return [Array<Hash>] rows whose name stands in it
+      def named_in(table, text)
+        at = Sequel.function(:strpos, text.to_s.downcase.delete("\u0000"), Sequel.function(:lower, :name))
+        @scope.standing(table).exclude(name: "").where(at => (1..)).order(:name).limit(NAMED).all
+      end
+
       # Things to pick for a section of a plan.
       #
       # @param section [String] "button", "cloth" or "thread"

@@ -4,6 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
+require_relative "../field/machine_fields"
 require_relative "../field/workroom_fields"
 
 module NimbleEyelet
@@ -42,6 +43,8 @@ module NimbleEyelet
           end,
           colours: noted(Buttons::COLOURS, &:ink),
           terms: TERMS.values.map { |term| item(term.key, term.word, term.means) },
+          how_to: HOW_TO.values.map { |one| how_to(one, present) },
+          begun: { machine: MachineFields::BEGUN, foot: MachineFields::BEGUN_FOOT },
           resets: plain(RESETS.transform_values(&:to_s)),
           feed_stops: plain(FEED_STOPS), stops: plain(STOPS), first_sides: plain(FIRST_SIDES),
           first_directions: plain(FIRST_DIRECTIONS), anchors: plain(ANCHORS), eye_ends: plain(EYE_ENDS),
@@ -57,6 +60,11 @@ module NimbleEyelet
           choices: offered.map do |key, name|
             item(key, present.words(name), NOTES[field.path]&.call(key, present) || "")
           end }
+      end
+
+      def self.how_to(one, present)
+        { stage: one.stage, title: one.title,
+          beats: one.beats.map { |beat| { step: beat.step, says: present.words(beat.says) } } }
       end
 
       # What is typical for a kind of cloth, to begin with.
@@ -75,7 +83,7 @@ module NimbleEyelet
       def self.plain(table) = table.map { |key, name| item(key, name) }
       def self.item(key, name, note = "") = { key: key, name: name, note: note }
       def self.gap(use, present) = "gaps of #{present.words(use.least_gap)} to #{present.words(use.most_gap)}"
-      private_class_method :field, :cloth_figures, :noted, :plain, :item, :gap
+      private_class_method :field, :how_to, :cloth_figures, :noted, :plain, :item, :gap
     end
   end
 end

@@ -16,59 +16,49 @@ module NimbleEyelet
       SETTINGS = %w[stitch_width stitch_length].freeze
 
       # @param taken [Form::RequestForm::Taken]
-      # @param sheet [Sheet, nil] nothing where it comes to none
+      # @param first [FirstSheet, nil] nothing where it comes to none
       # @param faults [Array<Fault>]
       # @param present [Presenter]
       # @return [Hash]
-      def self.of(taken, sheet, faults, present)
+      def self.of(taken, first, faults, present)
         { understood: taken.request.findings.map { |one| finding(one) },
           unread: taken.request.unread.map do |span|
             { from: span.from, to: span.to, text: taken.request.text[span.from...span.to] }
           end,
-          garment: taken.garment, part: taken.part, chips: chips(taken, present), machine: machine(taken),
+          garment: taken.garment, part: taken.plan.name, machine: machine(taken),
+          chips: chips(taken, first&.plan || taken.plan, present),
           faults: faults.map { |fault| { field: fault.field, allowed: present.words(fault.allowed) } },
-          answer: sheet&.layout && answer(taken, sheet, present) }
+          answer: first&.sheet&.layout && answer(first, present) }
       end
 
       def self.finding(one) = { from: one.span.from, to: one.span.to, kind: one.kind, meant: one.meant }
 
       def self.machine(taken)
-        { id: taken.machine.id, name: taken.machine.name, assumed: !taken.typed.key?("machine.id") }
+        { id: taken.machine.id, name: taken.machine.name, assumed: taken.origin("machine.id") == "usual" }
       end
 
-      def self.chips(taken, present)
-        paths = taken.plan.button.fastens? ? CHIPS : CHIPS - %w[button.attachment]
-        rows = paths.map { |path| chip(path, taken, present) }
-        guessed, rest = rows.partition { |row| row[:path] == "button.thickness" && row[:origin] == "usual" }
-        guessed + rest
+      def self.chips(taken, plan, present)
+        paths = plan.button.fastens? ? CHIPS : CHIPS - %w[button.attachment]
+        rows = paths.map { |path| chip(path, plan.at(path), taken.origin(path), present) }
+        doubtful, rest = rows.partition { |row| row[:path] == FirstSheet::GUESSED_THICKNESS && taken.guessed.include?(row[:path]) }
+        doubtful + rest
       end
 
-      def self.chip(path, taken, present)
+      def self.chip(path, value, origin, present)
         field = ClosureFields.fetch(path)
-        value = taken.plan.at(path)
         shown = field.choices&.fetch(value, value) || value
-        { path: path, label: field.label, text: value.nil? ? "by the rules" : present.typed(shown), origin: taken.origins.fetch(path, "usual") }
+        { path: path, label: field.label, text: value.nil? ? "by the rules" : present.typed(shown), origin: origin }
       end
 
       # While the thickness is guessed the length is a range, never a chance: it is the commonest cause of a hole too
       # short.
-      def self.range(taken, sheet, present)
-        return if %w[said chosen].include?(taken.origins["button.thickness"]) || !sheet.plan.button.opens?
-
-        thick = sheet.plan.button.thickness
-        ends = [thick * 2 / 3, thick * 4 / 3].map do |one|
-          Sheet.of(sheet.plan.changed("button.thickness" => one.round_to(Length.mm(1r / 2))), Sewing::Facts.none).opening
-        end
-        { from: present.length(ends.min), to: present.length(ends.max) }
-      rescue Refusal
-        nil
-      end
-
-      def self.answer(taken, sheet, present)
-        range = range(taken, sheet, present)
-        { length: present.length(sheet.opening), range: range, drawn: DrawnEdge.of(sheet),
-          chance: range ? nil : OpeningView.of(sheet, present)[:chance],
-          noun: sheet.plan.button.sewn, **places(sheet.layout, present), **settings(sheet, present) }
+      def self.answer(first, present)
+        sheet = first.sheet
+        from, to = first.range
+        { length: present.length(sheet.opening), drawn: DrawnEdge.of(sheet), noun: sheet.plan.button.sewn,
+          range: from && { from: present.length(from), to: present.length(to) },
+          chance: from ? nil : OpeningView.of(sheet, present)[:chance],
+          **places(sheet.layout, present), **settings(sheet, present) }
       end
 
       def self.places(layout, present)
@@ -81,8 +71,7 @@ module NimbleEyelet
         dials = SETTINGS.map { |key| found.fetch(key).slice(:key, :label, :text, :dial) }
         { dials: dials, **%w[style needle stabiliser].to_h { |key| [key.to_sym, found.fetch(key)[:text]] } }
       end
-      private_class_method :finding, :machine, :chips, :chip, :range, :answer, :places,
-                           :settings
+      private_class_method :finding, :machine, :chips, :chip, :answer, :places, :settings
     end
   end
 end

@@ -17,7 +17,7 @@ module NimbleEyelet
         begun = sheet.facts.steps.any?
         step = sheet.progress&.then { |progress| progress.steps.find { |one| one.key == progress.next_key } }
         { station: begun ? "sewing" : word, sewn: sheet.layout ? sheet.layout.holes.count(&:sewn) : 0,
-          finished: begun && !sheet.progress.nil? && step.nil?, next: next_move(sheet, begun, step, word, present) }
+          finished: sheet.progress&.finished? || false, next: next_move(sheet, begun, step, word, present) }
       end
 
       def self.next_move(sheet, begun, step, word, present)

@@ -51,8 +51,8 @@ module NimbleEyelet
       end
 
       def self.ends(ends, present)
-        { near: present.length(ends.near), far: present.length(ends.far), near_name: ends.near_name,
-          far_name: ends.far_name, eye: present.length(ends.eye) }
+        { near: present.length(ends.near), far: present.length(ends.far), near_finish: ends.near_finish,
+          far_finish: ends.far_finish, eye: present.length(ends.eye) }
       end
 
       # @param setting [Opening::Setting]

@@ -21,15 +21,11 @@ module NimbleEyelet
           end }
       end
 
-      # What is finished is gone on with nowhere.
       def self.closures(closures)
-        closures.filter_map do |closure|
+        closures.map do |closure|
           sheet = closure.sheet
-          on = GoOn.of(sheet, Presenter.new(closure.unit))
-          next if on[:finished]
-
           { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn, garment: closure.garment_name,
-            drawn: DrawnEdge.of(sheet), **on.except(:finished) }
+            drawn: DrawnEdge.of(sheet), **GoOn.of(sheet, Presenter.new(closure.unit)).except(:finished) }
         end
       end
       private_class_method :closures

@@ -22,7 +22,7 @@ class ContractTest < AppTest
 
   def test_the_catalogue_offers_just_what_the_core_knows
     found = call(:get, "/api/catalogue")
-    keys = found.transform_values { |items| items.map { |item| item["key"] } }
+    keys = found.except("begun", "how_to").transform_values { |items| items.map { |item| item["key"] } }
 
     assert_equal BUTTON_SHAPES.keys, keys["shapes"]
     assert_equal TERMS.keys, keys["terms"]
@@ -30,6 +30,13 @@ class ContractTest < AppTest
       field["path"] == "recipe.style"
     end["choices"].map { |item| item["key"] })
     assert_equal Swatches::SYMPTOMS.keys, keys["symptoms"]
+    assert_equal(STAGES.keys.sort, found["how_to"].map { |one| one["stage"] }.sort)
+    # What a new machine begins with can be kept as soon as it has a name.
+    begun = found["begun"]["machine"].merge("feet" => [found["begun"]["foot"]])
+    begun["facts"]["name"] = "Dunlin"
+    call(:post, "/api/machines", begun)
+
+    assert_status 201
   end
 
   def test_the_description_names_every_field_that_can_be_typed

@@ -78,12 +78,20 @@ class DemoTest < AppTest
     assert_equal(sheet["swatch"]["log"].size, call(:get, "#{path}/journal").count { |line| line["kind"] == "swatch" })
   end
 
-  # Whatever can go wrong has its drawing, and so has every step that is not only words.
+  # Whatever can go wrong has its drawing; the handwork of every stage is three to five drawn beats.
   def test_every_mishap_is_drawn
     drawn = File.read("#{__dir__}/../../web/src/drawn/mishaps.ts").scan(/^  (\w+): \{/).flatten
 
     assert_empty Sewing::MISHAPS.keys - drawn
     assert_empty drawn - Sewing::MISHAPS.keys
+    tools = File.read("#{__dir__}/../../web/src/drawn/tools.ts").scan(/^  '?([a-z_-]+)'?: (?:[A-Z_]+|\{)/).flatten
+
+    assert_equal STAGES.keys.sort, HOW_TO.keys.sort
+    HOW_TO.each_value do |one|
+      assert_includes 3..5, one.beats.size, one.title
+      assert_empty one.beats.map(&:step) - tools, one.title
+      one.beats.each { |beat| assert_operator Presenter.new(:mm).words(beat.says).split.size, :<=, 20 }
+    end
   end
 
   def test_every_answer_says_why

@@ -4,7 +4,7 @@ require_relative "../core_helper"
 
 # What the foot makes of an opening, openings that are no buttonholes, habits, and how to measure.
 class SettingTest < CoreTest
-  ENDS = Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_name: "bar tack", far_name: "bar tack")
+  ENDS = Ends.new(near: Length.mm(1.25r), far: Length.mm(1.25r), near_finish: :tack, far_finish: :tack)
 
   def setting(foot, kind: "stepped", length: 23, correction: 0, on: {}, style: nil, **changes)
     Opening::Setting.of(foot: Foot.new(kind: foot, **changes), machine: machine(kind),

@@ -16,7 +16,7 @@ module NimbleEyelet
 
       BUTTON = Button.new(shape: "flat", attachment: "four_holes", diameter: Length.mm(12), thickness: Length.mm(3),
                           hole_spacing: Length.mm(3), hole_diameter: Length.mm(1.8))
-      TACKS = Ends.new(near: Length.mm(1.25), far: Length.mm(1.25), near_name: "bar tack", far_name: "bar tack")
+      TACKS = Ends.new(near: Length.mm(1.25), far: Length.mm(1.25), near_finish: :tack, far_finish: :tack)
 
       # @return [Placket::Spacings]
       def self.spacings(run, opening)

@@ -34,7 +34,7 @@ module NimbleEyelet
     class Way < Value.of(:key, :name, :for_what, :work, :minutes, buttons: true, shown: false, opens: false, cut: false,
                                                                   beside: false, beyond: Length.zero)
       # @return [Ends] of its opening
-      def ends = Ends.new(near: beyond, far: beyond, near_name: "end", far_name: "end")
+      def ends = Ends.new(near: beyond, far: beyond, near_finish: :plain, far_finish: :plain)
 
       # @param given [WayGiven]
       # @return [Hash{String => WayFigure}] by key, lengths as a hand can measure them

@@ -187,7 +187,7 @@ module NimbleEyelet
       def sewn
         how = "Sew #{@attaching.stitches} stitches a pair; begin and end in the same hole. Presser foot lever down, or there is " \
               "no top tension.#{pairs}"
-        each("sew_button", "Turn the hand wheel: the needle must drop into both holes. Then sew button %d.", [how], needs: needs)
+        each("sew_button", "Turn the hand wheel: the needle must drop into both holes. Then sew the button.", [how], needs: needs)
       end
 
       def pairs

@@ -18,6 +18,9 @@ module NimbleEyelet
     # steps - Array<Work::Step>; done, passed_over - Array<String> of keys; next_key - String or nil
     # outdated - Hash of key to Array<Difference>, for steps that were done with other figures than those of now
     class Progress < Value.of(:steps, :done, :passed_over, :next_key, :outdated)
+      # @return [Boolean] whether all of it is done
+      def finished? = next_key.nil? && done.any?
+
       # @param steps [Array<Work::Step>]
       # @param facts [Facts] steps done that the plan no longer has are left out
       # @return [Progress]

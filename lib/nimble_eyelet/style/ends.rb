@@ -22,12 +22,12 @@ module NimbleEyelet
   # The two end finishes of a hole. near is the outer end of a horizontal hole or the upper end
   # of a vertical one.
   #
-  # near, far - Length, what is sewn beyond the opening; near_name, far_name - String
+  # near, far - Length, what is sewn beyond the opening; near_finish, far_finish - Symbol, key of END_NAMES
   # eye - Length, open radius of a keyhole's eye at the near end; zero for all others
-  class Ends < Value.of(:near, :far, :near_name, :far_name, eye: Length.zero)
+  class Ends < Value.of(:near, :far, :near_finish, :far_finish, eye: Length.zero)
     def both = near + far
 
     # @return [Boolean] whether it makes no difference which end lies where
-    def alike? = near == far && near_name == far_name
+    def alike? = near == far && near_finish == far_finish
   end
 end

@@ -23,7 +23,7 @@ module NimbleEyelet
     # @return [Ends]
     def ends(width:)
       Ends.new(near: end_length(near, width), far: end_length(far, width), eye: near == :eyelet ? Style.eye(width) : Length.zero,
-               near_name: END_NAMES.fetch(near), far_name: END_NAMES.fetch(far))
+               near_finish: near, far_finish: far)
     end
 
     # @param width [Length] total stitch width: the ring round the eye is as wide, so that it never runs over the beads
@@ -42,7 +42,7 @@ module NimbleEyelet
   end
 
   END_NAMES = { tack: "bar tack", round: "round end", eyelet: "eye", box: "end of the box", ring: "ring",
-                bar: "end of the tack" }.freeze
+                bar: "end of the tack", plain: "end" }.freeze
 
   STYLES = [
     Style.new(key: "two_tacks", name: "rectangular, two bar tacks", for_what: "shirts and most wovens",

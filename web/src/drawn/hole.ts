@@ -1,8 +1,11 @@
 // A sewn hole as lines of thread, in millimetres: the hole lies along x, its middle at 0, its outer or upper end at the
 // left. Screens and prints draw the same lines.
 
+import type { components } from '../api/schema';
+
+type Finish = components['schemas']['EndFinish'];
 /** One end of a hole: how it is finished and how long that is. */
-export type End = { name: string; long: number };
+export type End = { finish: Finish; long: number };
 export type HoleFigures = {
   /** The slit. */
   length: number;
@@ -64,7 +67,7 @@ export function drawnHole(hole: HoleFigures): Drawn {
   const right = to + hole.far.long;
   const open = Math.max(hole.length * OPEN, 0.25);
   const slit = `M${at(from)} 0Q0 ${at(-open)} ${at(to)} 0Q0 ${at(open)} ${at(from)} 0Z`;
-  if (hole.near.name === 'ring') {
+  if (hole.near.finish === 'ring') {
     const outer = hole.length / 2 + hole.near.long;
     const ring = fan(0, 0, Math.PI * 2, outer, hole.length / 2, hole.stitch);
     const r = at(hole.length / 2);
@@ -76,7 +79,7 @@ export function drawnHole(hole: HoleFigures): Drawn {
       right: outer,
     };
   }
-  if (hole.near.name === 'end of the box') {
+  if (hole.near.finish === 'box') {
     const box = (by: number) =>
       `M${at(left + by)} ${at(-half + by)}H${at(right - by)}V${at(half - by)}H${at(left + by)}Z`;
     return { satin: [], straight: [box(0), box(0.35)], slit, left, right };
@@ -87,15 +90,15 @@ export function drawnHole(hole: HoleFigures): Drawn {
   // A little beyond each end, so that no cloth shows where a side meets it.
   for (const side of [-1, 1] as const)
     satin.push(zigzag(sides[0], sides[1], side * half, side * gap, hole.stitch));
-  const round = (name: string) => name === 'round end';
   if (eye)
     satin.push(
       fan(from, Math.PI * 0.3, Math.PI * 1.7, Math.max(half, hole.near.long), hole.eye * 0.55, hole.stitch),
     );
-  else if (round(hole.near.name))
+  else if (hole.near.finish === 'round')
     satin.push(fan(from, Math.PI * 0.5, Math.PI * 1.5, half, gap * 0.6, hole.stitch));
   else if (hole.near.long > 0) satin.push(zigzag(left, from, -half, half, hole.stitch * 0.6));
-  if (round(hole.far.name)) satin.push(fan(to, -Math.PI * 0.5, Math.PI * 0.5, half, gap * 0.6, hole.stitch));
+  if (hole.far.finish === 'round')
+    satin.push(fan(to, -Math.PI * 0.5, Math.PI * 0.5, half, gap * 0.6, hole.stitch));
   else if (hole.far.long > 0) satin.push(zigzag(to, right, -half, half, hole.stitch * 0.6));
   return { satin, straight: [], slit, left, right };
 }
@@ -108,8 +111,8 @@ type Said = {
     ends: {
       near: { mm: number };
       far: { mm: number };
-      near_name: string;
-      far_name: string;
+      near_finish: Finish;
+      far_finish: Finish;
       eye: { mm: number };
     };
   };
@@ -126,8 +129,8 @@ export function figuresOf(sheet: Said, stitch = STITCH): HoleFigures {
     across: across.mm,
     space: sheet.recipe.space.mm,
     stitch,
-    near: { name: ends.near_name, long: ends.near.mm },
-    far: { name: ends.far_name, long: ends.far.mm },
+    near: { finish: ends.near_finish, long: ends.near.mm },
+    far: { finish: ends.far_finish, long: ends.far.mm },
     eye: ends.eye.mm,
   };
 }

@@ -3,19 +3,18 @@
   import { workroom } from '../api/workroom.svelte';
   import LineDrawing from '../drawn/LineDrawing.svelte';
   import { TOOLS } from '../drawn/tools';
-  import { HOW_TO } from './how_to';
   import { keysOf } from './keys';
 
   let { stage }: { stage: string } = $props();
 
-  let how = $derived(HOW_TO[stage]);
+  let how = $derived(workroom.catalogue?.how_to.find((one) => one.stage === stage));
 </script>
 
 {#if how}
   <h3 class="text-lg font-semibold">{how.title}</h3>
   <ol class="mt-2 space-y-3" data-how-to>
     {#each how.beats as beat (beat.says)}
-      {@const drawing = TOOLS[beat.drawing]}
+      {@const drawing = TOOLS[beat.step]}
       <li class="flex items-center gap-4">
         <span class="w-24 shrink-0"
           >{#if drawing}<LineDrawing {drawing} size="h-16" />{/if}</span

@@ -3,7 +3,7 @@
   // everything is shown.
   import type { Closure, StageState, StageWord } from '../api/client';
   import type { ClosureWork } from '../closure/work.svelte';
-  import { everything } from '../ui/everything.svelte';
+  import ShowEverything from '../ui/ShowEverything.svelte';
 
   let {
     work,
@@ -30,13 +30,5 @@
   {:else if next}
     <button class="btn btn-lg btn-primary" onclick={on}>Next: {next.title}</button>
   {/if}
-  <label class="order-first mr-auto flex min-h-11 cursor-pointer items-center gap-2 text-sm text-secondary">
-    <input
-      type="checkbox"
-      class="checkbox checkbox-xs"
-      checked={everything.on}
-      onchange={() => everything.toggle()}
-    />
-    <span>Show everything</span>
-  </label>
+  <div class="order-first mr-auto"><ShowEverything /></div>
 </div>

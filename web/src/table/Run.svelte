@@ -110,7 +110,7 @@
             fastens={closure.sheet.stages.some((stage) => stage.word === 'attach')}
             opens={closure.sheet.button.opens}
             button={closure.sheet.button}
-            ring={closure.sheet.opening.ends.near_name === 'ring'
+            ring={closure.sheet.opening.ends.near_finish === 'ring'
               ? closure.sheet.opening.across.mm
               : undefined}
             radius={(closure.sheet.button.largest.mm / 2) * geometry.scale}

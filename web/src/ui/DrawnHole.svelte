@@ -2,6 +2,7 @@
   // A test hole to scale on its scrap, drawn from its figures.
   import type { SwatchLeaf } from '../api/client';
   import Cloth from '../drawn/Cloth.svelte';
+  import type { End } from '../drawn/hole';
   import SewnHole from '../drawn/SewnHole.svelte';
 
   let { drawn, scale = 5 }: { drawn: SwatchLeaf['drawn']; scale?: number } = $props();
@@ -9,7 +10,7 @@
   const MARGIN = 1;
   let long = $derived(drawn.opening + 2 * drawn.ends);
   let box = $derived({ wide: long + 2 * MARGIN, tall: drawn.width + 2 * MARGIN });
-  let end = $derived({ name: drawn.stitched === 'straight' ? 'end of the box' : 'tack', long: drawn.ends });
+  let end = $derived<End>({ finish: drawn.stitched === 'straight' ? 'box' : 'tack', long: drawn.ends });
   let hole = $derived({
     length: drawn.opening,
     across: drawn.width,

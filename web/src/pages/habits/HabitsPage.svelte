@@ -5,6 +5,7 @@
   import type { Workroom } from '../../api/client';
   import { workroom, type WorkroomChange } from '../../api/workroom.svelte';
   import { everything } from '../../ui/everything.svelte';
+  import ShowEverything from '../../ui/ShowEverything.svelte';
   import Page from '../Page.svelte';
   import HabitQuestion from './HabitQuestion.svelte';
   import SettingChoice from './SettingChoice.svelte';
@@ -145,14 +146,6 @@
         {/if}
       </div>
     </div>
-    <label class="mt-6 flex min-h-11 w-fit cursor-pointer items-center gap-2 text-secondary">
-      <input
-        type="checkbox"
-        class="checkbox checkbox-xs"
-        checked={all}
-        onchange={() => everything.toggle()}
-      />
-      Show everything
-    </label>
+    <div class="mt-6"><ShowEverything /></div>
   {/if}
 </Page>

@@ -3,7 +3,6 @@
   import type { Catalogue } from '../../api/client';
   import { X } from '@lucide/svelte';
   import FormField from '../../ui/FormField.svelte';
-  import { BLANK_FOOT } from './blank';
   import type { Profile } from './profile.svelte';
 
   let { profile, catalogue }: { profile: Profile; catalogue: Catalogue } = $props();
@@ -15,7 +14,7 @@
   function another(): void {
     const kinds = profile.typed.feet.map((foot) => foot.kind);
     const kind = catalogue.feet.find((foot) => !kinds.includes(foot.key))?.key ?? 'button_foot';
-    profile.typed.feet.push({ ...BLANK_FOOT, kind });
+    profile.typed.feet.push({ ...catalogue.begun.foot, kind });
     changed();
   }
 </script>

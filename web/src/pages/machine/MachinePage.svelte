@@ -7,6 +7,7 @@
   import FormField from '../../ui/FormField.svelte';
   import { everything } from '../../ui/everything.svelte';
   import Fold from '../../ui/Fold.svelte';
+  import ShowEverything from '../../ui/ShowEverything.svelte';
   import Page from '../Page.svelte';
   import MachineDials from './MachineDials.svelte';
   import MachineFeet from './MachineFeet.svelte';
@@ -25,6 +26,10 @@
     profile = opened;
     if (slug) void opened.load();
     return () => opened.leave();
+  });
+
+  $effect(() => {
+    if (catalogue && !profile.ready && !id) profile.begin();
   });
 
   let facts = $derived(profile.typed.facts);
@@ -82,7 +87,7 @@
   failed={profile.notice}
   missing={profile.missing ? 'This machine is not here any more.' : ''}
 >
-  {#if catalogue && (!id || profile.saved)}
+  {#if catalogue && profile.ready && (!id || profile.saved)}
     <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
       <h1 class="text-4xl font-semibold wrap-anywhere">{facts.name || 'A new machine'}</h1>
       {#if id}
@@ -158,18 +163,10 @@
         >
       {/if}
     </div>
-    <p class="mt-4 flex flex-wrap items-center gap-x-6 text-secondary">
-      <label class="flex min-h-11 cursor-pointer items-center gap-2">
-        <input
-          type="checkbox"
-          class="checkbox checkbox-xs"
-          checked={all}
-          onchange={() => everything.toggle()}
-        />
-        Show everything
-      </label>
+    <div class="mt-4 flex flex-wrap items-center gap-x-6 text-sm text-secondary">
+      <ShowEverything />
       The machine's own manual wins over anything here.
-    </p>
+    </div>
   {:else}
     <p role="status">Loading your machine…</p>
   {/if}

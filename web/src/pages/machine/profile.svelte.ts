@@ -4,12 +4,16 @@ import { ask, words } from '../../api/ask';
 import { client, type MachineProfile, type Problem } from '../../api/client';
 import { keep, recall } from '../../api/browser_store';
 import { keepSeen, recallSeen } from '../../api/seen';
-import { BLANK, type Typed } from './blank';
+import { workroom } from '../../api/workroom.svelte';
+
+export type Typed = Pick<MachineProfile, 'facts' | 'styles' | 'feet'>;
 
 const PAUSE = 400;
 
 export class Profile {
-  typed = $state<Typed>(structuredClone(BLANK));
+  typed = $state<Typed>({ facts: {} as Typed['facts'], styles: [], feet: [] });
+  /** Whether there is something to fill in yet. */
+  ready = $state(false);
   saved = $state.raw<MachineProfile>();
   faults = $state<Record<string, string>>({});
   notice = $state('');
@@ -25,7 +29,7 @@ export class Profile {
     const kept = recall<Typed>(this.key);
     if (kept) {
       this.typed = kept;
-      this.dirty = true;
+      this.ready = this.dirty = true;
     }
   }
 
@@ -141,10 +145,18 @@ export class Profile {
     this.dirty = false;
     this.notice = '';
     this.faults = {};
-    this.take(this.saved ?? BLANK);
+    this.begin();
+    if (this.saved) this.take(this.saved);
+  }
+
+  /** What a new machine begins with, as soon as that is known. */
+  begin(): void {
+    const begun = workroom.catalogue?.begun.machine;
+    if (begun && !this.dirty) this.take(begun);
   }
 
   private take(machine: Typed): void {
+    this.ready = true;
     this.typed = structuredClone({ facts: machine.facts, styles: machine.styles, feet: machine.feet });
   }
 }

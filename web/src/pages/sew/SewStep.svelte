@@ -22,13 +22,18 @@
   let joined = $derived(work.card.length > 1);
   /** The same step at several places. */
   let row = $derived(isRow(work.card));
+  /** What is said of all of them. */
+  const alike = (says: (step: SessionStep) => string | null): string =>
+    work.card.every((step) => says(step) === says(now)) ? (says(now) ?? '') : '';
   const rowName = (step: SessionStep): string => {
     const name = step.part.split(': ').at(-1) ?? step.part;
     return step.figure ? `${name}: ${step.figure.text}` : name;
   };
   let headline = $derived(headlineOf(work.card, closure));
-  let near = $derived(work.card.some((step) => step.near));
-  let cautions = $derived([...new Set(work.card.flatMap((step) => step.caution ?? []))]);
+  /** What Done does, or the list of settings that can be ticked at once. */
+  let shown = $derived(work.settings.length > 1 ? work.settings : work.card);
+  let near = $derived(shown.some((step) => step.near));
+  let cautions = $derived([...new Set(shown.flatMap((step) => step.caution ?? []))]);
   let figure = $derived(joined ? work.card.find((step) => step.figure)?.figure : now.figure);
   /** The start mark is what has to be seen of a hole whose beats are joined. */
   let picture = $derived((joined && work.card.find((step) => step.name === 'place')) || now);
@@ -96,13 +101,16 @@
             </li>
           {/each}
         </ol>
-        <p class="mt-2 text-xl">{now.does} {now.how ?? ''}</p>
+        <p class="mt-2 text-xl">{alike((step) => step.does)} {alike((step) => step.how)}</p>
       {:else if joined && beatsKnown(work.card, work.past)}
         <Fold name="sew-beats" title="The beats of this {closure?.noun ?? 'hole'}">{@render beatList()}</Fold>
       {:else if joined}{@render beatList()}{/if}
       {#if work.settings.length > 1}
         <ul class="mt-3 ml-5 list-disc text-xl" data-settings={work.settings.length}>
-          {#each work.settings.slice(1) as setting (setting.id)}<li>{setting.does}</li>{/each}
+          {#each work.settings.slice(1) as setting (setting.id)}<li>
+              {setting.does}
+              {setting.how ?? ''}
+            </li>{/each}
         </ul>
       {/if}
       {#if near || cautions.length > 0}

@@ -13,8 +13,6 @@
   };
   let { answer, keeping, choose }: Props = $props();
 
-  /** Edges that are measured from their top; all others from an end. */
-  const UPRIGHT = ['front', 'pulled_front', 'double_breasted', 'knit_band'];
   let found = $derived(answer.answer);
   let apart = $derived(
     found?.gap && found.widest
@@ -40,8 +38,7 @@
       {/if}
       <p class="mt-2">
         <strong>{found.holes} {found.noun}{found.holes === 1 ? '' : 's'}</strong>, the first {found.first
-          .text}
-        {UPRIGHT.includes(found.drawn.place) ? 'from the top' : 'from the end'}{apart}.
+          .text} from the top edge{apart}.
       </p>
       <div class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-1">
         {#each found.dials as item (item.key)}

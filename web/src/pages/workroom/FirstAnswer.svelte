@@ -1,15 +1,14 @@
 <script lang="ts">
   // One line in, a whole plan out: what needs buttonholes, shown at once and kept by Enter. What was not understood is
-  // underlined and said; what was assumed can be changed where it stands.
-  import { ask, words } from '../../api/ask';
-  import { keep, recall } from '../../api/browser_store';
-  import { client, type FirstAnswer } from '../../api/client';
+  // underlined and named; what was assumed can be changed where it stands.
+  import { untrack } from 'svelte';
   import { workroom } from '../../api/workroom.svelte';
   import { begun } from '../../closure/begun.svelte';
   import { line } from '../../help/line.svelte';
   import { go } from '../../router';
   import { announce } from '../../ui/announce.svelte';
   import AnswerCard from './AnswerCard.svelte';
+  import { Request } from './request.svelte';
 
   let { shown }: { shown: boolean } = $props();
 
@@ -20,30 +19,32 @@
   ];
   /** So many frames a page may take to come into sight. */
   const FRAMES = 120;
-  /** After so long without a key, milliseconds. */
-  const PAUSE = 200;
-  let key = $derived(`request:${workroom.slug}`);
-  let text = $state('');
-  let chosen = $state<Record<string, string>>({});
-  let answer = $state.raw<FirstAnswer>();
-  /** The line that the answer is for. */
-  let answered = $state('');
-  let failed = $state('');
-  let keeping = $state(false);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let request = $derived.by(() => {
+    const { slug } = workroom;
+    return untrack(() => new Request(slug));
+  });
   let input = $state<HTMLInputElement>();
-  /** The same line below the field, for its underlines: it lies where the field lies. */
+  /** The same line below the field, for its underlines. */
   let mirror = $state<HTMLElement>();
-  const follow = (): void => mirror?.scrollTo({ left: input?.scrollLeft ?? 0 });
-  let search = $derived(text.trim().toLowerCase());
-  let found = $derived(
-    search.length < 3
-      ? []
-      : (workroom.data?.garments ?? [])
-          .filter((item) => search.split(/[\s,]+/).every((word) => item.name.toLowerCase().includes(word)))
-          .slice(0, 4),
-  );
+  let answer = $derived(request.answer);
+  let found = $derived.by(() => {
+    const search = request.text.trim().toLowerCase();
+    if (search.length < 3) return [];
+    return (workroom.data?.garments ?? [])
+      .filter((item) => search.split(/[\s,]+/).every((word) => item.name.toLowerCase().includes(word)))
+      .slice(0, 4);
+  });
 
+  const follow = (): void => mirror?.scrollTo({ left: input?.scrollLeft ?? 0 });
+  $effect(() => {
+    if (request.pieces.length > 0) follow();
+  });
+  $effect(() => {
+    const first = answer?.answer;
+    if (!first) return;
+    const { length, holes, noun } = first;
+    untrack(() => announce(`${length.text}, ${holes} ${noun}${holes === 1 ? '' : 's'}`));
+  });
   $effect(() => {
     if (!shown || !line.wanted) return;
     // A page that is gone to takes the focus itself, and may not be in sight yet.
@@ -54,89 +55,16 @@
     };
     requestAnimationFrame(() => take(FRAMES));
   });
-  $effect(() => {
-    const kept = recall<string>(key);
-    if (kept && !text) {
-      text = kept;
-      void look();
-    }
-  });
 
-  const body = () => ({ text: text.trim(), chosen: $state.snapshot(chosen) });
-
-  function typed(): void {
-    keep(key, text.trim() || undefined);
-    clearTimeout(timer);
-    if (!text.trim()) {
-      answer = undefined;
-      chosen = {};
-      failed = '';
-      return;
-    }
-    timer = setTimeout(() => void look(), PAUSE);
-  }
-
-  async function look(): Promise<void> {
-    const sent = body();
-    if (!sent.text) return;
-    const params = { path: { slug: workroom.slug } };
-    const got = await ask(client.POST('/api/workrooms/{slug}/request', { params, body: sent }));
-    if (sent.text !== text.trim()) return;
-    failed = words(got);
-    if (got.kind !== 'data') return;
-    answer = got.data;
-    answered = sent.text;
-    const length = answer.answer?.length.text;
-    if (length) announce(`${length}, ${answer.answer?.holes} ${answer.answer?.noun}s`);
-  }
-
-  /** The first Enter shows what comes of it, where that is not shown yet; the next one keeps it. */
-  async function enter(event?: SubmitEvent): Promise<void> {
-    event?.preventDefault();
-    if (!text.trim() || keeping) return;
-    clearTimeout(timer);
-    if (answered !== text.trim() || !answer?.answer) return look();
-    keeping = true;
-    const params = { path: { slug: workroom.slug } };
-    const got = await ask(client.POST('/api/workrooms/{slug}/request/keep', { params, body: body() }));
-    keeping = false;
-    failed = words(got);
-    if (got.kind !== 'data') return;
-    keep(key, undefined);
-    begun.say(got.data);
+  async function enter(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    const closure = await request.enter();
+    if (!closure) return;
+    begun.say(closure);
     void workroom.refresh();
-    await go(workroom.at(`/closures/${got.data.id}/button`));
+    await go(workroom.at(`/closures/${closure.id}/button`));
     document.getElementById('main')?.focus({ preventScroll: true });
   }
-
-  function choose(path: string, value: string): void {
-    chosen = { ...chosen, [path]: value };
-    void look();
-  }
-
-  $effect(() => {
-    if (pieces.length > 0) follow();
-  });
-
-  /** The line in pieces: understood, not understood, and what lies between. */
-  let pieces = $derived.by(() => {
-    if (!answer || answered !== text.trim()) return [];
-    const start = text.length - text.trimStart().length;
-    const spans = [
-      ...answer.understood.map((span) => ({ ...span, known: true })),
-      ...answer.unread.map((span) => ({ ...span, known: false })),
-    ].toSorted((one, other) => one.from - other.from);
-    return spans.flatMap((span, index) => {
-      const before = start + (spans[index - 1]?.to ?? -start);
-      return [
-        { text: text.slice(before, start + span.from), mark: '' },
-        {
-          text: text.slice(start + span.from, start + span.to),
-          mark: span.known ? 'border-primary' : 'border-warning',
-        },
-      ];
-    });
-  });
 </script>
 
 <section aria-labelledby="ask" class="mb-7">
@@ -148,8 +76,12 @@
         class="pointer-events-none absolute inset-0 overflow-hidden px-4 py-3 text-xl whitespace-pre text-transparent max-sm:text-lg"
         aria-hidden="true"
       >
-        {#each pieces as piece, index (index)}<span class={piece.mark && `border-b-3 pb-0.5 ${piece.mark}`}
-            >{piece.text}</span
+        {#each request.pieces as { text, mark }, index (index)}<span
+            class={[
+              mark && 'border-b-3 pb-0.5',
+              mark === 'understood' && 'border-primary',
+              mark === 'unread' && 'border-warning',
+            ]}>{text}</span
           >{/each}
       </div>
       <input
@@ -160,35 +92,37 @@
         autocomplete="off"
         placeholder={EXAMPLES[0]}
         aria-describedby="request-help"
-        bind:value={text}
-        oninput={typed}
+        bind:value={request.text}
+        oninput={() => request.typed()}
         onscroll={follow}
       />
     </div>
     <p id="request-help" class="mt-1 min-h-6 text-[0.95rem] text-secondary">
-      {#if answer && answer.unread.length > 0 && answered === text.trim()}
-        <span class="text-warning" data-unread
-          >Not understood: {answer.unread.map((span) => `“${span.text}”`).join(', ')}.</span
-        >
-      {/if}
-      {#each (answer?.understood ?? []).filter((span) => span.meant) as span (span.from)}
-        “{answered.slice(span.from, span.to)}” is taken for {span.meant}.
-      {/each}
-      {#if !text}
+      {#if !request.text}
         Try
         {#each EXAMPLES as example, index (example)}{index ? ' or ' : ' '}<button
             type="button"
             class="min-h-8 link"
             onclick={() => {
-              text = example;
-              typed();
+              request.text = example;
+              request.typed();
             }}>{example}</button
           >{/each}
-      {:else if answer?.answer}Enter keeps it.{/if}
+      {:else if answer && request.fresh}
+        {#if answer.unread.length > 0}
+          <span class="text-warning" data-unread
+            >Not understood: {answer.unread.map((span) => `“${span.text}”`).join(', ')}.</span
+          >
+        {/if}
+        {#each answer.understood.filter((span) => span.meant) as span (span.from)}
+          “{request.text.trim().slice(span.from, span.to)}” is taken for {span.meant}.
+        {/each}
+        {#if answer.answer}Enter keeps it.{/if}
+      {/if}
     </p>
-    {#if failed}<p role="alert" class="font-semibold text-error">{failed}</p>{/if}
-    {#if answer && text.trim()}
-      <AnswerCard {answer} {keeping} {choose} />
+    {#if request.failed}<p role="alert" class="font-semibold text-error">{request.failed}</p>{/if}
+    {#if answer}
+      <AnswerCard {answer} keeping={request.keeping} choose={(path, value) => request.choose(path, value)} />
     {/if}
   </form>
   {#if found.length > 0}

@@ -4,6 +4,7 @@
   import Cloth from '../../drawn/Cloth.svelte';
   import Garment from '../../drawn/Garment.svelte';
   import Measure from '../../drawn/Measure.svelte';
+  import type { HoleFigures } from '../../drawn/hole';
   import SewnHole from '../../drawn/SewnHole.svelte';
 
   const BUTTON = {
@@ -17,13 +18,13 @@
       [-2, 2],
     ],
   };
-  const HOLE = {
+  const HOLE: HoleFigures = {
     length: 22,
     across: 5,
     space: 0.7,
     stitch: 0.45,
-    near: { name: 'bar tack', long: 1.6 },
-    far: { name: 'bar tack', long: 1.6 },
+    near: { finish: 'tack', long: 1.6 },
+    far: { finish: 'tack', long: 1.6 },
     eye: 0,
   };
   const SHIRT = {

@@ -83,7 +83,7 @@
       {/if}
       <Field {work} path="opening.correction" hint="what test holes taught; 0 until then" />
     </div>
-    {#if !sheet.recipe.ways.instead && opening.ends.near_name !== 'ring'}
+    {#if !sheet.recipe.ways.instead && opening.ends.near_finish !== 'ring'}
       <h2 class="mt-5 text-lg font-semibold">On the {opening.foot}</h2>
       <FootPicture {closure} />
     {/if}
