@@ -7,6 +7,7 @@
 #   Document::Strip.new(sheet, present, garment: "linen field smock").draw(pen)
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "strip_cloth"
 require_relative "strip_hole"
 require_relative "strip_labels"
 
@@ -61,7 +62,7 @@ module NimbleEyelet
       def heading
         side = @button.opens? ? SIDES.fetch(@side) : "edge, with the ends"
         drawn = @date.empty? ? "" : ", plan of #{@date}"
-        ["#{@garment}: #{@sheet.plan.name}", "#{side}, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{drawn}", says,
+        ["#{@garment}: #{@sheet.plan.name}", "#{side}, right side up, #{Placket::OVERLAPS.fetch(@layout.run.overlap)}#{drawn}", says,
          "Print at 100 %. The check lines are 50 mm and 2 in: measure them first."]
       end
 
@@ -69,9 +70,10 @@ module NimbleEyelet
       # @return [void]
       def draw(pen)
         @labels = StripLabels.new(cloth_width)
-        draw_cloth(pen)
-        @layout.run.keep_outs.each { |keep_out| draw_keep_out(pen, keep_out) }
+        StripCloth.new(self, @layout.run).draw(pen)
         @layout.holes.each { |hole| @side == :overlap ? draw_hole(pen, hole) : draw_cross(pen, hole) }
+        beside(9, 3, "measured from the top edge", 2.6)
+        beside(9, @length - 1, "end of the edge, #{text(@layout.run.run_length)}", 2.6)
         @labels.draw(pen)
       end
 
@@ -80,7 +82,7 @@ module NimbleEyelet
       # @return [void]
       def draw_one(pen, hole, above:, below:)
         at = hole.at.to_f
-        pen.line(0, at - above, 0, at + below, left.zero? ? :edge : :ghost)
+        pen.line(across(left), at - above, across(left), at + below, from_the_edge? ? :edge : :ghost)
         pen.line(centre, at - above, centre, at + below, :centre)
         pen.line(-6, at, cloth_width, at, :join)
         pen.text(cloth_width + 2, at + 1, "the mark", 3)
@@ -112,8 +114,20 @@ module NimbleEyelet
       end
 
       # @return [Float] mm on the paper of a place from the finished edge
-      def across(from_edge) = from_edge - left
+      def across(from_edge) = turned? ? cloth_width - (from_edge - left) : from_edge - left
+
+      # It is laid on the right side of the fabric with its top away, so its edge is where that of the fabric is.
+      # @return [Boolean] whether the finished edge is at its right
+      def turned? = Placket.edge_at_right?(@layout.run.overlap) == (@side == :overlap)
+
+      # @return [Integer] 1 or -1, the way on the paper from the finished edge into the garment
+      def inward = turned? ? -1 : 1
+
+      # @return [Float] mm on the paper
       def centre = across(@extension)
+
+      # @return [Boolean] whether the paper begins at the finished edge
+      def from_the_edge? = left.zero?
 
       # @param length [Length] from the centre line, toward the finished edge
       # @return [Float] mm on the paper
@@ -175,28 +189,6 @@ module NimbleEyelet
       # Rows lie on the centre line, or two of them at one distance on either side of it.
       def rows = @layout.run.double? ? [@layout.run.offset.to_f, -@layout.run.offset.to_f] : [0.0]
 
-      def draw_cloth(pen)
-        pen.line(cloth_width - 6, @length * 0.35, cloth_width - 6, @length * 0.65, :check)
-        pen.text(cloth_width - 13.5, @length * 0.5, "grain", 2.4)
-        pen.rectangle(0, 0, cloth_width, @length, left.zero? ? :edge : :ghost)
-        pen.line(centre, 0, centre, @length, :centre)
-        pen.text(1, @length - 1, "fold or finished edge", 2.4)
-        pen.text(centre + 1, @length - 4.5, "centre line", 2.4)
-        beside(9, 3, "measured from the top edge", 2.6)
-        beside(9, @length - 1, "end of the edge, #{text(@layout.run.run_length)}", 2.6)
-      end
-
-      def draw_keep_out(pen, keep_out)
-        from = keep_out.upper.to_f
-        to = keep_out.lower.to_f
-        pen.rectangle(0, from, cloth_width, to - from, :ghost)
-        ((from / 2).ceil..(to / 2).floor).each { |step| pen.line(0, step * 2.0, cloth_width, step * 2.0, :hatch) }
-        label = keep_out.label.empty? ? Placket::OBSTACLES.fetch(keep_out.kind) : keep_out.label
-        place = keep_out.to ? "#{text(keep_out.from)} to #{text(keep_out.to)}" : "seam at #{text(keep_out.from)}"
-        # Above it, but never on the heading.
-        pen.text(2, from < 9 ? to + 3 : from - 1, "#{label}, #{place}", 2.4)
-      end
-
       def draw_hole(pen, hole)
         draw_stitches(pen, hole)
         number(hole)
@@ -214,8 +206,8 @@ module NimbleEyelet
 
         x = across(start.from_edge.to_f)
         y = start.along.to_f
-        pen.line(x - 1.2, y - 1.2, x, y, :tack)
-        pen.line(x - 1.2, y + 1.2, x, y, :tack)
+        pen.line(x - (1.2 * inward), y - 1.2, x, y, :tack)
+        pen.line(x - (1.2 * inward), y + 1.2, x, y, :tack)
       end
 
       # Where the button is sewn on, in each row.

@@ -45,10 +45,10 @@ module NimbleEyelet
         inside = @strip.out(hole.out_inner)
         y = hole.at.to_f
         pen.line(outer, y, inside, y, :slit)
-        [outer - @ends.near.to_f, outer, inside, inside + @ends.far.to_f].each do |end_of|
-          pen.line(end_of, y - TACK, end_of, y + TACK, :tack)
-        end
-        lead(pen, inside + @ends.far.to_f + 1, hole)
+        into = @strip.inward
+        across = [outer - (into * @ends.near.to_f), outer, inside, inside + (into * @ends.far.to_f)]
+        across.each { |end_of| pen.line(end_of, y - TACK, end_of, y + TACK, :tack) }
+        lead(pen, across.max + 1, hole)
       end
 
       # What is open, and the ring that is sewn round it.

@@ -81,11 +81,21 @@ class PrintTest < AppTest
     end
   end
 
-  def test_horizontal_holes_and_wide_plackets_fit_the_page
-    found = closure(5)["sheet"]["placket"]["holes"].first
-    slit = lines(strip("pdf", id: 5)).first.find { |x1, y1, x2, y2| (y1 - y2).abs < 0.001 && (x2 - x1 - 27).abs < 0.01 }
+  # Right side up with the top away, the edge of the side that closes right over left is at the right; that of the side
+  # beneath is at the left.
+  def test_the_strip_lies_as_the_fabric_does_and_fits_the_page
+    %w[right left].each do |overlap|
+      save({ placket: { overlap: overlap } }, id: 5)
+      svg = strip("svg", id: 5)
+      hole = closure(5)["sheet"]["placket"]["holes"].first
+      extension = closure(5)["plan"]["placket.extension"]["mm"]
+      slit = svg[/<line [^>]*class="slit"/].scan(/x\d="([\d.]+)"/).flatten.map(&:to_f)
+      button = svg.scan(/<circle cx="([\d.]+)"/).last.first.to_f
+      over, under = svg.scan(/<rect x="([\d.]+)"[^>]*? width="([\d.]+)"[^>]*class="edge"/)
 
-    assert_in_delta 12 + 25 - found["out_outer"]["mm"], slit[0], 0.1
+      assert_in_delta extension - hole["out_outer"]["mm"], slit.map { |x| from_edge(over, x, overlap == "right") }.min, 0.05
+      assert_in_delta extension, from_edge(under, button, overlap == "left"), 0.05
+    end
     save({ placket: { extension: "200" } }, id: 5)
 
     lines(strip("pdf", id: 5)).flatten(1).each { |x1, _, x2, _| assert_operator [x1, x2].max, :<=, 210 }
@@ -124,6 +134,12 @@ class PrintTest < AppTest
   end
 
   private
+
+  # How far from the finished edge of the fabric that is drawn, mm.
+  def from_edge(fabric, x, at_right)
+    from, width = fabric.map(&:to_f)
+    at_right ? from + width - x : x - from
+  end
 
   # Longest unbroken dark run of pixels in a band of rows of a grey picture.
   def longest_run(file, rows:, dots:)

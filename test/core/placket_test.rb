@@ -33,6 +33,22 @@ class PlacketTest < CoreTest
     assert_equal "fullest point", hole.pinned
   end
 
+  # Turned end for end the edge changes hands; so it does on the other lap. A hole across has it away or near.
+  def test_where_the_finished_edge_lies_under_the_foot
+    { "vertical" => { true => "right", false => "left" }, "horizontal" => { true => "away", false => "near" } }
+      .each do |orientation, lies|
+      found = sheet(placket: run_of(orientation: orientation))
+      hole = found.layout.holes.first
+      lies.each do |outer_away, expected|
+        start = Placket::Beginning.new(begins: :near, tack_first: true, outer_away: outer_away, side: nil)
+        mirror = orientation == "vertical" ? lies.fetch(!outer_away) : expected
+
+        assert_equal expected, start.edge_lies(hole, "right")
+        assert_equal mirror, start.edge_lies(hole, "left")
+      end
+    end
+  end
+
   def test_every_hole_and_mark_lies_on_the_run_in_order
     200.times do
       run = run_of(run_length: mm(random.rand(200..900)), count: random.rand(2..9),

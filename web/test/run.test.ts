@@ -137,9 +137,9 @@ describe('a drag', () => {
 });
 
 describe('where things are drawn', () => {
-  const geometry = (width: number, height: number, unit: Closure['unit'] = 'mm') => {
+  const geometry = (width: number, height: number, unit: Closure['unit'] = 'mm', overlap = 'right') => {
     const made = new RunGeometry(
-      () => ({ ...closure(), unit }),
+      () => ({ ...closure(), unit, plan: { ...closure().plan, 'placket.overlap': overlap } }),
       () => [],
     );
     made.width = width;
@@ -152,11 +152,29 @@ describe('where things are drawn', () => {
     const lying = geometry(390, 96);
 
     expect([upright.lying, lying.lying, geometry(0, 0).ready]).toEqual([false, true, false]);
-    expect(upright.at(0, 0)).toEqual([44, 14]);
     expect(lying.at(0, 0)).toEqual([14, 18]);
     expect(upright.at(620, 0)[1]).toBeLessThanOrEqual(600 - 14);
-    expect(lying.turned(0)).toContain('rotate(90)');
+    expect(lying.inward(0)).toContain('rotate(90)');
   });
+
+  it.each([
+    ['right', 'upright', 1],
+    ['left', 'upright', -1],
+    ['right', 'lying', -1],
+    ['left', 'lying', 1],
+  ])(
+    'has the finished edge of a lap over from the %s, %s, where the fabric has it',
+    (overlap, lies, side) => {
+      // Upright the top is away; lying it is at the left, so what was at the right is away.
+      const drawn = lies === 'upright' ? geometry(272, 600, 'mm', overlap) : geometry(390, 96, 'mm', overlap);
+      const axis = drawn.lying ? 1 : 0;
+      const edge = drawn.at(100, 0)[axis] ?? 0;
+      const inside = drawn.at(100, 20)[axis] ?? 0;
+
+      expect(Math.sign(edge - inside)).toBe(side);
+      expect(drawn.at(100, 0)[1 - axis]).toBe(drawn.tape(100)[1 - axis]);
+    },
+  );
 
   it('finds the millimetre under a pointer again', () => {
     const upright = geometry(272, 600);

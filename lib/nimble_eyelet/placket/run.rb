@@ -77,6 +77,13 @@ module NimbleEyelet
     # @return [String] the one of its mirror image
     def self.mirrored(overlap) = OVERLAPS.keys.find { |other| other != overlap }
 
+    # Of a side that closes right over left the finished edge is at the right, as it is seen right side up with its top
+    # away; that of the other side is at the left.
+    #
+    # @param overlap [String] key of OVERLAPS
+    # @return [Boolean]
+    def self.edge_at_right?(overlap) = overlap == "right"
+
     # One row of holes, or two mirrored on either side of the centre line.
     ROWS = { "single" => "one row", "double" => "two mirrored rows" }.freeze
 

@@ -83,7 +83,7 @@ module NimbleEyelet
       def edge_lies(hole, overlap)
         return outer_away ? "away" : "near" unless hole.vertical?
 
-        (overlap == "right") == outer_away ? "right" : "left"
+        Placket.edge_at_right?(overlap) == outer_away ? "right" : "left"
       end
 
       private

@@ -31,8 +31,8 @@
 />
 <g class="text-[11px]" fill="var(--color-secondary)">
   {#each geometry.ticks as mm (mm)}
-    {@const [x, y] = geometry.at(mm, 0)}
-    <path d="M-3 0h-7" transform={geometry.turned(mm)} stroke="var(--color-secondary)" />
+    {@const [x, y] = geometry.tape(mm)}
+    <path d={geometry.lying ? `M${x} ${y - 3}v-7` : `M${x - 3} ${y}h-7`} stroke="var(--color-secondary)" />
     <text
       x={geometry.lying ? x : x - 13}
       y={geometry.lying ? y - 8 : y + 4}

@@ -125,8 +125,9 @@
   {/if}
   {#if !geometry.lying}
     <text
-      x={label[0] + 7}
+      x={label[0] + (geometry.turned ? -7 : 7)}
       y={label[1] + 4}
+      text-anchor={geometry.turned ? 'end' : 'start'}
       class={['text-[13px]', picked && 'font-bold']}
       fill="var(--color-base-content)">{hole.at.text}</text
     >

@@ -71,9 +71,9 @@
 {#if !geometry.lying}
   <text
     class="text-[11px]"
-    x={shape.x + shape.width - 6}
+    x={geometry.turned ? shape.x + 6 : shape.x + shape.width - 6}
     y={shape.y - 3}
-    text-anchor="end"
+    text-anchor={geometry.turned ? 'start' : 'end'}
     fill="var(--color-secondary)">{keepOut.label}</text
   >
 {/if}

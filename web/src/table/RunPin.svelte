@@ -22,7 +22,7 @@
 </script>
 
 <g
-  transform={geometry.turned(pin.at.mm)}
+  transform={geometry.inward(pin.at.mm)}
   role="slider"
   tabindex="0"
   aria-label="Pin: {pin.label || 'pinned'}{must ? '' : ', a wish'}"

@@ -1,8 +1,11 @@
 // Where things of the run are drawn: millimetres down the run and in from the finished edge become
 // pixels. Upright beside the station; on a narrow screen the run lies along the top.
 import type { Closure } from '../api/client';
+import { edgeAtRight } from '../closure/lap';
 
 const PAD = 14;
+/** Pixels beyond a finished edge that does not lie at the tape. */
+const BEYOND = 14;
 /** Pixels kept beside the cloth for the tape and for the figures. */
 const TAPE = 44;
 const FIGURES = 62;
@@ -53,21 +56,41 @@ export class RunGeometry {
     const across = this.lying ? this.height - 34 : this.width - TAPE - FIGURES;
     return Math.max(0.01, Math.min((along - 2 * PAD) / this.length, across / this.reach));
   }
+  /** Whether the finished edge lies away from the tape: the fabric is seen right side up, its top at the start. */
+  get turned(): boolean {
+    return edgeAtRight(this.plan) !== this.lying;
+  }
   /** The garment goes on beyond what is drawn to scale: the cloth fills the room there is. */
   get clothWidth(): number {
-    return Math.max(this.reach * this.scale, this.lying ? this.height - 18 : this.width - TAPE);
+    const room = (this.lying ? this.height - 18 : this.width - TAPE) - (this.turned ? BEYOND : 0);
+    return Math.max(this.reach * this.scale, room);
   }
 
   /** Where something is drawn: mm down the run, mm in from the finished edge. */
   at(run: number, across: number): [number, number] {
     const far = PAD + run * this.scale;
-    return this.lying ? [far, 18 + across * this.scale] : [TAPE + across * this.scale, far];
+    const start = this.lying ? 18 : TAPE;
+    const aside = this.turned ? start + this.clothWidth - across * this.scale : start + across * this.scale;
+    return this.lying ? [far, aside] : [aside, far];
   }
 
-  /** A drawing made upright, with its middle at a place of the run's edge, turned as the run lies. */
-  turned(run: number): string {
+  /** Where a mark of the tape begins: mm down the run. */
+  tape(run: number): [number, number] {
+    const far = PAD + run * this.scale;
+    return this.lying ? [far, 18] : [TAPE, far];
+  }
+
+  /** A drawing made upright, that points into the fabric, with its middle at a place of the run's edge. */
+  inward(run: number): string {
     const [x, y] = this.at(run, 0);
-    return `translate(${x} ${y})${this.lying ? ' rotate(90) scale(1 -1)' : ''}`;
+    const turn = this.lying
+      ? this.turned
+        ? ' rotate(-90)'
+        : ' rotate(90) scale(1 -1)'
+      : this.turned
+        ? ' scale(-1 1)'
+        : '';
+    return `translate(${x} ${y})${turn}`;
   }
 
   line(run1: number, across1: number, run2: number, across2: number): Line {

@@ -2,6 +2,7 @@
   // The edge large, lying along the page: every hole at its place with its button, and the space between two buttons.
   import type { Closure } from '../../api/client';
   import ButtonFace from '../../drawn/ButtonFace.svelte';
+  import { edgeAtRight } from '../../closure/lap';
   import Cloth from '../../drawn/Cloth.svelte';
 
   type Props = { closure: Closure; picked: number; pick: (hole: number) => void };
@@ -20,7 +21,7 @@
   let band = $derived(tall * 0.66);
   let size = $derived(Math.min(1, (band * 0.6) / button.largest.mm));
   /** Right side up, with its top at the left, the edge of a side that closes right over left lies away from you. */
-  let turned = $derived(plan['placket.overlap'] !== 'right');
+  let turned = $derived(!edgeAtRight(plan));
   let down = $derived((y: number) => (turned ? band - y : y));
   let rows = $derived(
     plan['placket.rows'] === 'double' ? Math.min(plan['placket.offset'].mm, band * 0.3) : 0,
@@ -128,6 +129,8 @@
     {/each}
   </svg>
   <p class="-mt-3 text-center text-sm text-secondary">
-    The buttonhole side, right side up. The finished edge is {turned ? 'towards' : 'away from'} you.
+    {fastens ? 'The buttonhole side, right side up' : 'Right side up'}. The finished edge is {turned
+      ? 'towards'
+      : 'away from'} you.
   </p>
 {/if}
