@@ -22,12 +22,13 @@ module NimbleEyelet
 
       # @param garment [Store::Garment]
       # @param photos [Hash{String => String}] JPEG by the test hole it is of
+      # @param pictures [Array<String>] JPEG of the garment itself
       # @return [String] the same for the same garment
-      def self.write(garment, photos = {})
+      def self.write(garment, photos = {}, pictures = [])
         machines = garment.closures.map { |closure| closure.plan.machine }.uniq(&:name).sort_by(&:name)
         JSON.pretty_generate(
           { "format" => FORMAT, "version" => VERSION, "made_by" => "Nimble Eyelet #{NimbleEyelet::VERSION}",
-            "name" => garment.name,
+            "name" => garment.name, "note" => garment.note, "photos" => pictures.map { |bytes| [bytes].pack("m0") },
             "machines" => machines.map { |machine| machine_out(machine) },
             "closures" => garment.closures.map { |closure| closure_out(closure, photos) } }
         ) << "\n"

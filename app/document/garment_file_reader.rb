@@ -12,6 +12,7 @@ require_relative "../field/field"
 require_relative "../field/machine_fields"
 require_relative "../field/plan_document"
 require_relative "../form/closure_form"
+require_relative "../store/garment_photos"
 require_relative "garment_facts"
 
 module NimbleEyelet
@@ -24,8 +25,11 @@ module NimbleEyelet
       # Files of the first version did not say when a step was done.
       LONG_AGO = Time.at(0).utc.iso8601.freeze
 
-      # closures - Array<Array(Plan, Array<Sewing::Entry>)>; photos - Hash of the id of a test hole to its JPEG
-      Content = Value.of(:name, :closures, :photos)
+      LONGEST_NOTE = 4000
+
+      # closures - Array<Array(Plan, Array<Sewing::Entry>)>; photos - Hash of the id of a test hole to its JPEG;
+      # note - String; pictures - Array<String>, JPEG of the garment itself
+      Content = Value.of(:name, :closures, :photos, :note, :pictures)
 
       # @param text [String]
       # @raise [Refusal]
@@ -44,7 +48,8 @@ module NimbleEyelet
         check_format
         count
         machines = list("machines").to_h { |machine| machine(machine).then { |found| [found.name, found] } }
-        Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) }, photos: @photos)
+        Content.new(name: name, closures: list("closures").map { |closure| closure(closure, machines) }, photos: @photos,
+                    note: note, pictures: pictures)
       rescue Refusal => e
         raise damaged(e)
       rescue StandardError => e
@@ -87,6 +92,21 @@ module NimbleEyelet
         raise refused("The garment in this file has no name of at most 80 characters.") unless name.length.between?(1, 80)
 
         name
+      end
+
+      # Files written before a garment had a note say none.
+      def note
+        text = @file.fetch("note", "")
+        raise refused("The note in this file is no text.") unless text.is_a?(String)
+        raise refused("The note in this file has more than #{LONGEST_NOTE} characters.") if text.length > LONGEST_NOTE
+
+        text.gsub(/[^[:print:]\n]/, "")
+      end
+
+      def pictures
+        return [] unless @file.key?("photos")
+
+        list("photos", most: Store::GarmentPhotos::MOST).map { |text| text.to_s.unpack1("m0") }
       end
 
       def list(key, most: MOST_CLOSURES)

@@ -6,7 +6,7 @@
 #
 #   Document::HoleCardPdf.new(strip, "bench cover: long side").render   # => String, a PDF
 
-require "prawn"
+require_relative "paper"
 require_relative "strip"
 require_relative "strip_pdf"
 
@@ -34,15 +34,15 @@ module NimbleEyelet
       end
 
       # @return [String] PDF of the card and of the marks
-      def render
-        pdf = Prawn::Document.new(page_size: @page.map { |side| side * StripPdf::POINTS }, margin: 0,
-                                  info: { Title: @title, Creator: "Nimble Eyelet" })
-        pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
-        pdf.font("Strip")
-        card(pen(pdf))
-        pdf.start_new_page
-        marks(pen(pdf))
-        pdf.render
+      def render = Paper.of(@title, [self])
+
+      # @param pdf [Prawn::Document]
+      # @return [void]
+      def draw_pages(pdf)
+        %i[card marks].each do |page|
+          Paper.page(pdf, @page.map { |side| side * StripPdf::POINTS })
+          send(page, pen(pdf))
+        end
       end
 
       private

@@ -7,8 +7,7 @@
 #     def draw(pdf) = section(pdf, "Set", ["stitch length 0.4"])
 #   end
 
-require "prawn"
-require_relative "strip_pdf"
+require_relative "paper"
 
 module NimbleEyelet
   module Document
@@ -19,18 +18,20 @@ module NimbleEyelet
       SIZES = [10, 9, 8.2, 7.5].freeze
 
       # @return [String] PDF of one page, or of more where not even the smallest type fits on one
-      def render
-        pages = SIZES.lazy.map { |size| laid_out(size) }
-        (pages.find { |pdf| pdf.page_count == 1 } || laid_out(SIZES.first)).render
+      def render = Paper.of(@title, [self])
+
+      # @param pdf [Prawn::Document]
+      # @return [void]
+      def draw_pages(pdf)
+        fits = SIZES.find { |size| lay_out(Paper.begun(@title), size).page_count == 1 }
+        lay_out(pdf, fits || SIZES.first)
       end
 
       private
 
-      def laid_out(size)
+      def lay_out(pdf, size)
         @size = size
-        pdf = Prawn::Document.new(page_size: "A5", margin: MARGIN, info: { Title: @title, Creator: "Nimble Eyelet" })
-        pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
-        pdf.font("Strip")
+        Paper.page(pdf, "A5", margin: MARGIN)
         pdf.text @title, size: 15
         draw(pdf)
         pdf

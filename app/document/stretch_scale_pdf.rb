@@ -5,7 +5,6 @@
 #
 #   Document::StretchScalePdf.new.render   # => String, a PDF of one page
 
-require "prawn"
 require_relative "strip_pdf"
 
 module NimbleEyelet
@@ -19,13 +18,13 @@ module NimbleEyelet
       PAGE = StripPdf::PAPERS.fetch("a4")
 
       # @return [String]
-      def render
-        pdf = Prawn::Document.new(page_size: PAGE.map { |side| side * StripPdf::POINTS }, margin: 0,
-                                  info: { Title: "Stretch scale", Creator: "Nimble Eyelet" })
-        pdf.font_families.update("Strip" => { normal: StripPdf::FONT })
-        pdf.font("Strip")
+      def render = Paper.of("Stretch scale", [self])
+
+      # @param pdf [Prawn::Document]
+      # @return [void]
+      def draw_pages(pdf)
+        Paper.page(pdf, PAGE.map { |side| side * StripPdf::POINTS })
         draw(StripPdf::Pen.new(pdf, LEFT, PAGE[1] - 40))
-        pdf.render
       end
 
       private

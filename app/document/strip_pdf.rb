@@ -5,13 +5,12 @@
 #
 #   Document::StripPdf.new(strip).render   # => String, a PDF
 
-require "prawn"
+require_relative "paper"
 require_relative "strip"
 
 module NimbleEyelet
   module Document
     class StripPdf
-      FONT = File.expand_path("fonts/DejaVuSans.ttf", __dir__)
       POINTS = 72 / 25.4
       # A roll has a width and is cut where the run ends.
       PAPERS = { "a4" => [210.0, 297.0].freeze, "letter" => [215.9, 279.4].freeze, "roll" => [210.0, nil].freeze }.freeze
@@ -41,16 +40,15 @@ module NimbleEyelet
       def tile = @page[1] - (2 * MARGIN) - HEAD
 
       # @return [String] PDF, the same bytes for the same strip
-      def render
-        pdf = Prawn::Document.new(page_size: @page.map { |side| side * POINTS }, margin: 0,
-                                  info: { Title: @title, Creator: "Nimble Eyelet" })
-        pdf.font_families.update("Strip" => { normal: FONT })
-        pdf.font("Strip")
-        @strips.product((0...pages).to_a).each_with_index do |(strip, number), index|
-          pdf.start_new_page unless index.zero?
+      def render = Paper.of(@title, [self])
+
+      # @param pdf [Prawn::Document]
+      # @return [void]
+      def draw_pages(pdf)
+        @strips.product((0...pages).to_a).each do |strip, number|
+          Paper.page(pdf, @page.map { |side| side * POINTS })
           draw_page(pdf, strip, number)
         end
-        pdf.render
       end
 
       private

@@ -59,7 +59,8 @@ module NimbleEyelet
       # What a file is by its ending, and whether a browser shows it or puts it away.
       ENDINGS = { "pdf" => ["inline", ["application/pdf"]],
                   "svg" => ["inline", ["image/svg+xml", { charset: "utf-8" }]],
-                "csv" => ["attachment", ["text/csv", { charset: "utf-8" }]], "json" => ["attachment", [:json]] }.freeze
+                "csv" => ["attachment", ["text/csv", { charset: "utf-8" }]], "json" => ["attachment", [:json]],
+                  "ics" => ["attachment", ["text/calendar", { charset: "utf-8" }]] }.freeze
 
       # Says which file the answer is.
       #

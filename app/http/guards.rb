@@ -23,8 +23,8 @@ module NimbleEyelet
       SHELVES = "(?:(?:cloths|threads|stabilisers)/)?"
       FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(#{FILES.keys.join('|')})/#{SHELVES}import\z}
 
-      # A photo of a test hole.
-      PHOTO_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/swatches/[0-9a-f-]{36}/photo\z}
+      # A photo of a test hole, or of a garment.
+      PHOTO_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(swatches/[0-9a-f-]{36}/photo|garments/\d+/photos)\z}
       PHOTO = %r{\Aimage/(jpeg|png|webp)\s*(;|\z)}i
       LARGEST_PHOTO = (12 * 1024 * 1024) + 1024
 

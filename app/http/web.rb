@@ -14,6 +14,8 @@ require_relative "../problem"
 require_relative "../route/caliper"
 require_relative "../route/closure"
 require_relative "../route/garment"
+require_relative "../route/garment_papers"
+require_relative "../route/garment_photo"
 require_relative "../route/journal"
 require_relative "../route/machine"
 require_relative "../route/measure"
@@ -79,6 +81,8 @@ module NimbleEyelet
       register Route::SwatchBookRoutes
       register Route::PhotoRoutes
       register Route::GarmentRoutes
+      register Route::GarmentPapersRoutes
+      register Route::GarmentPhotoRoutes
       register Route::SuppliesRoutes
       register Route::ShelfRoutes
       register Route::StashRoutes

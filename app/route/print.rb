@@ -54,9 +54,9 @@ module NimbleEyelet
           end
         end
 
-        def strip_of(closure, sheet)
+        def strip_of(closure, sheet, in_unit: present)
           made = closures.made_at(closure).localtime.strftime("%Y-%m-%d")
-          Document::Strip.new(sheet, present, garment: closure.garment_name, date: made, crosses: params["crosses"])
+          Document::Strip.new(sheet, in_unit, garment: closure.garment_name, date: made, crosses: params["crosses"])
         end
       end
     end

@@ -2,7 +2,9 @@
 
 # A session at the machine: begun, looked at, changed and ended. What is done in it goes into the journal.
 
+require "time"
 require_relative "../../lib/nimble_eyelet"
+require_relative "../document/session_calendar"
 require_relative "../problem"
 require_relative "../store/errors"
 require_relative "../store/sessions"
@@ -19,6 +21,11 @@ module NimbleEyelet
         app.get(AT) { json(View::SessionView.open(Store::UnderWay.new(workroom))) }
         app.post(AT) { show_session(sessions.begin(body_hash.fetch("closures")), status: 201) }
         app.get("#{AT}/:id") { show_session(sessions.find(number(params["id"]))) }
+        app.get("#{AT}/:id/session.ics") { calendar_of(number(params["id"])) }
+        changing(app)
+      end
+
+      def self.changing(app)
         app.patch("#{AT}/:id") do
           seen_session do |id, revision|
             sessions.change(id, revision: revision, **wanted_of_session)
@@ -28,6 +35,21 @@ module NimbleEyelet
       end
 
       module Helpers
+        # What a field of date and time gives.
+        WHEN = /\A\d{4}-\d\d-\d\dT\d\d:\d\d\z/
+
+        def calendar_of(id)
+          at = params["at"].to_s
+          begins = at.match?(WHEN) && Time.strptime(at, "%Y-%m-%dT%H:%M")
+          raise Refusal.field("session.at", at[0, 40], "Say the day and the time.") unless begins
+
+          record = sessions.find(id)
+          sends("session.ics", of: record.machine[:name], kept: "attachment")
+          Document::SessionCalendar.new(record, begins).render
+        rescue ArgumentError
+          raise Refusal.field("session.at", at[0, 40], "There is no such day or time.")
+        end
+
         def show_session(record, status: 200)
           etag_of(record.revision)
           json(View::SessionView.of(record, settings.now), status: status)

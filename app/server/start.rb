@@ -14,6 +14,7 @@ require_relative "../http/origins"
 require_relative "../http/web"
 require_relative "../problem"
 require_relative "../store/database"
+require_relative "../store/garment_photos"
 require_relative "../store/photos"
 require_relative "../store/sample"
 require_relative "../store/waste_basket"
@@ -110,7 +111,9 @@ module NimbleEyelet
 
       # A store of photos that is away keeps nobody from sewing.
       def sweep(db)
-        Store::Photos.sweep(db, Store::Album.of(ENV, Http::Web::PHOTOS))
+        album = Store::Album.of(ENV, Http::Web::PHOTOS)
+        Store::Photos.sweep(db, album)
+        Store::GarmentPhotos.sweep(db, album)
       rescue StandardError => e
         Guards.note($stdout, "error  Photos of withdrawn test holes stay: #{e.message.lines.first&.strip}")
       end

@@ -13,8 +13,8 @@ require_relative "journal"
 
 module NimbleEyelet
   module Store
-    # closures - Array<Closure>, by name
-    Garment = Value.of(:id, :name, :closures)
+    # closures - Array<Closure>, by name; note - String; archived - Boolean
+    Garment = Value.of(:id, :name, :closures, :note, :archived)
 
     class Garments
       # @param workroom [Workroom]
@@ -28,8 +28,45 @@ module NimbleEyelet
       # @return [Garment]
       # @raise [Missing]
       def find(id)
-        name = @scope.standing(:garments).where(id: id).get(:name) or raise Missing
-        Garment.new(id: id, name: name, closures: @closures.of_garment(id))
+        row = @scope.standing(:garments).where(id: id).first or raise Missing
+        Garment.new(id: id, name: row[:name], closures: @closures.of_garment(id), note: row[:note], archived: !row[:archived_at].nil?)
+      end
+
+      # @param id [Integer]
+      # @param values [Hash] name, note and archived, where they change
+      # @param was [String, nil] the note as it was read, when it is changed
+      # @return [Garment]
+      # @raise [Missing]
+      # @raise [Stale] when another note was written meanwhile
+      # @raise [Refusal] when another garment has that name
+      def change(id, was: nil, **values)
+        values[:archived_at] = values.delete(:archived) ? Sequel::CURRENT_TIMESTAMP : nil if values.key?(:archived)
+        @scope.transaction do
+          row = @scope.standing(:garments).where(id: id).for_update.first or raise Missing
+          raise Stale, find(id) if values.key?(:note) && ![was.to_s, values[:note]].include?(row[:note])
+
+          @scope[:garments].where(id: id).update(values) unless values.empty?
+        end
+        find(id)
+      rescue Sequel::UniqueConstraintViolation
+        raise Refusal.field("garment.name", values[:name], "Another garment is called that.")
+      end
+
+      # The same buttonholes once more, as they were wished for.
+      #
+      # @param id [Integer]
+      # @param name [String] of the new garment, changed when there is one of that name
+      # @yieldparam plan [Plan] as it is copied
+      # @yieldreturn [Plan] with what is otherwise
+      # @return [Array(Integer, Array<String>)] id of the copy, and paths of what stayed behind
+      # @raise [Missing, Refusal]
+      def copy(id, name:, longer: Length.zero)
+        copies = find(id).closures.map { |one| CopiedPlan.of(one.plan, name: one.plan.name, longer: longer) }
+        @scope.transaction do
+          copy = @scope.insert(:garments, name: free_name(name))
+          copies.each { |one| @closures.create(copy, yield(one.plan)) }
+          [copy, copies.flat_map(&:left).uniq]
+        end
       end
 
       # Takes a garment in with its closures and what was sewn; machines are those of the same name, or new
@@ -37,11 +74,12 @@ module NimbleEyelet
       #
       # @param name [String] changed when the workroom has a garment of that name
       # @param closures [Array<Array(Plan, Array<Sewing::Entry>)>] the machine of a plan counts by its name
+      # @param note [String]
       # @return [Array(Integer, Hash{String => String})] id of the garment, and what every fact is called now
-      def take_in(name, closures)
+      def take_in(name, closures, note: "")
         @scope.transaction do
           machines = machines_for(closures.map { |plan, _| plan.machine })
-          id = @scope.insert(:garments, name: free_name(name))
+          id = @scope.insert(:garments, name: free_name(name), note: note)
           ids = closures.map { |plan, entries| take_in_closure(id, plan, machines.fetch(plan.machine.name), entries) }
           [id, ids.reduce({}, :merge)]
         end

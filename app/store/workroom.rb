@@ -102,19 +102,18 @@ module NimbleEyelet
       # @return [Machines]
       def machines = @machines ||= Machines.new(@scope)
 
-      # @return [Array<Hash>] garments that have closures, with these: id, name, closures
+      # @return [Array<Hash>] garments that have closures, with these: id, name, archived, changed, closures
       def garments
-        rows = @scope.standing(:closures).order(:name, :id)
-                     .select(:id, :name, :garment_id, :machine_id, :placket_use, :placket_place,
-                             :placket_run_length_mm).all
-        closures = rows.group_by do |row|
-          row[:garment_id]
-        end
+        closures = shortly.group_by { |row| row[:garment_id] }
         @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
-          { id: row[:id], name: row[:name], closures: closures.fetch(row[:id]).map do |closure|
-            { **closure.slice(:id, :name, :machine_id), use: closure[:placket_use], place: closure[:placket_place],
-              length: closure[:placket_run_length_mm].to_f }
-          end }
+          parts = closures.fetch(row[:id])
+          { id: row[:id], name: row[:name], archived: !row[:archived_at].nil?, changed: parts.map do |one|
+            one[:made_at]
+          end.max.utc.iso8601,
+            closures: parts.map do |closure|
+              { **closure.slice(:id, :name, :machine_id), use: closure[:placket_use], place: closure[:placket_place],
+                length: closure[:placket_run_length_mm].to_f }
+            end }
         end
       end
 
@@ -166,6 +165,16 @@ module NimbleEyelet
       def stash = @stash ||= Stash.new(@scope)
 
       private
+
+      # Closures as a list of them shows them, and when the plan of each was made.
+      def shortly
+        made = Sequel.function(:coalesce, Sequel[:r][:made_at], Time.at(0)).as(:made_at)
+        here = { closure_id: :id, number: Sequel[:closures][:position] }
+        @scope.standing(:closures).left_join(Sequel[:revisions].as(:r), here)
+              .order(Sequel[:closures][:name], Sequel[:closures][:id])
+              .select(*%i[id name garment_id machine_id placket_use placket_place placket_run_length_mm]
+                .map { |column| Sequel[:closures][column] }, made).all
+      end
 
       def kept_habits(habits)
         habits.reduce(@row[:habits].to_h) do |all, (path, value)|

@@ -10,11 +10,12 @@ module NimbleEyelet
   module View
     module GarmentView
       # @param garment [Store::Garment]
+      # @param photos [Array<Hash>] id, width, height
       # @return [Hash]
-      def self.of(garment)
-        { id: garment.id, name: garment.name, closures: garment.closures.map do |closure|
-          closure(closure, Presenter.new(closure.unit))
-        end }
+      def self.of(garment, photos = [])
+        closures = garment.closures.map { |closure| closure(closure, Presenter.new(closure.unit)) }
+        { id: garment.id, name: garment.name, note: garment.note, archived: garment.archived, photos: photos,
+          closures: closures }
       end
 
       def self.closure(closure, present)

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require "open3"
+require "pdf-reader"
+require "vips"
 require_relative "../app_helper"
 
 # A garment with all its closures, its mirror images, and the way out to a file and back.
@@ -49,6 +51,89 @@ class GarmentTest < AppTest
     places = ->(of) { of["sheet"]["placket"]["holes"].map { |hole| hole["at"]["mm"] } }
 
     assert_equal places.call(left), places.call(made)
+  end
+
+  def test_a_garment_is_called_otherwise_noted_on_and_archived
+    id = garments["linen field smock"]
+    call(:patch, "/api/garments/#{id}", { note: "Sleeves to the elbow.\nHem by hand.", note_was: "" })
+
+    assert_status 200
+    call(:patch, "/api/garments/#{id}", { note: "Other words.", note_was: "" })
+
+    assert_status 412
+    assert_equal "Sleeves to the elbow.\nHem by hand.", JSON.parse(last_response.body)["garment"]["note"]
+    call(:patch, "/api/garments/#{id}", { name: "felted waistcoat" })
+
+    assert_status 422
+    save({ "placket" => { "most_gap" => "70" } })
+
+    assert_includes(call(:get, "/api/under-way")["closures"].map { |one| one["garment"] }, "linen field smock")
+    found = call(:patch, "/api/garments/#{id}", { archived: true, name: "marsh smock" })
+
+    assert_equal [true, "marsh smock"], found.values_at("archived", "name")
+    refute_includes(call(:get, "/api/under-way")["closures"].map { |one| one["garment"] }, "marsh smock")
+    refute call(:patch, "/api/garments/#{id}", { archived: false })["archived"]
+  end
+
+  def test_a_copy_for_another_size_and_fabric_takes_wishes_only
+    worked
+    id = garments["linen field smock"]
+    made = call(:post, "/api/garments/#{id}/copies", { name: "linen field smock", longer: "-3 cm", plan: { "cloth.kind" => "knit" } })
+
+    assert_status 201
+    assert_equal "linen field smock (2)", made["garment"]["name"]
+    assert_includes made["left_behind"], "pins"
+    before, after = [id, made["garment"]["id"]].map { |one| call(:get, "/api/garments/#{one}")["closures"].map { |part| closure(part["id"]) } }
+
+    assert_equal(before.map { |one| one["plan"]["placket.run_length"]["mm"] - 30 }, after.map { |one| one["plan"]["placket.run_length"]["mm"] })
+    assert_equal ["knit"], after.map { |one| one["plan"]["cloth.kind"] }.uniq
+    assert(after.all? do |one|
+      one["sheet"]["swatch"]["log"].empty? && one["sheet"]["sewing"]["steps"].none? do |step|
+        step["done"]
+      end
+    end)
+    call(:post, "/api/garments/#{id}/copies", { name: "too short", longer: "-3 m" })
+
+    assert_status 422
+    refute_includes garments.keys, "too short"
+  end
+
+  def test_photos_of_a_garment_are_kept_deleted_and_put_back
+    id = garments["linen field smock"]
+    at = "/api/garments/#{id}/photos"
+    custom_request("POST", at, {}, HEADERS.merge(input: "no photo", "CONTENT_TYPE" => "image/jpeg"))
+
+    assert_status 422
+    picture = (Vips::Image.black(400, 300, bands: 3) + 90).cast(:uchar).copy(interpretation: :srgb).jpegsave_buffer
+    custom_request("POST", at, {}, HEADERS.merge(input: picture, "CONTENT_TYPE" => "image/jpeg"))
+
+    assert_status 201
+    photo = JSON.parse(last_response.body).first
+    custom_request("GET", "#{at}/#{photo['id']}/small.jpg", {}, HEADERS)
+
+    assert_equal 320, Vips::Image.new_from_buffer(last_response.body, "").width
+    call(:patch, "/api/garments/#{id}", { note: "With pockets.", note_was: "" })
+    taken = take_in(file(id))
+
+    assert_equal [1, "With pockets."], [taken["photos"].size, taken["note"]]
+    assert_empty call(:delete, "#{at}/#{photo['id']}")
+    assert_equal([photo["id"]], call(:post, "#{at}/#{photo['id']}/back").map { |one| one["id"] })
+    call(:delete, "#{at}/#{photo['id']}")
+
+    assert_equal 1, Store::GarmentPhotos.sweep(db, Store::Album.of(ENV, Http::Web::PHOTOS))
+    assert_empty call(:get, "/api/garments/#{id}")["photos"]
+  end
+
+  def test_all_sheets_of_a_garment_are_one_pdf
+    call(:get, "/api/garments/#{garments['linen field smock']}/sheets.pdf")
+    found = PDF::Reader.new(StringIO.new(last_response.body))
+    text = found.pages.map(&:text).join(" ")
+
+    ["shopping list", "front placket", "left cuff", "button side", "Put back", "record"].each { |words| assert_includes text, words }
+    root = found.objects.deref(found.objects.trailer[:Root])
+
+    assert_equal ["en-GB", :None], [root[:Lang], root[:ViewerPreferences][:PrintScaling]]
+    assert_equal "linen field smock", found.info[:Title]
   end
 
   def test_out_and_in_again_is_the_same

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "icalendar"
 require_relative "../app_helper"
 
 # A session over the interface: begun, sewn to the end by what is handed out, changed, followed live.
@@ -81,6 +82,30 @@ class SessionRoutesTest < AppTest
     end
 
     assert_equal first["id"], session(found["id"])["steps"].first["id"]
+  end
+
+  def test_a_session_goes_into_a_calendar
+    found = begin_session(of_machine("Avocet"))
+    call(:get, "/api/workroom/sessions/#{found['id']}/session.ics?at=2026-12-01T14:00")
+
+    assert_status 200
+    events = Icalendar::Calendar.parse(last_response.body).first.events
+    sewing = events.first
+
+    assert_equal "Buttonholes at Avocet", sewing.summary
+    assert_equal "2026-12-01 14:00", sewing.dtstart.strftime("%F %H:%M")
+    assert_in_delta found["forecast"]["seconds"], (sewing.dtend.to_time - sewing.dtstart.to_time), 300
+    waits = found["order"]["moments"].select { |one| one["kind"] == "wait" && one["to"] - one["from"] >= 600 }
+
+    assert_equal(waits.map { |one| one["from"] }, events.drop(1).map do |one|
+      (one.dtstart.to_time - sewing.dtstart.to_time).round
+    end)
+    found["kit"].flat_map { |kind| kind["items"] }.each { |item| assert_includes sewing.description, item["name"] }
+    %w[soon 2026-13-40T14:00].each do |at|
+      call(:get, "/api/workroom/sessions/#{found['id']}/session.ics?at=#{at}")
+
+      assert_status 422
+    end
   end
 
   def test_what_goes_on_is_told_shortly_on_every_page

@@ -82,7 +82,8 @@ class StoreTest < AppTest
 
   # Everything of a store comes out of its scope; what reaches over all workrooms is named here.
   OVER_ALL = { "database.rb" => /./, "scope.rb" => /./, "workrooms.rb" => /./, "workroom.rb" => /:workrooms/,
-               "sample.rb" => /:workrooms/, "waste_basket.rb" => /\Adb\[/ }.freeze
+               "sample.rb" => /:workrooms/, "waste_basket.rb" => /\Adb\[/,
+               "garment_photos.rb" => /\Adb\[:garment_photos\]/ }.freeze
 
   def test_no_dataset_is_made_outside_the_scope
     Dir[File.expand_path("../../app/{store,route,view,document}/*.rb", __dir__)].each do |file|

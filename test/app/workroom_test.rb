@@ -77,7 +77,7 @@ class WorkroomTest < AppTest
     tried = operations.select { |_, path, _| path.match?(/\{(id|entry)\}/) }
     tried.each do |verb, path, operation|
       address = path.sub("{slug}", "heron-loft").sub(/\{(id|number)\}/, "1").sub("{number}", "1").sub("{shelf}", "cloths")
-                    .sub("{stage}", "button").sub("{kind}", "machine")
+                    .sub("{stage}", "button").sub("{kind}", "machine").sub("{photo}", SecureRandom.uuid)
                     .sub("{size}", "small").sub("{entry}", path.include?("accepted") ? entry : SecureRandom.uuid)
       call_raw(verb, address, operation)
 

@@ -96,7 +96,7 @@ class BagAndCoatTest < BrowserTest
     visit "#{@home}/sessions/#{session}"
 
     assert_selector "[data-answer]", text: said("session_page.until_the_machine_is")
-    assert_selector "h2", text: said("supplies.counted_and_to_buy")
+    assert_selector "h2", text: said("supplies.shopping_list")
     assert_text "shopper bag"
     opened = nil
     until (found = call(:get, "#{room}/sessions/#{session}"))["steps"].empty?

@@ -232,6 +232,24 @@ class FirstScreenTest < BrowserTest
     assert_equal closure["sheet"]["sewing"]["steps"].size, closure["sheet"]["sewing"]["done"]
   end
 
+  def test_somebody_is_told_when_it_is_dry
+    hurry
+    sew begin_session([SMOCK])
+    tap until has_selector?("[data-dry-at]", wait: 0)
+    click_button said("drying.tell_me")
+
+    assert_text said("drying.you_will_be_told")
+    later = on_every_page("const real = Date.now.bind(Date); Date.now = () => real() + 864e5")
+    visit ROOM
+
+    assert_selector "[data-dry]", text: "front placket"
+    click_button said("drying.all_right")
+
+    assert_no_selector "[data-dry]"
+  ensure
+    on_no_page(later)
+  end
+
   # For a front of seven holes and seven buttons.
   MOST_TAPS = 42
 

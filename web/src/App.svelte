@@ -4,6 +4,8 @@
   import { route } from './router';
   import { queries } from './api/queries';
   import { workroom } from './api/workroom.svelte';
+  import DryBanner from './session/DryBanner.svelte';
+  import { drying } from './session/drying.svelte';
   import Announcer from './ui/Announcer.svelte';
   import { mayChange } from './version';
 
@@ -11,6 +13,7 @@
   $effect(() => {
     if (slug) workroom.enter(slug);
   });
+  drying.start();
   let shown = route.pathname;
   $effect(() => {
     if (route.pathname === shown) return;
@@ -23,4 +26,5 @@
 <QueryClientProvider client={queries}>
   <Router />
 </QueryClientProvider>
+<DryBanner />
 <Announcer />

@@ -8,6 +8,7 @@
 #   beginning.marks(hole, run)   # [StartMark, …], one when it is known
 
 require_relative "../value"
+require_relative "run"
 
 module NimbleEyelet
   module Placket

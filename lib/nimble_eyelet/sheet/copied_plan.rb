@@ -5,6 +5,7 @@
 #
 #   CopiedPlan.of(plan, name: "right cuff", mirror: true).left   # => ["opening.correction", "recipe.tension"]
 
+require_relative "../length/length"
 require_relative "../placket/run"
 require_relative "../swatch/sewn_with"
 require_relative "../value"
@@ -20,13 +21,23 @@ module NimbleEyelet
     # @param source [Plan]
     # @param name [String]
     # @param mirror [Boolean] the other side of the same garment
+    # @param longer [Length] by how much every edge is longer, in another size; below nothing it is shorter
     # @return [CopiedPlan]
-    def self.of(source, name:, mirror: false)
+    # @raise [Refusal] when an edge is shorter than an edge can be
+    def self.of(source, name:, mirror: false, longer: Length.zero)
       nothing = { **CORRECTIONS.to_h { |path| [path, nil] }, **(mirror ? {} : ALONG_THE_EDGE) }
       left = nothing.reject { |path, value| source.at(path) == value }
       side = mirror ? { "placket.overlap" => Placket.mirrored(source.placket.overlap) } : {}
-      plan = source.changed({ "closure.name" => name, **left, **side }).with(accepted: nil, settled: {})
-      new(plan: plan, left: left.keys)
+      plan = source.changed({ "closure.name" => name, **left, **side, **longer_by(source.placket, longer) })
+      new(plan: plan.with(accepted: nil, settled: {}), left: left.keys)
     end
+
+    # The first hole stays where it was from the end that is measured from; the last one goes with the other end.
+    def self.longer_by(run, longer)
+      return {} if longer.zero?
+
+      { "placket.run_length" => run.run_length + longer, "placket.last" => run.last && (run.last + longer) }.compact
+    end
+    private_class_method :longer_by
   end
 end

@@ -76,9 +76,7 @@
 {#if asked.data && asked.data.length > 0}
   <section class="mt-8" aria-labelledby="{uid}-supplies">
     <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-base-300">
-      <h2 id="{uid}-supplies" class="text-2xl font-semibold">
-        {whose === 'sessions' ? 'Counted, and to buy' : 'Shopping list'}
-      </h2>
+      <h2 id="{uid}-supplies" class="text-2xl font-semibold">Shopping list</h2>
       <p class="flex flex-wrap items-center gap-4 pb-1">
         <span class="text-sm">
           <label class="text-secondary"

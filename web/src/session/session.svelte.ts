@@ -7,6 +7,7 @@ import { Outbox } from '../outbox/outbox.svelte';
 import { type Deed, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
 import { doneIn } from '../outbox/store';
 import { beatOf, cardOf, settingsAhead } from './card';
+import { drying } from './drying.svelte';
 import { doneLast, ofOlderPage } from './last';
 import { onceMore, overlay } from './overlay';
 
@@ -175,6 +176,7 @@ export class SessionWork {
 
   /** The session as it was given out just now, knowing of these presses. */
   async take(doc: Session, known: Press[] = []): Promise<void> {
+    drying.heard(doc.as_of);
     const own = known.filter((press) => press.session === this.id);
     const kept = await this.outbox.store.keepSession(this.key, doc, own);
     this.before = kept.past;

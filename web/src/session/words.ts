@@ -10,11 +10,14 @@ export function lasting(seconds: number): string {
   return [hours && `${hours} h`, rest && `${rest} min`].filter(Boolean).join(' ');
 }
 
-/** A time of day, so many seconds after a moment. */
-export function timeOf(asOf: string, seconds: number): string {
-  const at = new Date(Date.parse(asOf) + seconds * 1000);
-  return at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false });
+/** A time of day.
+ * @param at ms */
+export function clock(at: number): string {
+  return new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false });
 }
+
+/** A time of day, so many seconds after a moment. */
+export const timeOf = (asOf: string, seconds: number): string => clock(Date.parse(asOf) + seconds * 1000);
 
 /** A closure of a session by its garment, and by its own name too where the garment has more than one there. */
 export function calledIn(doc: Session, id: number | null | undefined): string {

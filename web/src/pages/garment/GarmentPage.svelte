@@ -1,35 +1,30 @@
 <script lang="ts">
-  // A garment: its drawing with all the buttonholes of one part, the parts with how far each is, and what to buy.
-  import { createQuery } from '@tanstack/svelte-query';
+  // A garment: its drawing with all the buttonholes of one part, the parts with how far each is, what to buy, and what to
+  // remember of it.
   import { tick } from 'svelte';
-  import { ask, gone, read, words } from '../../api/ask';
+  import { ask, words } from '../../api/ask';
   import { client, type GarmentPage } from '../../api/client';
-  import { queries } from '../../api/queries';
   import { workroom } from '../../api/workroom.svelte';
   import { begun } from '../../closure/begun.svelte';
   import { go, route } from '../../router';
   import Garment from '../../drawn/Garment.svelte';
   import { announce } from '../../ui/announce.svelte';
+  import Fold from '../../ui/Fold.svelte';
+  import Rename from '../../ui/Rename.svelte';
   import Page from '../Page.svelte';
+  import CopyGarment from './CopyGarment.svelte';
+  import GarmentNote from './GarmentNote.svelte';
+  import GarmentPhotos from './GarmentPhotos.svelte';
+  import { GarmentWork } from './garment.svelte';
   import Part from './Part.svelte';
   import Supplies from '../../closure/Supplies.svelte';
 
   type Closure = GarmentPage['closures'][number];
-  let id = $derived(Number((route.params as { id: string }).id));
-  const key = () => ['garment', workroom.slug, id];
-  const asked = createQuery(() => ({
-    queryKey: key(),
-    queryFn: () =>
-      read(
-        client.GET('/api/workrooms/{slug}/garments/{id}', { params: { path: { slug: workroom.slug, id } } }),
-      ),
-    enabled: workroom.slug !== '',
-  }));
-  let garment = $derived(asked.data);
+  const work = new GarmentWork(() => Number((route.params as { id: string }).id));
+  let garment = $derived(work.page);
   let chosen = $state<number>();
   let shown = $derived(garment?.closures.find((one) => one.id === chosen) ?? garment?.closures[0]);
   let fabrics = $derived([...new Set(garment?.closures.map((one) => one.cloth).filter(Boolean))].join(', '));
-  let failed = $state('');
   /** The part deleted last: it can be put back at once. */
   let removed = $state.raw<{ id: number; name: string }>();
   let back = $state<HTMLButtonElement>();
@@ -44,7 +39,7 @@
     const body = { garment: garment.name, name, like: closure.id, mirror: true };
     const params = { path: { slug: workroom.slug } };
     const answer = await ask(client.POST('/api/workrooms/{slug}/closures', { params, body }));
-    failed = words(answer);
+    work.failed = words(answer);
     if (answer.kind !== 'data') return;
     begun.say(answer.data);
     void workroom.refresh();
@@ -57,11 +52,11 @@
     const answer = await ask(
       client.DELETE('/api/workrooms/{slug}/closures/{id}', { params: { path, header } }),
     );
-    failed = words(answer);
+    work.failed = words(answer);
     if (answer.kind !== 'data') return;
     removed = closure;
     announce(`${closure.name} is deleted. You can put it back.`);
-    await refresh();
+    await work.refresh();
     await tick();
     back?.focus();
   }
@@ -72,28 +67,47 @@
     const answer = await ask(
       client.POST('/api/workrooms/{slug}/waste-basket/{kind}/{id}', { params: { path } }),
     );
-    failed = words(answer);
+    work.failed = words(answer);
     if (answer.kind !== 'data') return;
     removed = undefined;
-    await refresh();
+    await work.refresh();
   }
 
-  async function refresh(): Promise<void> {
-    await Promise.all([queries.invalidateQueries({ queryKey: key() }), workroom.refresh()]);
+  /** Whether this device hands files on to other applications. */
+  const shares =
+    navigator.canShare?.({ files: [new File([], 'a.pdf', { type: 'application/pdf' })] }) ?? false;
+
+  async function share(): Promise<void> {
+    if (!garment) return;
+    try {
+      const answer = await fetch(workroom.file(`/garments/${garment.id}/sheets.pdf`));
+      if (!answer.ok) throw new Error(answer.statusText);
+      const file = new File([await answer.blob()], `${garment.name}.pdf`, { type: 'application/pdf' });
+      await navigator.share({ files: [file], title: garment.name });
+    } catch (error) {
+      // Somebody thought better of it.
+      if (!(error instanceof DOMException && error.name === 'AbortError'))
+        work.failed = 'It could not be shared. Save it to a file instead.';
+    }
+  }
+
+  async function archive(archived: boolean): Promise<void> {
+    work.failed = await work.change({ archived });
   }
 </script>
 
 <Page
   title={garment?.name ?? 'Garment'}
   wide
-  failed={failed ||
-    (asked.failureCount && !gone(asked.error) ? 'The server does not answer. Trying again…' : '')}
-  missing={gone(asked.error) ? 'This garment is not here any more.' : ''}
+  failed={work.trouble}
+  missing={work.missing ? 'This garment is not here any more.' : ''}
 >
   {#if garment}
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-6 lg:grid-cols-2">
       <section class="flex flex-col">
-        <h1 class="text-4xl font-semibold wrap-anywhere">{garment.name}</h1>
+        {#key garment.id}
+          <Rename name={garment.name} label="Name of the garment" save={(name) => work.change({ name })} />
+        {/key}
         <p class="wrap-anywhere text-secondary">{fabrics}</p>
         {#if shown}
           <figure class="mt-4 flex flex-col items-center">
@@ -102,7 +116,13 @@
           </figure>
         {/if}
       </section>
-      <section>
+      <section class="lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        {#if garment.archived}
+          <p role="status" class="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
+            <span>This garment is archived.</span>
+            <button class="btn btn-sm" onclick={() => archive(false)}>Back to the garments</button>
+          </p>
+        {/if}
         {#if removed}
           <p role="status" class="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
             <span class="wrap-anywhere">“{removed.name}” is deleted.</span>
@@ -124,9 +144,27 @@
             </li>
           {/each}
         </ul>
-        <p class="mt-3">
+        <p class="mt-3 flex flex-wrap gap-2">
+          <a class="btn" href={workroom.file(`/garments/${garment.id}/sheets.pdf`)} target="_blank"
+            >Print all sheets</a
+          >
           <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>Save to a file</a>
+          {#if shares}<button class="btn" onclick={share}>Share</button>{/if}
+          {#if !garment.archived}
+            <button class="btn btn-ghost" onclick={() => archive(true)}>Archive</button>
+          {/if}
         </p>
+        {#key garment.id}
+          <GarmentNote {work} />
+          <GarmentPhotos {work} />
+          {#if garment.closures.length > 0}
+            <div class="mt-3">
+              <Fold name="copy-garment" title="Copy for another size or fabric"
+                ><CopyGarment {garment} /></Fold
+              >
+            </div>
+          {/if}
+        {/key}
         <Supplies whose="garments" id={garment.id} record />
       </section>
     </div>

@@ -26,7 +26,7 @@
     </p>
   </section>
   <section aria-labelledby="takes">
-    <h2 id="takes" class="text-xl font-semibold">Shopping list</h2>
+    <h2 id="takes" class="text-xl font-semibold">How long it takes</h2>
     <ul class="mt-1">
       {#each doc.forecast.working as one (one.closure)}
         <li class="wrap-anywhere">{called(one.closure)}: {lasting(one.seconds)}</li>

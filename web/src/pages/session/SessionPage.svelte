@@ -13,6 +13,8 @@
   import Closures from './Closures.svelte';
   import Costs from './Costs.svelte';
   import Forecast from './Forecast.svelte';
+  import Fold from '../../ui/Fold.svelte';
+  import InCalendar from './InCalendar.svelte';
   import { movable, moved, wishOf } from './order';
   import Supplies from '../../closure/Supplies.svelte';
   import Timeline from './Timeline.svelte';
@@ -117,6 +119,7 @@
     {#if now}
       <Forecast {doc} />
       <Costs {doc} {change} />
+      <Fold name="in-calendar" title="Put it in a calendar"><InCalendar {doc} /></Fold>
     {/if}
     <Supplies whose="sessions" id={doc.id} />
     {#if !doc.ended_at}

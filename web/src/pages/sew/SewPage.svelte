@@ -10,6 +10,7 @@
   import MishapDialog from '../../session/MishapDialog.svelte';
   import { SessionWork } from '../../session/session.svelte';
   import { Awake, onKey, Voice } from './hands.svelte';
+  import { drying } from '../../session/drying.svelte';
   import { headlineOf, isRow } from '../../session/card';
   import SewHead from './SewHead.svelte';
   import SewStep from './SewStep.svelte';
@@ -60,9 +61,11 @@
 
   /** What is cut wet glues together: it is asked about once. */
   let asked = $state('');
-  let wet = $derived(Boolean(wait && wait.from > 0 && now && asked === now.id));
+  let dryAt = $derived(doc && wait && wait.from > 0 ? drying.after(doc.as_of, wait.from) : 0);
+  let dries = $derived(dryAt > drying.now);
+  let wet = $derived(Boolean(dries && now && asked === now.id));
   const done = (): void => {
-    if (wait && wait.from > 0 && now && asked !== now.id) {
+    if (dries && now && asked !== now.id) {
       asked = now.id;
       announce('Not dry yet.');
       return;
@@ -92,7 +95,7 @@
       {/if}
     </SewHead>
     {#if now}
-      <SewStep {work} {doc} {now} {closure} {wait} {wet} bind:measured />
+      <SewStep {work} {now} {closure} dryAt={dries ? dryAt : 0} {wet} bind:measured />
       <div class="flex flex-wrap items-center gap-2 border-t border-base-300 px-4 py-2 sm:px-8">
         <button class="btn min-h-11" disabled={!work.canGoBack} onclick={back}
           ><ArrowLeft size={20} /> Back</button

@@ -1,23 +1,23 @@
 <script lang="ts">
   // What is done now, very large: its picture, its headline and figure, what it warns of, and what it asks.
-  import type { Session, SessionClosure, SessionMoment, SessionStep } from '../../api/client';
+  import type { SessionClosure, SessionStep } from '../../api/client';
   import { beatsKnown, headlineOf, isRow, toldInFull } from '../../session/card';
   import HoleBeats from '../../session/HoleBeats.svelte';
   import type { SessionWork } from '../../session/session.svelte';
   import StepPicture from '../../session/StepPicture.svelte';
-  import { timeOf } from '../../session/words';
+  import { drying } from '../../session/drying.svelte';
+  import { clock } from '../../session/words';
   import Fold from '../../ui/Fold.svelte';
 
   type Props = {
     work: SessionWork;
-    doc: Session;
     now: SessionStep;
     closure: SessionClosure | undefined;
-    /** Until it is dry. */ wait: SessionMoment | undefined;
+    /** When it is dry, ms; 0 where nothing dries. */ dryAt: number;
     /** It was pressed too early. */ wet: boolean;
     measured: string;
   };
-  let { work, doc, now, closure, wait, wet, measured = $bindable() }: Props = $props();
+  let { work, now, closure, dryAt, wet, measured = $bindable() }: Props = $props();
 
   let joined = $derived(work.card.length > 1);
   /** The same step at several places. */
@@ -121,9 +121,20 @@
           {/each}
         </div>
       {/if}
-      {#if wait && wait.from > 0}
-        <p class="mt-2 text-2xl" data-dry-at>
-          Dry at {timeOf(doc.as_of, wait.from)}.
+      {#if dryAt > 0}
+        <p class="mt-2 flex flex-wrap items-center gap-3 text-2xl" data-dry-at>
+          Dry at {clock(dryAt)}.
+          {#if drying.wanted?.at === dryAt}<span class="text-lg text-secondary"
+              >You will be told. Keep this page open.</span
+            >
+          {:else}<button
+              class="btn min-h-11"
+              onclick={() =>
+                void drying.want({
+                  part: closure ? `${closure.garment}: ${closure.name}` : now.part,
+                  at: dryAt,
+                })}>Tell me when it is dry</button
+            >{/if}
           {#if wet}<strong class="text-warning" data-wet
               >Not dry yet. Touch it: if it is dry, tap once more.</strong
             >{/if}

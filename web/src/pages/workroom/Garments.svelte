@@ -1,35 +1,63 @@
 <script lang="ts">
-  // The garments of the workroom, each drawn, with its buttonholes; searched by name when there are many.
+  // The garments of the workroom, each drawn, with its buttonholes; searched by name and sorted when there are many.
+  import { keep, recall } from '../../api/browser_store';
   import { workroom } from '../../api/workroom.svelte';
   import Garment from '../../drawn/Garment.svelte';
 
   /** From so many on there is a search. */
   const MANY = 8;
+  const SORTED = 'garments-sorted';
+  type Sorted = 'name' | 'changed';
+  type Item = NonNullable<typeof workroom.data>['garments'][number];
+
   let search = $state('');
-  let all = $derived(workroom.data?.garments ?? []);
+  let sorted = $state<Sorted>(recall<Sorted>(SORTED) ?? 'name');
+  let archived = $state(false);
+  let everything = $derived(workroom.data?.garments ?? []);
+  let all = $derived(everything.filter((item) => !item.archived));
+  let away = $derived(everything.length - all.length);
+  let looked = $derived(search.trim().toLowerCase());
   let garments = $derived(
-    all.filter((item) =>
-      [item.name, ...item.closures.map((one) => one.name)].some((name) =>
-        name.toLowerCase().includes(search.trim().toLowerCase()),
+    order(
+      (archived || looked ? everything : all).filter((item) =>
+        [item.name, ...item.closures.map((one) => one.name)].some((name) =>
+          name.toLowerCase().includes(looked),
+        ),
       ),
     ),
   );
+
+  function order(items: Item[]): Item[] {
+    if (sorted === 'name') return items;
+    return items.toSorted((one, other) => other.changed.localeCompare(one.changed));
+  }
 </script>
 
-{#if all.length > 0}
+{#if everything.length > 0}
   <div class="mt-6 flex flex-wrap items-end justify-between gap-2 border-b border-base-300 pb-1">
     <h2 class="text-2xl">Garments</h2>
-    {#if all.length >= MANY}
-      <input
-        type="search"
-        class="input w-48 bg-base-100"
-        aria-label="Search the garments"
-        placeholder="search"
-        bind:value={search}
-      />
+    {#if everything.length >= MANY}
+      <div class="flex flex-wrap gap-2">
+        <input
+          type="search"
+          class="input w-40 bg-base-100"
+          aria-label="Search the garments"
+          placeholder="search"
+          bind:value={search}
+        />
+        <select
+          class="select w-40 bg-base-100"
+          aria-label="Sort the garments"
+          bind:value={sorted}
+          onchange={() => keep(SORTED, sorted)}
+        >
+          <option value="name">by name</option>
+          <option value="changed">last changed first</option>
+        </select>
+      </div>
     {/if}
   </div>
-  <ul class="mt-3 grid gap-x-6 gap-y-4 sm:grid-cols-2 xl:grid-cols-3">
+  <ul class="mt-3 grid gap-x-6 gap-y-4 sm:grid-cols-2 xl:grid-cols-3" data-garments>
     {#each garments as item (item.id)}
       {@const first = item.closures[0]}
       <li class="flex gap-3">
@@ -50,6 +78,7 @@
           <h3 class="text-lg leading-tight font-semibold wrap-anywhere">
             <a class="hover:underline" href={workroom.at(`/garments/${item.id}`)}>{item.name}</a>
           </h3>
+          {#if item.archived}<p class="text-sm text-secondary">archived</p>{/if}
           <ul>
             {#each item.closures as closure (closure.id)}
               <li>
@@ -63,7 +92,15 @@
         </div>
       </li>
     {:else}
-      <li class="text-secondary">No garment has “{search}” in its name.</li>
+      <li class="text-secondary">
+        {looked ? `No garment has “${search}” in its name.` : 'All garments are archived.'}
+      </li>
     {/each}
   </ul>
+  {#if away > 0 && !looked}
+    <label class="mt-3 flex min-h-11 w-fit cursor-pointer items-center gap-3">
+      <input type="checkbox" class="checkbox checkbox-sm" bind:checked={archived} />
+      Show archived garments ({away})
+    </label>
+  {/if}
 {/if}

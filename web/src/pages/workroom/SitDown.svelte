@@ -14,11 +14,13 @@
     (workroom.data?.machines ?? [])
       .map((machine) => ({
         ...machine,
-        closures: (workroom.data?.garments ?? []).flatMap((garment) =>
-          garment.closures
-            .filter((one) => one.machine_id === machine.id)
-            .map((one) => ({ id: one.id, name: `${garment.name}: ${one.name}` })),
-        ),
+        closures: (workroom.data?.garments ?? [])
+          .filter((garment) => !garment.archived)
+          .flatMap((garment) =>
+            garment.closures
+              .filter((one) => one.machine_id === machine.id)
+              .map((one) => ({ id: one.id, name: `${garment.name}: ${one.name}` })),
+          ),
       }))
       .filter((machine) => machine.closures.length > 0 && !open.some((one) => one.machine_id === machine.id)),
   );

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+# What of a garment is printed: its record, and all of its sheets in one.
+
+require_relative "../../lib/nimble_eyelet"
+require_relative "../document/card_pdf"
+require_relative "../document/hole_card_pdf"
+require_relative "../document/paper"
+require_relative "../document/record_pdf"
+require_relative "../document/strip_pdf"
+require_relative "../document/supplies_pdf"
+require_relative "../presenter"
+require_relative "../store/garments"
+
+module NimbleEyelet
+  module Route
+    module GarmentPapersRoutes
+      AT = %r{/api/workrooms/([a-z0-9-]+)/garments/(\d+)}
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get(%r{#{AT}/record\.pdf}o) do |slug, id|
+          garment = garment_printed(slug, id, "record")
+          drawn(stamps.garment(slug, garment.id), garment.closures.map(&:unit)) do
+            record_of(garment, garment.name).render
+          end
+        end
+        # What the stash holds is in it: it is drawn anew each time.
+        app.get(%r{#{AT}/sheets\.pdf}o) do |slug, id|
+          garment = garment_printed(slug, id, "all sheets")
+          drawn { all_sheets(garment) }
+        end
+      end
+
+      module Helpers
+        def garment_printed(slug, id, what)
+          workroom_at(slug)
+          garments.find(number(id)).tap { |garment| sends("#{what}.pdf", of: garment.name) }
+        end
+
+        def record_of(garment, title)
+          parts = garment.closures.map { |one| [one.plan.name, one.sheet, Presenter.new(one.unit)] }
+          Document::RecordPdf.new(title, parts)
+        end
+
+        # The shopping list first, then for each part its strip, its hole and its machine, and the record.
+        def all_sheets(garment)
+          paper = params.fetch("paper", "a4")
+          parts = garment.closures.select { |one| one.sheet.layout }.flat_map { |one| sheets_of(one, paper) }
+          list = Document::SuppliesPdf.new("#{garment.name}: shopping list", supplies_of("garments", garment.id).last,
+                                           Presenter.new(workroom.unit))
+          Document::Paper.of(garment.name, [list, *parts, record_of(garment, "#{garment.name}: record")])
+        end
+
+        def sheets_of(closure, paper)
+          present = Presenter.new(closure.unit)
+          strip = strip_of(closure, closure.sheet, in_unit: present)
+          [Document::StripPdf.new(strip, closure.called, paper: paper),
+           Document::HoleCardPdf.new(strip, closure.called, paper: paper == "roll" ? "a4" : paper),
+           Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held(closure.sheet))]
+        end
+      end
+    end
+  end
+end
