@@ -8,6 +8,7 @@ require_relative "../../lib/nimble_eyelet"
 require_relative "../form/journal_form"
 require_relative "../store/closures"
 require_relative "../store/errors"
+require_relative "../store/garment_photos"
 require_relative "../store/garments"
 require_relative "../store/journal"
 require_relative "../store/photos"
@@ -29,6 +30,7 @@ module NimbleEyelet
       def sessions = @sessions ||= Store::Sessions.new(workroom, now: settings.now)
       def book = @book ||= Store::SwatchBook.new(workroom.scope)
       def photos = @photos ||= Store::Photos.new(workroom.scope, settings.album)
+      def garment_photos = @garment_photos ||= Store::GarmentPhotos.new(workroom.scope, settings.album)
       def reservations = @reservations ||= Store::Reservations.new(workroom.scope)
       def waste_basket = @waste_basket ||= Store::WasteBasket.new(workroom.scope)
 

@@ -13,6 +13,7 @@ require_relative "../memo"
 require_relative "../problem"
 require_relative "../route/caliper"
 require_relative "../route/closure"
+require_relative "../route/about"
 require_relative "../route/garment"
 require_relative "../route/garment_papers"
 require_relative "../route/garment_photo"
@@ -40,6 +41,7 @@ require_relative "front_end"
 require_relative "guards"
 require_relative "live"
 require_relative "origins"
+require_relative "sheets"
 require_relative "stores"
 
 module NimbleEyelet
@@ -68,6 +70,7 @@ module NimbleEyelet
       # Hosts are looked at before anything else, see guarded.
       set :host_authorization, permitted_hosts: []
 
+      register Route::AboutRoutes
       register Route::WorkroomRoutes
       register Route::JournalRoutes
       register Route::SessionRoutes
@@ -96,10 +99,12 @@ module NimbleEyelet
       # @param clock [#call] gives the time
       # @param album [Store::Album, nil] where photos lie
       # @param live [Live, nil] that tells screens what happens
+      # @param keeping [#write, #where, nil] writes all of the data into a folder, and says where it lies
       # @return [#call] Rack application
       def self.application(db:, aside: nil, log: $stdout, origins: Origins.new, caliper: nil, clock: -> { Time.now },
-                           album: nil, live: nil)
+                           album: nil, live: nil, keeping: nil)
         app = Class.new(self) do
+          set :keeping, keeping
           set :db, db
           set :caliper, caliper
           set :aside, aside || db
@@ -157,7 +162,7 @@ module NimbleEyelet
           closure
         end
       end
-      helpers Exchange, Stores
+      helpers Exchange, Stores, Sheets
 
       # A browser keeps what it was told, and asks each time whether it still holds.
       before do
@@ -187,17 +192,6 @@ module NimbleEyelet
         problem 503, "The database is away. What you typed is kept and will be saved when it is back."
       end
       not_found { problem(404, "There is no such page.") if request.path_info.start_with?("/api/") }
-
-      get "/api/health" do
-        tries ||= 0
-        settings.aside.fetch("SELECT 1").get
-        json({ status: "ok", database: "answers", version: VERSION })
-      rescue *Store::Database::AWAY, Sequel::DatabaseError
-        settings.aside.disconnect
-        # A connection of before it went away says nothing about now.
-        retry if (tries += 1) < 2
-        json({ status: "waiting", database: "away", version: VERSION }, status: 503)
-      end
 
       # Who came here was asked for a name by a proxy, if anybody wanted one.
       get("/api/signed-in") { redirect "/", 302 }

@@ -139,8 +139,6 @@ module NimbleEyelet
           value ? settled(closure, [stage]) : closure.plan.with(settled: closure.plan.settled.except(stage))
         end
 
-        def form(unit = present.unit) = Form::ClosureForm.new(unit, machine: ->(id) { workroom.machines.one(id) })
-
         # The plan of then; which test hole was accepted then counts only while it stands.
         def brought_back(closure, plan)
           standing = closure.facts.swatches.map(&:id)
@@ -154,8 +152,6 @@ module NimbleEyelet
           id = db.transaction { closures.create(workroom.garment_named(garment), begun) }
           show(closures.find(id), status: 201, left_behind: left.to_a.map { |path| label_of(path) })
         end
-
-        def label_of(path) = ClosureFields::LISTS.key?(path) ? "#{ClosureFields::LISTS.fetch(path).word}s" : ClosureFields.fetch(path).label
 
         # @return [Plan, Array(Plan, Array<String>)] and what stayed behind of another one
         def starting_point(name)

@@ -11,6 +11,7 @@ require_relative "../document/strip_pdf"
 require_relative "../document/supplies_pdf"
 require_relative "../presenter"
 require_relative "../store/garments"
+require_relative "../view/swatch"
 
 module NimbleEyelet
   module Route
@@ -57,7 +58,8 @@ module NimbleEyelet
           strip = strip_of(closure, closure.sheet, in_unit: present)
           [Document::StripPdf.new(strip, closure.called, paper: paper),
            Document::HoleCardPdf.new(strip, closure.called, paper: paper == "roll" ? "a4" : paper),
-           Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held(closure.sheet))]
+           Document::CardPdf.new(closure.sheet, present, title: closure.called,
+                                 held: View::SwatchView.held(closure.sheet, present))]
         end
       end
     end

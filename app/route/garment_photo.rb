@@ -21,8 +21,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        def garment_photos = @garment_photos ||= Store::GarmentPhotos.new(workroom.scope, settings.album)
-
         def add_garment_photo(id)
           garment_photos.add(id, settings.album.read(request.body.tap(&:rewind).read))
           json(garment_photos.of(id), status: 201)

@@ -4,7 +4,6 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../document/hole_card_pdf"
-require_relative "../document/strip"
 require_relative "../document/strip_pdf"
 require_relative "../document/strip_svg"
 require_relative "../document/way_pdf"
@@ -52,11 +51,6 @@ module NimbleEyelet
           drawn(stamps.closure(slug, closure.id), present.unit) do
             yield(strip, closure.called).render
           end
-        end
-
-        def strip_of(closure, sheet, in_unit: present)
-          made = closures.made_at(closure).localtime.strftime("%Y-%m-%d")
-          Document::Strip.new(sheet, in_unit, garment: closure.garment_name, date: made, crosses: params["crosses"])
         end
       end
     end

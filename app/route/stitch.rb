@@ -38,7 +38,8 @@ module NimbleEyelet
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
           closure = in_its_unit(closures.find(number(params["id"])))
           sends("card.pdf", of: closure.called)
-          drawn { Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held(closure.sheet)).render }
+          held = View::SwatchView.held(closure.sheet, present)
+          drawn { Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held).render }
         end
         app.get("/api/stretch-scale.pdf") do
           content_type "application/pdf"
@@ -48,13 +49,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        # By which test hole a card is held.
-        def held(sheet)
-          frozen = View::SwatchView.frozen(sheet, present) or return []
-          since = ", but otherwise since: #{frozen[:changes].join('; ')}" if frozen[:changes].any?
-          ["Held by test hole #{frozen[:number]}#{since}."]
-        end
-
         # Dials as typed.
         def trial
           read = lambda do |name|

@@ -46,25 +46,6 @@ module NimbleEyelet
       end
 
       module Helpers
-        # @return [Array(String, Array<Supply>)] of closures whose holes fit; the others wait
-        def supplies_of(whose, id)
-          title, all = closures_of(whose, id)
-          ready = all.select { |one| one.sheet.layout }
-          parts = ready.map do |one|
-            SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet)
-          end
-          stash = reservations.of(ready.map { |one| one.plan.button.name }.uniq)
-          [title, Supplies.of(parts, stash: stash, card: params["card"] && number(params["card"]).clamp(1, 1000))]
-        end
-
-        def closures_of(whose, id)
-          case whose
-          when "closures" then closures.find(id).then { |one| [one.called, [one]] }
-          when "garments" then garments.find(id).then { |garment| [garment.name, garment.closures] }
-          else sessions.find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
-          end
-        end
-
         # Answers with what the closure takes by then.
         def button_of(id)
           yield(id, closures.find(id).plan.button.name)

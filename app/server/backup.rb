@@ -200,27 +200,3 @@ module NimbleEyelet
     end
   end
 end
-
-if $PROGRAM_NAME == __FILE__
-  way, file, sure = ARGV
-  abort "Say which file: bin/#{way == 'read' ? 'restore' : 'backup'} FILE" if file.to_s.empty?
-  begin
-    NimbleEyelet::Server::Backup.with_database(ENV) do |url|
-      backup = NimbleEyelet::Server::Backup.new(url, photos: NimbleEyelet::Server::Backup.photos(ENV))
-      next puts "Written: #{file} (#{backup.write(file)})" if way == "write"
-
-      puts "It brings back: #{backup.look(file)}."
-      before = backup.present
-      puts "It replaces: #{before || 'nothing, the database is empty'}."
-      if before && sure != "--yes" && $stdin.tty?
-        print "Go on? Type yes: "
-        abort "Nothing was changed." unless $stdin.gets.to_s.strip == "yes"
-      end
-      copy = File.join(File.dirname(file), "before-restore-#{Time.now.utc.strftime('%Y%m%d-%H%M%S')}.backup") if before
-      backup.read(file, copy: copy)
-      puts "Everything is as it was when #{file} was written.#{" What was there before is in #{copy}." if copy}"
-    end
-  rescue NimbleEyelet::Server::Backup::Failed, NimbleEyelet::Server::Cluster::Failed => e
-    abort e.message
-  end
-end

@@ -19,6 +19,7 @@ require_relative "../store/photos"
 require_relative "../store/sample"
 require_relative "../store/waste_basket"
 require_relative "cluster"
+require_relative "packed_backup"
 
 module NimbleEyelet
   module Server
@@ -101,7 +102,7 @@ module NimbleEyelet
         puts "Filled in the sample workroom." if Store::Sample.new(db).first
         @live = Http::Live.new(url)
         app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live,
-                                    origins: @origins)
+                                    origins: @origins, keeping: PackedBackup.of(url, @var, own: @url.nil?))
         watch if @cluster
         launcher(app) { [db, aside].each(&:disconnect) }.run
       ensure

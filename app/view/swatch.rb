@@ -50,6 +50,13 @@ module NimbleEyelet
           changes: frozen.changes.map { |change| Figures.change(change, present) } }
       end
 
+      # @return [Array<String>] by which test hole a card is held, and what is otherwise by now
+      def self.held(sheet, present)
+        found = frozen(sheet, present) or return []
+        since = ", but otherwise since: #{found[:changes].join('; ')}" if found[:changes].any?
+        ["Held by test hole #{found[:number]}#{since}."]
+      end
+
       # The recent one that stands for a test, where the house works so.
       def self.stored(swatch) = swatch && { id: swatch.id, sewn_at: swatch.sewn_at.to_s }
 

@@ -3,6 +3,7 @@
 require "tmpdir"
 require_relative "../app_helper"
 require_relative "../../app/server/backup"
+require_relative "../../app/server/packed_backup"
 
 class BackupTest < AppTest
   def backup = @backup ||= Server::Backup.new(world.cluster.url("nimble_eyelet_test"))
@@ -89,6 +90,33 @@ class BackupTest < AppTest
       backup.read(file, copy: copy)
 
       assert_equal [9, 8], [backup.present.closures, backup.look(copy).closures]
+    end
+  end
+
+  # As the page "About" gives it out, photos and all; what was put back is what was there.
+  def test_all_of_it_is_downloaded_as_one_file_and_put_back_from_it
+    Dir.mktmpdir do |photos|
+      File.write(File.join(photos, "a.jpg"), "a photo")
+      from = Server::Backup.new(world.cluster.url("nimble_eyelet_test"), photos: photos)
+      @app = world.app(clock: -> { NOW }, keeping: Server::PackedBackup.new(from, "/var/marsh"))
+
+      assert_equal ["/var/marsh", true], call(:get, "/api/about").values_at("data", "backup")
+      call(:get, "/api/backup")
+
+      assert_equal [200, "application/x-tar"], [last_response.status, last_response["content-type"]]
+      in_folder do |file|
+        File.binwrite(file, last_response.body)
+        File.delete(File.join(photos, "a.jpg"))
+        db[:closures].where(id: 3).delete
+        db.disconnect
+        said, status = Open3.capture2e({ "DATABASE_URL" => world.cluster.url("nimble_eyelet_test"),
+                                         "NIMBLE_EYELET_VAR" => File.dirname(file) },
+                                       File.expand_path("../../bin/restore", __dir__), file, "--yes")
+
+        assert_predicate status, :success?, said
+        assert_equal 9, backup.present.closures
+        assert_equal "a photo", File.read(File.join(File.dirname(file), "photos", "a.jpg"))
+      end
     end
   end
 

@@ -65,17 +65,23 @@ class LookTest < BrowserTest
     end
   end
 
-  def test_the_theme_is_kept
+  def test_how_it_is_shown_is_kept
     open_station "button"
-    click_on said("page_bar.lamplight")
-
-    assert_selector "html[data-theme=lamplight]"
+    %w[lamplight very_large left_handed].each { |how| show(how) }
     visit current_path
 
-    assert_selector "html[data-theme=lamplight]"
-    click_on said("page_bar.daylight")
+    assert_selector "html[data-theme=lamplight][data-text=largest][data-hand=left]"
+    assert_violates_nothing
+    show "daylight"
 
-    assert_selector "html[data-theme=daylight]"
+    assert_selector "html[data-theme=daylight][data-text=largest]"
+  end
+
+  def show(how)
+    click_button said("display_menu.display")
+    find("[role=menuitem]", text: said("display_menu.#{how}"), exact_text: true).click
+
+    assert_no_selector "[role=menuitem]"
   end
 
   # Stages are addressed by the words on the screen.

@@ -1,11 +1,16 @@
-// Runs before anything is drawn, so that a dark room stays dark while the page loads.
+// Runs before anything is drawn, so that a dark room stays dark, and large text large, while the page loads.
 (function () {
-  var kept = null;
-  try {
-    kept = localStorage.getItem('nimble-eyelet:theme');
-  } catch {
-    // A browser that keeps nothing follows the system.
+  function kept(name) {
+    try {
+      return JSON.parse(localStorage.getItem('nimble-eyelet:' + name));
+    } catch {
+      // A browser that keeps nothing follows the system.
+      return null;
+    }
   }
-  var dark = kept ? kept === '"lamplight"' : matchMedia('(prefers-color-scheme: dark)').matches;
-  document.documentElement.dataset.theme = dark ? 'lamplight' : 'daylight';
+  var shown = document.documentElement.dataset;
+  var dark = matchMedia('(prefers-color-scheme: dark)').matches;
+  shown.theme = kept('theme') || (dark ? 'lamplight' : 'daylight');
+  shown.text = kept('text') || 'usual';
+  shown.hand = kept('hand') || 'right';
 })();

@@ -4,6 +4,7 @@
   import { route } from './router';
   import { queries } from './api/queries';
   import { workroom } from './api/workroom.svelte';
+  import TourCard from './help/TourCard.svelte';
   import DryBanner from './session/DryBanner.svelte';
   import { drying } from './session/drying.svelte';
   import Announcer from './ui/Announcer.svelte';
@@ -27,4 +28,5 @@
   <Router />
 </QueryClientProvider>
 <DryBanner />
+<TourCard />
 <Announcer />

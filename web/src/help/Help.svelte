@@ -37,5 +37,5 @@
 
 <button class="btn btn-ghost btn-sm" onclick={() => void show()}>Help <kbd class="kbd kbd-xs">?</kbd></button>
 <Dialog bind:open title="Help">
-  {#if body.part}<body.part {stage} />{/if}
+  {#if body.part}<body.part {stage} close={() => (open = false)} />{/if}
 </Dialog>

@@ -4,8 +4,14 @@
   import LineDrawing from '../drawn/LineDrawing.svelte';
   import { TOOLS } from '../drawn/tools';
   import { keysOf } from './keys';
+  import { tour } from './tour.svelte';
 
-  let { stage }: { stage: string } = $props();
+  let { stage, close }: { stage: string; close: () => void } = $props();
+
+  function around(): void {
+    close();
+    void tour.begin(workroom.slug);
+  }
 
   let how = $derived(workroom.catalogue?.how_to.find((one) => one.stage === stage));
 </script>
@@ -34,5 +40,8 @@
 <p class="mt-5 flex flex-wrap gap-x-5">
   {#if workroom.slug}<a class="flex min-h-11 items-center link" href={workroom.at('/glossary')}>Glossary</a
     >{/if}
+  {#if workroom.data?.sample && !tour.stop}
+    <button class="flex min-h-11 cursor-pointer items-center link" onclick={around}>Show me around</button>
+  {/if}
   <a class="flex min-h-11 items-center link" href="/about">About and licences</a>
 </p>

@@ -1,15 +1,14 @@
 <script lang="ts">
   // The bar over the pages that are not about one closure: which workroom, and its pages.
-  import { Moon, Sun } from '@lucide/svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { read } from '../api/ask';
   import { client } from '../api/client';
   import { workroom } from '../api/workroom.svelte';
   import { go, route } from '../router';
   import Help from '../help/Help.svelte';
+  import DisplayMenu from '../ui/DisplayMenu.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
-  import { theme } from '../ui/theme.svelte';
 
   const all = createQuery(() => ({
     queryKey: ['workrooms'],
@@ -63,11 +62,5 @@
   {/if}
   <a class="ml-auto text-sm link" href="/about">About</a>
   <Help />
-  <button
-    class="btn btn-square btn-ghost btn-sm"
-    aria-label={theme.dark ? 'Light' : 'Dark'}
-    onclick={() => theme.toggle()}
-  >
-    {#if theme.dark}<Sun size={18} />{:else}<Moon size={18} />{/if}
-  </button>
+  <DisplayMenu />
 </header>

@@ -1,15 +1,15 @@
 <script lang="ts">
   // The bar over the table: where one is, whether all is saved, what can be undone, in which unit.
-  import { History as Clock, Moon, Redo2, Sun, Undo2 } from '@lucide/svelte';
+  import { History as Clock, Redo2, Undo2 } from '@lucide/svelte';
   import type { StageWord } from '../api/client';
   import { workroom } from '../api/workroom.svelte';
   import type { ClosureWork } from '../closure/work.svelte';
   import { go } from '../router';
   import Dialog from '../ui/Dialog.svelte';
   import Help from '../help/Help.svelte';
+  import DisplayMenu from '../ui/DisplayMenu.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
-  import { theme } from '../ui/theme.svelte';
   import History from './History.svelte';
 
   let { work, station }: { work: ClosureWork; station: StageWord } = $props();
@@ -29,8 +29,13 @@
   );
   let unwell = $derived(['away', 'asked', 'refused'].includes(work.state));
   let undoes = $derived(work.last ? `withdraw: ${work.last.says}` : work.closure?.undo);
+  let garments = $derived(
+    (workroom.data?.garments ?? []).filter(
+      (garment) => !garment.archived || garment.closures.some((closure) => closure.id === work.id),
+    ),
+  );
   let places = $derived<MenuGroup[]>([
-    ...(workroom.data?.garments ?? []).map((garment) => ({
+    ...garments.map((garment) => ({
       title: garment.name,
       items: garment.closures.map((closure) => ({
         key: String(closure.id),
@@ -120,14 +125,7 @@
         <option value="cm">cm</option>
         <option value="in">inches</option>
       </select>
-      <button
-        class="btn btn-square btn-ghost btn-sm"
-        aria-label={theme.dark ? 'Light' : 'Dark'}
-        title={theme.dark ? 'Light' : 'Dark'}
-        onclick={() => theme.toggle()}
-      >
-        {#if theme.dark}<Sun size={18} />{:else}<Moon size={18} />{/if}
-      </button>
+      <DisplayMenu />
     </div>
   {/if}
 </header>

@@ -9,8 +9,8 @@
   import { later } from './later.svelte';
   import type { MenuGroup } from './menu';
 
-  type Props = { label: string; groups: MenuGroup[]; trigger: Snippet };
-  let { label, groups, trigger }: Props = $props();
+  type Props = { label: string; groups: MenuGroup[]; trigger: Snippet; narrow?: boolean };
+  let { label, groups, trigger, narrow = false }: Props = $props();
 
   const body = later(load);
   let open = $state(false);
@@ -21,7 +21,7 @@
 </script>
 
 {#if body.part}
-  <body.part {label} {groups} {trigger} bind:open />
+  <body.part {label} {groups} {trigger} {narrow} bind:open />
 {:else}
   <button
     type="button"
@@ -32,6 +32,6 @@
     onclick={first}
   >
     {@render trigger()}
-    <ChevronDown size={16} aria-hidden="true" />
+    {#if !narrow}<ChevronDown size={16} aria-hidden="true" />{/if}
   </button>
 {/if}

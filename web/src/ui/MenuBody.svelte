@@ -5,20 +5,22 @@
   import type { Snippet } from 'svelte';
   import type { MenuGroup } from './menu';
 
-  type Props = { label: string; groups: MenuGroup[]; trigger: Snippet; open: boolean };
-  let { label, groups, trigger, open = $bindable() }: Props = $props();
+  type Props = { label: string; groups: MenuGroup[]; trigger: Snippet; narrow?: boolean; open: boolean };
+  let { label, groups, trigger, narrow = false, open = $bindable() }: Props = $props();
 </script>
 
 <DropdownMenu.Root bind:open>
   <DropdownMenu.Trigger class="btn max-w-full min-w-0 btn-ghost btn-sm" aria-label={label}>
     {@render trigger()}
-    <ChevronDown size={16} aria-hidden="true" />
+    {#if !narrow}<ChevronDown size={16} aria-hidden="true" />{/if}
   </DropdownMenu.Trigger>
   <DropdownMenu.Portal>
     <DropdownMenu.Content
-      align="start"
+      align={narrow ? 'end' : 'start'}
       sideOffset={4}
-      class="z-30 max-h-[70vh] w-72 overflow-y-auto rounded border border-base-300 bg-base-100 p-2 text-base-content shadow-lg outline-none"
+      class="z-30 max-h-[70vh] {narrow
+        ? 'w-48'
+        : 'w-72'} overflow-y-auto rounded border border-base-300 bg-base-100 p-2 text-base-content shadow-lg outline-none"
     >
       {#each groups as group, index (index)}
         <DropdownMenu.Group>
@@ -33,6 +35,7 @@
                 'block cursor-pointer truncate rounded px-2 py-1.5 data-highlighted:bg-base-200',
                 item.here && 'font-semibold',
               ]}
+              aria-current={item.here ? 'true' : undefined}
               onSelect={item.pick}>{item.name}</DropdownMenu.Item
             >
           {/each}

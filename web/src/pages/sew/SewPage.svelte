@@ -96,7 +96,7 @@
     </SewHead>
     {#if now}
       <SewStep {work} {now} {closure} dryAt={dries ? dryAt : 0} {wet} bind:measured />
-      <div class="flex flex-wrap items-center gap-2 border-t border-base-300 px-4 py-2 sm:px-8">
+      <div class="handed flex flex-wrap items-center gap-2 border-t border-base-300 px-4 py-2 sm:px-8">
         <button class="btn min-h-11" disabled={!work.canGoBack} onclick={back}
           ><ArrowLeft size={20} /> Back</button
         >

@@ -67,7 +67,7 @@
   data-beats={joined ? work.card.length : undefined}
 >
   <!-- The picture is never below the fold: on a phone it comes first. -->
-  <div class="flex flex-col gap-x-8 gap-y-2 lg:flex-row">
+  <div class="flex flex-col gap-x-8 gap-y-2 lg:flex-row lg:[[data-hand=left]_&]:flex-row-reverse">
     <div class="order-2 min-w-0 flex-1 lg:order-1">
       <p class="text-lg text-secondary sm:text-xl">{now.part}</p>
       <h1

@@ -5,6 +5,7 @@
   import { client, type Workroom, type WorkroomName } from '../../api/client';
   import { queries } from '../../api/queries';
   import { go } from '../../router';
+  import { tour } from '../../help/tour.svelte';
   import FormField from '../../ui/FormField.svelte';
   import Page from '../Page.svelte';
   import WhatFor from './WhatFor.svelte';
@@ -24,6 +25,14 @@
     if (answer.kind !== 'data') return;
     await queries.invalidateQueries({ queryKey: ['workrooms'] });
     await go(`/w/${answer.data.slug}`);
+  }
+
+  /** Through the example, which is made where there is none. */
+  async function showAround(): Promise<void> {
+    if (sample) return tour.begin(sample.slug);
+    const answer = await ask(client.POST('/api/workrooms/sample'));
+    ({ faults, failed } = refusal(answer));
+    if (answer.kind === 'data') await tour.begin(answer.data.slug);
   }
 
   async function begin(event: SubmitEvent): Promise<void> {
@@ -72,10 +81,15 @@
         </li>
       {/each}
     </ul>
-    {#if all.data && !sample}
-      <button class="btn mt-3" onclick={async () => enter(await ask(client.POST('/api/workrooms/sample')))}
-        >Try the example</button
-      >
+    {#if all.data}
+      <p class="mt-3 flex flex-wrap gap-3">
+        {#if !sample}
+          <button class="btn" onclick={async () => enter(await ask(client.POST('/api/workrooms/sample')))}
+            >Try the example</button
+          >
+        {/if}
+        <button class="btn" onclick={showAround}>Show me around</button>
+      </p>
     {/if}
     <form class="mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
       <FormField

@@ -3,7 +3,7 @@
   // already sewn stays on the canvas: playing only adds to it.
   import { untrack } from 'svelte';
   import type { Stitches } from '../../api/client';
-  import { theme } from '../../ui/theme.svelte';
+  import { display } from '../../ui/display.svelte';
 
   let { hole, at, scale, label }: { hole: Stitches; at: number; scale: number; label: string } = $props();
 
@@ -115,7 +115,7 @@
   $effect(() => {
     const upTo = Math.floor(at);
     const pen = canvas?.getContext('2d');
-    const dark = theme.dark;
+    const dark = display.dark;
     const now = { hole, scale };
     if (!canvas || !pen) return;
     const target = canvas;

@@ -1,0 +1,46 @@
+<script lang="ts">
+  // How everything is shown on this device.
+  import { Moon, Sun } from '@lucide/svelte';
+  import { display, type Hand, type TextSize } from './display.svelte';
+  import Menu from './Menu.svelte';
+  import type { MenuGroup } from './menu';
+
+  const SIZES: { key: TextSize; name: string }[] = [
+    { key: 'usual', name: 'Usual' },
+    { key: 'large', name: 'Large' },
+    { key: 'largest', name: 'Very large' },
+  ];
+  const HANDS: { key: Hand; name: string }[] = [
+    { key: 'right', name: 'Right-handed' },
+    { key: 'left', name: 'Left-handed' },
+  ];
+  let groups = $derived<MenuGroup[]>([
+    {
+      title: 'Colours',
+      items: [
+        { key: 'light', name: 'Light', here: !display.dark, pick: () => display.darken(false) },
+        { key: 'dark', name: 'Dark', here: display.dark, pick: () => display.darken(true) },
+      ],
+    },
+    {
+      title: 'Text',
+      items: SIZES.map((size) => ({
+        ...size,
+        here: size.key === display.text,
+        pick: () => display.size(size.key),
+      })),
+    },
+    {
+      title: 'At the machine',
+      items: HANDS.map((hand) => ({
+        ...hand,
+        here: hand.key === display.hand,
+        pick: () => display.lead(hand.key),
+      })),
+    },
+  ]);
+</script>
+
+<Menu label="Display" {groups} narrow>
+  {#snippet trigger()}{#if display.dark}<Moon size={18} />{:else}<Sun size={18} />{/if}{/snippet}
+</Menu>
