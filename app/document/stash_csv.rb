@@ -8,6 +8,7 @@
 #   Document::StashCsv::Reader.new(io, columns: { "Farbe" => "colour" }).columns   # => { "Farbe" => "colour", … }
 
 require "csv"
+require "stringio"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
 require_relative "../form/stash_form"
@@ -82,7 +83,8 @@ module NimbleEyelet
         # @param columns [Hash{String => String}] of those the file calls otherwise; empty leaves one out
         # @raise [Refusal] when this is no such file at all
         def initialize(io, columns: {})
-          @io = io
+          @wide = wide?(io)
+          @io = @wide ? narrowed(io) : io
           @bytes = 0
           @ending = ending
           @waiting = []
@@ -107,6 +109,23 @@ module NimbleEyelet
         end
 
         private
+
+        # What spreadsheets call Unicode text begins with one of these.
+        WIDE = ["\xFF\xFE".b, "\xFE\xFF".b].freeze
+        private_constant :WIDE
+
+        def wide?(io) = io.read(2).then { |start| io.rewind && WIDE.include?(start&.b) }
+
+        # @return [StringIO] UTF-16 as UTF-8
+        # @raise [Refusal]
+        def narrowed(io)
+          StringIO.new(io.read.force_encoding(Encoding::UTF_16).encode(Encoding::UTF_8))
+        rescue EncodingError
+          raise refused("This file breaks off: save it as CSV once more.")
+        end
+
+        # As far as the file was read: most of its characters take two bytes where it is UTF-16.
+        def read_so_far = @wide ? @bytes * 2 : @bytes
 
         def next_line
           line = @waiting.shift || @io.gets(@ending, LONGEST_LINE) or return
@@ -183,11 +202,11 @@ module NimbleEyelet
           return bad(number, name, "The same name as in row #{names[name]}.") if names[name]
 
           names[name] = number unless name.empty?
-          Row.new(number: number, name: name, item: Form::StashForm.read(typed, unit: :mm), faults: [], bytes: @bytes)
+          Row.new(number: number, name: name, item: Form::StashForm.read(typed, unit: :mm), faults: [], bytes: read_so_far)
         rescue CSV::MalformedCSVError
           bad(number, "", "A quote is not closed, or stands in the middle of a cell.")
         rescue Refusal => e
-          Row.new(number: number, name: name, item: nil, faults: e.faults, bytes: @bytes)
+          Row.new(number: number, name: name, item: nil, faults: e.faults, bytes: read_so_far)
         end
 
         def typed(cells)
@@ -228,7 +247,7 @@ module NimbleEyelet
         end
 
         def bad(number, name, why)
-          Row.new(number: number, name: name, item: nil, bytes: @bytes, faults: [Fault.new(field: "row", given: "", allowed: why)])
+          Row.new(number: number, name: name, item: nil, bytes: read_so_far, faults: [Fault.new(field: "row", given: "", allowed: why)])
         end
 
         def refused(why) = Refusal.field("file", "", why)

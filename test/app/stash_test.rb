@@ -20,6 +20,11 @@ class StashTest < AppTest
       summary: lines.last["summary"], problem: lines.last["problem"] }
   end
 
+  def spreadsheet(heads, rows, sign, decimal)
+    written = rows.map { |name, *cells| [name, *cells.map { |cell| cell.to_s.sub(".", decimal) }] }
+    [heads, *written].map { |row| CSV.generate_line(row, col_sep: sign) }.join
+  end
+
   def exported
     custom_request("GET", "/api/stash.csv", {}, HEADERS)
     last_response.body
@@ -88,6 +93,26 @@ class StashTest < AppTest
     assert_equal out, exported
   end
 
+  # What three spreadsheets of other people write, to the last row: with commas, with semicolons and decimal commas, and
+  # as UTF-16 with tabs.
+  def test_foreign_spreadsheets_are_taken_to_the_last_row
+    rows = (1..40).map { |number| ["Knopf #{number}, weiß", "flat", "4", 10 + (number / 2.0), "3.5", number.to_s] }
+    heads = %w[Name Form Löcher Größe Dicke Anzahl]
+    meaning = heads.zip(%w[name shape attachment diameter_mm thickness_mm owned]).to_h
+    wide = spreadsheet(heads, rows, "\t", ",").encode(Encoding::UTF_16LE)
+    { "commas" => spreadsheet(heads, rows, ",", "."), "semicolons" => spreadsheet(heads, rows, ";", ","),
+      "UTF-16" => "\uFEFF".encode(Encoding::UTF_16LE).b + wide.b }.each do |kind, text|
+      before = db[:buttons].count
+      found = import(text.b, columns: meaning)
+
+      assert_nil found[:problem], kind
+      assert_equal 40, found[:summary].values_at("new", "same").sum, kind
+      assert_equal before == 10 ? 50 : before, db[:buttons].count, "#{kind}: the same buttons"
+    end
+
+    assert_equal 30, db[:buttons].where(name: "Knopf 40, weiß").get(:diameter_mm)
+  end
+
   # Where a comma stands in numbers, a semicolon stands between cells.
   def test_tables_are_written_as_a_spreadsheet_takes_them_and_files_say_whose_they_are
     call(:patch, "/api/workrooms/marsh-walk", { "csv" => "semicolon" }, "HTTP_IF_MATCH" => "\"1\"")
@@ -145,7 +170,8 @@ class StashTest < AppTest
   end
 
   def test_files_that_are_none_are_refused_with_the_reason
-    { "" => "is empty", "\xFF\xFEn\0a\0".b => "not UTF-8", "\"name" => "names the columns" }.each do |text, why|
+    { "" => "is empty", "n\0a\0".b => "not UTF-8", "\xFF\xFEa".b => "breaks off",
+"\"name" => "names the columns" }.each do |text, why|
       problem = import(text)
 
       assert_status 422

@@ -56,6 +56,32 @@ class AwayTest < BrowserTest
     assert_equal "19 mm", closure["plan"]["button.diameter"]["text"]
   end
 
+  # Only the workroom was opened with a connection: every stage of every garment opens without one, what is typed
+  # waits, and a garment is noted on; back again nothing of it is lost.
+  def test_ones_own_garments_are_read_and_changed_without_a_connection
+    look_at("")
+    shell_kept
+
+    assert_selector "html[data-ahead=marsh-walk]"
+    world.stop_serving
+    { "/closures/1/placement" => "7 holes", "/closures/3/test" => "ribbed merino henley", "/closures/5/length" => "27 mm",
+      "/garments/2" => db[:garments].where(id: 2).get(:name) }.each do |path, shows|
+      look_at(path)
+
+      assert_text shows
+    end
+    look_at("/closures/5/button")
+    type "button.diameter", "19"
+
+    assert_selector "[role=alert]", text: said("saved.the_server_does_not")
+    look_at("/closures/1/fabric")
+    world.serve(port: BrowserTest.port)
+    look_at("/closures/5/button")
+
+    assert_saved
+    assert_equal "19 mm", closure(5)["plan"]["button.diameter"]["text"]
+  end
+
   private
 
   def look_at(path)

@@ -8,7 +8,7 @@
   import DryBanner from './session/DryBanner.svelte';
   import { drying } from './session/drying.svelte';
   import Announcer from './ui/Announcer.svelte';
-  import { mayChange } from './version';
+  import { mayChange } from './version.svelte';
 
   let slug = $derived((route.params as { slug?: string }).slug ?? '');
   $effect(() => {

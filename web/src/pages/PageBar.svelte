@@ -6,6 +6,7 @@
   import { workroom } from '../api/workroom.svelte';
   import { go, route } from '../router';
   import Help from '../help/Help.svelte';
+  import { mayChange, version } from '../version.svelte';
   import DisplayMenu from '../ui/DisplayMenu.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
@@ -60,7 +61,10 @@
       {/each}
     </nav>
   {/if}
-  <a class="ml-auto text-sm link" href="/about">About</a>
+  {#if version.waits}
+    <button class="btn ml-auto btn-sm" onclick={() => void mayChange()}>Take the new version</button>
+  {/if}
+  <a class={['text-sm link', !version.waits && 'ml-auto']} href="/about">About</a>
   <Help />
   <DisplayMenu />
 </header>

@@ -15,7 +15,7 @@
   import SewHead from './SewHead.svelte';
   import SewStep from './SewStep.svelte';
   import SewTold from './SewTold.svelte';
-  import { holdVersion } from '../../version';
+  import { holdVersion } from '../../version.svelte';
 
   const params = route.params as { slug: string; id: string };
   const work = new SessionWork(params.slug, Number(params.id));

@@ -1,4 +1,5 @@
 // StashImport sends a CSV and follows what becomes of its rows while they are read.
+import { keep, recall } from '../../api/browser_store';
 import { workroom } from '../../api/workroom.svelte';
 
 export type Row = { row: number; name: string; fate: 'new' | 'changed' | 'bad'; why: string };
@@ -11,6 +12,9 @@ type Line = Partial<Row> & { bytes?: number; summary?: Counts; problem?: string;
 const LARGEST = 4 * 1024 * 1024;
 /** More rows than anybody reads; the counts are always whole. */
 const SHOWN = 300;
+
+/** What somebody said of columns is known the next time. */
+const SAID = 'stash-columns';
 
 export class StashImport {
   file = $state.raw<File>();
@@ -27,13 +31,14 @@ export class StashImport {
   async look(file: File): Promise<void> {
     this.file = file;
     this.columns = [];
-    this.said = {};
+    this.said = recall<Record<string, string>>(SAID) ?? {};
     await this.send('no');
   }
 
   /** Says what a column of the file is. */
   async mean(given: string, ours: string): Promise<void> {
     this.said = { ...this.said, [given]: ours };
+    keep(SAID, this.said);
     await this.send('no');
   }
 
@@ -41,7 +46,7 @@ export class StashImport {
     await this.send('yes');
   }
 
-  private async send(keep: 'yes' | 'no'): Promise<void> {
+  private async send(kept: 'yes' | 'no'): Promise<void> {
     if (!this.file) return;
     Object.assign(this, { rows: [], counts: undefined, share: 0, done: false, failed: '' });
     if (this.file.size > LARGEST) {
@@ -50,7 +55,7 @@ export class StashImport {
     }
     this.busy = true;
     try {
-      const asked = new URLSearchParams({ keep, columns: JSON.stringify(this.said) });
+      const asked = new URLSearchParams({ keep: kept, columns: JSON.stringify(this.said) });
       const answer = await fetch(workroom.file(`/stash/import?${asked}`), {
         method: 'POST',
         headers: { 'Content-Type': 'text/csv', 'X-Nimble-Eyelet': '1' },
@@ -58,7 +63,7 @@ export class StashImport {
       });
       if (answer.ok && answer.body) await this.follow(answer.body);
       else this.failed = ((await answer.json()) as { detail: string }).detail;
-      this.done = keep === 'yes' && this.counts !== undefined && !this.failed;
+      this.done = kept === 'yes' && this.counts !== undefined && !this.failed;
       if (!this.counts && !this.failed)
         this.failed = 'The answer broke off: look at the stash, then try again.';
     } catch {

@@ -8,6 +8,7 @@
   import FirstMoves from './FirstMoves.svelte';
   import NameForm from './NameForm.svelte';
   import TakeInForm from './TakeInForm.svelte';
+  import { readAhead } from '../../closure/ahead';
   import { underWay } from '../../api/under_way';
   import SitDown from './SitDown.svelte';
   import StillToPutBack from './StillToPutBack.svelte';
@@ -21,6 +22,9 @@
   );
   let garments = $derived(workroom.data?.garments ?? []);
   let machines = $derived(workroom.data?.machines ?? []);
+  $effect(() => {
+    if (shown && workroom.data && !workroom.failed) void readAhead(workroom.slug, workroom.data.garments);
+  });
 </script>
 
 <Page

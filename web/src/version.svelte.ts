@@ -6,14 +6,21 @@ import { registerSW } from 'virtual:pwa-register';
 const AT_THE_MACHINE = 'nimble-eyelet:sitting';
 
 let take: ((reload?: boolean) => Promise<void>) | undefined;
-let ready = false;
+let ready = $state(false);
+
+export const version = {
+  /** Whether a new one waits. */
+  get waits(): boolean {
+    return ready;
+  },
+};
 
 export function keepShell(): void {
   if (!('serviceWorker' in navigator)) return;
   take = registerSW({ immediate: false, onNeedRefresh: () => (ready = true) });
 }
 
-/** Somebody went to another page: a new version may come now. */
+/** Somebody went to another page, or asked for it: a new version may come now. */
 export async function mayChange(): Promise<void> {
   if (!ready || !take || !('locks' in navigator)) return;
   await navigator.locks.request(AT_THE_MACHINE, { ifAvailable: true }, async (free) => {
