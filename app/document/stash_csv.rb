@@ -111,7 +111,7 @@ module NimbleEyelet
         private
 
         # What spreadsheets call Unicode text begins with one of these.
-        WIDE = ["\xFF\xFE".b, "\xFE\xFF".b].freeze
+        WIDE = [[0xFF, 0xFE], [0xFE, 0xFF]].map { |mark| mark.pack("C2") }.freeze
         private_constant :WIDE
 
         def wide?(io) = io.read(2).then { |start| io.rewind && WIDE.include?(start&.b) }

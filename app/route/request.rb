@@ -16,7 +16,7 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
-        app.post(AT) { json(first_answer(taken)) }
+        app.post(AT) { json({ **first_answer(taken), found: found_here }) }
         app.post("#{AT}/keep") { show(closures.find(keep(taken)), status: 201) }
       end
 
@@ -27,6 +27,19 @@ module NimbleEyelet
           View::FirstAnswer.of(taken, first, first.sheet.faults, present)
         rescue Refusal => e
           View::FirstAnswer.of(taken, nil, e.faults, present)
+        end
+
+        # A line of so many words may be a search.
+        SEARCH = (1..3)
+        MOST_FOUND = 3
+
+        # Buttons in the stash that every word is said of, and how many test holes.
+        def found_here
+          words = body_hash["text"].to_s.scan(/[[:alnum:]]+/)
+          return { buttons: [], tests: 0 } unless SEARCH.cover?(words.size) && words.join.length >= 3
+
+          { buttons: stash.matching(words.join(" ")).order(:name).limit(MOST_FOUND).select_map(:name),
+            tests: book.search(words: words.join(" ")).then { |page| page.alike ? 0 : page.leaves.size } }
         end
 
         def taken

@@ -56,6 +56,15 @@ class RequestRouteTest < AppTest
   end
 
   # Without a machine one is taken that most people have, and it can be corrected afterwards.
+  def test_a_short_line_finds_buttons_and_tests_as_well
+    log_swatch({ passes: "passes", symptoms: [] })
+    found = call(:post, "/api/request", { text: "river 18" })["found"]
+
+    assert_equal [["river shell 18"], 0], found.values_at("buttons", "tests")
+    assert_equal 1, call(:post, "/api/request", { text: "field linen" })["found"]["tests"]
+    assert_equal({ "buttons" => [], "tests" => 0 }, call(:post, "/api/request", { text: "shirt front, 7 buttons river 18" })["found"])
+  end
+
   def test_an_empty_workroom_needs_one_line_and_no_more
     room = "/api/workrooms/#{call(:post, '/api/workrooms', { name: 'Attic' })['slug']}"
     found = ask(LINES.first, room: room)

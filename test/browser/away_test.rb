@@ -64,7 +64,7 @@ class AwayTest < BrowserTest
 
     assert_selector "html[data-ahead=marsh-walk]"
     world.stop_serving
-    { "/closures/1/placement" => "7 holes", "/closures/3/test" => "ribbed merino henley", "/closures/5/length" => "27 mm",
+    { "/closures/1/placement" => "7 holes", "/closures/3/test" => "ribbed merino henley", "/closures/5/length" => "27",
       "/garments/2" => db[:garments].where(id: 2).get(:name) }.each do |path, shows|
       look_at(path)
 

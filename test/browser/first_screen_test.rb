@@ -214,6 +214,21 @@ class FirstScreenTest < BrowserTest
     assert_equal keys.first(3), told("open-at%").uniq
   end
 
+  def test_the_line_finds_what_is_here_already
+    visit ROOM
+    fill_in "request", with: "river 18"
+    click_link said("first_answer.in_the_stash", "river shell 18")
+
+    assert_selector "main li", count: 1
+    visit ROOM
+    fill_in "request", with: "linen field smock"
+
+    assert_text said("first_answer.enter_opens", "linen field smock")
+    find("#request").send_keys :enter
+
+    assert_selector "h1", text: "linen field smock"
+  end
+
   # From the first step to the machine put back: how often somebody taps.
   def test_from_the_third_hole_on_a_hole_is_one_card
     hurry

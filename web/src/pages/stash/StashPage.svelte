@@ -4,6 +4,7 @@
   import { read } from '../../api/ask';
   import { recall } from '../../api/browser_store';
   import { client } from '../../api/client';
+  import { searchedFor } from '../../ui/searched';
   import { workroom } from '../../api/workroom.svelte';
   import Page from '../Page.svelte';
   import { Box } from './box.svelte';
@@ -12,7 +13,7 @@
   import StashRow from './StashRow.svelte';
 
   const PAGE = 60;
-  let search = $state('');
+  let search = $state(searchedFor());
   let pages = $state(1);
   let open = $state<number | 'new' | 'file' | undefined>(recall('stash:new') ? 'new' : undefined);
   let slug = $derived(workroom.slug);

@@ -5,13 +5,14 @@
   import { read } from '../../api/ask';
   import { client, type SwatchLeaf as Leaf } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import { searchedFor } from '../../ui/searched';
   import Page from '../Page.svelte';
   import Compare from './Compare.svelte';
   import SearchForm, { type By } from './SearchForm.svelte';
   import SwatchLeaf from './SwatchLeaf.svelte';
   import TakeIn from './TakeIn.svelte';
 
-  let words = $state('');
+  let words = $state(searchedFor());
   let by = $state<By>({});
   let chosen = $state<Leaf[]>([]);
   let slug = $derived(workroom.slug);

@@ -35,6 +35,15 @@
       .slice(0, 4);
   });
 
+  let here = $derived(answer && request.fresh ? answer.found : { buttons: [] as string[], tests: 0 });
+  /** A line that is nothing but the name of a garment looks for it; so does one that comes to no plan. */
+  let opens = $derived(
+    found.find((item) => item.name.toLowerCase() === request.text.trim().toLowerCase()) ??
+      (answer && request.fresh && !answer.answer ? found[0] : undefined),
+  );
+  const searched = (page: string, words: string): string =>
+    workroom.at(`/${page}?search=${encodeURIComponent(words.trim())}`);
+
   const follow = (): void => mirror?.scrollTo({ left: input?.scrollLeft ?? 0 });
   $effect(() => {
     if (request.pieces.length > 0) follow();
@@ -58,6 +67,12 @@
 
   async function enter(event: SubmitEvent): Promise<void> {
     event.preventDefault();
+    const garment = opens;
+    if (garment) {
+      request.clear();
+      await go(workroom.at(`/garments/${garment.id}`));
+      return;
+    }
     const closure = await request.enter();
     if (!closure) return;
     begun.say(closure);
@@ -117,7 +132,7 @@
         {#each answer.understood.filter((span) => span.meant) as span (span.from)}
           “{request.text.trim().slice(span.from, span.to)}” is taken for {span.meant}.
         {/each}
-        {#if answer.answer}Enter keeps it.{/if}
+        {#if opens}Enter opens {opens.name}.{:else if answer.answer}Enter keeps it.{/if}
       {/if}
     </p>
     {#if request.failed}<p role="alert" class="font-semibold text-error">{request.failed}</p>{/if}
@@ -125,7 +140,7 @@
       <AnswerCard {answer} keeping={request.keeping} choose={(path, value) => request.choose(path, value)} />
     {/if}
   </form>
-  {#if found.length > 0}
+  {#if found.length > 0 || here.buttons.length > 0 || here.tests > 0}
     <p class="mt-2 flex flex-wrap items-center gap-x-4" data-found>
       <span class="text-secondary">Here already:</span>
       {#each found as item (item.id)}
@@ -133,6 +148,16 @@
           >{item.name}</a
         >
       {/each}
+      {#each here.buttons as name (name)}
+        <a class="flex min-h-11 items-center link wrap-anywhere" href={searched('stash', name)}
+          >{name}, in the stash</a
+        >
+      {/each}
+      {#if here.tests > 0}
+        <a class="flex min-h-11 items-center link" href={searched('swatches', request.text)}
+          >{here.tests === 1 ? 'A test' : `${here.tests} tests`} in the swatch book</a
+        >
+      {/if}
     </p>
   {/if}
 </section>

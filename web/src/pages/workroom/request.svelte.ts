@@ -48,6 +48,11 @@ export class Request {
     this.failed = '';
   }
 
+  clear(): void {
+    this.text = '';
+    this.typed();
+  }
+
   choose(path: string, value: string): void {
     this.chosen = { ...this.chosen, [path]: value };
     void this.look();
