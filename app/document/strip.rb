@@ -77,6 +77,11 @@ module NimbleEyelet
         @labels.draw(pen)
       end
 
+      # Once it is drawn: where words stand beside its labels and not on them.
+      # @param y, size [Float] mm
+      # @return [Float]
+      def clear_of_labels(y, size) = @labels.clear(y, size)
+
       # One hole alone, and its mark.
       # @param above, below [Float] mm of cloth shown
       # @return [void]

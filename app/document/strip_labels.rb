@@ -19,6 +19,7 @@ module NimbleEyelet
       def initialize(left)
         @left = left
         @labels = []
+        @placed = []
       end
 
       # @param x [Float] mm from the left of the columns
@@ -35,7 +36,21 @@ module NimbleEyelet
           y = [y, lowest[column] + size + APART].max
           pen.text(@left + x, y, words, size)
           lowest[column] = y
+          @placed << [y, size]
         end
+      end
+
+      # How far words give way, mm.
+      FARTHEST = 15
+      private_constant :FARTHEST
+
+      # Once all is drawn.
+      #
+      # @param y, size [Float] mm of words that are to stand beside the labels
+      # @return [Float] the nearest place where they stand on none of them
+      def clear(y, size)
+        places = (0..FARTHEST).flat_map { |by| [y - by, y + by] }
+        places.find { |at| @placed.none? { |other, tall| at > other - tall - APART && at - size - APART < other } } || y
       end
     end
   end

@@ -21,6 +21,10 @@ module NimbleEyelet
       OVERLAP = 10.0
       # Half an arm of a register cross.
       REGISTER = 3.0
+      # Where the words of a join and the right register cross stand, mm beyond the fabric; how large those words are.
+      BESIDE = 34.0
+      CROSS_AT = 57.0
+      JOIN_SIZE = 2.6
 
       # @param strip [Strip] of the overlap
       # @param title [String]
@@ -88,7 +92,7 @@ module NimbleEyelet
         joins << (from + tile - OVERLAP) unless number == pages - 1
         joins.each do |y|
           pen.line(-6, y, strip.cloth_width, y, :join)
-          pen.text(strip.cloth_width + 34, y + 1, "join here", 2.6)
+          pen.text(strip.cloth_width + BESIDE, strip.clear_of_labels(y + 1, JOIN_SIZE), "join here", JOIN_SIZE)
         end
       end
 
@@ -96,7 +100,7 @@ module NimbleEyelet
       def draw_registers(pen, strip, from, number)
         places = [(from + (OVERLAP / 2) unless number.zero?),
                   (from + tile - (OVERLAP / 2) unless number == pages - 1)].compact
-        places.product([-5.0, strip.cloth_width + 30]) { |y, x| draw_register(pen, x, y) }
+        places.product([-5.0, strip.cloth_width + CROSS_AT]) { |y, x| draw_register(pen, x, y) }
       end
 
       # The crosses of two pages lie on each other when the pages lie true.

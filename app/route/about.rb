@@ -46,6 +46,9 @@ module NimbleEyelet
         def close = FileUtils.rm_rf(@folder)
       end
 
+      # Writing all of the data out is work for the database, too.
+      ONE_AT_A_TIME = Mutex.new
+
       def self.registered(app)
         app.helpers Helpers
         app.get("/api/about") do
@@ -71,7 +74,7 @@ module NimbleEyelet
         def send_backup
           keeping = settings.keeping or raise Store::Missing
           folder = Dir.mktmpdir("nimble-eyelet-")
-          file = drawn { keeping.write(folder) }
+          file = ONE_AT_A_TIME.synchronize { keeping.write(folder) }
           content_type "application/x-tar"
           response["content-disposition"] = "attachment; filename=\"nimble-eyelet-#{settings.now.strftime('%Y-%m-%d')}.tar\""
           response["content-length"] = File.size(file).to_s

@@ -68,7 +68,7 @@ module NimbleEyelet
       EARLIER_DATA = <<~SQL
         jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', j.happened_at, 'data', j.data)
       SQL
-      STANDS = "NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)"
+      STANDS = "NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')"
       EARLIER = <<~SQL.freeze
         (SELECT #{EARLIER_DATA} AS swatch, j.happened_at FROM journal j
           WHERE j.workroom_id = c.workroom_id AND j.kind = 'swatch' AND j.machine_id = c.machine_id AND j.closure_id IS DISTINCT FROM c.id
@@ -94,7 +94,7 @@ module NimbleEyelet
           (SELECT jsonb_object_agg(s.part, s.state) FROM (
              SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
               WHERE v.workroom_id = c.workroom_id AND v.machine_id = c.machine_id
-                AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+                AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry AND w.kind = 'withdrawal')
               ORDER BY v.part, v.happened_at DESC, v.seq DESC) s)::text AS moved,
           (SELECT jsonb_build_object('parent', r.parent, 'changes', r.changes)
              FROM revisions r WHERE r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.number = c.position)::text AS here,

@@ -81,7 +81,7 @@ module NimbleEyelet
 
       LOG = <<~SQL.freeze
         SELECT #{JournalRows::JSON_OBJECT}::text AS entry, j.noted_at, j.imported, w.happened_at AS withdrawn_at
-        FROM journal j LEFT JOIN journal w ON w.workroom_id = j.workroom_id AND w.about = j.id
+        FROM journal j LEFT JOIN journal w ON w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal'
         WHERE j.workroom_id = :workroom AND j.closure_id = :closure AND j.kind <> 'withdrawal'
         ORDER BY j.happened_at DESC, j.seq DESC LIMIT 500
       SQL
@@ -143,7 +143,7 @@ module NimbleEyelet
       # @return [Hash, nil] device and n of who told it first, and withdrawn, the id of what withdrew it, or nil
       def told(id)
         @scope[:journal].where(id: id).select(:device, :n).first&.then do |row|
-          row.merge(withdrawn: @scope[:journal].where(about: id).get(:id))
+          row.merge(withdrawn: @scope[:journal].where(kind: "withdrawal", about: id).get(:id))
         end
       end
 

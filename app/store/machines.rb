@@ -31,7 +31,7 @@ module NimbleEyelet
         LEFT JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
         WHERE j.workroom_id = :workroom AND j.machine_id = :machine AND j.kind = 'swatch'
           AND j.happened_at > COALESCE(m.learned_from, '-infinity')
-          AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
+          AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')
         ORDER BY j.happened_at DESC LIMIT 60
       SQL
       ONE = "SELECT #{MachineRows::JSON_OBJECT}::text AS machine FROM machines m " \

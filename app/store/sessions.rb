@@ -43,7 +43,7 @@ module NimbleEyelet
       STATE = <<~SQL
         SELECT DISTINCT ON (v.part) v.part, v.state::text AS state FROM moves v
          WHERE v.workroom_id = :workroom AND v.machine_id = :machine
-           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry AND w.kind = 'withdrawal')
          ORDER BY v.part, v.happened_at DESC, v.seq DESC
       SQL
 
@@ -51,7 +51,7 @@ module NimbleEyelet
       LAST = <<~SQL
         SELECT j.id, j.step_key, j.happened_at FROM journal j
          WHERE j.workroom_id = :workroom AND j.data->'with'->>'sitting.id' = :session AND j.kind NOT IN ('withdrawal', 'swatch') AND NOT j.imported
-           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id)
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')
          ORDER BY j.happened_at DESC, j.seq DESC LIMIT 40
       SQL
 

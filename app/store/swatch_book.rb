@@ -25,7 +25,7 @@ module NimbleEyelet
       SECOND = <<~SQL.freeze
         SELECT #{JournalRows::JSON_OBJECT.gsub('j.', 's.')} FROM journal s
          WHERE s.workroom_id = b.workroom_id AND s.kind = 'swatch' AND s.data ? 'again' AND s.data->>'again' = b.entry::text
-           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = s.workroom_id AND w.about = s.id)
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = s.workroom_id AND w.about = s.id AND w.kind = 'withdrawal')
          ORDER BY s.happened_at DESC, s.seq DESC LIMIT 1
       SQL
 

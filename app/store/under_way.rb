@@ -34,7 +34,7 @@ module NimbleEyelet
           FROM machines m JOIN LATERAL (
             SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
              WHERE v.workroom_id = m.workroom_id AND v.machine_id = m.id
-               AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+               AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry AND w.kind = 'withdrawal')
              ORDER BY v.part, v.happened_at DESC, v.seq DESC) s ON s.state IS NOT NULL
          WHERE m.workroom_id = :workroom AND m.removed_at IS NULL AND m.practice_of IS NULL GROUP BY m.id, m.name ORDER BY m.name
       SQL

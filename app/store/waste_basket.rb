@@ -75,7 +75,7 @@ module NimbleEyelet
           SELECT s.workroom_id, gen_random_uuid(), 'machine_part', s.machine_id, jsonb_object_agg(s.part, s.state), max(s.happened_at)
             FROM (SELECT DISTINCT ON (v.workroom_id, v.machine_id, v.part) v.*, j.closure_id FROM moves v
                     JOIN journal j ON j.workroom_id = v.workroom_id AND j.id = v.entry
-                   WHERE NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry)
+                   WHERE NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = v.workroom_id AND w.about = v.entry AND w.kind = 'withdrawal')
                    ORDER BY v.workroom_id, v.machine_id, v.part, v.happened_at DESC, v.seq DESC) s
            WHERE s.closure_id IN :closures GROUP BY s.workroom_id, s.machine_id
           RETURNING workroom_id, id, machine_id, moves, happened_at, seq

@@ -101,6 +101,21 @@ class PrintTest < AppTest
     lines(strip("pdf", id: 5)).flatten(1).each { |x1, _, x2, _| assert_operator [x1, x2].max, :<=, 210 }
   end
 
+  # Whatever stands near a join: no words lie on other words. What is cut off above and below is not seen.
+  def test_no_words_lie_on_each_other
+    tile = 297 - 24 - 28
+    [tile - 10, tile, tile - 5, tile - 2].each do |at|
+      save({ placket: { pins: [{ "at" => at.to_s, "label" => "fullest point of the bust, as fitted" }] } })
+      PDF::Reader.new(StringIO.new(strip("pdf"))).pages.each_with_index do |page, number|
+        seen = page.runs.select { |run| (run.y / POINTS).between?(12, 297 - 40) && !run.text.strip.empty? }
+
+        seen.combination(2) do |one, other|
+          refute one.intersect?(other), "“#{one.text}” on “#{other.text}”, page #{number + 1}, #{at}"
+        end
+      end
+    end
+  end
+
   def test_two_rows_lie_on_either_side_of_the_centre_line
     save({ placket: { rows: "double", offset: "60", extension: "80" } })
     found = closure["sheet"]["placket"]["holes"].first

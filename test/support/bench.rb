@@ -47,29 +47,27 @@ module NimbleEyelet
       include PagesBench
       include SwatchBookBench
 
-      def run
+      PARTS = %i[schools solver family growth paths sessions taught swatch_book over_http parts import first_visit
+                 frames key_to_run lighthouse].freeze
+
+      # @param only [Array<String>] names of PARTS; all of them where none is named
+      # @raise [SystemExit] for a name there is none of
+      def run(only = [])
+        unknown = only - PARTS.map(&:to_s)
+        abort "There is no #{unknown.first}. There are: #{PARTS.join(', ')}." if unknown.any?
+
         puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}"
         World.open do |world|
-          schools(world)
-          solver
-          family
-          growth
-          paths(world)
-          SessionBench.run(world)
-          TaughtBench.run
-          swatch_book(world)
-          over_http(world)
-          parts(world)
-          import(world)
-          first_visit(world)
-          frames(world)
-          key_to_run(world)
-          lighthouse(world)
+          (only.empty? ? PARTS : PARTS & only.map(&:to_sym)).each do |part|
+            method(part).arity.zero? ? send(part) : send(part, world)
+          end
         end
       end
 
       private
 
+      def sessions(world) = SessionBench.run(world)
+      def taught = TaughtBench.run
       def closures(world) = Store::Closures.new(Store::Workrooms.new(world.db).find("marsh-walk"))
 
       # All schools for the smock's button, against parsing everything said about the smock as JSON.
@@ -240,4 +238,4 @@ module NimbleEyelet
   end
 end
 
-NimbleEyelet::Support::Measurements.new.run
+NimbleEyelet::Support::Measurements.new.run(ARGV)

@@ -13,9 +13,10 @@ require_relative "served"
 module NimbleEyelet
   module Support
     module HttpBench
-      AIMS = { get: 4, again: 1.5, not_modified: 1.5, preview: 4, save: 6, tick: 2 }.freeze
+      AIMS = { get: 4, again: 1.5, not_modified: 1.5, preview: 4, save: 6, tick: 2, line: 6, longest: 12 }.freeze
       NAMES = { get: "a closure, asked for first", again: "a closure, unchanged", not_modified: "a closure the client has",
-                preview: "a preview while dragging", save: "a save", tick: "a step ticked" }.freeze
+                preview: "a preview while dragging", save: "a save", tick: "a step ticked", line: "one line, answered",
+                longest: "a line that fits nowhere" }.freeze
       SENT = { "X-Nimble-Eyelet" => "1", "Content-Type" => "application/json", "Accept-Encoding" => "identity",
                "X-Device" => "11111111-1111-4111-8111-111111111111" }.freeze
       PATH = "/api/workrooms/marsh-walk"
@@ -25,7 +26,7 @@ module NimbleEyelet
         url = world.cluster.url("nimble_eyelet_test")
         bytes = Rack::MockRequest.new(world.app).get(CLOSURE, "HTTP_HOST" => "127.0.0.1").body
         world.db.disconnect
-        { true => %i[get preview save tick], false => %i[again not_modified] }.each do |forgetful, kinds|
+        { true => %i[get preview save tick line longest], false => %i[again not_modified] }.each do |forgetful, kinds|
           served = Served.new(url, bare: bytes, forgetful: forgetful)
           asks = kinds.to_h { |kind| [kind, method(:"ask_#{kind}").to_proc] }
           costs = served.compare(200, **asks, bare: method(:ask_bare).to_proc)
@@ -56,6 +57,15 @@ module NimbleEyelet
         @turn = @turn.to_i + 1
         row = { from: "#{240 + (@turn % 90)}mm", to: "#{260 + (@turn % 90)}mm", label: "pocket edge" }
         http.post("#{CLOSURE}/preview", JSON.generate(changes: { "placket.keep_outs" => { "a" => row } }, station: "placket"), SENT)
+      end
+
+      # What needs buttonholes, another each time; and one that no usual length of an edge has room for.
+      def ask_line(http) = ask_for(http, "shirt front, %d buttons 11.5 mm, cotton poplin")
+      def ask_longest(http) = ask_for(http, "cuff, %d buttons 60 mm, 12 mm thick, wool, at least 200 mm apart")
+
+      def ask_for(http, line)
+        @turn = @turn.to_i + 1
+        http.post("#{PATH}/request", JSON.generate(text: format(line, 5 + (@turn % 5)), chosen: {}), SENT)
       end
 
       def ask_save(http)

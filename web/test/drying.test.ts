@@ -26,6 +26,9 @@ describe('what dries', () => {
     const drying = await fresh();
     drying.start();
     await drying.want({ part: 'storm hood: strap', at: 1_060_000 });
+
+    expect(drying.waitsFor({ part: 'storm hood: strap', at: 1_061_300 })).toBe(true);
+    expect(drying.waitsFor({ part: 'cape', at: 1_060_000 })).toBe(false);
     vi.advanceTimersByTime(59_000);
 
     expect(drying.dry).toBeUndefined();

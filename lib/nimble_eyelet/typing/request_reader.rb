@@ -54,7 +54,7 @@ module NimbleEyelet
         scan(ATTACHED) { |match| take(match, word("attachment", "button.attachment", HOLES.fetch(match[1].downcase))) }
       end
 
-      # A length that nothing is said of is the size of the button.
+      # A length without a word beside it is the size of the button.
       def lengths
         scan(LENGTH) do |match|
           path, span = role(match)

@@ -5,7 +5,7 @@ const EVERYWHERE: Key[] = [
   ['?', 'this help'],
   ['/', 'say what needs buttonholes'],
   ['Tab', 'to the next field'],
-  ['Escape', 'closes what lies in front'],
+  ['Escape', 'closes a dialog or a menu'],
 ];
 const STAGES: Key[] = [
   ['1 to 9', 'to a stage'],

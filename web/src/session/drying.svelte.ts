@@ -11,6 +11,8 @@ export type Drying = {
 const KEY = 'drying';
 /** How often the clock is looked at, ms. */
 const LOOK = 1000;
+/** So near to each other two times are one, ms. */
+const SAME = 60_000;
 /** Three tones, Hz. */
 const TONES = [660, 880, 1320];
 
@@ -50,6 +52,11 @@ class DryNotice {
     await this.sound?.resume();
     if ('Notification' in window && Notification.permission === 'default')
       await Notification.requestPermission();
+  }
+
+  /** Whether this is waited for. The server says in whole seconds, and anew each time, how long it still takes. */
+  waitsFor({ part, at }: Drying): boolean {
+    return this.wanted?.part === part && Math.abs(this.wanted.at - at) < SAME;
   }
 
   seen(): void {

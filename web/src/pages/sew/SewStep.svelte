@@ -19,6 +19,7 @@
   };
   let { work, now, closure, dryAt, wet, measured = $bindable() }: Props = $props();
 
+  let dries = $derived({ part: closure ? `${closure.garment}: ${closure.name}` : now.part, at: dryAt });
   let joined = $derived(work.card.length > 1);
   /** The same step at several places. */
   let row = $derived(isRow(work.card));
@@ -124,16 +125,11 @@
       {#if dryAt > 0}
         <p class="mt-2 flex flex-wrap items-center gap-3 text-2xl" data-dry-at>
           Dry at {clock(dryAt)}.
-          {#if drying.wanted?.at === dryAt}<span class="text-lg text-secondary"
+          {#if drying.waitsFor(dries)}<span class="text-lg text-secondary"
               >You will be told. Keep this page open.</span
             >
-          {:else}<button
-              class="btn min-h-11"
-              onclick={() =>
-                void drying.want({
-                  part: closure ? `${closure.garment}: ${closure.name}` : now.part,
-                  at: dryAt,
-                })}>Tell me when it is dry</button
+          {:else}<button class="btn min-h-11" onclick={() => void drying.want(dries)}
+              >Tell me when it is dry</button
             >{/if}
           {#if wet}<strong class="text-warning" data-wet
               >Not dry yet. Touch it: if it is dry, tap once more.</strong
