@@ -62,7 +62,7 @@
   <label for={id} class="text-sm text-secondary">{label}</label>
   {#if long}
     <input
-      class="input w-full max-w-sm bg-base-100"
+      class="input w-64 max-w-full bg-base-100"
       type="search"
       aria-label="Search the shelf: {label}"
       placeholder="a word of {total}"
@@ -71,7 +71,7 @@
   {/if}
   <select
     {id}
-    class="select w-full max-w-sm bg-base-100 pr-8 pl-2 text-ellipsis"
+    class="select w-64 max-w-full bg-base-100 pr-8 pl-2 text-ellipsis"
     value={item ? name : ''}
     onchange={(event) => take(event.currentTarget.value)}
   >

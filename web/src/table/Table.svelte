@@ -101,6 +101,16 @@
   /** What stands over the stage is known before it is shown, so that nothing moves under the eye. */
   let known = $derived(sessions.isFetched || sessions.failureCount > 0);
 
+  /** All of it comes at once. */
+  let shown = $derived(
+    parts.ready &&
+      known &&
+      closure !== undefined &&
+      stage !== undefined &&
+      !!workroom.catalogue &&
+      !!workroom.data,
+  );
+
   function lookAgain(): void {
     if (document.visibilityState === 'visible' && !work.unsaved) void work.load();
   }
@@ -111,7 +121,7 @@
 
 <div class="flex min-h-screen flex-col bg-base-100 text-base-content lg:h-screen">
   <TopBar bind:this={bar} {work} station={word} />
-  <StillSet />
+  {#if shown}<StillSet />{/if}
   {#if work.saver.missing || workroom.missing}
     <main id="main" tabindex="-1" class="m-auto max-w-prose p-6 text-center">
       <h1 class="text-2xl font-semibold">These buttonholes are not here any more.</h1>
@@ -120,7 +130,7 @@
         <a class="link" href={workroom.at('/deleted')}>deleted things</a>.
       </p>
     </main>
-  {:else if parts.ready && known && closure && stage && workroom.catalogue && workroom.data}
+  {:else if shown && closure && stage}
     <Thread stages={closure.sheet.stages} current={word} {id} {go} />
     {@const hands = AT_THE_MACHINE.includes(word)}
     <div

@@ -7,14 +7,14 @@ import { fetchParts } from '../ui/later.svelte';
 const AFTER_THE_FIRST = 1500;
 
 export class Fetched {
-  /** The first station is there: all of the table is shown at once, so that nothing moves under the eye. */
+  /** The first station and the typefaces are there: all of the table is shown at once, so that nothing moves under the eye. */
   ready = $state(false);
   /** How many stations would open without a connection. */
   stations = $state(0);
 
   after(station: Promise<unknown>): void {
-    const there = () => (this.ready = true);
-    station.then(there, there);
+    // Words wrap otherwise in another typeface.
+    void Promise.allSettled([station, document.fonts.ready]).then(() => (this.ready = true));
   }
 
   /** @returns how to stop */

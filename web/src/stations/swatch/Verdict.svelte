@@ -34,20 +34,27 @@
     Your test is saved here. The advice comes when the server answers.
   </p>{/if}
 {#if newest}<p class="text-secondary">After Test {newest.number}</p>{/if}
-{#if advice && newest}
-  <div class="mt-1 grid gap-x-8 gap-y-3 xl:grid-cols-2">
-    <div><AdvicePanel {work} {advice} {newest} {fresh} brief /></div>
-    <div>
-      <TestHole {closure} mark={axis} />
-      <p class="mt-3 text-sm text-secondary">Chance that the whole row comes out right</p>
-      <TwentyButtons filled={advice.row.in_twenty} />
-    </div>
-  </div>
-{:else if !waiting}
+{#snippet weighing()}
   <p role="status" class="mt-1 font-serif text-3xl leading-tight font-semibold">
     {failing ? 'The server does not answer. Trying again…' : 'Weighing what was seen…'}
   </p>
-{/if}
+{/snippet}
+
+<!-- The hole stands there at once, so that nothing moves when the advice comes. -->
+{#if newest && (advice || !waiting)}
+  <div class="mt-1 grid gap-x-8 gap-y-3 xl:grid-cols-2">
+    <div>
+      {#if advice}<AdvicePanel {work} {advice} {newest} {fresh} brief />{:else}{@render weighing()}{/if}
+    </div>
+    <div>
+      <TestHole {closure} mark={axis} />
+      <div class={!advice ? 'invisible' : ''}>
+        <p class="mt-3 text-sm text-secondary">Chance that the whole row comes out right</p>
+        <TwentyButtons filled={advice?.row.in_twenty ?? 0} />
+      </div>
+    </div>
+  </div>
+{:else if !waiting}{@render weighing()}{/if}
 <FrozenNote frozen={swatch.frozen} />
 <div class="mt-4 flex flex-wrap items-center gap-3">
   <button
