@@ -103,7 +103,7 @@
   missing={work.missing ? 'This garment is not here any more.' : ''}
 >
   {#if garment}
-    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-6 lg:grid-cols-2">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-6 lg:grid-cols-2 lg:grid-rows-[auto_1fr]">
       <section class="flex flex-col">
         {#key garment.id}
           <Rename name={garment.name} label="Name of the garment" save={(name) => work.change({ name })} />
@@ -154,18 +154,22 @@
             <button class="btn btn-ghost" onclick={() => archive(true)}>Archive</button>
           {/if}
         </p>
-        {#key garment.id}
-          <GarmentNote {work} />
-          <GarmentPhotos {work} />
-          {#if garment.closures.length > 0}
-            <div class="mt-3">
+        {#if garment.closures.length > 0}
+          {#key garment.id}
+            <div class="mt-2">
               <Fold name="copy-garment" title="Copy for another size or fabric"
                 ><CopyGarment {garment} /></Fold
               >
             </div>
-          {/if}
-        {/key}
+          {/key}
+        {/if}
         <Supplies whose="garments" id={garment.id} record />
+      </section>
+      <section>
+        {#key garment.id}
+          <GarmentNote {work} />
+          <GarmentPhotos {work} />
+        {/key}
       </section>
     </div>
   {:else}
