@@ -3,7 +3,7 @@
 # SessionCalendar is a session as a calendar reads it: one entry as long as it takes, with what to lay ready, and one
 # for every time something has to dry. Times are those of the wall clock where it is read.
 #
-#   Document::SessionCalendar.new(record, Time.new(2026, 12, 1, 14)).render   # => String, an iCalendar file (RFC 5545)
+#   Document::SessionCalendar.new(record, Time.new(2026, 12, 1, 14), now: Time.now).render   # => String, an iCalendar file (RFC 5545)
 
 require "icalendar"
 require_relative "../../lib/nimble_eyelet"
@@ -21,10 +21,12 @@ module NimbleEyelet
 
       # @param record [Store::SessionRecord]
       # @param at [Time] when it begins
-      def initialize(record, at)
+      # @param now [Time] calendars take the newer of two entries
+      def initialize(record, at, now:)
         @record = record
         @session = record.session
         @at = at
+        @now = now
       end
 
       # @return [String]
@@ -58,11 +60,11 @@ module NimbleEyelet
         end
       end
 
-      # The same session at the same time has the same entry, so that taking it in again moves nothing.
+      # A session that is taken in again is the same entry, at its new time.
       def event(name, from, seconds)
         Icalendar::Event.new.tap do |one|
           one.uid = "session-#{@record.id}-#{name}@nimble-eyelet"
-          one.dtstamp = Icalendar::Values::DateTime.new(@record.begun_at.utc, "tzid" => "UTC")
+          one.dtstamp = Icalendar::Values::DateTime.new(@now.utc, "tzid" => "UTC")
           one.dtstart = Icalendar::Values::DateTime.new(wall_clock(from))
           one.dtend = Icalendar::Values::DateTime.new(wall_clock(from + seconds))
           yield one

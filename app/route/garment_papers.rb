@@ -26,10 +26,9 @@ module NimbleEyelet
             record_of(garment, garment.name).render
           end
         end
-        # What the stash holds is in it: it is drawn anew each time.
+        # The shopping list counts the stash, so it is drawn each time.
         app.get(%r{#{AT}/sheets\.pdf}o) do |slug, id|
-          garment = garment_printed(slug, id, "all sheets")
-          drawn { all_sheets(garment) }
+          all_sheets(garment_printed(slug, id, "all sheets"))
         end
       end
 
@@ -50,7 +49,10 @@ module NimbleEyelet
           parts = garment.closures.select { |one| one.sheet.layout }.flat_map { |one| sheets_of(one, paper) }
           list = Document::SuppliesPdf.new("#{garment.name}: shopping list", supplies_of("garments", garment.id).last,
                                            Presenter.new(workroom.unit))
-          Document::Paper.of(garment.name, [list, *parts, record_of(garment, "#{garment.name}: record")])
+          pdf = Document::Paper.begun(garment.name)
+          # One after the other: whoever prints a single sheet meanwhile does not wait for all of these.
+          [list, *parts, record_of(garment, "#{garment.name}: record")].each { |part| drawn { part.draw_pages(pdf) } }
+          drawn { pdf.render }
         end
 
         def sheets_of(closure, paper)

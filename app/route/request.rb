@@ -33,13 +33,13 @@ module NimbleEyelet
         SEARCH = (1..3)
         MOST_FOUND = 3
 
-        # Buttons in the stash that every word is said of, and how many test holes.
+        # Buttons of the stash that have every word, and how many test holes.
         def found_here
           words = body_hash["text"].to_s.scan(/[[:alnum:]]+/)
           return { buttons: [], tests: 0 } unless SEARCH.cover?(words.size) && words.join.length >= 3
 
           { buttons: stash.matching(words.join(" ")).order(:name).limit(MOST_FOUND).select_map(:name),
-            tests: book.search(words: words.join(" ")).then { |page| page.alike ? 0 : page.leaves.size } }
+            tests: book.count(words.join(" ")) }
         end
 
         def taken

@@ -45,7 +45,7 @@ module NimbleEyelet
 
           record = sessions.find(id)
           sends("session.ics", of: record.machine[:name], kept: "attachment")
-          Document::SessionCalendar.new(record, begins).render
+          Document::SessionCalendar.new(record, begins, now: settings.now).render
         rescue ArgumentError
           raise Refusal.field("session.at", at[0, 40], "There is no such day or time.")
         end

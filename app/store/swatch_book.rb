@@ -47,6 +47,10 @@ module NimbleEyelet
         @scope = scope
       end
 
+      # @param words [String]
+      # @return [Integer] how many test holes have all of them, written so
+      def count(words) = spelt(standing, words.to_s.scan(/[[:alnum:]]+/).first(MOST_WORDS)).count
+
       # @param words [String, nil]
       # @param filters [Hash{Symbol => Object}] of FILTERS, :machine, :from and :to (dates), :simulated
       # @param before [String, nil] where a page begins, as the page before gave it

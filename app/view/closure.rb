@@ -51,7 +51,8 @@ module NimbleEyelet
         # How far the steps are is worked out only where they are looked at.
         seen = Stage.of(closure.plan).reject { |stage| stage.word == "sewing" && station != "sewing" }
         { plan: plan(closure.plan, present), moved: present.words(moved),
-          sheet: parts.merge("stages" => seen.map { |stage| stage(stage, sheet, present) }, "faults" => present.faults(sheet.faults)) }
+          sheet: parts.merge("stages" => seen.map { |stage| stage(stage, sheet, present) }, "faults" => present.faults(sheet.faults),
+                             "edge_lies" => edge_lies(sheet)) }
       end
 
       # @return [String, nil] what the next undo or redo is about
@@ -84,8 +85,11 @@ module NimbleEyelet
         VIEWS.transform_values { |view| view.of(sheet, present) }
              .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) },
                     "faults" => present.faults(sheet.faults),
-                    "ledger" => SewingView.ledger(closure.ledger, present))
+                    "edge_lies" => edge_lies(sheet), "ledger" => SewingView.ledger(closure.ledger, present))
       end
+
+      # Of the buttonhole side, right side up with its top away.
+      def self.edge_lies(sheet) = Placket.edge_at_right?(sheet.plan.placket.overlap) ? "right" : "left"
 
       def self.stage(stage, sheet, present)
         state = stage.state(sheet, sheet.plan.settled[stage.word])

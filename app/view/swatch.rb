@@ -50,7 +50,7 @@ module NimbleEyelet
           changes: frozen.changes.map { |change| Figures.change(change, present) } }
       end
 
-      # @return [Array<String>] by which test hole a card is held, and what is otherwise by now
+      # @return [Array<String>] for a card: the test hole it goes by, and what changed since
       def self.held(sheet, present)
         found = frozen(sheet, present) or return []
         since = ", but otherwise since: #{found[:changes].join('; ')}" if found[:changes].any?

@@ -31,8 +31,10 @@ class GarmentPageTest < BrowserTest
     visit AT
 
     assert_equal "Sleeves to the elbow.", note.value, "the browser kept it"
+    eventually { assert_equal "Sleeves to the elbow.", db[:garments].where(id: 1).get(:note), "and saves it now" }
+    assert_no_button said("garment_note.save")
     note.set("Sleeves to the wrist.")
-    call(:patch, "/api/garments/1", { note: "Hem by hand.", note_was: "" })
+    call(:patch, "/api/garments/1", { note: "Hem by hand.", note_was: "Sleeves to the elbow." })
     find("h1").click
 
     assert_text "Hem by hand."
@@ -43,7 +45,7 @@ class GarmentPageTest < BrowserTest
     visit AT
 
     assert_equal "Sleeves to the wrist.", note.value
-    assert_no_text said("garment_note.not_saved_yet")
+    assert_no_button said("garment_note.save")
   end
 
   def test_a_garment_is_called_otherwise_photographed_and_copied_for_another_size
@@ -75,6 +77,7 @@ class GarmentPageTest < BrowserTest
     click_button said("copy_garment.copy")
 
     assert_selector "h1", text: "marsh shirt, large"
+    assert_selector "[role=status]", text: said("begun.not_copied", "pins")
     lengths = ->(id) { call(:get, "/api/garments/#{id}")["closures"].map { |one| closure(one["id"])["plan"]["placket.run_length"]["mm"] } }
 
     assert_equal lengths.call(1).map { |one| one + 40 }, lengths.call(URI(current_url).path[/\d+\z/])

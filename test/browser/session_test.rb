@@ -43,7 +43,7 @@ class SessionBrowserTest < BrowserTest
     click_button said("session_page.back_to_the_best")
 
     assert_no_selector "[data-wish]"
-    unfold said("costs.what_it_is_reckoned")
+    unfold said("costs.your_own_times")
     fill_in said("costs.fray_liquid_dries_minutes"), with: "soon"
     find_field(said("costs.fray_liquid_dries_minutes")).send_keys(:tab)
 
@@ -77,7 +77,7 @@ class SessionBrowserTest < BrowserTest
     session = begin_session(AVOCET)
     hurry
     visit "#{ROOM}/sessions/#{session}"
-    unfold said("costs.what_it_is_reckoned")
+    unfold said("costs.your_own_times")
 
     assert_nothing_found
     sew(session)

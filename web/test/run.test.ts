@@ -137,9 +137,14 @@ describe('a drag', () => {
 });
 
 describe('where things are drawn', () => {
-  const geometry = (width: number, height: number, unit: Closure['unit'] = 'mm', overlap = 'right') => {
+  const geometry = (
+    width: number,
+    height: number,
+    unit: Closure['unit'] = 'mm',
+    lies: 'right' | 'left' = 'right',
+  ) => {
     const made = new RunGeometry(
-      () => ({ ...closure(), unit, plan: { ...closure().plan, 'placket.overlap': overlap } }),
+      () => ({ ...closure(), unit, sheet: { ...closure().sheet, edge_lies: lies } }),
       () => [],
     );
     made.width = width;
@@ -162,19 +167,16 @@ describe('where things are drawn', () => {
     ['left', 'upright', -1],
     ['right', 'lying', -1],
     ['left', 'lying', 1],
-  ])(
-    'has the finished edge of a lap over from the %s, %s, where the fabric has it',
-    (overlap, lies, side) => {
-      // Upright the top is away; lying it is at the left, so what was at the right is away.
-      const drawn = lies === 'upright' ? geometry(272, 600, 'mm', overlap) : geometry(390, 96, 'mm', overlap);
-      const axis = drawn.lying ? 1 : 0;
-      const edge = drawn.at(100, 0)[axis] ?? 0;
-      const inside = drawn.at(100, 20)[axis] ?? 0;
+  ] as const)('has a finished edge at the %s, %s, where the fabric has it', (edge, lies, side) => {
+    // Upright the top is away; lying it is at the left, so what was at the right is away.
+    const drawn = lies === 'upright' ? geometry(272, 600, 'mm', edge) : geometry(390, 96, 'mm', edge);
+    const axis = drawn.lying ? 1 : 0;
+    const outside = drawn.at(100, 0)[axis] ?? 0;
+    const inside = drawn.at(100, 20)[axis] ?? 0;
 
-      expect(Math.sign(edge - inside)).toBe(side);
-      expect(drawn.at(100, 0)[1 - axis]).toBe(drawn.tape(100)[1 - axis]);
-    },
-  );
+    expect(Math.sign(outside - inside)).toBe(side);
+    expect(drawn.at(100, 0)[1 - axis]).toBe(drawn.tape(100)[1 - axis]);
+  });
 
   it('finds the millimetre under a pointer again', () => {
     const upright = geometry(272, 600);

@@ -39,12 +39,12 @@
     <button class="btn btn-ghost btn-xs" onclick={() => (work.saver.notice = '')}>Close</button>
   </p>
 {/if}
-{#if begun.of(work.id)}
+{#if begun.of('closure', work.id)}
   <p
     class="mb-3 flex items-start justify-between border-l-4 border-base-300 bg-base-200 px-3 py-2"
     role="status"
   >
-    {begun.of(work.id)}
+    {begun.of('closure', work.id)}
     <button class="btn btn-ghost btn-xs" onclick={() => begun.close()}>Close</button>
   </p>
 {/if}

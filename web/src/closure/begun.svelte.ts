@@ -1,21 +1,23 @@
-// What stayed behind when something was begun like another one: said once, where somebody goes on with it.
-import type { Closure } from '../api/client';
+// What stayed behind when something was begun like another one: told once, where somebody goes on with it.
+type Kind = 'closure' | 'garment';
 
 class Begun {
-  private id = $state(0);
+  private what = $state('');
   private left = $state.raw<string[]>([]);
 
-  say({ id, left_behind }: Closure): void {
-    this.id = id;
-    this.left = left_behind ?? [];
+  say(kind: Kind, id: number, left: string[] = []): void {
+    this.what = `${kind} ${id}`;
+    this.left = left;
   }
 
-  of(id: number): string {
-    return id === this.id && this.left.length > 0 ? `Not copied: ${this.left.join(', ')}.` : '';
+  of(kind: Kind, id: number): string {
+    return this.what === `${kind} ${id}` && this.left.length > 0
+      ? `Not copied: ${this.left.join(', ')}.`
+      : '';
   }
 
   close(): void {
-    this.id = 0;
+    this.what = '';
   }
 }
 

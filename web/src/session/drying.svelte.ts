@@ -54,7 +54,7 @@ class DryNotice {
       await Notification.requestPermission();
   }
 
-  /** Whether this is waited for. The server says in whole seconds, and anew each time, how long it still takes. */
+  /** Whether somebody waits for this. The server counts in whole seconds, so its time moves a little. */
   waitsFor({ part, at }: Drying): boolean {
     return this.wanted?.part === part && Math.abs(this.wanted.at - at) < SAME;
   }

@@ -1,7 +1,6 @@
 // Where things of the run are drawn: millimetres down the run and in from the finished edge become
 // pixels. Upright beside the station; on a narrow screen the run lies along the top.
 import type { Closure } from '../api/client';
-import { edgeAtRight } from '../closure/lap';
 
 const PAD = 14;
 /** Pixels beyond a finished edge that does not lie at the tape. */
@@ -58,7 +57,7 @@ export class RunGeometry {
   }
   /** Whether the finished edge lies away from the tape: the fabric is seen right side up, its top at the start. */
   get turned(): boolean {
-    return edgeAtRight(this.plan) !== this.lying;
+    return (this.closure().sheet.edge_lies === 'right') !== this.lying;
   }
   /** The garment goes on beyond what is drawn to scale: the cloth fills the room there is. */
   get clothWidth(): number {

@@ -5,7 +5,7 @@
   import { client, type GarmentPage } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import { go } from '../../router';
-  import { announce } from '../../ui/announce.svelte';
+  import { begun } from '../../closure/begun.svelte';
   import FormField from '../../ui/FormField.svelte';
   import { clothFigures } from '../workroom/cloth';
 
@@ -48,8 +48,7 @@
     ({ faults, failed } = refusal(answer));
     failed ||= Object.entries(faults).find(([field]) => !field.startsWith('garment.'))?.[1] ?? '';
     if (answer.kind !== 'data') return;
-    const left = answer.data.left_behind;
-    announce(`${answer.data.garment.name} is made.${left.length ? ` Not copied: ${left.join(', ')}.` : ''}`);
+    begun.say('garment', answer.data.garment.id, answer.data.left_behind);
     void workroom.refresh();
     await go(workroom.at(`/garments/${answer.data.garment.id}`));
   }

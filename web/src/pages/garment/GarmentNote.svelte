@@ -1,6 +1,6 @@
 <script lang="ts">
   // What somebody wants to remember of a garment. It is saved when the field is left; until then the browser keeps it.
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import type { GarmentWork } from './garment.svelte';
 
   let { work }: { work: GarmentWork } = $props();
@@ -14,6 +14,11 @@
   let other = $state<string>();
   let text = $derived(was === undefined ? saved : typed);
 
+  // A page that was left in the middle of it had no time to save.
+  onMount(() => {
+    if (before) void save();
+  });
+
   function type(event: Event & { currentTarget: HTMLTextAreaElement }): void {
     was ??= saved;
     typed = event.currentTarget.value;
@@ -22,10 +27,14 @@
 
   async function save(over = was): Promise<void> {
     if (was === undefined || over === undefined) return;
-    const told = await work.note(typed, over);
+    const sent = typed;
+    const told = await work.note(sent, over);
     fault = told.fault;
     other = told.other;
-    if (!told.fault) was = undefined;
+    if (told.fault) return;
+    // Somebody may have typed on meanwhile.
+    was = typed === sent ? undefined : saved;
+    work.keepNote(typed, was ?? typed);
   }
 
   function takeOther(): void {
@@ -57,8 +66,8 @@
       <button class="btn btn-sm" onclick={() => save(other)}>Keep mine</button>
       <button class="btn btn-ghost btn-sm" onclick={takeOther}>Take the other</button>
     </p>
-  {:else if fault}
-    <p role="alert" class="font-semibold text-error">{fault}</p>
+  {:else if was !== undefined}
+    {#if fault}<p role="alert" class="font-semibold text-error">{fault}</p>{/if}
     <button class="btn mt-1 btn-sm" onclick={() => save()}>Save the note</button>
-  {:else if was !== undefined}<span class="text-secondary">Not saved yet</span>{/if}
+  {/if}
 </div>

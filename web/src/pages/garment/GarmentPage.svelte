@@ -41,7 +41,7 @@
     const answer = await ask(client.POST('/api/workrooms/{slug}/closures', { params, body }));
     work.failed = words(answer);
     if (answer.kind !== 'data') return;
-    begun.say(answer.data);
+    begun.say('closure', answer.data.id, answer.data.left_behind);
     void workroom.refresh();
     await go(workroom.at(`/closures/${answer.data.id}/placket`));
   }
@@ -117,6 +117,12 @@
         {/if}
       </section>
       <section class="lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        {#if begun.of('garment', garment.id)}
+          <p role="status" class="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
+            <span class="wrap-anywhere">{begun.of('garment', garment.id)}</span>
+            <button class="btn btn-ghost btn-sm" onclick={() => begun.close()}>Close</button>
+          </p>
+        {/if}
         {#if garment.archived}
           <p role="status" class="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
             <span>This garment is archived.</span>

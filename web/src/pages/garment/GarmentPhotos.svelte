@@ -17,7 +17,7 @@
     event.currentTarget.value = '';
     busy = true;
     fault = '';
-    for (const file of files) fault ||= await work.addPhoto(file);
+    for (const file of files) fault = (await work.addPhoto(file)) || fault;
     busy = false;
   }
 

@@ -66,7 +66,6 @@ export class GarmentWork {
       client.PATCH(AT, { params: { path: this.path }, body: { note, note_was: was } }),
     );
     if (answer.kind === 'data') {
-      this.keepNote('', '');
       await this.take(answer.data);
       return { fault: '' };
     }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  // What the order is reckoned with: how long things dry, and how long a changeover takes this person.
+  // How long things dry, and how long a change of needle, thread or foot takes this person.
   import type { Session, SessionChange } from '../../api/client';
 
   let { doc, change }: { doc: Session; change: (body: SessionChange) => Promise<boolean> } = $props();
@@ -24,7 +24,7 @@
 </script>
 
 <details class="mt-7">
-  <summary class="cursor-pointer font-serif text-xl font-semibold">What it is reckoned with</summary>
+  <summary class="cursor-pointer font-serif text-xl font-semibold">Your own times</summary>
   <div class="mt-2 grid max-w-3xl gap-x-6 gap-y-3 sm:grid-cols-2">
     <label class="flex flex-col text-secondary"
       >Fray sealant dries, minutes as its label says

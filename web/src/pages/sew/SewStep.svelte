@@ -23,7 +23,7 @@
   let joined = $derived(work.card.length > 1);
   /** The same step at several places. */
   let row = $derived(isRow(work.card));
-  /** What is said of all of them. */
+  /** The words that all of them share. */
   const alike = (says: (step: SessionStep) => string | null): string =>
     work.card.every((step) => says(step) === says(now)) ? (says(now) ?? '') : '';
   const rowName = (step: SessionStep): string => {

@@ -45,7 +45,7 @@
     ({ faults, failed } = refusal(answer));
     failed ||= Object.entries(faults).find(([field]) => !field.startsWith('closure.'))?.[1] ?? '';
     if (answer.kind !== 'data') return;
-    begun.say(answer.data);
+    begun.say('closure', answer.data.id, answer.data.left_behind);
     typed = { ...BLANK };
     keep(key, undefined);
     void workroom.refresh();

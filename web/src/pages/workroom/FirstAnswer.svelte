@@ -75,7 +75,7 @@
     }
     const closure = await request.enter();
     if (!closure) return;
-    begun.say(closure);
+    begun.say('closure', closure.id, closure.left_behind);
     void workroom.refresh();
     await go(workroom.at(`/closures/${closure.id}/button`));
     document.getElementById('main')?.focus({ preventScroll: true });

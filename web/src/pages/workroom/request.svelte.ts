@@ -7,7 +7,7 @@ import { client, type Closure, type FirstAnswer } from '../../api/client';
 /** After so long without a key, milliseconds. */
 const PAUSE = 200;
 
-/** A part of the line. mark - whether it is understood; nothing for what lies between. */
+/** A part of the line. mark - whether it was understood; none for commas and spaces. */
 export type Piece = { text: string; mark?: 'understood' | 'unread' };
 
 export class Request {
@@ -68,7 +68,7 @@ export class Request {
     this.answered = line;
   }
 
-  /** The first Enter shows what comes of it, where that is not shown yet; the next one keeps it. */
+  /** Enter shows the plan of this line; once that is shown, Enter keeps it. */
   async enter(): Promise<Closure | undefined> {
     if (!this.line || this.keeping) return undefined;
     clearTimeout(this.timer);

@@ -2,7 +2,6 @@
   // The edge large, lying along the page: every hole at its place with its button, and the space between two buttons.
   import type { Closure } from '../../api/client';
   import ButtonFace from '../../drawn/ButtonFace.svelte';
-  import { edgeAtRight } from '../../closure/lap';
   import Cloth from '../../drawn/Cloth.svelte';
 
   type Props = { closure: Closure; picked: number; pick: (hole: number) => void };
@@ -21,7 +20,7 @@
   let band = $derived(tall * 0.66);
   let size = $derived(Math.min(1, (band * 0.6) / button.largest.mm));
   /** Right side up, with its top at the left, the edge of a side that closes right over left lies away from you. */
-  let turned = $derived(!edgeAtRight(plan));
+  let turned = $derived(closure.sheet.edge_lies === 'left');
   let down = $derived((y: number) => (turned ? band - y : y));
   let rows = $derived(
     plan['placket.rows'] === 'double' ? Math.min(plan['placket.offset'].mm, band * 0.3) : 0,
