@@ -18,12 +18,12 @@ module NimbleEyelet
       SIZES = [10, 9, 8.2, 7.5].freeze
 
       # @return [String] PDF of one page, or of more where not even the smallest type fits on one
-      def render = Paper.of(@title, [self])
+      def render(dialect = Dialect::USUAL) = Paper.of(@title, [self], dialect)
 
       # @param pdf [Prawn::Document]
       # @return [void]
       def draw_pages(pdf)
-        fits = SIZES.find { |size| lay_out(Paper.begun(@title), size).page_count == 1 }
+        fits = SIZES.find { |size| lay_out(Paper.begun(@title, pdf.dialect), size).page_count == 1 }
         lay_out(pdf, fits || SIZES.first)
       end
 

@@ -6,6 +6,7 @@
 #   Document::Paper.of("linen field smock", [strip, card])   # => String, a PDF
 
 require "prawn"
+require_relative "../dialect"
 
 module NimbleEyelet
   module Document
@@ -14,16 +15,33 @@ module NimbleEyelet
 
       # @param title [String]
       # @param parts [Array<#draw_pages>] each begins its own pages
+      # @param dialect [Dialect] of whoever reads it
       # @return [String] PDF, the same bytes for the same parts
-      def self.of(title, parts) = begun(title).tap { |pdf| parts.each { |part| part.draw_pages(pdf) } }.render
+      def self.of(title, parts, dialect = Dialect::USUAL)
+        begun(title, dialect).tap { |pdf| parts.each { |part| part.draw_pages(pdf) } }.render
+      end
+
+      # What is written on a page, in the dialect of whoever reads it.
+      class Pages < Prawn::Document
+        attr_accessor :dialect
+
+        def text(words, ...) = super(dialect.say(words), ...)
+        def text_box(words, ...) = super(dialect.say(words), ...)
+        def draw_text(words, ...) = super(dialect.say(words), ...)
+        def width_of(words, ...) = super(dialect.say(words), ...)
+      end
+
+      LANGUAGES = { "british" => "en-GB", "american" => "en-US" }.freeze
 
       # @param title [String]
-      # @return [Prawn::Document] without a page
-      def self.begun(title)
-        pdf = Prawn::Document.new(skip_page_creation: true, info: { Title: title, Creator: "Nimble Eyelet" })
+      # @param dialect [Dialect]
+      # @return [Pages] without a page
+      def self.begun(title, dialect = Dialect::USUAL)
+        pdf = Pages.new(skip_page_creation: true, info: { Title: title, Creator: "Nimble Eyelet" })
+        pdf.dialect = dialect
         pdf.font_families.update("Strip" => { normal: FONT })
         root = pdf.state.store.root.data
-        root[:Lang] = PDF::Core::LiteralString.new("en-GB")
+        root[:Lang] = PDF::Core::LiteralString.new(LANGUAGES.fetch(dialect.words))
         root[:ViewerPreferences] = { PrintScaling: :None, DisplayDocTitle: true }
         pdf
       end

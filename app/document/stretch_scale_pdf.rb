@@ -18,7 +18,7 @@ module NimbleEyelet
       PAGE = StripPdf::PAPERS.fetch("a4")
 
       # @return [String]
-      def render = Paper.of("Stretch scale", [self])
+      def render(dialect = Dialect::USUAL) = Paper.of("Stretch scale", [self], dialect)
 
       # @param pdf [Prawn::Document]
       # @return [void]

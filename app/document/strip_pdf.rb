@@ -44,7 +44,7 @@ module NimbleEyelet
       def tile = @page[1] - (2 * MARGIN) - HEAD
 
       # @return [String] PDF, the same bytes for the same strip
-      def render = Paper.of(@title, [self])
+      def render(dialect = Dialect::USUAL) = Paper.of(@title, [self], dialect)
 
       # @param pdf [Prawn::Document]
       # @return [void]

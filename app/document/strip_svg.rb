@@ -6,6 +6,7 @@
 #   Document::StripSvg.new(strip, "front placket").render   # => String, an SVG file
 
 require "cgi"
+require_relative "../dialect"
 require_relative "strip"
 
 module NimbleEyelet
@@ -25,8 +26,10 @@ module NimbleEyelet
         @offset = 0
       end
 
+      # @param dialect [Dialect] of whoever reads it
       # @return [String]
-      def render
+      def render(dialect = Dialect::USUAL)
+        @dialect = dialect
         @strip.sides.each_with_index do |strip, index|
           @right = index * (wide + MARGIN)
           draw_head(strip)
@@ -61,7 +64,7 @@ module NimbleEyelet
 
       def text(x, y, words, size)
         add "<text x=\"#{beside(x)}\" y=\"#{down(y)}\" font-size=\"#{size}\" " \
-            "font-family=\"sans-serif\" fill=\"black\" stroke=\"none\">#{CGI.escapeHTML(words)}</text>"
+            "font-family=\"sans-serif\" fill=\"black\" stroke=\"none\">#{CGI.escapeHTML(@dialect.say(words))}</text>"
       end
 
       private

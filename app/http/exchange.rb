@@ -4,6 +4,7 @@
 # remembered until what they hang on changes.
 
 require "json"
+require_relative "../dialect"
 require_relative "../document/separated"
 require_relative "../problem"
 require_relative "../store/errors"
@@ -48,8 +49,11 @@ module NimbleEyelet
       def drawn(*hangs_on, &)
         return DRAWING.synchronize(&) if hangs_on.empty?
 
-        settings.prints.of([request.path_info, request.query_string, *hangs_on]) { DRAWING.synchronize(&) }
+        settings.prints.of([request.path_info, request.query_string, dialect, *hangs_on]) { DRAWING.synchronize(&) }
       end
+
+      # How this browser's person likes to read, for prints.
+      def dialect = @dialect ||= Dialect.of(request.cookies[Dialect::COOKIE])
 
       def json(value, status: 200)
         content_type :json

@@ -23,7 +23,7 @@ module NimbleEyelet
         app.get(%r{#{AT}/record\.pdf}o) do |slug, id|
           garment = garment_printed(slug, id, "record")
           drawn(stamps.garment(slug, garment.id), garment.closures.map(&:unit)) do
-            record_of(garment, garment.name).render
+            record_of(garment, garment.name).render(dialect)
           end
         end
         # The shopping list counts the stash, so it is drawn each time.
@@ -49,7 +49,7 @@ module NimbleEyelet
           parts = garment.closures.select { |one| one.sheet.layout }.flat_map { |one| sheets_of(one, paper) }
           list = Document::SuppliesPdf.new("#{garment.name}: shopping list", supplies_of("garments", garment.id).last,
                                            Presenter.new(workroom.unit))
-          pdf = Document::Paper.begun(garment.name)
+          pdf = Document::Paper.begun(garment.name, dialect)
           # One after the other: whoever prints a single sheet meanwhile does not wait for all of these.
           [list, *parts, record_of(garment, "#{garment.name}: record")].each { |part| drawn { part.draw_pages(pdf) } }
           drawn { pdf.render }

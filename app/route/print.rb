@@ -37,7 +37,7 @@ module NimbleEyelet
           raise Refusal, sheet.faults unless sheet.layout
 
           sends("#{way.name}.pdf", of: closure.called)
-          drawn { Document::WayPdf.new(sheet, present, title: closure.called).render }
+          drawn { Document::WayPdf.new(sheet, present, title: closure.called).render(dialect) }
         end
 
         def printed(slug, id, name, format)
@@ -49,7 +49,7 @@ module NimbleEyelet
           strip = strip_of(closure, sheet)
           sends("#{name}.#{format}", of: closure.called)
           drawn(stamps.closure(slug, closure.id), present.unit) do
-            yield(strip, closure.called).render
+            yield(strip, closure.called).render(dialect)
           end
         end
       end

@@ -39,11 +39,11 @@ module NimbleEyelet
           closure = in_its_unit(closures.find(number(params["id"])))
           sends("card.pdf", of: closure.called)
           held = View::SwatchView.held(closure.sheet, present)
-          drawn { Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held).render }
+          drawn { Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held).render(dialect) }
         end
         app.get("/api/stretch-scale.pdf") do
           content_type "application/pdf"
-          drawn("the same for all") { Document::StretchScalePdf.new.render }
+          drawn("the same for all") { Document::StretchScalePdf.new.render(dialect) }
         end
         app.post("/api/workrooms/:slug/feel") { json(feel(body_hash)) }
       end

@@ -26,7 +26,7 @@ module NimbleEyelet
           if format == "csv"
             table(View::SuppliesView.csv(found, present))
           else
-            drawn { Document::SuppliesPdf.new(title, found, present).render }
+            drawn { Document::SuppliesPdf.new(title, found, present).render(dialect) }
           end
         end
         app.get(AT) do |slug, whose, id|

@@ -81,7 +81,7 @@ module NimbleEyelet
           leaf = book.find(uuid(entry))
           whose = leaf.closure ? "#{leaf.garment[:name]}: #{leaf.closure[:name]}" : ""
           sends("test hole.pdf", of: whose)
-          drawn { Document::SwatchPdf.new(leaf, present, title: whose.empty? ? "Test hole" : whose).render }
+          drawn { Document::SwatchPdf.new(leaf, present, title: whose.empty? ? "Test hole" : whose).render(dialect) }
         end
 
         # One swatch after the other, so that none but that one is held.

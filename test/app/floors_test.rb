@@ -6,7 +6,7 @@ require_relative "../support/leanings"
 # The application in floors: a room leans only on rooms of lower floors, and on the core.
 class FloorsTest < AppTest
   APP = File.expand_path("../../app", __dir__)
-  APP_FLOORS = [%w[presenter problem memo], %w[field], %w[form device], %w[store], %w[view document], %w[route],
+  APP_FLOORS = [%w[presenter problem memo dialect], %w[field], %w[form device], %w[store], %w[view document], %w[route],
                 %w[http], %w[server]].freeze
 
   def test_a_room_leans_only_on_rooms_of_lower_floors

@@ -4,6 +4,7 @@ require "json"
 require "open3"
 require "prism"
 require "yaml"
+require_relative "../../app/dialect"
 require_relative "said"
 require_relative "word_list"
 
@@ -62,6 +63,10 @@ module NimbleEyelet
       def self.read = YAML.safe_load_file(FILE)
 
       def self.write(words = now) = File.write(FILE, HEAD + YAML.dump(words, line_width: -1).delete_prefix("---\n"))
+
+      # The table of words that the browser reads.
+      def self.american = "#{JSON.pretty_generate(Dialect::AMERICAN)}\n"
+      def self.write_american = File.write("#{ROOT}/web/src/ui/american.json", american)
 
       # @param screens [Hash{String => Array<String>}]
       # @return [Array<String>] names whose words stand on no screen and in no step

@@ -1,9 +1,11 @@
 <script lang="ts">
   // How everything is shown on this device.
   import { Moon, Sun } from '@lucide/svelte';
+  import { dialect } from './dialect.svelte';
   import { display, type Hand, type TextSize } from './display.svelte';
   import Menu from './Menu.svelte';
   import type { MenuGroup } from './menu';
+  import type { Numbers, Words } from './say';
 
   const SIZES: { key: TextSize; name: string }[] = [
     { key: 'usual', name: 'Usual' },
@@ -13,6 +15,14 @@
   const HANDS: { key: Hand; name: string }[] = [
     { key: 'right', name: 'Right-handed' },
     { key: 'left', name: 'Left-handed' },
+  ];
+  const WORDS: { key: Words; name: string }[] = [
+    { key: 'british', name: 'British' },
+    { key: 'american', name: 'American' },
+  ];
+  const NUMBERS: { key: Numbers; name: string }[] = [
+    { key: 'point', name: 'With a point: 18.5' },
+    { key: 'comma', name: 'With a comma: 18,5' },
   ];
   let groups = $derived<MenuGroup[]>([
     {
@@ -36,6 +46,22 @@
         ...hand,
         here: hand.key === display.hand,
         pick: () => display.lead(hand.key),
+      })),
+    },
+    {
+      title: 'Words',
+      items: WORDS.map((words) => ({
+        ...words,
+        here: words.key === dialect.words,
+        pick: () => dialect.speak(words.key, dialect.numbers),
+      })),
+    },
+    {
+      title: 'Numbers',
+      items: NUMBERS.map((numbers) => ({
+        ...numbers,
+        here: numbers.key === dialect.numbers,
+        pick: () => dialect.speak(dialect.words, numbers.key),
       })),
     },
   ]);

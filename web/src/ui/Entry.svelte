@@ -1,6 +1,7 @@
 <script lang="ts">
   // An input that shows what is saved, but leaves alone what somebody is in the middle of typing.
   import type { HTMLInputAttributes } from 'svelte/elements';
+  import { dialect } from './dialect.svelte';
 
   let {
     value,
@@ -31,7 +32,7 @@
   autocomplete="off"
   spellcheck="false"
   {...rest}
-  value={draft ?? value}
+  value={draft ?? dialect.figure(value)}
   oninput={(event) => {
     draft = event.currentTarget.value;
     type(draft);

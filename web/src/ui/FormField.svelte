@@ -1,5 +1,7 @@
 <script lang="ts">
   // A labelled input of a form that is saved as a whole.
+  import { dialect } from './dialect.svelte';
+
   let {
     label,
     path,
@@ -22,6 +24,7 @@
   } = $props();
 
   const id = $props.id();
+  let typing = $state(false);
 </script>
 
 <div class={['flex flex-col gap-0.5', wide ? 'w-full max-w-md' : choices ? 'max-w-full min-w-36' : 'w-36']}>
@@ -46,8 +49,13 @@
       class={['input w-full bg-base-100 px-2 text-lg', fault && 'input-error']}
       aria-invalid={fault ? 'true' : undefined}
       aria-describedby={fault || hint ? `${id}-note` : undefined}
-      bind:value
-      oninput={() => changed?.()}
+      value={typing ? value : dialect.figure(value ?? '')}
+      oninput={(event) => {
+        typing = true;
+        value = event.currentTarget.value;
+        changed?.();
+      }}
+      onblur={() => (typing = false)}
     />
   {/if}
   {#if fault}

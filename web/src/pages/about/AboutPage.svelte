@@ -15,7 +15,7 @@
 
 <Page title="About" failed={asked.isError ? 'The server does not answer. Trying again…' : ''}>
   <h1 class="text-4xl font-semibold">Nimble Eyelet</h1>
-  <p class="mt-1 text-secondary" data-version>Version {about?.version ?? ''}</p>
+  <p class="mt-1 text-secondary" data-version data-as-is>Version {about?.version ?? ''}</p>
   <p class="mt-4 max-w-prose">It plans buttonholes, helps to test and sew them, and remembers what worked.</p>
   <h2 class="mt-6 text-xl font-semibold">Your data</h2>
   <p class="mt-1 max-w-prose">Everything you type stays on your own server.</p>
