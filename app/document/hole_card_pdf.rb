@@ -34,7 +34,7 @@ module NimbleEyelet
       end
 
       # @return [String] PDF of the card and of the marks
-      def render = Paper.of(@title, [self])
+      def render(dialect = Dialect::USUAL) = Paper.of(@title, [self], dialect)
 
       # @param pdf [Prawn::Document]
       # @return [void]
@@ -76,12 +76,12 @@ module NimbleEyelet
         y = StripPdf::HEAD + AROUND + gap.to_f
         pen.line(-6, y, @strip.cloth_width + 6, y, :join)
         pen.text(@strip.cloth_width + 2, y + 4, "the next mark, #{@strip.text(gap)} on:", 2.6)
-        pen.text(@strip.cloth_width + 2, y + 8, "to check by; mark from the top edge", 2.6)
+        pen.text(@strip.cloth_width + 2, y + 8, "to check by; mark from the #{@strip.measured_from}", 2.6)
       end
 
       # Down the page and then beside it.
       def marks(pen)
-        pen.text(0, 4, "#{@title}: marks from the top edge", 4.5)
+        pen.text(0, 4, "#{@title}: marks from the #{@strip.measured_from}", 4.5)
         pen.text(0, 9, "Lay the tape on the whole run once, its end at the top finished edge, and read every mark off it.", 3)
         rows = ((room - 20) / ROW).floor
         @strip.holes.each_with_index do |hole, index|

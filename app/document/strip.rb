@@ -72,7 +72,7 @@ module NimbleEyelet
         @labels = StripLabels.new(cloth_width)
         StripCloth.new(self, @layout.run).draw(pen)
         @layout.holes.each { |hole| @side == :overlap ? draw_hole(pen, hole) : draw_cross(pen, hole) }
-        beside(9, 3, "measured from the top edge", 2.6)
+        beside(9, 3, "measured from the #{measured_from}", 2.6)
         beside(9, @length - 1, "end of the edge, #{text(@layout.run.run_length)}", 2.6)
         @labels.draw(pen)
       end
@@ -99,6 +99,9 @@ module NimbleEyelet
 
       # @return [String] what is sewn: a hole or a tack
       def sewn = @button.sewn
+
+      # @return [String] the end that every place is measured from
+      def measured_from = @layout.run.measured_from
 
       # @return [Array<Strip>] this, and the other side where something is buttoned to it
       def sides = fastens? ? [self, underlap] : [self]

@@ -38,7 +38,7 @@ module NimbleEyelet
         section(pdf, "Figures", @figures.values.map { |one| "#{one.name}: #{@present.words(one.value)}" })
         section(pdf, "First", words(@way.once(@given))) if @way.once(@given).any?
         section(pdf, "At every place", words(@way.beats(@given)))
-        section(pdf, "From the top edge", [@places.map { |hole| @present.words(hole.at) }.join(" · ")])
+        section(pdf, "From the #{@sheet.plan.placket.measured_from}", [@places.map { |hole| @present.words(hole.at) }.join(" · ")])
       end
 
       def words(says) = says.each_with_index.map { |one, index| "#{index + 1}  #{@present.words(one)}" }

@@ -16,8 +16,8 @@ module NimbleEyelet
           edge: edge(layout.edge, present), **GAPS.to_h { |gap| [gap, present.length(layout[gap])] },
           grid: present.length(layout.run.grid_ruler.step),
           binding: layout.binding.map { |demand| present.words(demand) }, unseen: present.length(Placket::UNSEEN),
-          marking: sheet.plan.cloth.marking, because: present.reasons(layout.because),
-          cautions: present.cautions(layout.cautions) }
+          marking: sheet.plan.cloth.marking, measured_from: layout.run.measured_from,
+          because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
       end
 
       GAPS = %i[mean_gap smallest_gap largest_gap evenness].freeze

@@ -78,7 +78,8 @@ module NimbleEyelet
         sheet = closure.sheet
         { id: closure.id, name: closure.plan.name, **called(closure.plan.button), garment: closure.garment_name,
           unit: closure.unit.to_s,
-          run_length: sheet.plan.placket.run_length.to_f, holes: holes(sheet, Presenter.new(closure.unit)),
+          run_length: sheet.plan.placket.run_length.to_f, measured_from: sheet.plan.placket.measured_from,
+          holes: holes(sheet, Presenter.new(closure.unit)),
           **so_far(sheet.progress), with: PlainValue.dump_all(sheet.sewn_with),
           waits: (waits(closure) if record.waiting.include?(closure)) }
       end

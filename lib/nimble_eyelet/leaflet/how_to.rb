@@ -37,7 +37,7 @@ module NimbleEyelet
            ["mark", Sentence["Too tight? Add %s. It slips out? Take %s away.", Length.mm(1r / 2), Length.mm(1r / 2)]]]),
       row("placket", "How to find the places",
           [["try-on", "Try it on. Put a pin where it pulls most: a button belongs there."],
-           ["mark", "Measure every place from the top edge, never from the place before."],
+           ["mark", "Measure every place from the same end, never from the place before."],
            ["pins", "Pin the strip along the edge and mark through it."],
            ["foot", "Seam in the way? The foot needs flat fabric behind and in front."]]),
       row("recipe", "How to set your machine",

@@ -66,8 +66,8 @@ module NimbleEyelet
       def self.end_cautions(run, button, holes)
         return [] if run.run_length < NARROW || !button.opens?
 
-        [["first", holes.first.from, "the top edge", "Move it down"],
-         ["last", run.run_length - holes.last.to, "the end of the edge", "Move it up"]]
+        [["first", holes.first.from, "the #{run.measured_from}", "Move it down"],
+         ["last", run.run_length - holes.last.to, "the other end", "Move it up"]]
           .filter_map { |which, free, edge, move| end_caution(which, free, edge, move, wanted(run)) }
       end
 

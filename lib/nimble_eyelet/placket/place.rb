@@ -14,7 +14,8 @@ module NimbleEyelet
     # fills - Hash of path to what is typed there, millimetres; says - String or Sentence, why
     # button - Length or nil, usual there; nil where it goes by the garment
     # tacked - Boolean, a place for bar tacks and not for holes
-    Place = Value.of(:key, :name, :says, fills: {}, button: nil, tacked: false)
+    # measured_from - String, the end that every place is measured from
+    Place = Value.of(:key, :name, :says, fills: {}, button: nil, tacked: false, measured_from: "top edge")
 
     said = ->(words, *millimetres) { Sentence[words, *millimetres.map { |number| Length.mm(number) }] }
 
@@ -29,7 +30,7 @@ module NimbleEyelet
                          "placket.grid" => "half_millimetre", "placket.extension" => "18" },
                 says: said.call("On the stand: across, at half its height, %s past the centre line; %s to %s above " \
                                 "the first on the front.", 3, 60, 75)),
-      Place.new(key: "cuff", name: "cuff", button: Length.mm(23r / 2),
+      Place.new(key: "cuff", name: "cuff", measured_from: "upper edge", button: Length.mm(23r / 2),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "60", "placket.count" => "1",
                          "placket.first" => "30",
                          "placket.extension" => "16" },
@@ -39,12 +40,12 @@ module NimbleEyelet
                 fills: { "placket.orientation" => "vertical", "placket.run_length" => "120", "placket.count" => "1",
                          "placket.first" => "60" },
                 says: said.call("In a sleeve slit: along, in the middle of its opening, for a button of %s to %s.", 9, 10)),
-      Place.new(key: "collar_point", name: "collar point", button: Length.mm(19r / 2),
+      Place.new(key: "collar_point", name: "collar point", measured_from: "upper edge", button: Length.mm(19r / 2),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "40", "placket.count" => "1",
                          "placket.first" => "20",
                          "placket.extension" => "16" },
                 says: said.call("At a collar point: across the corner, on its bisector, %s to %s from the tip.", 10, 12)),
-      Place.new(key: "waistband", name: "waistband", button: Length.mm(17),
+      Place.new(key: "waistband", name: "waistband", measured_from: "upper edge", button: Length.mm(17),
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "40", "placket.count" => "1",
                          "placket.first" => "20",
                          "placket.extension" => "20" },
@@ -58,18 +59,18 @@ module NimbleEyelet
                                 "anchor button has its hole on the button side's edge.", 3)),
       Place.new(key: "knit_band", name: "knit band", fills: { "placket.orientation" => "vertical" },
                 says: "On a knit band: along the ribs; never across narrow ribbing."),
-      Place.new(key: "tab", name: "tab, flap or strap",
+      Place.new(key: "tab", name: "tab, flap or strap", measured_from: "upper edge",
                 fills: { "placket.orientation" => "horizontal", "placket.run_length" => "50", "placket.count" => "1",
                          "placket.first" => "25",
                          "placket.extension" => "18" },
                 says: "On a tab: across, towards its end, where it is pulled."),
-      Place.new(key: "edge", name: "edge of a cover, bag or curtain", fills: { "placket.orientation" => "vertical" },
+      Place.new(key: "edge", name: "edge of a cover, bag or curtain", measured_from: "left-hand end", fills: { "placket.orientation" => "vertical" },
                 says: "Along an edge that is not worn: holes along it, evenly."),
-      Place.new(key: "belt_loops", name: "belt loops", tacked: true,
+      Place.new(key: "belt_loops", name: "belt loops", measured_from: "left-hand end", tacked: true,
                 fills: { "placket.orientation" => "vertical", "placket.extension" => "20", "button.diameter" => "9" },
                 says: said.call("Belt loops: a tack across each end of every loop, %s to %s long, as wide as the loop; none over a " \
                                 "seam that is thicker than the rest.", 8, 10)),
-      Place.new(key: "pocket_corners", name: "pocket corners", tacked: true,
+      Place.new(key: "pocket_corners", name: "pocket corners", measured_from: "left-hand end", tacked: true,
                 fills: { "placket.orientation" => "vertical", "placket.count" => "2", "placket.extension" => "20",
                          "button.diameter" => "7" },
                 says: said.call("At a pocket's upper corners, where it is torn: %s to %s long, over the end of its seam.", 6, 8)),
@@ -78,7 +79,7 @@ module NimbleEyelet
                          "placket.first" => "30",
                          "placket.extension" => "20", "button.diameter" => "12" },
                 says: said.call("At the lower end of a fly, through all layers: %s to %s long.", 10, 15)),
-      Place.new(key: "strap_ends", name: "ends of a strap or handle", tacked: true,
+      Place.new(key: "strap_ends", name: "ends of a strap or handle", measured_from: "left-hand end", tacked: true,
                 fills: { "placket.orientation" => "horizontal", "placket.extension" => "20",
                          "button.diameter" => "15" },
                 says: said.call("Where a strap or handle is sewn on: across its end, %s in from it, as long as the strap is wide.", 6))

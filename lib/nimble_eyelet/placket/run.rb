@@ -146,6 +146,7 @@ module NimbleEyelet
 
       def vertical? = orientation == "vertical"
       def usage = USES.fetch(use)
+      def measured_from = PLACES.fetch(place).measured_from
       def grid_ruler = Ruler.fetch(grid)
       def edge_distance = EDGE_SCHOOLS.fetch(edge)
       def gap_wished = wished_gap || usage.usual_gap

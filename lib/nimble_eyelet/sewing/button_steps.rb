@@ -71,7 +71,7 @@ module NimbleEyelet
         return "Close the edge. #{pointer} through each hole where the button will sit." unless by_plan?
 
         at = @order.layout.holes.map(&:button)
-        Sentence["Mark the buttons from the plan. From the top edge: #{at.map { '%s' }.join(', ')}.", *at]
+        Sentence["Mark the buttons from the plan. From the #{@order.layout.run.measured_from}: #{at.map { '%s' }.join(', ')}.", *at]
       end
 
       def marked_by_way

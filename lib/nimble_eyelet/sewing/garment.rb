@@ -92,16 +92,16 @@ module NimbleEyelet
 
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
         beyond = Sentence["Draw the line of each #{@order.noun} %s past both ends.", LINE_BEYOND]
-        how = "#{before_marking}With #{@order.cloth.marking}. Measure every #{@order.noun} from the top edge."
+        how = "#{before_marking}With #{@order.cloth.marking}. Measure every #{@order.noun} from the #{measured_from}."
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
                                              minds: [places, *on_lines, beyond, how],
-                                     says: Sentence["Mark #{holes} from the top edge, each %s #{@order.circle? ? 'across' : 'long'}.#{across}",
+                                     says: Sentence["Mark #{holes} from the #{measured_from}, each %s #{@order.circle? ? 'across' : 'long'}.#{across}",
                                                     @order.opening, *edges]], block: "row")
       end
 
       # Where nothing is cut there are places alone.
       def mark_places
-        how = "#{before_marking}With #{@order.cloth.marking}. Measure every place from the top edge, never from the one before."
+        how = "#{before_marking}With #{@order.cloth.marking}. Measure every place from the #{measured_from}, never from the one before."
         step("mark", Work::Operation["mark", hazards: tied, figures: marks, lasts: marked, minds: [places, how],
                                              says: "Mark #{@order.count} #{@order.count == 1 ? 'place' : 'places'} along the edge."],
              block: "row")
@@ -110,10 +110,12 @@ module NimbleEyelet
       # Gimp under stitches is no cord in this sense.
       def tied = @order.for_child && @order.button.form.tied ? %w[cords] : []
 
+      def measured_from = @order.layout.run.measured_from
+
       # Every place, to be read off in one go.
       def places
         at = @order.layout.holes.map(&:at)
-        Sentence["From the top edge: #{at.map { '%s' }.join(', ')}.", *at]
+        Sentence["From the #{measured_from}: #{at.map { '%s' }.join(', ')}.", *at]
       end
 
       # How far from the finished edge those lie that do not all lie across it.

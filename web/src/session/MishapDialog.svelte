@@ -16,10 +16,6 @@
   let { open = $bindable(), doc, step, places = [], wrong }: Props = $props();
 
   const id = $props.id();
-  const ASKED = {
-    place: 'Where does it lie, from the top edge?',
-    slit: 'How long is the slit now?',
-  } as Record<string, string>;
 
   let chosen = $state.raw<SessionMishap>();
   let measured = $state('');
@@ -29,7 +25,12 @@
   /** Which of the places. */
   let which = $state('');
   let rows = $derived(mishapsAt(doc, step));
-  let holes = $derived(doc.closures.find((one) => one.id === step.closure)?.holes ?? []);
+  let part = $derived(doc.closures.find((one) => one.id === step.closure));
+  let holes = $derived(part?.holes ?? []);
+  let asked = $derived<Record<string, string>>({
+    place: `Where does it lie, from the ${part?.measured_from ?? 'top edge'}?`,
+    slit: 'How long is the slit now?',
+  });
   const asksHole = (row: SessionMishap): boolean =>
     row.of_a_hole && step.hole === null && !step.key.startsWith('test') && holes.length > 0;
   $effect(() => {
@@ -86,13 +87,12 @@
         <label class="mb-3 block" for="{id}-hole">Which hole?</label>
         <select id="{id}-hole" class="select mb-3 w-48 bg-base-100 text-lg" bind:value={hole}>
           <option value="">Choose…</option>
-          {#each holes as one (one.number)}<option value={String(one.at)}
-              >{doc.closures.find((closure) => closure.id === step.closure)?.noun} {one.number}</option
+          {#each holes as one (one.number)}<option value={String(one.at)}>{part?.noun} {one.number}</option
             >{/each}
         </select>
       {/if}
       {#if chosen.asks}
-        <label for="{id}-measured" class="block">{ASKED[chosen.asks ?? '']}</label>
+        <label for="{id}-measured" class="block">{asked[chosen.asks ?? '']}</label>
         <input
           id="{id}-measured"
           data-measures

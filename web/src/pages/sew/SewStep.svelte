@@ -85,7 +85,9 @@
         >
           {figure.text}
           <span class="font-sans text-xl font-normal text-secondary"
-            >{picture.name === 'place' ? 'from the top edge' : (figure.label ?? '')}</span
+            >{picture.name === 'place' && closure
+              ? `from the ${closure.measured_from}`
+              : (figure.label ?? '')}</span
           >
         </p>
       {/if}

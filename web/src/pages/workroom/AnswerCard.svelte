@@ -38,7 +38,7 @@
       {/if}
       <p class="mt-2">
         <strong>{found.holes} {found.noun}{found.holes === 1 ? '' : 's'}</strong>, the first {found.first
-          .text} from the top edge{apart}.
+          .text} from the {found.measured_from}{apart}.
       </p>
       <div class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-1">
         {#each found.dials as item (item.key)}

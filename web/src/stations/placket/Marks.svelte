@@ -1,5 +1,5 @@
 <script lang="ts">
-  // Every mark, each from the top edge: what is measured with the tape.
+  // Every mark, each from the {layout.measured_from}: what is measured with the tape.
   import type { Sheet } from '../../api/client';
 
   type Props = {
