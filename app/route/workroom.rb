@@ -34,7 +34,9 @@ module NimbleEyelet
         app.post("/api/workrooms") do
           show_workroom(workrooms.begin(**WorkroomFields.read({ "name" => "" }.merge(body_hash))), status: 201)
         end
-        app.post("/api/workrooms/sample") { show_workroom(Store::Sample.new(db, now: settings.now).fresh, status: 201) }
+        app.post("/api/workrooms/sample") do
+          show_workroom(Store::Sample.new(db, now: settings.now, album: settings.album).fresh, status: 201)
+        end
       end
 
       def self.one(app)

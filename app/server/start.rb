@@ -98,8 +98,9 @@ module NimbleEyelet
         aside = Store::Database.aside(url)
         Store::Database.migrate(db)
         Store::WasteBasket.empty(db)
-        sweep(db)
-        puts "Filled in the sample workroom." if Store::Sample.new(db).first
+        album = Store::Album.of(ENV, Http::Web::PHOTOS)
+        sweep(db, album)
+        puts "Filled in the sample workroom." if Store::Sample.new(db, album: album).first
         @live = Http::Live.new(url)
         app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live,
                                     origins: @origins, keeping: PackedBackup.of(url, @var, own: @url.nil?))
@@ -111,8 +112,7 @@ module NimbleEyelet
       end
 
       # A store of photos that is away keeps nobody from sewing.
-      def sweep(db)
-        album = Store::Album.of(ENV, Http::Web::PHOTOS)
+      def sweep(db, album)
         Store::Photos.sweep(db, album)
         Store::GarmentPhotos.sweep(db, album)
       rescue StandardError => e

@@ -9,6 +9,7 @@
 require "yaml"
 require_relative "../form/closure_form"
 require_relative "closures"
+require_relative "garment_photos"
 require_relative "sample_story"
 require_relative "workrooms"
 
@@ -20,8 +21,10 @@ module NimbleEyelet
       # @param db [Sequel::Database]
       # @param story [Boolean] whether it lies there in the middle of the work, or as planned and never sewn
       # @param now [Time]
-      def initialize(db, story: true, now: Time.now, folder: FOLDER)
+      # @param album [Album, nil] where its photos go; nowhere leaves them out
+      def initialize(db, story: true, now: Time.now, folder: FOLDER, album: nil)
         @db = db
+        @album = album
         @story = story
         @now = now
         @folder = folder
@@ -50,7 +53,7 @@ module NimbleEyelet
           end
           read("stabilisers").each { |row| add("stabilisers", row) }
           read("garments").each { |garment| add_garment(garment, machines) }
-          read("story").each { |part| SampleStory.new(@workroom, part, now: @now).happen } if @story
+          read("story").each { |part| happen(part) } if @story
           @workroom
         end
       end
@@ -58,6 +61,20 @@ module NimbleEyelet
       private
 
       def read(name) = YAML.safe_load_file(File.join(@folder, "#{name}.yml"))
+
+      def happen(part)
+        SampleStory.new(@workroom, part, now: @now).happen
+        show(part) if @album && part["photo"]
+      end
+
+      # A store of photos that is away leaves the sample without them.
+      def show(part)
+        image = @album.read(File.binread(File.join(@folder, part["photo"])))
+        garment = @scope[:garments].where(name: part.fetch("garment")).get(:id)
+        GarmentPhotos.new(@scope, @album).add(garment, image)
+      rescue SystemCallError, Shrine::Error
+        nil
+      end
 
       def add(table, row)
         @scope.insert(table.to_sym, row.transform_keys(&:to_sym))

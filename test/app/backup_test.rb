@@ -82,14 +82,14 @@ class BackupTest < AppTest
     in_folder do |file|
       said = backup.write(file).to_s
 
-      assert_match(/\A1 workroom, 9 closures, last changed \d{4}-/, said)
+      assert_match(/\A1 workroom, 12 closures, last changed \d{4}-/, said)
       assert_equal said, backup.look(file).to_s
       db[:closures].where(id: 3).delete
       db.disconnect
       copy = "#{file}.before"
       backup.read(file, copy: copy)
 
-      assert_equal [9, 8], [backup.present.closures, backup.look(copy).closures]
+      assert_equal [12, 11], [backup.present.closures, backup.look(copy).closures]
     end
   end
 
@@ -114,7 +114,7 @@ class BackupTest < AppTest
                                        File.expand_path("../../bin/restore", __dir__), file, "--yes")
 
         assert_predicate status, :success?, said
-        assert_equal 9, backup.present.closures
+        assert_equal 12, backup.present.closures
         assert_equal "a photo", File.read(File.join(File.dirname(file), "photos", "a.jpg"))
       end
     end

@@ -265,7 +265,7 @@ class GarmentTest < AppTest
 
       assert_includes [400, 422], last_response.status
       assert_includes problem["detail"], why
-      assert_equal 7, garments.size, why
+      assert_equal 10, garments.size, why
     end
   end
 

@@ -70,7 +70,7 @@ class HostileTest < AppTest
       assert_answered "#{verb} #{path} as a form", refused: true
     end
 
-    assert_equal 9, db[:closures].count
+    assert_equal 12, db[:closures].count
   end
 
   def test_what_is_not_there_is_not_found
@@ -108,7 +108,7 @@ class HostileTest < AppTest
       assert_equal 403, last_response.status, "#{verb} #{path}"
     end
 
-    assert_equal [before, 9, 10], [db[:revisions].count, db[:closures].count, db[:buttons].count]
+    assert_equal [before, 12, 12], [db[:revisions].count, db[:closures].count, db[:buttons].count]
   end
 
   def test_queries_that_make_no_sense

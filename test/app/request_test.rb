@@ -29,7 +29,7 @@ class RequestRouteTest < AppTest
       found["chips"].each { |chip| assert_chip kept, chip }
     end
 
-    assert_equal LINES.size + 9, db[:closures].count
+    assert_equal LINES.size + 12, db[:closures].count
   end
 
   # Nothing is kept by asking; a guessed thickness gives a range and no chance, a measured one a chance.
@@ -37,7 +37,7 @@ class RequestRouteTest < AppTest
     guessed = ask(LINES.first)
     measured = ask(LINES.first, { "button.thickness" => "2.5" })
 
-    assert_equal 9, db[:closures].count
+    assert_equal 12, db[:closures].count
     assert_equal ["button.thickness", "usual"], guessed["chips"].first.values_at("path", "origin")
     assert_nil guessed["answer"]["chance"]
     assert_operator guessed["answer"]["range"]["from"]["mm"], :<, guessed["answer"]["range"]["to"]["mm"]
@@ -97,7 +97,7 @@ class RequestRouteTest < AppTest
     call(:post, "/api/workroom/request", { text: "shirt", chosen: { "button.thickness" => "wide" } })
 
     assert_status 422
-    assert_equal 9, db[:closures].count
+    assert_equal 12, db[:closures].count
     call(:post, "/api/workroom/request", { text: "shirt", chosen: { "placket.pins" => "x" } })
 
     assert_status 422

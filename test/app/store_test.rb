@@ -107,7 +107,7 @@ class StoreTest < AppTest
 
   def test_demo_fills_only_an_empty_database
     refute Store::Sample.new(db).first
-    assert_equal 9, db[:closures].count
+    assert_equal 12, db[:closures].count
   end
 
   private

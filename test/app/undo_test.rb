@@ -101,7 +101,7 @@ class UndoTest < AppTest
 
   def test_undo_to_a_machine_that_was_removed_is_a_clear_answer_and_a_way_on
     save({ machine: { id: 2 } }, id: SMOCK)
-    db[:closures].where(id: 2).update(machine_id: 2)
+    db[:closures].where(machine_id: 4).exclude(id: SMOCK).update(machine_id: 2)
     call(:delete, "/api/machines/4", nil, "HTTP_IF_MATCH" => '"1"')
 
     assert_status 204

@@ -46,7 +46,7 @@ class WorkroomTest < AppTest
     fresh = call(:post, "/api/workrooms/sample")
 
     assert_equal ["marsh-walk-2", true], fresh.values_at("slug", "sample")
-    assert_equal(9, fresh["garments"].sum { |garment| garment["closures"].size })
+    assert_equal(12, fresh["garments"].sum { |garment| garment["closures"].size })
     call(:post, "#{HOME}/taken-back")
 
     assert_equal "21 mm", closure["plan"]["button.diameter"]["text"], "as it was left"

@@ -42,7 +42,7 @@ class OwnWorkroomTest < BrowserTest
     strip = URI(find_link(said("print.strip_as_pdf", "A4"))[:href]).path
 
     assert_equal "%PDF-", call(:get, strip)[0, 5]
-    assert_equal 9, db[:closures].where(workroom_id: 1).count, "the sample is as it was"
+    assert_equal 12, db[:closures].where(workroom_id: 1).count, "the sample is as it was"
     visit "/w/marsh-walk"
 
     assert_no_text "oilskin jacket"

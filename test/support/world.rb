@@ -44,7 +44,7 @@ module NimbleEyelet
         @cluster = Server::Cluster.new(File.join(@folder, "postgres"), throwaway: true).start
         @db = Store::Database.connect(@cluster.database(NAME))
         Store::Database.migrate(@db)
-        Store::Sample.new(@db, story: story).first
+        Store::Sample.new(@db, story: story, album: album).first
         @first = FirstDay.new(@cluster, NAME)
       end
 
@@ -53,8 +53,10 @@ module NimbleEyelet
 
       def app(**options)
         Http::Web.application(db: @db, log: ENV.fetch("NIMBLE_EYELET_LOG", nil) && $stderr,
-                              album: Store::Album.in(File.join(@folder, "photos")), **options)
+                              album: album, **options)
       end
+
+      def album = @album ||= Store::Album.in(File.join(@folder, "photos"))
 
       # @return [String] address of a real server in this process
       def serve(port: 0)
