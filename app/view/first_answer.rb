@@ -63,7 +63,8 @@ module NimbleEyelet
 
       def self.places(layout, present)
         { holes: layout.holes.size, first: present.length(layout.holes.first.at),
-          measured_from: layout.run.measured_from, gap: present.length(layout.smallest_gap), widest: present.length(layout.largest_gap) }
+          measured_from: layout.run.measured_from, gap: present.length(layout.smallest_gap),
+          widest: present.length(layout.largest_gap) }
       end
 
       def self.settings(sheet, present)

@@ -15,6 +15,7 @@ require_relative "../length/ruler"
 require_relative "../spacing/demands"
 require_relative "../typing/limit"
 require_relative "../value"
+require_relative "place"
 
 module NimbleEyelet
   module Placket
