@@ -37,7 +37,7 @@ class DemoTest < AppTest
     ["boiled-wool vest", "front"] =>
       ["22.28 mm", "26.5 mm", "31.5 mm", "easy", "by hand with zigzag", "grooved satin foot", "5 mm", "0.5 mm",
        [16, 144, 272, 400], "by hand"],
-    ["silk blouse", "back neck"] =>
+    ["silk blouse", "front"] =>
       ["18.85 mm", "20 mm", "20 mm", "snug", "one round end and a bar tack", "buttonhole foot (the sledge)", "3.5 mm", "0.4 mm",
        [20, 48, 76, 104, 133, 162, 191, 220], "by hand"]
   }.freeze

@@ -95,13 +95,13 @@ class KeptTest < BrowserTest
     click_button said("stash_form.put_it_in_the")
 
     assert_selector "main li", text: "marsh pearl"
-    assert_equal 11, db[:buttons].count
+    assert_equal 13, db[:buttons].count
   end
 
   def test_counting_a_button_that_another_tab_counted_shows_what_is_there
     visit "#{ROOM}/stash"
 
-    assert_selector "main li", count: 10
+    assert_selector "main li", count: 12
     db[:buttons].where(name: "oyster 24").update(owned: 40, revision: 9)
     click_button said("stash_row.one_more", "oyster 24")
 
@@ -187,7 +187,7 @@ class KeptTest < BrowserTest
       end
     end
 
-    assert_equal 7, db[:garments].count
+    assert_equal 10, db[:garments].count
   end
 
   def test_a_habit_that_cannot_be_is_refused_beside_its_field

@@ -16,7 +16,7 @@ class WorkroomPageTest < BrowserTest
   def test_a_file_is_looked_through_before_it_is_brought_in
     visit "#{ROOM}/stash"
 
-    assert_selector "main li", count: 10
+    assert_selector "main li", count: 12
     click_button said("shelf_page.from_a_file")
     rows = "marsh pearl,flat,two_holes,13,3,4\nflawed,flat,two_holes,,3,1\n"
     file("name,shape,attachment,diameter_mm,thickness_mm,owned\n#{rows}") do |path|

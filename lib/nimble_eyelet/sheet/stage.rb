@@ -53,7 +53,16 @@ missing: nil)
 
     # @param button [Button]
     # @return [String]
-    def question_for(button) = button.opens? ? question : OF_A_TACK.fetch(word, button.of_sewn(question))
+    #
+    # @param way [Otherways::Way, nil] how it is closed instead of by a hole sewn by machine
+    # @return [String]
+    def question_for(button, way = nil)
+      return BY_ANOTHER_WAY.fetch(word) if way && BY_ANOTHER_WAY.key?(word)
+
+      button.opens? ? question : OF_A_TACK.fetch(word, button.of_sewn(question))
+    end
+
+    BY_ANOTHER_WAY = { "recipe" => "How does it close?" }.freeze
     # What is asked otherwise where nothing goes through.
     OF_A_TACK = { "button" => "How long is each tack?", "opening" => "How does it get its length?" }.freeze
 

@@ -37,7 +37,12 @@
     take: (event: PointerEvent, grip: Grip, at: number) => void;
   } = $props();
 
-  let button = $derived(geometry.at(hole.button.mm, geometry.edge - geometry.far));
+  let half = $derived(radius / geometry.scale);
+  let button = $derived(
+    geometry.looped
+      ? geometry.at(hole.at.mm, -half)
+      : geometry.at(hole.button.mm, geometry.edge - geometry.far),
+  );
   let farButton = $derived(geometry.at(hole.button.mm, geometry.edge + geometry.far));
   let label = $derived(geometry.at(hole.at.mm, geometry.reach));
   let caution = $derived(hole.cautions.length > 0);
@@ -100,7 +105,15 @@
       {/each}
     </g>
   {/if}
-  {#if ring}
+  {#if geometry.looped}
+    <path
+      d={geometry.loop(hole.at.mm, half)}
+      fill="none"
+      stroke={hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
+      stroke-width="4"
+      data-loop
+    />
+  {:else if ring}
     <circle
       cx={button[0]}
       cy={button[1]}

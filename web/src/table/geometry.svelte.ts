@@ -25,6 +25,23 @@ export class RunGeometry {
     private readonly holes: () => Hole[],
   ) {}
 
+  /** Whether it closes by loops at the edge. */
+  get looped(): boolean {
+    return this.plan['recipe.way']?.endsWith('_loop') ?? false;
+  }
+  /** How far loops reach beyond the edge, mm. */
+  private get out(): number {
+    return this.looped ? this.closure().sheet.button.largest.mm : 0;
+  }
+  /** Pixels beyond the finished edge. */
+  private get beyond(): number {
+    return Math.max(BEYOND, this.out * this.scale + 6);
+  }
+  /** Where the fabric begins, pixels beside the tape. */
+  private get start(): number {
+    return (this.lying ? 18 : TAPE) + (this.looped && !this.turned ? this.beyond : 0);
+  }
+
   private get plan() {
     return this.closure().plan;
   }
@@ -53,7 +70,7 @@ export class RunGeometry {
   get scale(): number {
     const along = this.lying ? this.width : this.height;
     const across = this.lying ? this.height - 34 : this.width - TAPE - FIGURES;
-    return Math.max(0.01, Math.min((along - 2 * PAD) / this.length, across / this.reach));
+    return Math.max(0.01, Math.min((along - 2 * PAD) / this.length, across / (this.reach + this.out)));
   }
   /** Whether the finished edge lies away from the tape: the fabric is seen right side up, its top at the start. */
   get turned(): boolean {
@@ -61,15 +78,17 @@ export class RunGeometry {
   }
   /** The garment goes on beyond what is drawn to scale: the cloth fills the room there is. */
   get clothWidth(): number {
-    const room = (this.lying ? this.height - 18 : this.width - TAPE) - (this.turned ? BEYOND : 0);
+    const room =
+      (this.lying ? this.height - 18 : this.width - TAPE) - (this.turned || this.looped ? this.beyond : 0);
     return Math.max(this.reach * this.scale, room);
   }
 
   /** Where something is drawn: mm down the run, mm in from the finished edge. */
   at(run: number, across: number): [number, number] {
     const far = PAD + run * this.scale;
-    const start = this.lying ? 18 : TAPE;
-    const aside = this.turned ? start + this.clothWidth - across * this.scale : start + across * this.scale;
+    const aside = this.turned
+      ? this.start + this.clothWidth - across * this.scale
+      : this.start + across * this.scale;
     return this.lying ? [far, aside] : [aside, far];
   }
 
@@ -98,14 +117,26 @@ export class RunGeometry {
     return { x1, y1, x2, y2 };
   }
 
+  /** A loop at the edge round a button of half so many mm, with its legs in the seam. */
+  loop(run: number, half: number): string {
+    const legs = half * 0.35;
+    const points = [
+      [run - legs, half * 0.6],
+      [run - legs, -half * 2.6],
+      [run + legs, -half * 2.6],
+      [run + legs, half * 0.6],
+    ].map(([along, across]) => this.at(along!, across!).join(' '));
+    return `M${points[0]} C${points[1]} ${points[2]} ${points[3]}`;
+  }
+
   /** A stretch over the whole width of the cloth, at least so many pixels long. */
   area(from: number, to: number, least = 0) {
     const size = Math.max((to - from) * this.scale, least);
     const middle = PAD + ((from + to) / 2) * this.scale;
-    const start = middle - size / 2;
+    const begins = middle - size / 2;
     return this.lying
-      ? { x: start, y: 18, width: size, height: this.clothWidth }
-      : { x: TAPE, y: start, width: this.clothWidth, height: size };
+      ? { x: begins, y: this.start, width: size, height: this.clothWidth }
+      : { x: this.start, y: begins, width: this.clothWidth, height: size };
   }
 
   /** The cut of a hole. */

@@ -50,7 +50,7 @@
 <textarea
   {id}
   class={['textarea w-full bg-base-100 text-base', fault && 'textarea-error']}
-  rows="3"
+  rows="2"
   maxlength="4000"
   placeholder="What to remember next time"
   aria-invalid={fault ? 'true' : undefined}

@@ -17,9 +17,16 @@
 </script>
 
 {#snippet card(way: (typeof ways.offered)[number])}
-  <li class={['max-w-2xl py-3', way.key !== ways.chosen && 'border-t border-base-300']} data-way={way.key}>
+  <li
+    class={[
+      'py-3',
+      way.key === ways.chosen ? 'max-w-5xl' : 'max-w-2xl',
+      way.key !== ways.chosen && 'border-t border-base-300',
+    ]}
+    data-way={way.key}
+  >
     <div class="flex flex-wrap items-start gap-4">
-      <WayPicture {way} />
+      <WayPicture {way} large={way.key === ways.chosen && ways.instead} />
       <div class="min-w-52 flex-1">
         {#if way.key === ways.chosen}<p>
             {ways.instead ? 'No hole is sewn by machine here.' : 'The holes are sewn by machine, as below.'} About

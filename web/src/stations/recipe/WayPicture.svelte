@@ -3,7 +3,7 @@
   import type { Sheet } from '../../api/client';
 
   type Way = Sheet['recipe']['ways']['offered'][number];
-  let { way }: { way: Way } = $props();
+  let { way, large = false }: { way: Way; large?: boolean } = $props();
 
   let mm = $derived(Object.fromEntries(way.figures.map((figure) => [figure.key, figure.value.mm])));
   let slit = $derived(mm['slit'] ?? 0);
@@ -24,7 +24,7 @@
 
 <svg
   viewBox="{-wide / 2} {-high / 2} {wide} {high}"
-  class="h-32 w-full max-w-xs border border-base-300 bg-base-200/40"
+  class={['w-full rounded-lg bg-base-200', large ? 'h-64 max-w-[27rem]' : 'h-32 max-w-xs']}
   role="img"
   aria-label="{way.name}: {way.figures.map((figure) => `${figure.name} ${figure.value.text}`).join(', ')}"
   data-way-picture={way.key}
