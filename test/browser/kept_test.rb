@@ -148,7 +148,7 @@ class KeptTest < BrowserTest
 
       assert_selector "[data-import]", text: "1500 #{said('import_panel.are_new')}"
     end
-    assert_text "1510 #{said('stash_page.kinds_of_button')}"
+    assert_text "1512 #{said('stash_page.kinds_of_button')}"
     assert_selector "main li", count: 60
     click_button said("stash_page.more")
 

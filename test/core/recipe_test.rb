@@ -15,6 +15,10 @@ class RecipeTest < CoreTest
     { "leather" => "straight_box", "knit" => "stretch", "sheer" => "round_end", "light_woven" => "two_tacks" }
       .each { |kind, style| assert_equal style, recipe(cloth: cloth(kind: kind)).style.value.key, kind }
     assert_equal "keyhole", recipe(cloth: cloth(kind: "pile"), button: button(attachment: "shank")).style.value.key
+    # Layers of wool want a thread shank, and it an eye; who wants the button flat wants none.
+    coat = { kind: "memory", cloth: cloth(kind: "heavy_woven", weight: 400r, thickness: mm(1.2), layers: 3) }
+
+    assert_equal(%w[keyhole two_tacks keyhole], [nil, mm(0), mm(4)].map { |shank| recipe(**coat, shank: shank).style.value.key })
     assert_equal "manual_zigzag", recipe(kind: "plain").style.value.key
     # A stepped machine has no stretch programme: the nearest it can do, and it says so.
     nearest = recipe(kind: "stepped", cloth: cloth(kind: "knit"))

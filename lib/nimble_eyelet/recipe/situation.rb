@@ -27,8 +27,9 @@ module NimbleEyelet
     FINE = 70
     # From this height a button wants room for its shank.
     THICK_BUTTON = Length.mm(5)
-    # Layers of so much want a thread shank of 2.5 mm.
+    # Layers of so much want a thread shank of 2.5 mm; one that is shorter by choice has nothing to seat.
     SHANKED_STACK = Length.mm(2)
+    SEATED_SHANK = Length.mm(5r / 2)
     # An eyelet has so much over what is drawn through it, and a bead all round that the needle has to swing across.
     ROUND_ROOM = Length.mm(1) + (RING_BEAD * 2)
 
@@ -38,10 +39,10 @@ module NimbleEyelet
     Experience = Value.of(cover: 0.0, tension: 0.0, balance: 0, width: 0.0, shared: "")
 
     # stabilisers - Array of keys of STABILISER_KINDS that are owned; stay_by - String, key of STAY_SCHOOLS, or nil for
-    #   the first
+    #   the first; shank - Length of thread that somebody wants under the button, or nil for what the layers want
     class Situation < Value.of(:button, :cloth, :thread, :machine, stabilisers: STABILISER_KINDS.keys,
                                experience: Experience.new,
-                              stay_by: nil)
+                              stay_by: nil, shank: nil)
       # @param style [String] key of STYLES
       # @return [Boolean] whether this machine can sew it
       def programme?(style)
@@ -61,7 +62,12 @@ module NimbleEyelet
       def fine? = cloth.type.fine || cloth.weight < FINE
       def thick_button? = button.fastens? && (button.shank? || button.height >= THICK_BUTTON)
       # A thread shank as high seats in an eye as a button's own does.
-      def thread_shank? = button.fastens? && cloth.type.heavy_wear && cloth.stack >= SHANKED_STACK
+      def thread_shank?
+        return false unless button.fastens?
+
+        shank ? shank >= SEATED_SHANK : cloth.type.heavy_wear && cloth.stack >= SHANKED_STACK
+      end
+
       def cord? = !button.fastens? && button.form.key == "cord"
 
       # A carriage foot takes flat and domed buttons up to its largest; in place of a ball a piece of card, up to the

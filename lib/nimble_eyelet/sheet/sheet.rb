@@ -180,7 +180,7 @@ module NimbleEyelet
 
     def situation
       Recipes::Situation.new(**made_of, stabilisers: @plan.stabilisers, experience: @lessons.experience,
-                                        stay_by: @plan.recipe.stay_by)
+                                        stay_by: @plan.recipe.stay_by, shank: @plan.attach.shank)
     end
 
     def made_of = @plan.to_h.slice(:button, :cloth, :thread, :machine)
