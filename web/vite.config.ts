@@ -95,6 +95,7 @@ const shell = VitePWA({
   },
   // The shell only, never what the interface answers.
   workbox: {
+    importScripts: ['/notice.js'],
     globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
     globIgnores: ['api-docs/**'],
     navigateFallback: '/index.html',

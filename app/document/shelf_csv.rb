@@ -9,6 +9,7 @@ require "csv"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
 require_relative "../form/shelf_form"
+require_relative "separated"
 require_relative "stash_csv"
 
 module NimbleEyelet
@@ -30,23 +31,46 @@ module NimbleEyelet
       end
 
       # @param kind [ShelfFields::Shelf]
-      # @param text [String]
+      # @param bytes [String] of a table of any spreadsheet
       # @return [Array<Row>]
       # @raise [Refusal] when this is no such file at all
-      def self.read(kind, text)
-        names = kind.fields.to_h { |name, field| [heading(name, field), name] }
-        table = CSV.parse(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF"), headers: true)
-        raise refused("A row of names comes first: #{names.keys.join(', ')}.") unless table.headers.include?("name")
+      def self.read(kind, bytes)
+        table = Separated.table(bytes)
+        names = headings(kind, table.headers)
+        unless names.value?("name")
+          wanted = kind.fields.map { |name, field| heading(name, field) }
+          raise refused("A row of names comes first: #{wanted.join(', ')}.")
+        end
         raise refused("At most #{MOST_ROWS} rows at once: split the file.") if table.size > MOST_ROWS
 
         form = Form::ShelfForm.new(kind, :mm)
-        table.each_with_index.map { |row, index| row(form, names, row, index + 2) }
-      rescue CSV::MalformedCSVError, ArgumentError
-        raise refused("This is no table of comma separated values in UTF-8.")
+        table.each_with_index.map { |row, index| row(form, names, row, index + 2, kind.fields) }
+      rescue CSV::MalformedCSVError, EncodingError, ArgumentError
+        raise refused("This is no table. Save it as CSV once more.")
       end
 
-      def self.row(form, names, row, number)
-        typed = names.to_h { |heading, name| [name, row[heading].to_s.sub(StashCsv::ESCAPED, "")] }
+      # @return [Hash{String => String}] name of a field by what the table calls it: by its own name or its label, with
+      #   its unit or without
+      def self.headings(kind, headers)
+        known = kind.fields.flat_map do |name, field|
+          [name, heading(name, field), field.label].map { |called| [plain(called), name] }
+        end.to_h
+        headers.compact.to_h { |called| [called, known[plain(called)]] }.compact
+      end
+
+      def self.plain(called) = called.downcase.tr("_", " ").sub(%r{[ ,]*\(?(?:mm|g/m²|g/m2|g m2|percent|%)\)?\s*\z}, "").strip
+
+      # A choice is known by its key or by its name.
+      def self.meant(field, cell)
+        return cell unless field.kind == :choice
+
+        field.choices.find { |key, name| [key, name.to_s].any? { |one| plain(one.to_s) == plain(cell) } }&.first || cell
+      end
+
+      def self.row(form, names, row, number, fields)
+        typed = names.to_h do |heading, name|
+          [name, meant(fields.fetch(name), row[heading].to_s.sub(StashCsv::ESCAPED, ""))]
+        end
         Row.new(number: number, name: typed["name"], values: form.read(typed), faults: [])
       rescue Refusal => e
         Row.new(number: number, name: typed["name"], values: nil, faults: e.faults)
@@ -60,7 +84,7 @@ module NimbleEyelet
       end
 
       def self.refused(why) = Refusal.field("file", "", why)
-      private_class_method :row, :heading, :cell, :refused
+      private_class_method :row, :heading, :headings, :plain, :meant, :cell, :refused
     end
   end
 end

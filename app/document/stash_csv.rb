@@ -12,6 +12,7 @@ require "stringio"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
 require_relative "../form/stash_form"
+require_relative "separated"
 
 module NimbleEyelet
   module Document
@@ -110,11 +111,7 @@ module NimbleEyelet
 
         private
 
-        # What spreadsheets call Unicode text begins with one of these.
-        WIDE = [[0xFF, 0xFE], [0xFE, 0xFF]].map { |mark| mark.pack("C2") }.freeze
-        private_constant :WIDE
-
-        def wide?(io) = io.read(2).then { |start| io.rewind && WIDE.include?(start&.b) }
+        def wide?(io) = io.read(2).then { |start| io.rewind && Separated::WIDE.include?(start&.b) }
 
         # @return [StringIO] UTF-16 as UTF-8
         # @raise [Refusal]
@@ -219,7 +216,7 @@ module NimbleEyelet
         # A choice by its key or by what it is called.
         def chosen(name, text)
           field = StashFields::ALL[name]
-          return text unless field&.kind == :choice && name != "colour"
+          return text unless field&.kind == :choice
 
           word = text.strip.downcase
           word = COUNTED.fetch(word[/\A([24])([ -]?holes?)?\z/, 1], word)

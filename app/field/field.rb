@@ -110,6 +110,9 @@ module NimbleEyelet
       choice: lambda do |field, text, _|
         field.choices.key?(text) ? text : raise(Refusal.field(field.path, text, "Choose one of: #{field.choices.keys.join(', ')}."))
       end,
+      colour: lambda do |field, text, _|
+        Buttons.colour_said(text) || raise(Refusal.field(field.path, text, "Choose a colour, or pick one such as #2e7d6b."))
+      end,
       named: lambda do |field, text, unit|
         field.choices.key(text) || OlderWords.key(field.path, text) || READERS.fetch(:text).call(field, text, unit)
       end,

@@ -13,7 +13,7 @@ module NimbleEyelet
     BUTTON = ClosureFields::ALL.select { |field| field.path.start_with?("button.") }
                                .to_h { |field| [field.path.delete_prefix("button."), field] }.freeze
     MORE = { "owned" => Field.new(path: "button.owned", kind: :whole, column: :owned, initial: "0", limit: StashButton::LIMITS[:owned]),
-             "colour" => Field.new(path: "button.colour", kind: :choice, column: :colour, initial: "shell", choices: Field.names(Buttons::COLOURS)),
+             "colour" => Field.new(path: "button.colour", kind: :colour, column: :colour, initial: "shell", choices: Field.names(Buttons::COLOURS)),
              "note" => Field.new(path: "button.note", kind: :text, column: :note) }.freeze
     ALL = BUTTON.merge(MORE).freeze
 

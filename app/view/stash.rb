@@ -20,7 +20,7 @@ module NimbleEyelet
         button = item.button
         { id: record.id, revision: record.revision, fields: fields(item, present), owned: item.owned, used: record.used,
           says: "#{button.form.name}, #{present.words(button.across)}", half_perimeter: present.length(button.half_perimeter),
-          picture: picture(button, Buttons::COLOURS.fetch(item.colour)) }
+          picture: picture(button, Buttons.colour(item.colour)) }
       end
 
       def self.picture(button, colour)

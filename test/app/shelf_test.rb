@@ -96,6 +96,19 @@ class ShelfTest < AppTest
     take_in("name,kind\r\nreed voile,sheer\r\n")
 
     assert_includes names, "reed voile"
+    # As other people's spreadsheets call and write it, to the last row.
+    foreign = "\uFEFFName;Kind;Thickness (mm);Weight, g/m²\r\n" \
+              "Leinen, grün;light woven;0,35;165\r\nLoden;PILE;1,8;420\r\n"
+    { "UTF-8" => foreign, "UTF-16" => foreign.delete_prefix("\uFEFF").encode("UTF-16"),
+      "tabs" => foreign.tr(";", "\t") }.each do |kind, table|
+      found = take_in(table.b, keep: "no")
+
+      assert_equal [0, 2], [found["bad"].size, found.values_at("new", "changed", "same").sum], kind
+      take_in(table.b)
+    end
+    linen = shelf(search: "Leinen")["items"].first["fields"]
+
+    assert_equal ["0.35 mm", "165"], linen.values_at("thickness", "weight").map(&:to_s)
     take_in("\"")
 
     assert_status 422

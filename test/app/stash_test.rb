@@ -47,8 +47,10 @@ class StashTest < AppTest
 
     assert_status 201
     assert_equal "#6c7480", button["picture"]["ink"]
-    changed = call(:put, "/api/stash/#{button['id']}", PEBBLE.merge("owned" => "8", "diameter" => "1/2"), "HTTP_IF_MATCH" => '"1"')
+    typed = { "owned" => "8", "diameter" => "1/2", "colour" => "#2E7D6B" }
+    changed = call(:put, "/api/stash/#{button['id']}", PEBBLE.merge(typed), "HTTP_IF_MATCH" => '"1"')
 
+    assert_equal "#2e7d6b", changed["picture"]["ink"]
     assert_equal [8, "12.7 mm", 2], [changed["owned"], changed["fields"]["diameter"], changed["revision"]]
     call(:put, "/api/stash/#{button['id']}", PEBBLE, "HTTP_IF_MATCH" => '"1"')
 

@@ -135,6 +135,9 @@ class SettingTest < CoreTest
 
       assert_operator bright.call(colour.ink) - bright.call(colour.rim), :>, 60, colour.name
     end
+    picked = Buttons.colour(Buttons.colour_said("#2E7D6B "))
+
+    assert_equal ["#2e7d6b", "#19453b", nil], [picked.ink, picked.rim, Buttons.colour_said("#2e7d")]
 
     assert_equal Buttons::COLOURS.size, Buttons::COLOURS.values.map(&:ink).uniq.size
   end

@@ -1,8 +1,10 @@
 # frozen_string_literal: true
 
-# Colour is what a button in the stash is drawn in: the materials and dyes of a button box, by name.
+# Colour is what a button in the stash is drawn in: the materials and dyes of a button box by name, or any colour that
+# somebody picked.
 #
-#   Buttons::COLOURS.fetch("horn").ink   # "#8c6f4a"
+#   Buttons.colour("horn").ink      # "#8c6f4a"
+#   Buttons.colour("#2e7d6b").rim   # "#19453b"
 
 require_relative "../value"
 
@@ -28,11 +30,25 @@ module NimbleEyelet
              "turquoise" => "blue", "burgundy" => "madder", "rust" => "madder", "lilac" => "purple",
              "transparent" => "clear" }.freeze
 
-    # @param text [String] as somebody says it
-    # @return [String, nil] key of a colour
+    # A colour that was picked: red, green and blue by two hexadecimal digits each.
+    PICKED = /\A#\h{6}\z/
+    # How much darker its rim is drawn.
+    RIM = 0.55
+
+    # @param text [String] as somebody says it, or picked it
+    # @return [String, nil] key of a colour, or the colour itself
     def self.colour_said(text)
       word = text.strip.downcase
-      COLOURS.key?(word) ? word : SAID[word]
+      COLOURS.key?(word) || word.match?(PICKED) ? word : SAID[word]
     end
+
+    # @param kept [String] key of a colour, or one that was picked
+    # @return [Colour]
+    def self.colour(kept)
+      COLOURS.fetch(kept) { Colour.new(key: kept, name: kept, ink: kept, rim: darker(kept)) }
+    end
+
+    def self.darker(ink) = "##{ink.scan(/\h{2}/).map { |part| format('%02x', (part.hex * RIM).round) }.join}"
+    private_class_method :darker
   end
 end

@@ -9,7 +9,7 @@ require_relative "../typing/limit"
 require_relative "../value"
 
 module NimbleEyelet
-  # colour - String, key of Buttons::COLOURS
+  # colour - String, key of Buttons::COLOURS or one that was picked
   class StashButton < Value.of(:button, owned: 0, colour: "shell", note: "")
     LIMITS = { owned: Typing::Limit.whole(0..10_000) }.freeze
 

@@ -61,6 +61,7 @@ module NimbleEyelet
       def heavy? = cloth.type.thick || (!cloth.type.knitted && cloth.weight >= HEAVY)
       def fine? = cloth.type.fine || cloth.weight < FINE
       def thick_button? = button.fastens? && (button.shank? || button.height >= THICK_BUTTON)
+
       # A thread shank as high seats in an eye as a button's own does.
       def thread_shank?
         return false unless button.fastens?

@@ -78,9 +78,10 @@ class DryNotice {
     this.ring();
     if ('Notification' in window && Notification.permission === 'granted') {
       // A phone shows notices only through its worker.
+      const notice = { body: part, tag: KEY, data: location.href };
       void navigator.serviceWorker?.ready
-        .then((worker) => worker.showNotification('Dry', { body: part, tag: KEY }))
-        .catch(() => new Notification('Dry', { body: part, tag: KEY }));
+        .then((worker) => worker.showNotification('Dry', notice))
+        .catch(() => new Notification('Dry', notice));
     }
   }
 

@@ -6,7 +6,7 @@
 
   let { kind, changed }: { kind: ShelfName; changed: () => Promise<void> } = $props();
 
-  let text = $state('');
+  let text = $state.raw<ArrayBuffer>();
   let looked = $state.raw<ShelfTaken>();
   let failed = $state('');
 
@@ -26,7 +26,7 @@
   }
 
   async function take(file: File): Promise<void> {
-    text = await file.text();
+    text = await file.arrayBuffer();
     await send('no');
   }
 </script>

@@ -39,6 +39,16 @@
   let form = $derived(workroom.catalogue?.measured.find((shape) => shape.key === typed.shape));
   const asks = (part: 'thickness' | 'width' | 'outline') => form?.parts.includes(part) ?? false;
 
+  let picked = $derived(typed.colour.startsWith('#'));
+  let colours = $derived<Choice[]>([
+    ...(workroom.catalogue?.colours ?? []),
+    ...(picked ? [{ key: typed.colour, name: 'picked', note: typed.colour }] : []),
+  ]);
+  /** What it is drawn in now. */
+  let ink = $derived(
+    picked ? typed.colour : (colours.find((one) => one.key === typed.colour)?.note ?? '#ece4d4'),
+  );
+
   type Asked = {
     name: keyof typeof BLANK;
     label: string;
@@ -50,7 +60,7 @@
     { name: 'name', label: 'Name', wide: true },
     { name: 'owned', label: 'How many' },
     { name: 'shape', label: 'Shape', choices: workroom.catalogue?.shapes ?? [] },
-    { name: 'colour', label: 'Colour', choices: workroom.catalogue?.colours ?? [] },
+    { name: 'colour', label: 'Colour', choices: colours },
     { name: 'attachment', label: 'Sewn on through', choices: workroom.catalogue?.attachments ?? [] },
   ]);
   const when = (so: boolean, ...fields: Asked[]): Asked[] => (so ? fields : []);
@@ -118,6 +128,21 @@
           wide={field.wide ?? false}
           {changed}
         />
+        {#if field.name === 'colour'}
+          <label class="flex flex-col gap-0.5 text-sm text-secondary"
+            >Any colour
+            <input
+              type="color"
+              class="h-10 w-14 cursor-pointer rounded border border-base-300 bg-base-100 p-1"
+              value={ink}
+              data-pick-colour
+              onchange={(event) => {
+                typed.colour = event.currentTarget.value;
+                changed();
+              }}
+            />
+          </label>
+        {/if}
       {/each}
     </div>
   {/each}
