@@ -105,9 +105,32 @@ const shell = VitePWA({
   },
 });
 
+/** What every page begins with, in one file. */
+const FRAME = /node_modules\/(svelte|esm-env|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|vite\/|\0/;
+
+/** What several pages or stages are made of: many small files become one, and what only waits for a press stays apart. */
+const SHARED = (id: string): boolean =>
+  /src\/(closure|drawn|ui|help|table|stations|session|pages)\/|@lucide/.test(id) && !/Body\.svelte|scroll-lock/.test(id);
+
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
   plugins: [tailwindcss(), svelte(), shell, apiDocs(), faces(), packages(), packed()],
-  build: { target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    // Which files a page begins with: the server tells a browser before it has read any.
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [
+            { name: 'frame', test: FRAME, priority: 3 },
+            { name: 'shared', test: SHARED, minShareCount: 2, priority: 2 },
+          ],
+        },
+      },
+    },
+  },
   server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4567' } } },
 });

@@ -37,6 +37,7 @@ require_relative "../store/stamps"
 require_relative "../store/workrooms"
 require_relative "database_failure"
 require_relative "exchange"
+require_relative "first_load"
 require_relative "front_end"
 require_relative "guards"
 require_relative "live"
@@ -111,6 +112,7 @@ module NimbleEyelet
           set :album, album || Store::Album.of(ENV, PHOTOS)
           set :answers, Memo.new(128)
           set :prints, Memo.new(24)
+          set :composed, Memo.new(32)
           set :now, clock # called anew each time it is asked for
         end
         guarded(app, log, live, db, origins)
@@ -219,6 +221,7 @@ module NimbleEyelet
         found.lasting ? cache_control(:public, :immutable, max_age: 31_536_000) : cache_control(:no_cache)
         headers "content-encoding" => found.encoding if found.encoding
         headers "vary" => "accept-encoding"
+        found.type == ".html" && FirstLoad.links(request.path_info)&.then { |links| headers "link" => links }
         send_file found.file, type: found.type
       end
 

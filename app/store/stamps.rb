@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Stamps tell in one statement whether anything else could be said of a closure or a garment than before: they change
+# Stamps tell in one statement whether anything else could be said of a closure, a garment or a session than before: they change
 # with the plan, its garment, machine and house, and with every fact of the workroom.
 #
 #   Store::Stamps.new(db).closure("marsh-walk", 1)   # => "k3f9.41.…"
@@ -42,6 +42,21 @@ module NimbleEyelet
         GROUP BY w.id, g.id, g.name, g.note, g.archived_at
       SQL
 
+      # What a machine is set to, and how long steps take, is read off the facts of the whole workroom.
+      SESSION = <<~SQL.freeze
+        SELECT concat_ws(' ', s.id, s.revision, s.ended_at, sm.name, sm.revision, w.revision,
+          (SELECT j.id FROM journal j WHERE j.workroom_id = w.id ORDER BY j.seq DESC LIMIT 1),
+          string_agg(#{OF_CLOSURE}, ' ' ORDER BY sc.place)) AS stamp FROM workrooms w
+        JOIN sittings s ON s.workroom_id = w.id
+        JOIN machines sm ON sm.workroom_id = w.id AND sm.id = s.machine_id
+        LEFT JOIN sitting_closures sc ON sc.workroom_id = w.id AND sc.sitting_id = s.id
+        LEFT JOIN closures c ON c.workroom_id = w.id AND c.id = sc.closure_id AND c.removed_at IS NULL
+        LEFT JOIN garments g ON g.workroom_id = w.id AND g.id = c.garment_id
+        LEFT JOIN machines m ON m.workroom_id = w.id AND m.id = c.machine_id
+        WHERE w.slug = :slug AND w.removed_at IS NULL AND s.id = :id
+        GROUP BY w.id, w.revision, s.id, s.revision, s.ended_at, sm.name, sm.revision
+      SQL
+
       # @param db [Sequel::Database]
       def initialize(db)
         @db = db
@@ -53,6 +68,7 @@ module NimbleEyelet
       # @raise [Missing]
       def closure(slug, id) = stamp(:stamp_of_closure, CLOSURE, slug, id)
       def garment(slug, id) = stamp(:stamp_of_garment, GARMENT, slug, id)
+      def session(slug, id) = stamp(:stamp_of_session, SESSION, slug, id)
 
       private
 

@@ -31,20 +31,45 @@ module NimbleEyelet
       end
     end
 
+    # What a machine is set to changes little from step to step: each thing is sent once, and steps name it by its number.
+    class Things
+      # @return [Array<Hash>]
+      attr_reader :all
+
+      def initialize
+        @all = []
+        @numbers = {}
+        @present = Presenter.new(:mm)
+      end
+
+      # @param ledger [Ledger]
+      # @return [Array<Integer>]
+      def numbers(ledger)
+        ledger.entries.map do |entry|
+          @numbers[[entry.part.key, entry.now]] ||= @all.push(SewingView.set(entry, @present)).size - 1
+        end
+      end
+    end
+
     module SessionView
+      # @param now [Time]
+      # @return [Hash] what is true of this moment alone
+      def self.told(now) = { told_at: now.utc.iso8601 }
+
       # @param record [Store::SessionRecord]
       # @param now [Time]
       # @return [Hash]
       def self.of(record, now)
         session = record.session
+        things = Things.new
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },
-          last: last(record), steps: steps(record), ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
+          last: last(record), steps: steps(record, things), things: things.all, ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
           threaded: threaded(session.ledger), order: order(record), forecast: forecast(session), kit: kit(session),
           mishaps: mishaps(session) }
       end
 
       # Before the hole that the bobbin does not last for, that is said at its first step.
-      def self.steps(record)
+      def self.steps(record, things)
         session = record.session
         ids = FactIds.new(record)
         short = SessionForecast.of(session).threads.flat_map(&:changes)
@@ -53,7 +78,7 @@ module NimbleEyelet
           known = at || one.step.key == "test-sew"
           here = short.find { |change| known && change.part == one.part && change.at == at }
           short.delete(here)
-          SessionStepView.of(one, ids, bobbin: !here.nil?)
+          SessionStepView.of(one, ids, things, bobbin: !here.nil?)
         end
       end
 

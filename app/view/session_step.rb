@@ -16,14 +16,15 @@ module NimbleEyelet
 
       # @param one [SessionStep]
       # @param ids [FactIds]
+      # @param things [Things]
       # @param bobbin [Boolean] whether the bobbin has to be changed before it
       # @return [Hash]
-      def self.of(one, ids, bobbin: false)
+      def self.of(one, ids, things, bobbin: false)
         present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
         { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin),
           opens: one.step.opens?, sets_only: one.step.sets_only?, seconds: one.seconds.round,
           asks: asks(one), enter: entries(one, ids), mishaps: one.mishaps,
-          ledger: SewingView.ledger(one.ledger, Presenter.new(:mm)) }
+          ledger: things.numbers(one.ledger) }
       end
 
       def self.words(step, present, bobbin)

@@ -46,10 +46,13 @@ module NimbleEyelet
       # @param ledger [Ledger]
       # @return [Array<Hash>]
       def self.ledger(ledger, present)
-        ledger.entries.map do |entry|
-          { key: entry.part.key, name: entry.name, now: present.words(entry.part.called(entry.now)),
-            neutral: entry.part.neutral, back: entry.part.back }
-        end
+        ledger.entries.map { |entry| set(entry, present) }
+      end
+
+      # One thing of the machine that is away from its usual.
+      def self.set(entry, present)
+        { key: entry.part.key, name: entry.name, now: present.words(entry.part.called(entry.now)),
+          neutral: entry.part.neutral, back: entry.part.back }
       end
 
       def self.step(step, progress, sheet, present)

@@ -13,10 +13,12 @@ require_relative "served"
 module NimbleEyelet
   module Support
     module HttpBench
-      AIMS = { get: 4, again: 1.5, not_modified: 1.5, preview: 4, save: 6, tick: 2, line: 6, longest: 12 }.freeze
+      AIMS = { get: 4, again: 1.5, not_modified: 1.5, preview: 4, save: 6, tick: 2, line: 6, longest: 12,
+               session: 8, session_again: 8 }.freeze
       NAMES = { get: "a closure, asked for first", again: "a closure, unchanged", not_modified: "a closure the client has",
                 preview: "a preview while dragging", save: "a save", tick: "a step ticked", line: "one line, answered",
-                longest: "a line that fits nowhere" }.freeze
+                longest: "a line that fits nowhere", session: "a session of five, composed",
+                session_again: "a session, unchanged" }.freeze
       SENT = { "X-Nimble-Eyelet" => "1", "Content-Type" => "application/json", "Accept-Encoding" => "identity",
                "X-Device" => "11111111-1111-4111-8111-111111111111" }.freeze
       PATH = "/api/workrooms/marsh-walk"
@@ -26,7 +28,7 @@ module NimbleEyelet
         url = world.cluster.url("nimble_eyelet_test")
         bytes = Rack::MockRequest.new(world.app).get(CLOSURE, "HTTP_HOST" => "127.0.0.1").body
         world.db.disconnect
-        { true => %i[get preview save tick line longest], false => %i[again not_modified] }.each do |forgetful, kinds|
+        { true => %i[get preview save tick line longest session], false => %i[again not_modified session_again] }.each do |forgetful, kinds|
           served = Served.new(url, bare: bytes, forgetful: forgetful)
           asks = kinds.to_h { |kind| [kind, method(:"ask_#{kind}").to_proc] }
           costs = served.compare(200, **asks, bare: method(:ask_bare).to_proc)
@@ -51,6 +53,22 @@ module NimbleEyelet
 
       def ask_not_modified(http)
         http.get(CLOSURE, @etag ? SENT.merge("If-None-Match" => @etag) : SENT).tap { |answer| @etag = answer["etag"] }
+      end
+
+      # All of them on one machine; composed anew where the server forgets.
+      def ask_session(http)
+        @session ||= begun(http)
+        http.get("#{PATH}/sessions/#{@session}", SENT)
+      end
+
+      def ask_session_again(http) = ask_session(http)
+
+      def begun(http)
+        open = JSON.parse(http.get("#{PATH}/sessions", SENT).body).first
+        return open["id"] if open
+
+        answer = http.post("#{PATH}/sessions", JSON.generate(closures: [3, 5, 7, 8, 9]), SENT).body
+        JSON.parse(answer).fetch("id")
       end
 
       def ask_preview(http)

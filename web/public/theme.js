@@ -14,7 +14,11 @@
   shown.text = kept('text') || 'usual';
   shown.hand = kept('hand') || 'right';
   // Words and numbers; prints are told by a cookie. Numbers follow the browser's own language until somebody chooses.
-  var commas = new Intl.NumberFormat(navigator.language).format(1.5).indexOf(',') > 0;
+  // Languages by name: asking the browser to write a number takes longer than everything else here.
+  var commas =
+    /^(bg|ca|cs|da|de|el|es|et|eu|fi|fr|gl|hr|hu|id|is|it|lt|lv|nb|nl|nn|no|pl|pt|ro|ru|sk|sl|sr|sv|tr|uk|vi)\b/.test(
+      navigator.language,
+    ) && !/^(de-(CH|LI)|es-(MX|US|PR|GT|HN|NI|PA|PE|SV|DO))$/.test(navigator.language);
   shown.words = kept('words') || 'british';
   shown.numbers = kept('numbers') || (commas ? 'comma' : 'point');
   document.cookie =

@@ -49,8 +49,10 @@ export type SwatchPage = Schemas['SwatchPage'];
 export type SwatchPhoto = Schemas['Photo'];
 export type Frozen = Schemas['Frozen'];
 export type EntriesAnswered = Schemas['EntriesAnswered'];
-export type Session = Schemas['Session'];
-export type SessionStep = Schemas['SessionStep'];
+/** As it is sent: steps name what the machine is set to by numbers. */
+export type SessionSent = Schemas['Session'];
+export type SessionStep = Omit<Schemas['SessionStep'], 'ledger'> & { ledger: Schemas['LedgerEntry'][] };
+export type Session = Omit<SessionSent, 'steps' | 'things'> & { steps: SessionStep[] };
 export type SessionClosure = Schemas['SessionClosure'];
 export type SessionMishap = Schemas['SessionMishap'];
 export type SessionMoment = Schemas['SessionMoment'];

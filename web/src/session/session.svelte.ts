@@ -2,7 +2,7 @@
 // outbox at once; what is shown is the session as the server gave it out, with what waits there laid over it.
 import { ask } from '../api/ask';
 import { keep, recall, uuid } from '../api/browser_store';
-import { client, type Session, type SessionMishap, type SessionStep } from '../api/client';
+import { client, type Session, type SessionMishap, type SessionSent, type SessionStep } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { type Deed, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
 import { doneIn } from '../outbox/store';
@@ -10,6 +10,7 @@ import { beatOf, cardOf, settingsAhead } from './card';
 import { drying } from './drying.svelte';
 import { doneLast, ofOlderPage } from './last';
 import { onceMore, overlay } from './overlay';
+import { unpacked } from './unpacked';
 
 /** A second press within this is the same press. */
 const ONE_PRESS = 500;
@@ -175,8 +176,9 @@ export class SessionWork {
   }
 
   /** The session as it was given out just now, knowing of these presses. */
-  async take(doc: Session, known: Press[] = []): Promise<void> {
-    drying.heard(doc.as_of);
+  async take(sent: SessionSent, known: Press[] = []): Promise<void> {
+    drying.heard(sent.told_at);
+    const doc = unpacked(sent);
     const own = known.filter((press) => press.session === this.id);
     const kept = await this.outbox.store.keepSession(this.key, doc, own);
     this.before = kept.past;

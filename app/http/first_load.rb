@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+# FirstLoad says what a page begins with, so that a browser fetches all of it at once instead of finding one after the
+# other: its scripts and styles as the build lists them, and the answers it asks for first.
+#
+#   FirstLoad.links("/w/marsh-walk/closures/1/length")   # => "</assets/Table-1a2b.js>; rel=modulepreload, …"
+
+require "json"
+require_relative "../../lib/nimble_eyelet"
+require_relative "front_end"
+
+module NimbleEyelet
+  module Http
+    module FirstLoad
+      MANIFEST = File.join(FrontEnd::FOLDER, ".vite", "manifest.json")
+      # What stages are called in addresses, and the folder of each.
+      STAGES_AT = { "fabric" => "cloth", "button" => "button", "length" => "opening", "placement" => "placket",
+                    "settings" => "recipe", "test" => "swatch", "sew" => "sewing", "sew-on" => "attach",
+                    "print" => "print" }.freeze
+      ROOM = %r{\A/w/(?<slug>[a-z0-9-]{1,80})}
+      # The front end's own components, and what they ask for below /api/workrooms/:slug.
+      PAGES = [
+        [%r{#{ROOM}/?\z}o, ->(_) { ["pages/workroom/WorkroomPage"] }, ->(_) { ["", "/catalogue", "/under-way"] }],
+        [%r{#{ROOM}/closures/(?<id>\d{1,9})/(?<stage>#{STAGES_AT.keys.join('|')})\z}o,
+         ->(at) { ["table/Table", STAGES_AT.fetch(at[:stage]).then { |word| "stations/#{word}/#{word.capitalize}" }] },
+         ->(at) { ["", "/catalogue", "/closures/#{at[:id]}"] }],
+        [%r{#{ROOM}/sessions/(?<id>\d{1,9})/sew\z}o, ->(_) { ["pages/sew/SewPage"] }, ->(at) { ["", "/sessions/#{at[:id]}"] }]
+      ].freeze
+
+      # @param path [String] of the page
+      # @return [String, nil] for the header Link; nothing for a page that is asked for seldom
+      def self.links(path)
+        PAGES.each do |pattern, parts, answers|
+          at = path.match(pattern) or next
+
+          files = parts.call(at).flat_map { |part| files("src/#{part}.svelte") }.uniq
+          asked = answers.call(at).map { |rest| "</api/workrooms/#{at[:slug]}#{rest}>; rel=preload; as=fetch; crossorigin" }
+          return [*files.map { |file| link(file) }, *asked].join(", ")
+        end
+        nil
+      end
+
+      def self.link(file)
+        file.end_with?(".css") ? "</#{file}>; rel=preload; as=style; crossorigin" : "</#{file}>; rel=modulepreload"
+      end
+
+      # What a part of the front end is loaded with, but for what the page itself names.
+      def self.files(part)
+        entry = manifest[part] or return []
+        [entry, *entry.fetch("imports", []).filter_map { |name| manifest[name] unless name == FrontEnd::PAGE }]
+          .flat_map { |one| [one["file"], *one["css"]] }
+      end
+
+      def self.manifest = @manifest ||= File.file?(MANIFEST) ? JSON.parse(File.read(MANIFEST)) : {}
+      private_class_method :link, :files, :manifest
+    end
+  end
+end
