@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Stamps tell in one statement whether anything else could be said of a closure, a garment or a session than before: they change
-# with the plan, its garment, machine and house, and with every fact of the workroom.
+# Stamps tell in one statement whether anything else could be said of a closure, a garment or a session than before:
+# they change with the plan, its garment, machine and house, and with every fact of the workroom.
 #
 #   Store::Stamps.new(db).closure("marsh-walk", 1)   # => "k3f9.41.…"
 #

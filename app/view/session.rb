@@ -31,7 +31,7 @@ module NimbleEyelet
       end
     end
 
-    # What a machine is set to changes little from step to step: each thing is sent once, and steps name it by its number.
+    # What a machine is set to changes little from step to step: each thing is sent once, and steps name it by number.
     class Things
       # @return [Array<Hash>]
       attr_reader :all
@@ -63,7 +63,8 @@ module NimbleEyelet
         session = record.session
         things = Things.new
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },
-          last: last(record), steps: steps(record, things), things: things.all, ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
+          last: last(record), steps: steps(record, things), things: things.all,
+          ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
           threaded: threaded(session.ledger), order: order(record), forecast: forecast(session), kit: kit(session),
           mishaps: mishaps(session) }
       end

@@ -44,6 +44,32 @@ class SwatchTest < CoreTest
     }.keys * 2
   end
 
+  # One memory for everybody: whatever was asked before, what is said hangs on what it is asked about and nothing else.
+  def test_what_is_remembered_changes_no_answer
+    kept = {}
+    memory = Object.new
+    memory.define_singleton_method(:of) { |key, &work| kept.fetch(key) { kept[key] = work.call } }
+    random = Random.new(20)
+    16.times do
+      cloths = [cloth, cloth(kind: "knit"), cloth(kind: "heavy_woven", thickness: mm(1))]
+      closure = { cloth: cloths.sample(random: random), button: button(diameter: mm(random.rand(14..20))),
+                  machine: machine(%w[stepped sensing memory].sample(random: random)) }
+      sewn = (1..4).map do |number|
+        looks = { "bead_away" => %w[thin full crowded].sample(random: random) }
+        swatch(number, measured: mm(random.rand(20..24)), passes: %w[tight passes easy].sample(random: random), looks: looks)
+      end
+      (1..4).each do |count|
+        facts = facts(swatches: sewn.first(count))
+        now, anew = [memory, NO_MEMORY].map { |one| sheet_of(closure, facts, one).diagnosis }
+
+        assert_equal [anew, anew.beliefs&.cover&.weights, anew.beliefs&.fit&.weights],
+                     [now, now.beliefs&.cover&.weights, now.beliefs&.fit&.weights]
+      end
+    end
+
+    assert_operator kept.size, :>, 60
+  end
+
   # Each row beside the dials leads through its remedies, never the same by hand twice, and ends.
   def test_every_symptom_leads_through_its_remedies
     Swatches.further_symptoms.each do |symptom|

@@ -74,7 +74,7 @@ module CoreValues
              **changes)
   end
 
-  def sheet(facts: Sewing::Facts.none, **changes) = sheet_of(changes, facts, Sheet::NO_MEMORY)
+  def sheet(facts: Sewing::Facts.none, **changes) = sheet_of(changes, facts, NO_MEMORY)
   def sheet_of(changes, facts, memory) = Sheet.of(plan(**changes).validate, facts, memory: memory)
 
   # What was done: keys of steps, and test holes as seen.

@@ -28,7 +28,8 @@ module NimbleEyelet
         url = world.cluster.url("nimble_eyelet_test")
         bytes = Rack::MockRequest.new(world.app).get(CLOSURE, "HTTP_HOST" => "127.0.0.1").body
         world.db.disconnect
-        { true => %i[get preview save tick line longest session], false => %i[again not_modified session_again] }.each do |forgetful, kinds|
+        { true => %i[get preview save tick line longest session],
+          false => %i[again not_modified session_again] }.each do |forgetful, kinds|
           served = Served.new(url, bare: bytes, forgetful: forgetful)
           asks = kinds.to_h { |kind| [kind, method(:"ask_#{kind}").to_proc] }
           costs = served.compare(200, **asks, bare: method(:ask_bare).to_proc)

@@ -24,6 +24,26 @@ module NimbleEyelet
         upper - lower
       end
 
+      # The same for many means at once: beliefs ask for some hundreds in a row.
+      #
+      # @param means [Array<Float>]
+      # @return [Array<Float>]
+      def self.chances(cuts, range, means, deviation)
+        upper = cuts[range.end] if range.end < cuts.size
+        lower = cuts[range.begin - 1] if range.begin.positive?
+        means.map do |mean|
+          (upper ? 0.5 * Math.erfc(-((upper - mean) / deviation) * Normal::HALF_ROOT) : 1.0) -
+            (lower ? 0.5 * Math.erfc(-((lower - mean) / deviation) * Normal::HALF_ROOT) : 0.0)
+        end
+      end
+
+      # @param means [Array<Float>]
+      # @return [Array<Float>] chances of the answer, each as {given} says
+      def self.all_given(cuts, range, means, deviation, careless)
+        stray = careless * range.size / (cuts.size + 1)
+        chances(cuts, range, means, deviation).map! { |chance| ((1 - careless) * chance) + stray }
+      end
+
       # @param cuts [Array<Float>]
       # @param range [Range<Integer>]
       # @param careless [Float] chance that the answer is worth nothing

@@ -53,13 +53,15 @@ module NimbleEyelet
       # @param careless [Float]
       # @return [Band]
       def after(at:, seen:, careless: CARELESS)
-        found = each_cell(at) { |off, layer| Answers.given(BAND_CUTS[layer], seen, off, BAND_SEEN[layer], careless) }
+        found = layers_of(at) do |offs, layer|
+          Answers.all_given(BAND_CUTS[layer], seen, offs, BAND_SEEN[layer], careless)
+        end
         Band.new(middle, Normal.normalised(weights.each_index.map { |cell| weights[cell] * found[cell] }), @before)
       end
 
       # @return [Float] chance that the answer was careless
       def surprise(at:, seen:)
-        honest = total(each_cell(at) { |off, layer| Answers.chance(BAND_CUTS[layer], seen, off, BAND_SEEN[layer]) })
+        honest = total(layers_of(at) { |offs, layer| Answers.chances(BAND_CUTS[layer], seen, offs, BAND_SEEN[layer]) })
         stray = CARELESS * seen.size / 5.0
         stray / (stray + ((1 - CARELESS) * honest))
       end
@@ -68,7 +70,9 @@ module NimbleEyelet
       # @param holes [Integer]
       # @return [Float] chance that all of them are right: what is shared fails together
       def chance(at, holes: 1)
-        total(each_cell(at) { |off, layer| Answers.chance(BAND_CUTS[layer], 2..2, off, BAND_LAYERS[layer][1])**holes })
+        total(layers_of(at) do |offs, layer|
+          Answers.chances(BAND_CUTS[layer], 2..2, offs, BAND_LAYERS[layer][1]).map! { |chance| chance**holes }
+        end)
       end
 
       # @return [Array(Float, Float)] where what is right lies: mean and variance around the middle
@@ -102,9 +106,11 @@ module NimbleEyelet
 
       private
 
-      def each_cell(at)
+      # What every cell says, layer by layer, from how far each place is off.
+      def layers_of(at)
         from = at - middle
-        BAND_LAYERS.each_index.flat_map { |layer| BAND_PLACES.map { |place| yield(from - place, layer) } }
+        offs = BAND_PLACES.map { |place| from - place }
+        BAND_LAYERS.each_index.flat_map { |layer| yield(offs, layer) }
       end
 
       def total(found) = weights.each_index.sum { |cell| weights[cell] * found[cell] }

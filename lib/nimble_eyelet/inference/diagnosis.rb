@@ -7,6 +7,7 @@
 #   diagnosis.kind      # => :change
 #   diagnosis.changes   # => [Swatches::Change, …], the first to be made first
 
+require_relative "../memory"
 require_relative "../value"
 require_relative "axis"
 require_relative "evidence"
@@ -48,9 +49,10 @@ module NimbleEyelet
       # @param current [Swatches::CurrentSettings]
       # @param learned [Swatches::Learned] from earlier closures
       # @param row [Array<Swatches::Swatch>] holes of the garment that were measured
+      # @param memory [#of] that remembers what was believed after the holes before, by all it hangs on
       # @return [Diagnosis]
-      def self.of(swatches, current, learned = Swatches::Learned.nothing, row: [])
-        Diagnosing.new(swatches, current, learned, row).diagnosis
+      def self.of(swatches, current, learned = Swatches::Learned.nothing, row: [], memory: NO_MEMORY)
+        Diagnosing.new(swatches, current, learned, row, memory).diagnosis
       end
     end
 
@@ -61,7 +63,9 @@ module NimbleEyelet
       # @param current [Swatches::CurrentSettings]
       # @param learned [Swatches::Learned]
       # @param row [Array<Swatches::Swatch>]
-      def initialize(swatches, current, learned, row)
+      # @param memory [#of]
+      def initialize(swatches, current, learned, row, memory)
+        @memory = memory
         @row = row.select { |swatch| swatch.like?(current.set) }
         @current = current
         @learned = learned
@@ -107,12 +111,27 @@ module NimbleEyelet
       def holes = @holes ||= @like.map { |swatch| Evidence.hole(swatch, @current) }
 
       # Before the newest, so that it can be surprising.
-      def before = @before ||= [*of_row, *holes[0...-1]].reduce(Evidence.prior(@current, @learned), &:after)
+      def before = @before ||= believed([*of_row, *holes[0...-1]])
+
+      # Each hole is learned from once: what was believed after the ones before it does not change by another one.
+      def believed(seen)
+        @memory.of([:believed, hangs_on, seen]) do
+          seen.empty? ? Evidence.prior(@current, @learned) : believed(seen[0...-1]).after(seen.last)
+        end
+      end
+
+      def hangs_on = @hangs_on ||= Evidence.hangs_on(@current, @learned)
 
       # What came out in the garment counts as much as on a scrap.
       def of_row = @row.map { |swatch| Evidence.hole(swatch, @current) }
 
-      def beliefs = @beliefs ||= holes.empty? ? before : before.after(holes.last)
+      def beliefs
+        @beliefs ||= if holes.empty?
+                       before
+                     else
+                       @memory.of([:believed, hangs_on, [*of_row, *holes]]) { before.after(holes.last) }
+                     end
+      end
 
       def surprise
         return @surprise if defined?(@surprise)

@@ -36,6 +36,14 @@ module NimbleEyelet
                     space: cover && carried.space(current.width_wanted.to_f))
       end
 
+      # All that the prior hangs on.
+      #
+      # @return [Array<Object>]
+      def self.hangs_on(current, learned)
+        [learned.earlier, alike(current), current.stitched, current.machine, current.cover&.least, current.cover&.most,
+         Options.new(current).opposite?, current.width_wanted, current.set["recipe.foot"], current.wanted, current.by, known(current), current.passing.fold]
+      end
+
       # What an earlier closure is told alike by.
       def self.alike(current)
         { machine: current.set["machine.id"], fibre: current.set["thread.fibre"], tex: current.set["thread.tex"],

@@ -96,15 +96,15 @@ module NimbleEyelet
       #   noise
       def added
         @added ||= begin
-          mean, variance = Belief::Normal.moments(ADDED, margin { |cell| (cell / WANTED.size) % ADDED.size })
-          noises = margin { |cell| cell / (WANTED.size * ADDED.size) }
+          mean, variance = Belief::Normal.moments(ADDED, margin(ADDED.size, ADDED_OF))
+          noises = margin(FIT_NOISES.size, NOISE_OF)
           own = noises.each_with_index.sum { |weight, noise| weight * (FIT_NOISES[noise]**2) }
           [mean, Math.sqrt(variance + own)]
         end
       end
 
       # @return [Array(Float, Float)] h: mean and variance
-      def wanted = @wanted ||= Belief::Normal.moments(WANTED, margin { |cell| cell % WANTED.size })
+      def wanted = @wanted ||= Belief::Normal.moments(WANTED, margin(WANTED.size, WANTED_OF))
 
       # What is believed of h with another button.
       #
@@ -125,19 +125,24 @@ module NimbleEyelet
 
       # Every cell's weight with what the hole says of it.
       def weighed(tried, careless, misread)
-        FIT_NOISES.each_with_index.flat_map do |noise, layer|
+        found = Array.new(weights.size)
+        FIT_NOISES.each_with_index do |noise, layer|
           tables = tried.seen ? tables(tried, noise, careless) : [nil, nil]
-          ADDED.each_index.flat_map do |added|
-            from = ((layer * ADDED.size) + added) * WANTED.size
+          ADDED.each_index do |added|
             ways = ways(tried, tried.set + ADDED[added], noise, misread)
-            columns = ways.zip(tables).map { |(chance, length), table| column(tried.demand, chance, length, table) }
-            weighed_column(from, *columns)
+            one, other = ways.zip(tables).map { |(chance, length), table| column(tried.demand, chance, length, table) }
+            weigh_column(found, ((layer * ADDED.size) + added) * WANTED.size, one, other)
           end
         end
+        found
       end
 
-      def weighed_column(from, one, other = nil)
-        Array.new(WANTED.size) { |wanted| weights[from + wanted] * (other ? one[wanted] + other[wanted] : one[wanted]) }
+      def weigh_column(found, from, one, other)
+        wanted = 0
+        while wanted < WANTED.size
+          found[from + wanted] = weights[from + wanted] * (other ? one[wanted] + other[wanted] : one[wanted])
+          wanted += 1
+        end
       end
 
       # What is said of a slit of that length, for everything the button may want.
@@ -145,12 +150,20 @@ module NimbleEyelet
         return Array.new(WANTED.size, chance) if table.nil? || chance < NO_CHANCE
 
         at = ((length * demand.give) - demand.need - WANTED.first - LEAST_SLACK) / SLACK_STEP
-        place = at.floor
-        share = at - place
-        Array.new(WANTED.size) do |wanted|
-          below = (place - (wanted * WANT_STEP)).clamp(0, SLACKS - 2)
-          chance * (table[below] + (share * (table[below + 1] - table[below])))
+        read_off(table, at.floor, at - at.floor, chance)
+      end
+
+      # Between two slacks of the table, for each of WANTED in turn.
+      def read_off(table, place, share, chance)
+        found = Array.new(WANTED.size)
+        wanted = 0
+        while wanted < WANTED.size
+          below = place - (wanted * WANT_STEP)
+          below = below.negative? ? 0 : SLACKS - 2 unless below.between?(0, SLACKS - 2)
+          found[wanted] = chance * (table[below] + (share * (table[below + 1] - table[below])))
+          wanted += 1
         end
+        found
       end
       # Less is as good as nothing.
       NO_CHANCE = 1e-9
@@ -178,7 +191,7 @@ module NimbleEyelet
         spread = tried.reading_spread**2
         [1.0, spread / ((noise**2) + spread)].map do |share|
           deviation = Math.sqrt((share * ((tried.demand.give * noise)**2)) + OTHER_NOISE)
-          Array.new(SLACKS) { |number| Belief::Answers.given(cuts, tried.seen, LEAST_SLACK + (number * SLACK_STEP), deviation, careless) }
+          Belief::Answers.all_given(cuts, tried.seen, ALL_SLACKS, deviation, careless)
         end
       end
       # What cutting and looking add to a slack, mm².
@@ -187,9 +200,10 @@ module NimbleEyelet
       LEAST_SLACK = -4.0
       SLACK_STEP = 0.05
       SLACKS = 280
+      ALL_SLACKS = Array.new(SLACKS) { |number| LEAST_SLACK + (number * SLACK_STEP) }.freeze
       # So many of them lie between two of WANTED.
       WANT_STEP = 5
-      private_constant :OTHER_NOISE, :LEAST_SLACK, :SLACK_STEP, :SLACKS, :WANT_STEP
+      private_constant :OTHER_NOISE, :LEAST_SLACK, :SLACK_STEP, :SLACKS, :ALL_SLACKS, :WANT_STEP
 
       # By the length alone: what the button wants has no say in it.
       def reading_surprise(tried)
@@ -236,11 +250,18 @@ module NimbleEyelet
       LEAST_WEIGHT = 1e-7
       private_constant :LEAST_WEIGHT
 
-      def margin
-        found = Hash.new(0.0)
-        weights.each_with_index { |weight, cell| found[yield(cell)] += weight }
-        found.sort.map(&:last)
+      # Sums of the weights, by a number of each cell.
+      def margin(size, number_of)
+        found = Array.new(size, 0.0)
+        weights.each_with_index { |weight, cell| found[number_of[cell]] += weight }
+        found
       end
+
+      FIT_CELLS = FIT_NOISES.size * ADDED.size * WANTED.size
+      ADDED_OF = Array.new(FIT_CELLS) { |cell| (cell / WANTED.size) % ADDED.size }.freeze
+      WANTED_OF = Array.new(FIT_CELLS) { |cell| cell % WANTED.size }.freeze
+      NOISE_OF = Array.new(FIT_CELLS) { |cell| cell / (WANTED.size * ADDED.size) }.freeze
+      private_constant :FIT_CELLS, :ADDED_OF, :WANTED_OF, :NOISE_OF
     end
   end
 end

@@ -10,6 +10,7 @@
 # Each part is worked out when it is first asked for, and once. The holes may not fit the run as described; then layout
 # is nil, faults says why, and what hangs on it (the steps, the strip) waits.
 
+require_relative "../memory"
 require_relative "../answer/refusal"
 require_relative "../attach/attaching"
 require_relative "../length/length"
@@ -49,9 +50,6 @@ module NimbleEyelet
 
     # @return [Sewing::Facts]
     attr_reader :facts
-
-    # What remembers nothing: whatever is asked for is worked out.
-    NO_MEMORY = Object.new.tap { |none| none.define_singleton_method(:of) { |_key, &work| work.call } }.freeze
 
     # @param plan [Plan] valid, in its house
     # @param facts [Sewing::Facts]

@@ -64,7 +64,7 @@ module NimbleEyelet
     # @return [Inference::Diagnosis]
     def diagnosis(current)
       @memory.of([:diagnosis, @facts.swatches, @facts.looked_at, @facts.earlier, current]) do
-        Inference::Diagnosis.of(@facts.swatches, current, learned, row: @facts.looked_at)
+        Inference::Diagnosis.of(@facts.swatches, current, learned, row: @facts.looked_at, memory: @memory)
       end
     end
 

@@ -41,7 +41,17 @@ module NimbleEyelet
     COVER_SEEN = COVER_LAYERS.map { |_, noise| Math.sqrt((noise**2) + (COVER_BLUR**2)) }.freeze
     # Centre and skew lie on one lattice, so that a bead has one of these distances.
     FARTHEST = (CENTRES.size / 2) + (SKEWS.size / 2)
-    private_constant :FARTHEST
+    CELLS = CENTRES.size * SKEWS.size
+    NOTHING_SAID = Array.new((2 * FARTHEST) + 1, 1.0).freeze
+    OPPOSITE_BEADS, ALIKE_BEADS = [-1, 1].map do |way|
+      places = CENTRES.each_index.to_a.product(SKEWS.each_index.to_a).map do |centre, skew|
+        number = skew - (SKEWS.size / 2)
+        to = FARTHEST + (CENTRES.size / 2) - centre
+        [to + number, to + (way * number)]
+      end
+      places.transpose.each(&:freeze).freeze
+    end
+    private_constant :FARTHEST, :CELLS, :NOTHING_SAID, :OPPOSITE_BEADS, :ALIKE_BEADS
 
     # @return [Float] logarithm of the coverage index in the middle of the band
     attr_reader :middle
@@ -89,9 +99,7 @@ module NimbleEyelet
     def after(cover:, balance:, away:, back:, careless: Belief::CARELESS)
       one = away && seen_tables(away, careless)
       other = back && seen_tables(back, careless)
-      CoverBand.new(middle, scale, Belief::Normal.normalised(each_cell(cover, balance, one, other) do |weight, found|
-        weight * found
-      end), opposite)
+      CoverBand.new(middle, scale, Belief::Normal.normalised(weighed(cover, balance, one, other)), opposite)
     end
 
     # @return [Float] chance that what was said of one bead or the other was careless
@@ -99,7 +107,7 @@ module NimbleEyelet
       [[away, nil], [nil, back]].filter_map do |pair|
         range = pair.compact.first or next
         tables = pair.map { |seen| seen && seen_tables(seen, 0.0) }
-        honest = each_cell(cover, balance, *tables) { |weight, found| weight * found }.sum
+        honest = weighed(cover, balance, *tables).sum
         stray = Belief::CARELESS * range.size / 5.0
         stray / (stray + ((1 - Belief::CARELESS) * honest))
       end.max || 0.0
@@ -126,16 +134,16 @@ module NimbleEyelet
     end
 
     # @return [Array(Float, Float)] centre from the middle: mean and variance
-    def centre = @centre ||= Belief::Normal.moments(CENTRES, margin { |_, centre, _| centre })
+    def centre = @centre ||= Belief::Normal.moments(CENTRES, margin(CENTRES.size, CENTRE_OF))
 
     # @return [Array(Float, Float)] skew: mean and variance
-    def skew = @skew ||= Belief::Normal.moments(SKEWS, margin { |_, _, skew| skew })
+    def skew = @skew ||= Belief::Normal.moments(SKEWS, margin(SKEWS.size, SKEW_OF))
 
     # @return [Float] mean of half the full stretch
     def half = COVER_LAYERS.each_with_index.sum { |(half, _), layer| half * scale * layers[layer] }
 
     # @return [Array<Float>] chance of each layer
-    def layers = @layers ||= weights.each_slice(CENTRES.size * SKEWS.size).map(&:sum)
+    def layers = @layers ||= weights.each_slice(CELLS).map(&:sum)
 
     # What is believed of something alike, from this.
     #
@@ -159,33 +167,38 @@ module NimbleEyelet
 
     # What somebody would say of a bead at every distance, layer by layer; nothing said is no news.
     def seen_tables(range, careless)
-      ->(from) { tables(from) { |off, layer, cuts| Belief::Answers.given(cuts, range, off, COVER_SEEN[layer], careless) } }
+      ->(from) { tables(from) { |offs, layer, cuts| Belief::Answers.all_given(cuts, range, offs, COVER_SEEN[layer], careless) } }
     end
 
     def full_table(from)
-      tables(from) { |off, layer, cuts| Belief::Answers.chance(cuts, 2..2, off, COVER_LAYERS[layer][1]) }
+      tables(from) { |offs, layer, cuts| Belief::Answers.chances(cuts, 2..2, offs, COVER_LAYERS[layer][1]) }
     end
 
     def tables(from)
+      offs = (-FARTHEST..FARTHEST).map { |number| from + (number * STEP) }
       COVER_LAYERS.each_with_index.map do |(half, _), layer|
-        cuts = [-half - COVER_BADLY, -half, half, half + COVER_BADLY].map { |cut| cut * scale }
-        (-FARTHEST..FARTHEST).map { |number| yield(from + (number * STEP), layer, cuts) }
+        yield(offs, layer, [-half - COVER_BADLY, -half, half, half + COVER_BADLY].map { |cut| cut * scale })
       end
     end
 
-    # Every cell's weight with what both tables say of it.
-    def each_cell(cover, balance, seen_away, seen_back)
+    # Every cell's weight with what both tables say of it. Some thousands of cells each time: no block, no pair.
+    def weighed(cover, balance, seen_away, seen_back)
       away = seen_away&.call(cover - middle - balance)
       back = seen_back&.call(cover - middle + (opposite ? balance : -balance))
-      cell = -1
-      COVER_LAYERS.each_index.flat_map do |layer|
-        CENTRES.each_index.flat_map do |centre|
-          SKEWS.each_index.map do |skew|
-            one, other = beads(centre, skew)
-            yield(weights[cell += 1], (away ? away[layer][one] : 1.0) * (back ? back[layer][other] : 1.0))
-          end
+      ones, others = beads
+      found = Array.new(weights.size)
+      cell = 0
+      COVER_LAYERS.each_index do |layer|
+        one = away ? away[layer] : NOTHING_SAID
+        other = back ? back[layer] : NOTHING_SAID
+        place = 0
+        while place < CELLS
+          found[cell] = weights[cell] * (one[ones[place]] * other[others[place]])
+          place += 1
+          cell += 1
         end
       end
+      found
     end
 
     # The cells that matter, layer by layer: where the beads lie in a table, and the weights.
@@ -193,19 +206,15 @@ module NimbleEyelet
       @likely ||= begin
         least = least_weight
         all = weights.sum { |weight| weight < least ? 0.0 : weight }
-        weights.each_slice(CENTRES.size * SKEWS.size).map do |layer|
+        weights.each_slice(CELLS).map do |layer|
           cells = layer.each_index.select { |cell| layer[cell] >= least }
-          places = cells.map { |cell| beads(*cell.divmod(SKEWS.size)) }
-          [places.map(&:first), places.map(&:last), cells.map { |cell| layer[cell] / all }]
+          [*beads.map { |places| places.values_at(*cells) }, cells.map { |cell| layer[cell] / all }]
         end
       end
     end
 
-    def beads(centre, skew)
-      number = skew - (SKEWS.size / 2)
-      to = FARTHEST + (CENTRES.size / 2) - centre
-      [to + number, to + (opposite ? -number : number)]
-    end
+    # Where both beads of every cell lie in a table.
+    def beads = opposite ? OPPOSITE_BEADS : ALIKE_BEADS
 
     # What is lighter adds up to less than LEFT_OUT.
     def least_weight
@@ -215,13 +224,15 @@ module NimbleEyelet
     LEFT_OUT = 0.002
     private_constant :LEFT_OUT
 
-    def margin
-      found = Hash.new(0.0)
-      weights.each_with_index do |weight, cell|
-        layer, rest = cell.divmod(CENTRES.size * SKEWS.size)
-        found[yield(layer, *rest.divmod(SKEWS.size))] += weight
-      end
-      found.sort.map(&:last)
+    # Sums of the weights, by a number of each cell.
+    def margin(size, number_of)
+      found = Array.new(size, 0.0)
+      weights.each_with_index { |weight, cell| found[number_of[cell]] += weight }
+      found
     end
+
+    CENTRE_OF = Array.new(COVER_LAYERS.size * CELLS) { |cell| (cell / SKEWS.size) % CENTRES.size }.freeze
+    SKEW_OF = Array.new(COVER_LAYERS.size * CELLS) { |cell| cell % SKEWS.size }.freeze
+    private_constant :CENTRE_OF, :SKEW_OF
   end
 end
