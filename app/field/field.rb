@@ -77,6 +77,8 @@ module NimbleEyelet
     # @return [String] plain decimal to the millionth
     def self.decimal(value)
       number = value.is_a?(Length) ? value.millimetres : value
+      return number.to_i.to_s if number.denominator == 1
+
       format("%.6f", number.round(6)).sub(/\.?0+\z/, "")
     end
 

@@ -102,7 +102,10 @@ module NimbleEyelet
 
       # Sentences, one for each operation; what a verb joins stands in one.
       def told
-        operations.select(&:says).chunk_while do |one, other|
+        spoken = operations.select(&:says)
+        return spoken.map(&:says) if spoken.none? { |one| one.kind.joins }
+
+        spoken.chunk_while do |one, other|
           one.kind.joins && one.kind.joins == other.kind.joins
         end.map do |same|
           joins = same.first.kind.joins
