@@ -12,7 +12,7 @@ module NimbleEyelet
   module View
     module StepWords
       # Words of a headline, and of what stands beside it. A single longer sentence is never torn.
-      HEADLINE = 12
+      HEADLINE = 8
       BESIDE = 12
       # A sentence ends before the next one begins; a number has no blank behind its point.
       ENDS = /(?<=[.!?])\s+(?=[[:upper:]\d])/

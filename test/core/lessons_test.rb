@@ -168,7 +168,7 @@ class LessonsTest < CoreTest
   def test_the_balance_is_set_and_put_back
     found = sheet(machine: stepped(balance: true), recipe: Recipes::Overrides.new(balance: -2))
     steps = found.progress.steps
-    says = "2 notches towards the side that is sewn away from you"
+    says = "2 notches to the side sewn away from you"
 
     assert_includes words(found).fetch("settings"), "balance #{says}"
     assert_equal "-2", steps.find { |step| step.key == "settings" }.moves["balance"]

@@ -32,7 +32,7 @@ module NimbleEyelet
       return if notches.zero?
 
       count = notches.abs == 1 ? "1 notch" : "#{notches.abs} notches"
-      "#{count} towards the side that is sewn #{notches.positive? ? 'towards' : 'away from'} you"
+      "#{count} to the side sewn #{notches.positive? ? 'towards' : 'away from'} you"
     end
   end
 

@@ -185,9 +185,9 @@ module NimbleEyelet
       end
 
       def sewn
-        how = "Sew #{@attaching.stitches} stitches a pair; begin and end in the same hole. Presser foot lever down, or there is " \
+        how = "Then sew #{@attaching.stitches} stitches a pair; begin and end in the same hole. Presser foot lever down, or there is " \
               "no top tension.#{pairs}"
-        each("sew_button", "Turn the hand wheel: the needle must drop into both holes. Then sew the button.", [how], needs: needs)
+        each("sew_button", "Turn the hand wheel: the needle must drop into both holes.", [how], needs: needs)
       end
 
       def pairs
