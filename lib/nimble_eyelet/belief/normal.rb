@@ -46,6 +46,16 @@ module NimbleEyelet
         weights.map { |weight| weight / all }
       end
 
+      # @param weights [Array<Float>] of cells
+      # @param size [Integer]
+      # @param number_of [Array<Integer>] of each cell, below size
+      # @return [Array<Float>] sums of the weights, by that number
+      def self.margin(weights, size, number_of)
+        found = Array.new(size, 0.0)
+        weights.each_with_index { |weight, cell| found[number_of[cell]] += weight }
+        found
+      end
+
       # @param lattice [Array<Float>]
       # @param weights [Array<Float>] together 1
       # @return [Array(Float, Float)] mean and variance

@@ -12,6 +12,7 @@ require_relative "../belief/answers"
 require_relative "../belief/normal"
 require_relative "../machine/offset"
 require_relative "../value"
+require_relative "slack_table"
 require_relative "verdict"
 
 module NimbleEyelet
@@ -149,21 +150,7 @@ module NimbleEyelet
       def column(demand, chance, length, table)
         return Array.new(WANTED.size, chance) if table.nil? || chance < NO_CHANCE
 
-        at = ((length * demand.give) - demand.need - WANTED.first - LEAST_SLACK) / SLACK_STEP
-        read_off(table, at.floor, at - at.floor, chance)
-      end
-
-      # Between two slacks of the table, for each of WANTED in turn.
-      def read_off(table, place, share, chance)
-        found = Array.new(WANTED.size)
-        wanted = 0
-        while wanted < WANTED.size
-          below = place - (wanted * WANT_STEP)
-          below = below.negative? ? 0 : SLACKS - 2 unless below.between?(0, SLACKS - 2)
-          found[wanted] = chance * (table[below] + (share * (table[below + 1] - table[below])))
-          wanted += 1
-        end
-        found
+        table.column((length * demand.give) - demand.need - WANTED.first, WANTED.size, chance)
       end
       # Less is as good as nothing.
       NO_CHANCE = 1e-9
@@ -191,19 +178,12 @@ module NimbleEyelet
         spread = tried.reading_spread**2
         [1.0, spread / ((noise**2) + spread)].map do |share|
           deviation = Math.sqrt((share * ((tried.demand.give * noise)**2)) + OTHER_NOISE)
-          Belief::Answers.all_given(cuts, tried.seen, ALL_SLACKS, deviation, careless)
+          SlackTable.new(cuts, tried.seen, deviation, careless)
         end
       end
       # What cutting and looking add to a slack, mm².
       OTHER_NOISE = (CUT_SPREAD**2) + (FIT_BLUR**2)
-      # Slacks between which words differ, mm.
-      LEAST_SLACK = -4.0
-      SLACK_STEP = 0.05
-      SLACKS = 280
-      ALL_SLACKS = Array.new(SLACKS) { |number| LEAST_SLACK + (number * SLACK_STEP) }.freeze
-      # So many of them lie between two of WANTED.
-      WANT_STEP = 5
-      private_constant :OTHER_NOISE, :LEAST_SLACK, :SLACK_STEP, :SLACKS, :ALL_SLACKS, :WANT_STEP
+      private_constant :OTHER_NOISE
 
       # By the length alone: what the button wants has no say in it.
       def reading_surprise(tried)
@@ -250,12 +230,7 @@ module NimbleEyelet
       LEAST_WEIGHT = 1e-7
       private_constant :LEAST_WEIGHT
 
-      # Sums of the weights, by a number of each cell.
-      def margin(size, number_of)
-        found = Array.new(size, 0.0)
-        weights.each_with_index { |weight, cell| found[number_of[cell]] += weight }
-        found
-      end
+      def margin(size, number_of) = Belief::Normal.margin(weights, size, number_of)
 
       FIT_CELLS = FIT_NOISES.size * ADDED.size * WANTED.size
       ADDED_OF = Array.new(FIT_CELLS) { |cell| (cell / WANTED.size) % ADDED.size }.freeze

@@ -90,13 +90,16 @@ module NimbleEyelet
       def mark
         return mark_places if @order.way && @order.slit_by_hand.nil?
 
-        holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
         beyond = Sentence["Draw the line of each #{@order.noun} %s past both ends.", LINE_BEYOND]
         how = "#{before_marking}With #{@order.cloth.marking}. Measure every #{@order.noun} from the #{measured_from}."
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
-                                             minds: [places, *on_lines, beyond, how],
-                                     says: Sentence["Mark #{holes} from the #{measured_from}, each %s #{@order.circle? ? 'across' : 'long'}.#{across}",
-                                                    @order.opening, *edges]], block: "row")
+                                             says: to_mark, minds: [places, *on_lines, beyond, how]], block: "row")
+      end
+
+      def to_mark
+        holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
+        Sentence["Mark #{holes} from the #{measured_from}, each %s #{@order.circle? ? 'across' : 'long'}.#{across}",
+                 @order.opening, *edges]
       end
 
       # Where nothing is cut there are places alone.

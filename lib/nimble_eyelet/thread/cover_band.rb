@@ -185,18 +185,18 @@ module NimbleEyelet
     def weighed(cover, balance, seen_away, seen_back)
       away = seen_away&.call(cover - middle - balance)
       back = seen_back&.call(cover - middle + (opposite ? balance : -balance))
+      COVER_LAYERS.each_index.flat_map do |layer|
+        weighed_layer(layer * CELLS, away ? away[layer] : NOTHING_SAID, back ? back[layer] : NOTHING_SAID)
+      end
+    end
+
+    def weighed_layer(from, one, other)
       ones, others = beads
-      found = Array.new(weights.size)
-      cell = 0
-      COVER_LAYERS.each_index do |layer|
-        one = away ? away[layer] : NOTHING_SAID
-        other = back ? back[layer] : NOTHING_SAID
-        place = 0
-        while place < CELLS
-          found[cell] = weights[cell] * (one[ones[place]] * other[others[place]])
-          place += 1
-          cell += 1
-        end
+      found = Array.new(CELLS)
+      place = 0
+      while place < CELLS
+        found[place] = weights[from + place] * (one[ones[place]] * other[others[place]])
+        place += 1
       end
       found
     end
@@ -224,12 +224,7 @@ module NimbleEyelet
     LEFT_OUT = 0.002
     private_constant :LEFT_OUT
 
-    # Sums of the weights, by a number of each cell.
-    def margin(size, number_of)
-      found = Array.new(size, 0.0)
-      weights.each_with_index { |weight, cell| found[number_of[cell]] += weight }
-      found
-    end
+    def margin(size, number_of) = Belief::Normal.margin(weights, size, number_of)
 
     CENTRE_OF = Array.new(COVER_LAYERS.size * CELLS) { |cell| (cell / SKEWS.size) % CENTRES.size }.freeze
     SKEW_OF = Array.new(COVER_LAYERS.size * CELLS) { |cell| cell % SKEWS.size }.freeze
