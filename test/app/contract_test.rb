@@ -87,6 +87,28 @@ class ContractTest < AppTest
     refute_includes last_response.body, "rubygems"
   end
 
+  # What a page is told to begin with is there, at every stage by the address that the screens give it; and nothing is
+  # told that nobody looks at.
+  def test_a_page_is_told_what_it_begins_with
+    addresses = File.read("#{Http::FrontEnd::FOLDER}/../src/table/addresses.ts").scan(/^  (\w+): '([\w-]+)',$/).to_h(&:reverse)
+
+    assert_equal Http::FirstLoad::STAGES_AT, addresses
+    addresses.each_key do |stage|
+      call(:get, "/w/marsh-walk/closures/1/#{stage}")
+      told = last_response["link"].scan(/<([^>]+)>/).flatten
+
+      assert_equal(%w[/api/workrooms/marsh-walk /api/workrooms/marsh-walk/catalogue /api/workrooms/marsh-walk/closures/1],
+                   told.grep(%r{/api/}))
+      assert_operator told.grep(/\.js\z/).size, :>=, 4
+      told.each { |address| call(:get, address) && assert_status(200) }
+    end
+    %w[/ /w/marsh-walk/stash /w/no%3Croom/closures/1/length /w/marsh-walk/closures/1/nowhere].each do |address|
+      call(:get, address)
+
+      assert_nil last_response["link"], address
+    end
+  end
+
   def test_every_change_is_a_revision_that_can_be_undone_redone_and_brought_back
     save({ button: { diameter: "28L" } })
     save({ cloth: { layers: "4" }, placket: { pins: [{ at: "300", label: "bust" }], keep_outs: [] } })
