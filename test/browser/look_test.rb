@@ -77,6 +77,31 @@ class LookTest < BrowserTest
     assert_selector "html[data-theme=daylight][data-text=largest]"
   end
 
+  # What is shown and printed is as somebody likes it; what is kept and typed stays as it was.
+  def test_words_and_numbers_are_as_somebody_likes_them
+    open_station "recipe"
+    show "american"
+
+    assert_selector "main", text: /stabilizer/i
+    show "comma"
+
+    assert_selector "nav [data-stage=opening]", text: "22,5 mm"
+    assert_violates_nothing
+
+    assert_includes page.evaluate_async_script(<<~JS), "22,5 mm"
+      fetch('/api/workrooms/marsh-walk/closures/1/strip.svg').then((answer) => answer.text()).then(arguments[0])
+    JS
+    find("main").send_keys "2"
+    type "button.diameter", "18,5"
+
+    assert_saved
+    assert_equal "18.5 mm", closure["plan"]["button.diameter"]["text"]
+    show "british"
+
+    assert_selector "nav [data-stage=button]", text: "18,5 mm"
+    assert_equal "18,5 mm", find("[data-path='button.diameter']").value
+  end
+
   def show(how)
     click_button said("display_menu.display")
     find("[role=menuitem]", text: said("display_menu.#{how}"), exact_text: true).click

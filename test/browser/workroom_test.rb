@@ -24,11 +24,11 @@ class WorkroomPageTest < BrowserTest
 
       assert_selector "[data-import]", text: "1 #{said('import_panel.would_be_new')}"
       assert_selector "td", text: "bad: diameter: Write a length"
-      assert_text "10 #{said('stash_page.kinds_of_button')}"
+      assert_text "12 #{said('stash_page.kinds_of_button')}"
       click_button said("import_panel.bring_in", "1", "button")
 
       assert_selector "[data-import]", text: "1 #{said('import_panel.are_new')}"
-      assert_text "11 #{said('stash_page.kinds_of_button')}"
+      assert_text "13 #{said('stash_page.kinds_of_button')}"
     end
     fill_in said("stash_page.search_by_name_shape"), with: "pearl"
 

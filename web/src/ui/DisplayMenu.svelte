@@ -21,8 +21,8 @@
     { key: 'american', name: 'American' },
   ];
   const NUMBERS: { key: Numbers; name: string }[] = [
-    { key: 'point', name: 'With a point: 18.5' },
-    { key: 'comma', name: 'With a comma: 18,5' },
+    { key: 'point', name: 'With a decimal point' },
+    { key: 'comma', name: 'With a decimal comma' },
   ];
   let groups = $derived<MenuGroup[]>([
     {
