@@ -18,7 +18,12 @@
   let text = $derived(length * 0.0215);
   let edge = $derived(Math.min(plan['placket.extension'].mm, tall * 0.42));
   let band = $derived(tall * 0.66);
-  let size = $derived(Math.min(1, (band * 0.6) / button.largest.mm));
+  /** How far holes reach from the centre line: to the edge, and inwards. */
+  let outwards = $derived(Math.max(1, ...(layout?.holes ?? []).map((hole) => hole.out_outer.mm)));
+  let inwards = $derived(Math.max(1, ...(layout?.holes ?? []).map((hole) => -hole.out_inner.mm)));
+  /** Across a short edge all of a hole stays on the fabric, with its button in proportion. */
+  let across = $derived(Math.min(1, (edge * 0.9) / outwards, (band * 0.95 - edge) / inwards));
+  let size = $derived(Math.min(across, (band * 0.6) / button.largest.mm));
   /** Right side up, with its top at the left, the edge of a side that closes right over left lies away from you. */
   let turned = $derived(closure.sheet.edge_lies === 'left');
   let down = $derived((y: number) => (turned ? band - y : y));
@@ -80,10 +85,10 @@
       <g class="cursor-pointer" onclick={() => pick(hole.number)} data-edge-hole={hole.number}>
         <rect x={hole.at.mm - text * 1.5} y={0} width={text * 3} height={band} fill="transparent" />
         {#if fastens}
-          {#each rows ? [0, rows * 2] : [0] as across (across)}
+          {#each rows ? [0, rows * 2] : [0] as row (row)}
             <g
-              transform="translate({hole.button.mm} {down(edge + across)}) scale({size})"
-              opacity={across ? 0.6 : 0.9}
+              transform="translate({hole.button.mm} {down(edge + row)}) scale({size})"
+              opacity={row ? 0.6 : 0.9}
             >
               <ButtonFace {button} />
             </g>
@@ -92,7 +97,7 @@
         <path
           d={hole.lies === 'vertical'
             ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
-            : `M${hole.at.mm} ${down(edge - hole.out_outer.mm)}V${down(edge - hole.out_inner.mm)}`}
+            : `M${hole.at.mm} ${down(edge - hole.out_outer.mm * across)}V${down(edge - hole.out_inner.mm * across)}`}
           stroke={chosen ? 'var(--color-warning)' : hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
           stroke-width={hole.sewn ? text * 0.42 : text * 0.26}
           stroke-dasharray={hole.sewn ? undefined : `${text * 0.35} ${text * 0.2}`}
