@@ -106,11 +106,13 @@ const shell = VitePWA({
 });
 
 /** What every page begins with, in one file. */
-const FRAME = /node_modules\/(svelte|esm-env|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|vite\/|\0/;
+const FRAME =
+  /node_modules\/(svelte|esm-env|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|vite\/|\0/;
 
 /** What several pages or stages are made of: many small files become one, and what only waits for a press stays apart. */
 const SHARED = (id: string): boolean =>
-  /src\/(closure|drawn|ui|help|table|stations|session|pages)\/|@lucide/.test(id) && !/Body\.svelte|scroll-lock/.test(id);
+  /src\/(closure|drawn|ui|help|table|stations|session|pages)\/|@lucide/.test(id) &&
+  !/Body\.svelte|scroll-lock/.test(id);
 
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({

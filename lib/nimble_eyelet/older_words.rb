@@ -48,9 +48,12 @@ module NimbleEyelet
       },
       "recipe.stabiliser" => {
         "fusible strip inside, its firm direction along the hole" => "fusible_strip",
+        "fusible strip inside, firm direction along the hole" => "fusible_strip",
         "fusible knit interfacing inside, its firm direction along the hole" => "knit_fusible",
+        "fusible knit interfacing inside, firm direction along the hole" => "knit_fusible",
         "tear-away under the hole" => "tear_away",
         "fusible strip inside, its firm direction along the hole, and tear-away under it" => "fusible_and_tear_away",
+        "fusible strip inside, firm direction along the hole, and tear-away under it" => "fusible_and_tear_away",
         "wash-away under the hole" => "wash_away", "tear-away under, wash-away film on top" => "tear_away_film",
         "an extra layer of the cloth inside, grain along the hole" => "layer",
         "a firm strip of woven cloth inside" => "woven_strip",

@@ -96,7 +96,7 @@ class MachineTest < AppTest
     # The mesh lies on the shelf.
     assert_equal(%w[knit_fusible tear_away wash_film],
                  found["stabilisers"].select { |item| item["owned"] }.map { |item| item["key"] })
-    assert_equal ["fusible strip inside, its firm direction along the hole", "tear-away under the hole"],
+    assert_equal ["fusible strip inside, firm direction along the hole", "tear-away under the hole"],
                  [before["text"], after["text"]]
     assert_includes after["cautions"].first["instead"], said("stabiliser.light_fusible_strip")
     assert_equal "stale", closure["sheet"]["stages"].find { |stage| stage["word"] == "recipe" }["state"]

@@ -34,7 +34,7 @@ class ProgressTest < CoreTest
     moves.each do |moved|
       named = moved.to_h do |part, state|
         said = AS_IT_WAS.fetch(state) { MACHINE_PARTS.fetch(part).called(state) }
-        [part, said.is_a?(String) ? said.sub("towards the side", "toward the bead").sub("towards you", "toward you") : said]
+        [part, said.is_a?(String) ? said.sub("to the side", "toward the bead that is").sub("towards you", "toward you") : said]
       end
 
       assert_equal moved, OlderWords.states(named)

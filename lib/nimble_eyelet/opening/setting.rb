@@ -168,7 +168,7 @@ module NimbleEyelet
 
       def self.round(request)
         made(request, "round", figure: request.set, short: Sentence["a circle of %s", request.set],
-                               says: Sentence["Draw a circle %s across: the open hole; the ring is sewn round it.", request.set])
+                               says: Sentence["Draw a circle %s across, the open hole. The ring is sewn round it.", request.set])
       end
 
       # What has no steps of its own comes out as it is wanted; what is drawn, as it is drawn.
@@ -223,7 +223,7 @@ module NimbleEyelet
       def unknown
         build(gap, gives: nil, expected: USUAL_ALLOWANCE.map { |allowance| gap + allowance }, clamps: thing,
                    short: Sentence["%s, then measure", gap],
-                   says: Sentence["Put a %s piece of stiff card in the foot instead of the button.", gap])
+                   says: Sentence["Put a %s piece of stiff card in the foot. It replaces the button.", gap])
       end
 
       # The same with what feet usually add, so that the first hole comes near.
@@ -243,7 +243,7 @@ module NimbleEyelet
         stops = long + @foot.allowance
         build(long, gives: stops - @request.correction, stops: stops, clamps: "card",
                     short: Sentence["card %s long", long],
-                    says: Sentence["Put a %s piece of stiff card in the foot instead of the button: %s between the stops.",
+                    says: Sentence["Put a %s piece of stiff card in the foot. It replaces the button: %s between the stops.",
                                    long, stops])
       end
 
@@ -271,7 +271,7 @@ module NimbleEyelet
 
       def left_alone
         build(gap, gives: made - @request.correction, stops: made, clamps: thing, short: Sentence["%s as it is", gap],
-                   says: Sentence["Put %s in the foot and leave it there: %s between the stops.", named, made])
+                   says: Sentence["Put %s in the foot and leave it there. Between the stops: %s.", named, made])
       end
 
       def build(figure, gives:, **more)

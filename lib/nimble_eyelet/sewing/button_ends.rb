@@ -14,7 +14,7 @@ module NimbleEyelet
       BUTTONED = "Sew the buttons"
       SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray sealant on them.",
                   "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
-                  "knot_liquid" => "Tails to the back, knot, a drop of liquid on it, and trim." }.freeze
+                  "knot_liquid" => "Tails to the back, knot, a drop of liquid, and trim." }.freeze
 
       # @param order [SewingOrder]
       def initialize(order)

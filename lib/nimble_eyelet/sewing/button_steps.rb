@@ -132,7 +132,7 @@ module NimbleEyelet
                                minds: [lined_up]]
         tension = Work::Operation["set_tension", sets: { "tension" => nil },
                                   says: "tension #{Wording.decimal(@machine.neutral_tension.to_r, 2)}"]
-        select = Work::Operation["select", sets: { "selector" => "zigzag" }, says: "Select zigzag, needle up and out of the fabric."]
+        select = Work::Operation["select", sets: { "selector" => "zigzag" }, says: "Select zigzag, needle up."]
         step("button-width", dial, tension, select)
       end
 
@@ -176,7 +176,7 @@ module NimbleEyelet
       def tried
         return unless @attaching.verdict == "mind"
 
-        says = Sentence["Sew a test button on a scrap of the same layers: the needle has %s to the rim.",
+        says = Sentence["Sew a test button on a matching scrap. The needle has %s to the rim.",
                         @attaching.clearance.round_to(Length.mm(1r / 100))]
         step("test-button", Work::Operation["sew_test_button", figures: { "attach.clearance" => @attaching.clearance },
                                             needs: needs, says: says,

@@ -61,7 +61,7 @@ module NimbleEyelet
 
       def settings
         select = Work::Operation["select", sets: @row.selector, figures: @order.dials.slice("recipe.style"),
-                                 says: "Select #{@row.programme}, needle up and out of the fabric."]
+                                 says: "Select #{@row.programme}, needle up."]
         step("settings", *dials, select)
       end
 

@@ -89,7 +89,7 @@ module NimbleEyelet
 
         step("watch", Work::Operation["watch",
                                       says: "Watch it: which end does it begin at, and which side first?",
-                                      minds: ["Write both on the machine's page: then every start mark is given for the right end."]],
+                                      minds: ["Write both on the machine's page."]],
              symptom: "Unknown, start marks are given for both ends.")
       end
 
@@ -111,7 +111,7 @@ module NimbleEyelet
 
       def test_pull
         step("test-open", Work::Operation["pull_scrap",
-                                          says: "Measure the tack, pull hard at what it holds, and log what you see."],
+                                          says: "Measure the tack, pull hard, and log what you see."],
              symptom: "If you skip this, the first tack in the garment is the test.")
       end
 

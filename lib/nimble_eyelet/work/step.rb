@@ -100,18 +100,29 @@ module NimbleEyelet
 
       private
 
-      # Sentences, one for each operation; what a verb joins stands in one.
+      # Sentences, one for each operation; what a verb joins stands in one, as long as that is read at a glance.
       def told
         spoken = operations.select(&:says)
         return spoken.map(&:says) if spoken.none? { |one| one.kind.joins }
 
         spoken.chunk_while do |one, other|
           one.kind.joins && one.kind.joins == other.kind.joins
-        end.map do |same|
+        end.flat_map do |same|
           joins = same.first.kind.joins
-          joins ? joined(joins, same.map(&:says)) : same.first.says
+          joins ? read_at_a_glance(joins, same.map(&:says)) : [same.first.says]
         end
       end
+
+      def read_at_a_glance(verb, parts)
+        all = joined(verb, parts)
+        return [all] if parts.size == 1 || all.split.size <= AT_A_GLANCE
+
+        [joined(verb, parts[0...-1]), joined(verb, parts.last(1))]
+      end
+
+      # Words of a sentence that several things are joined in.
+      AT_A_GLANCE = 12
+      private_constant :AT_A_GLANCE
 
       def joined(verb, parts) = "#{verb} #{[parts[0...-1].join(', '), parts.last].reject(&:empty?).join(' and ')}."
     end
