@@ -95,6 +95,8 @@ class MigrateTest < Minitest::Test
     # Before a pin could hold a button it held the hole.
     @db[:pins].update(holds: "hole")
     @db[:closures].where(button_shape: %w[cord ribbon]).update(removed_at: Time.at(0))
+    # And every hole was sewn by machine.
+    @db[:closures].update(recipe_way: nil)
     places = closures.map { |closure| closure.sheet.layout.holes.map(&:at) }
     # Down past everything that came with habits and the solver, and up again.
     to(3)
