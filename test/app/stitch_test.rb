@@ -88,7 +88,7 @@ class StitchTest < AppTest
 
     assert_empty step("settings")["outdated"]
     assert_includes step("sew-7")["outdated"].join(" "), said("density_choice.second_pass")
-    assert_includes step("sew-7")["does"], said("steps.sew_the_whole_hole")
+    assert_includes step("sew-7").values_at("does", "how").join(" "), said("steps.sew_the_whole_hole")
     assert_includes card, said("steps.sew_the_whole_hole")
     assert_includes record, said("record_pdf.sewn_twice")
   end

@@ -39,7 +39,11 @@ class AwayTest < BrowserTest
   end
 
   def test_pages_open_anew_without_a_server_as_they_were_seen
-    PAGES.each_key { |path| look_at(path) }
+    PAGES.each do |path, shows|
+      look_at(path)
+
+      assert_text shows
+    end
     shell_kept
     world.stop_serving
     PAGES.each do |path, shows|
