@@ -61,7 +61,14 @@
 
   let closure = $derived<Closure | undefined>(work.shown);
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
-  let loading = $derived(STATIONS[word]());
+  /** How often a stage that could not be loaded was asked for. */
+  let tries = $state(0);
+  let loading = $derived.by(() => (tries >= 0 ? STATIONS[word]() : Promise.reject()));
+  $effect(() => {
+    let again: ReturnType<typeof setTimeout> | undefined;
+    loading.catch(() => (again = setTimeout(() => (tries += 1), 2000)));
+    return () => clearTimeout(again);
+  });
   $effect(() => parts.after(loading));
 
   const parts = new Fetched();
