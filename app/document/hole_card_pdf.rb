@@ -82,7 +82,7 @@ module NimbleEyelet
       # Down the page and then beside it.
       def marks(pen)
         pen.text(0, 4, "#{@title}: marks from the #{@strip.measured_from}", 4.5)
-        pen.text(0, 9, "Lay the tape on the whole run once, its end at the top finished edge, and read every mark off it.", 3)
+        pen.text(0, 9, "Lay the tape on the whole run once, its end at the #{@strip.measured_from}, and read every mark off it.", 3)
         rows = ((room - 20) / ROW).floor
         @strip.holes.each_with_index do |hole, index|
           column, row = index.divmod(rows)

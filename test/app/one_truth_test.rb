@@ -1,9 +1,13 @@
 # frozen_string_literal: true
 
 require "minitest/autorun"
+require "pdf-reader"
+require "stringio"
 require_relative "../../lib/nimble_eyelet"
+require_relative "../../app/document/hole_card_pdf"
 require_relative "../../app/document/marks_csv"
 require_relative "../../app/document/strip"
+require_relative "../../app/document/strip_svg"
 require_relative "../../app/presenter"
 require_relative "../../app/view/closure"
 require_relative "../support/core_values"
@@ -17,6 +21,7 @@ class OneTruthTest < Minitest::Test
   MANY = Integer(ENV.fetch("CLOSURES", "60"))
   PRESENT = NimbleEyelet::Presenter.new(:mm)
   VIEWS = NimbleEyelet::View::ClosureView::VIEWS
+  ENDS = /\bfrom the (top(?: edge)?|upper (?:edge|end)|left-hand end)\b/i
 
   # What draws lines and counts nothing.
   class Lines
@@ -45,7 +50,33 @@ class OneTruthTest < Minitest::Test
     assert_operator looked, :>, MANY / 2
   end
 
+  # A cuff has no top edge, and a cushion no top: whoever holds the ruler is told one end, wherever it is told.
+  def test_every_place_is_measured_from_one_end
+    NimbleEyelet::Placket::PLACES.each_value do |place|
+      lies = place.fills.fetch("placket.orientation")
+      run = run_of(place: place.key, orientation: lies, extension: mm(30), count: 3)
+      found = sheet(placket: run, button: button(shape: place.tacked ? "bar_tack" : "flat"))
+      told = ends_of(found)
+
+      assert_operator told.values.sum(&:size), :>, 8, place.key
+      # Where the finished edge stands beside it, an upper edge is the top, in short.
+      known = [place.measured_from, *("top" if place.measured_from.end_with?(" edge"))]
+
+      told.each { |who, ends| assert_empty ends - known, "#{who}, #{place.key}" }
+    end
+  end
+
   private
+
+  # Which end each of them names, by who does.
+  def ends_of(found)
+    strip = NimbleEyelet::Document::Strip.new(found, PRESENT, garment: "smock")
+    card = PDF::Reader.new(StringIO.new(NimbleEyelet::Document::HoleCardPdf.new(strip, "smock").render))
+    { "strip" => NimbleEyelet::Document::StripSvg.new(strip, "smock").render, "card" => card.pages.map(&:text).join(" "),
+      "marks" => "from the #{VIEWS['placket'].of(found, PRESENT)[:measured_from]}",
+      "steps" => found.progress.steps.flat_map { |step| [step.does, step.how] }.map { |words| said_in(words, :mm) }.join(" ") }
+      .transform_values { |text| text.gsub(/\s+/, " ").scan(ENDS).flatten.map(&:downcase) }
+  end
 
   def any_closure(number)
     way = number % 7 == 6 ? pick(NimbleEyelet::Otherways::WAYS.keys) : nil

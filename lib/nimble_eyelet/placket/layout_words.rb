@@ -123,7 +123,7 @@ module NimbleEyelet
         wanted = Edge.margin(@button)
         return [] if !@button.fastens? || holes.first.button >= wanted
 
-        says = Sentence["The first button sits %s from the top; it wants %s.", holes.first.button, wanted]
+        says = Sentence["The first button sits %s from the #{@run.measured_from}; it wants %s.", holes.first.button, wanted]
         [Caution.new(rule: "top edge", says: says,
                      instead: Sentence["Move the first hole down to %s, or choose a smaller button.", wanted + seat])]
       end

@@ -72,12 +72,15 @@ module NimbleEyelet
       def onto(hole)
         one, other = hole.starts
         unless other
-          return Sentence["Lower the needle into the mark#{where(one)}. It is %s from the top, %s from the edge.", one.along, one.from_edge]
+          return Sentence["Lower the needle into the mark#{where(one)}. It is %s from the #{end_of_run}, %s from the edge.", one.along, one.from_edge]
         end
 
-        Sentence["Lower the needle into the mark. If it starts at the #{one.at} end: %s from the top, %s from the edge. At the " \
-                 "#{other.at} end: %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
+        Sentence["Lower the needle into the mark. If it starts at the #{one.at} end: %s from the #{end_of_run}, %s from the edge. " \
+                 "At the #{other.at} end: %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
       end
+
+      # In short: beside it stands how far in from the finished edge.
+      def end_of_run = @order.layout.run.measured_from.sub(/\A(?:top|upper) edge\z/, "top")
 
       def where(start) = start.at == "middle" ? ": halfway along a side" : ": #{start.at} end"
 

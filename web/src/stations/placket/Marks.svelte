@@ -1,5 +1,5 @@
 <script lang="ts">
-  // Every mark, each from the {layout.measured_from}: what is measured with the tape.
+  // Every mark, each from the same end: what is measured with the tape.
   import type { Sheet } from '../../api/client';
 
   type Props = {
@@ -19,7 +19,7 @@
   });
 </script>
 
-<h2 class="mt-6 text-lg font-semibold">Marks, each from the top edge</h2>
+<h2 class="mt-6 text-lg font-semibold">Marks, each from the {layout.measured_from}</h2>
 <div class="overflow-x-auto">
   <table class="table max-w-3xl table-sm text-base">
     <thead>
