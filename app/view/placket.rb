@@ -16,8 +16,14 @@ module NimbleEyelet
           edge: edge(layout.edge, present), **GAPS.to_h { |gap| [gap, present.length(layout[gap])] },
           grid: present.length(layout.run.grid_ruler.step),
           binding: layout.binding.map { |demand| present.words(demand) }, unseen: present.length(Placket::UNSEEN),
-          marking: sheet.plan.cloth.marking, measured_from: layout.run.measured_from,
+          loop: loop(sheet), marking: sheet.plan.cloth.marking, measured_from: layout.run.measured_from,
           because: present.reasons(layout.because), cautions: present.cautions(layout.cautions) }
+      end
+
+      # Where loops hang at the edge instead.
+      def self.loop(sheet)
+        base, reach = sheet.other_ways.loop
+        base && { base: base.to_f, reach: reach.to_f }
       end
 
       GAPS = %i[mean_gap smallest_gap largest_gap evenness].freeze

@@ -34,6 +34,12 @@ module NimbleEyelet
     # @return [Otherways::Way, nil] where no hole is sewn by machine
     def instead = chosen&.beside ? nil : chosen
 
+    # @return [Array(Length, Length), nil] between the legs of a loop, and how far it stands out
+    def loop
+      figures = instead&.figures(given)
+      figures.values_at("base", figures.key?("reach") ? "reach" : "button_in").map(&:value) if figures&.key?("arc")
+    end
+
     # @return [Length, nil] how long it is cut, where it is cut at all
     def slit = instead && instead.figures(given)["slit"]&.value
 

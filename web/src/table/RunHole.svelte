@@ -37,10 +37,10 @@
     take: (event: PointerEvent, grip: Grip, at: number) => void;
   } = $props();
 
-  let half = $derived(radius / geometry.scale);
+  let loop = $derived(geometry.loop);
   let button = $derived(
-    geometry.looped
-      ? geometry.at(hole.at.mm, -half)
+    loop
+      ? geometry.at(hole.at.mm, loop.base / 2 - loop.reach)
       : geometry.at(hole.button.mm, geometry.edge - geometry.far),
   );
   let farButton = $derived(geometry.at(hole.button.mm, geometry.edge + geometry.far));
@@ -61,9 +61,9 @@
   role="button"
   tabindex="0"
   aria-pressed={picked}
-  aria-label="{opens ? 'Hole' : 'Tack'} {hole.number} at {hole.at.text}{hole.sewn ? ', sewn' : ''}{caution
-    ? ', see the caution'
-    : ''}"
+  aria-label="{loop ? 'Loop' : opens ? 'Hole' : 'Tack'} {hole.number} at {hole.at.text}{hole.sewn
+    ? ', sewn'
+    : ''}{caution ? ', see the caution' : ''}"
   class={['group outline-none', end ? 'cursor-move' : 'cursor-pointer']}
   onpointerdown={(event) => end && take(event, end, hole.at.mm)}
   ondblclick={(event) => event.stopPropagation()}
@@ -105,9 +105,9 @@
       {/each}
     </g>
   {/if}
-  {#if geometry.looped}
+  {#if loop}
     <path
-      d={geometry.loop(hole.at.mm, half)}
+      d={geometry.looped(hole.at.mm, loop)}
       fill="none"
       stroke={hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
       stroke-width="4"

@@ -1,5 +1,6 @@
 // Where things of the run are drawn: millimetres down the run and in from the finished edge become
 // pixels. Upright beside the station; on a narrow screen the run lies along the top.
+import { loopPath, type Loop } from '../drawn/loop';
 import type { Closure } from '../api/client';
 
 const PAD = 14;
@@ -25,13 +26,13 @@ export class RunGeometry {
     private readonly holes: () => Hole[],
   ) {}
 
-  /** Whether it closes by loops at the edge. */
-  get looped(): boolean {
-    return this.plan['recipe.way']?.endsWith('_loop') ?? false;
+  /** A loop at the edge, where it closes by such. */
+  get loop() {
+    return this.closure().sheet.placket?.loop ?? null;
   }
-  /** How far loops reach beyond the edge, mm. */
+  /** How far loops stand out beyond the edge, mm. */
   private get out(): number {
-    return this.looped ? this.closure().sheet.button.largest.mm : 0;
+    return this.loop?.reach ?? 0;
   }
   /** Pixels beyond the finished edge. */
   private get beyond(): number {
@@ -39,7 +40,7 @@ export class RunGeometry {
   }
   /** Where the fabric begins, pixels beside the tape. */
   private get start(): number {
-    return (this.lying ? 18 : TAPE) + (this.looped && !this.turned ? this.beyond : 0);
+    return (this.lying ? 18 : TAPE) + (this.loop && !this.turned ? this.beyond : 0);
   }
 
   private get plan() {
@@ -79,7 +80,7 @@ export class RunGeometry {
   /** The garment goes on beyond what is drawn to scale: the cloth fills the room there is. */
   get clothWidth(): number {
     const room =
-      (this.lying ? this.height - 18 : this.width - TAPE) - (this.turned || this.looped ? this.beyond : 0);
+      (this.lying ? this.height - 18 : this.width - TAPE) - (this.turned || this.loop ? this.beyond : 0);
     return Math.max(this.reach * this.scale, room);
   }
 
@@ -117,16 +118,9 @@ export class RunGeometry {
     return { x1, y1, x2, y2 };
   }
 
-  /** A loop at the edge round a button of half so many mm, with its legs in the seam. */
-  loop(run: number, half: number): string {
-    const legs = half * 0.35;
-    const points = [
-      [run - legs, half * 0.6],
-      [run - legs, -half * 2.6],
-      [run + legs, -half * 2.6],
-      [run + legs, half * 0.6],
-    ].map(([along, across]) => this.at(along!, across!).join(' '));
-    return `M${points[0]} C${points[1]} ${points[2]} ${points[3]}`;
+  /** A loop with its legs at the edge. */
+  looped(run: number, loop: Loop): string {
+    return loopPath(run, loop, (along, across) => this.at(along, across));
   }
 
   /** A stretch over the whole width of the cloth, at least so many pixels long. */

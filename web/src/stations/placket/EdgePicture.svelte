@@ -3,6 +3,7 @@
   import type { Closure } from '../../api/client';
   import ButtonFace from '../../drawn/ButtonFace.svelte';
   import Cloth from '../../drawn/Cloth.svelte';
+  import { loopPath } from '../../drawn/loop';
 
   type Props = { closure: Closure; picked: number; pick: (hole: number) => void };
   let { closure, picked, pick }: Props = $props();
@@ -18,15 +19,18 @@
   let text = $derived(length * 0.0215);
   let edge = $derived(Math.min(plan['placket.extension'].mm, tall * 0.42));
   let band = $derived(tall * 0.66);
+  let loop = $derived(layout?.loop);
+  /** What lies beyond the edge: room for loops. */
+  let beyond = $derived(loop ? Math.min(loop.reach, band * 0.45) : 0);
   /** How far holes reach from the centre line: to the edge, and inwards. */
   let outwards = $derived(Math.max(1, ...(layout?.holes ?? []).map((hole) => hole.out_outer.mm)));
   let inwards = $derived(Math.max(1, ...(layout?.holes ?? []).map((hole) => -hole.out_inner.mm)));
   /** Across a short edge all of a hole stays on the fabric, with its button in proportion. */
   let across = $derived(Math.min(1, (edge * 0.9) / outwards, (band * 0.95 - edge) / inwards));
-  let size = $derived(Math.min(across, (band * 0.6) / button.largest.mm));
+  let size = $derived(loop ? beyond / loop.reach : Math.min(across, (band * 0.6) / button.largest.mm));
   /** Right side up, with its top at the left, the edge of a side that closes right over left lies away from you. */
   let turned = $derived(closure.sheet.edge_lies === 'left');
-  let down = $derived((y: number) => (turned ? band - y : y));
+  let down = $derived((y: number) => (turned ? band - beyond - y : beyond + y));
   let rows = $derived(
     plan['placket.rows'] === 'double' ? Math.min(plan['placket.offset'].mm, band * 0.3) : 0,
   );
@@ -37,7 +41,7 @@
     viewBox="{-length * 0.02} {-text * 1.9} {length * 1.04} {tall + text * 2}"
     class="block max-h-72 w-full"
     role="group"
-    aria-label="The edge, from the top at the left"
+    aria-label="The edge, with its {layout.measured_from} at the left"
   >
     <defs>
       <pattern
@@ -55,7 +59,7 @@
         />
       </pattern>
     </defs>
-    <Cloth x={0} y={0} width={length} height={band} />
+    <Cloth x={0} y={turned ? 0 : beyond} width={length} height={band - beyond} />
     <path
       d="M0 {down(0)}H{length}M0 0V{band}"
       stroke="var(--color-base-content)"
@@ -87,7 +91,9 @@
         {#if fastens}
           {#each rows ? [0, rows * 2] : [0] as row (row)}
             <g
-              transform="translate({hole.button.mm} {down(edge + row)}) scale({size})"
+              transform="translate({loop ? hole.at.mm : hole.button.mm} {loop
+                ? down((loop.base / 2 - loop.reach) * size)
+                : down(edge + row)}) scale({size})"
               opacity={row ? 0.6 : 0.9}
             >
               <ButtonFace {button} />
@@ -95,12 +101,15 @@
           {/each}
         {/if}
         <path
-          d={hole.lies === 'vertical'
-            ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
-            : `M${hole.at.mm} ${down(edge - hole.out_outer.mm * across)}V${down(edge - hole.out_inner.mm * across)}`}
+          d={loop
+            ? loopPath(hole.at.mm, loop, (along, across) => [along, down(across * size)])
+            : hole.lies === 'vertical'
+              ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
+              : `M${hole.at.mm} ${down(edge - hole.out_outer.mm * across)}V${down(edge - hole.out_inner.mm * across)}`}
           stroke={chosen ? 'var(--color-warning)' : hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
           stroke-width={hole.sewn ? text * 0.42 : text * 0.26}
-          stroke-dasharray={hole.sewn ? undefined : `${text * 0.35} ${text * 0.2}`}
+          fill="none"
+          stroke-dasharray={hole.sewn || loop ? undefined : `${text * 0.35} ${text * 0.2}`}
         />
         <text
           x={hole.at.mm}
