@@ -18,11 +18,7 @@ module NimbleEyelet
       # @param mean [Float]
       # @param deviation [Float]
       # @return [Float] chance that what is there lies in these places
-      def self.chance(cuts, range, mean, deviation)
-        upper = range.end < cuts.size ? Normal.below((cuts[range.end] - mean) / deviation) : 1.0
-        lower = range.begin.positive? ? Normal.below((cuts[range.begin - 1] - mean) / deviation) : 0.0
-        upper - lower
-      end
+      def self.chance(cuts, range, mean, deviation) = chances(cuts, range, [mean], deviation).first
 
       # The same for many means at once: beliefs ask for some hundreds in a row.
       #
@@ -32,24 +28,16 @@ module NimbleEyelet
         upper = cuts[range.end] if range.end < cuts.size
         lower = cuts[range.begin - 1] if range.begin.positive?
         means.map do |mean|
-          (upper ? 0.5 * Math.erfc(-((upper - mean) / deviation) * Normal::HALF_ROOT) : 1.0) -
-            (lower ? 0.5 * Math.erfc(-((lower - mean) / deviation) * Normal::HALF_ROOT) : 0.0)
+          above = lower ? Normal.below((lower - mean) / deviation) : 0.0
+          (upper ? Normal.below((upper - mean) / deviation) : 1.0) - above
         end
       end
 
-      # @param means [Array<Float>]
-      # @return [Array<Float>] chances of the answer, each as {given} says
-      def self.all_given(cuts, range, means, deviation, careless)
+      # @param careless [Float] chance that the answer is worth nothing
+      # @return [Array<Float>] chance of the answer at each mean
+      def self.given(cuts, range, means, deviation, careless)
         stray = careless * range.size / (cuts.size + 1)
         chances(cuts, range, means, deviation).map! { |chance| ((1 - careless) * chance) + stray }
-      end
-
-      # @param cuts [Array<Float>]
-      # @param range [Range<Integer>]
-      # @param careless [Float] chance that the answer is worth nothing
-      # @return [Float] chance of the answer
-      def self.given(cuts, range, mean, deviation, careless)
-        ((1 - careless) * chance(cuts, range, mean, deviation)) + (careless * range.size / (cuts.size + 1))
       end
     end
   end

@@ -54,7 +54,7 @@ module NimbleEyelet
       # @return [Band]
       def after(at:, seen:, careless: CARELESS)
         found = layers_of(at) do |offs, layer|
-          Answers.all_given(BAND_CUTS[layer], seen, offs, BAND_SEEN[layer], careless)
+          Answers.given(BAND_CUTS[layer], seen, offs, BAND_SEEN[layer], careless)
         end
         Band.new(middle, Normal.normalised(weights.each_index.map { |cell| weights[cell] * found[cell] }), @before)
       end

@@ -3,7 +3,7 @@
 # Beliefs are what is believed of one closure's holes: how long they come out and how the button goes
 # through, how dense a bead has to be, where the tension lies, how wide it has to be.
 #
-#   beliefs = Evidence.prior(current, learned)
+#   beliefs = Prior.of(current, learned).beliefs
 #   beliefs.after(hole).cover.chance(Math.log(0.52), holes: 5)
 
 require_relative "../value"

@@ -17,6 +17,7 @@ require_relative "move_words"
 require_relative "next_try"
 require_relative "options"
 require_relative "passes"
+require_relative "prior"
 require_relative "remarks"
 require_relative "../swatch/symptom"
 require_relative "troubleshooter"
@@ -115,12 +116,12 @@ module NimbleEyelet
 
       # Each hole is learned from once: what was believed after the ones before it does not change by another one.
       def believed(seen)
-        @memory.of([:believed, hangs_on, seen]) do
-          seen.empty? ? Evidence.prior(@current, @learned) : believed(seen[0...-1]).after(seen.last)
+        @memory.of([:believed, prior, seen]) do
+          seen.empty? ? prior.beliefs : believed(seen[0...-1]).after(seen.last)
         end
       end
 
-      def hangs_on = @hangs_on ||= Evidence.hangs_on(@current, @learned)
+      def prior = @prior ||= Prior.of(@current, @learned)
 
       # What came out in the garment counts as much as on a scrap.
       def of_row = @row.map { |swatch| Evidence.hole(swatch, @current) }
@@ -129,7 +130,7 @@ module NimbleEyelet
         @beliefs ||= if holes.empty?
                        before
                      else
-                       @memory.of([:believed, hangs_on, [*of_row, *holes]]) { before.after(holes.last) }
+                       @memory.of([:believed, prior, [*of_row, *holes]]) { before.after(holes.last) }
                      end
       end
 

@@ -1,12 +1,10 @@
 # frozen_string_literal: true
 
-# Evidence turns test holes into what the beliefs take: what each was set to, measured and seen, in their
-# units; and what was believed before the first.
+# Evidence turns test holes into what the beliefs take: what each was set to, measured and seen, in their units.
 #
-#   beliefs = Evidence.prior(current, learned)
-#   beliefs = swatches.reduce(beliefs) { |all, swatch| all.after(Evidence.hole(swatch, current)) }
+#   before = Prior.of(current, learned).beliefs
+#   beliefs = swatches.reduce(before) { |all, swatch| all.after(Evidence.hole(swatch, current)) }
 
-require_relative "../machine/offset"
 require_relative "../opening/fit_belief"
 require_relative "second_look"
 require_relative "beliefs"
@@ -23,45 +21,6 @@ module NimbleEyelet
       def self.demand(passing)
         Opening::SlitDemand.new(need: (passing.half_perimeter + passing.fold - passing.eye).to_f, give: passing.give.to_f,
                                 slips: passing.slips_from.to_f)
-      end
-
-      # @param current [Swatches::CurrentSettings]
-      # @param learned [Swatches::Learned] from earlier closures
-      # @return [Beliefs] before the first hole of this one
-      def self.prior(current, learned)
-        carried = CarriedBeliefs.of(learned.alike(**alike(current), stitched: current.stitched), current.machine)
-        cover = current.cover && carried.cover(current.cover.least, current.cover.most,
-                                               opposite: Options.new(current).opposite?)
-        Beliefs.new(fit: fit(current, learned, carried), cover: cover, tension: cover && carried.tension,
-                    space: cover && carried.space(current.width_wanted.to_f))
-      end
-
-      # All that the prior hangs on.
-      #
-      # @return [Array<Object>]
-      def self.hangs_on(current, learned)
-        [learned.earlier, alike(current), current.stitched, current.machine, current.cover&.least, current.cover&.most,
-         Options.new(current).opposite?, current.width_wanted, current.set["recipe.foot"], current.wanted, current.by, known(current), current.passing.fold]
-      end
-
-      # What an earlier closure is told alike by.
-      def self.alike(current)
-        { machine: current.set["machine.id"], fibre: current.set["thread.fibre"], tex: current.set["thread.tex"],
-          structure: current.set["cloth.kind"] }
-      end
-
-      def self.fit(current, learned, carried)
-        machine, foot, structure = current.set.values_at("machine.id", "recipe.foot", "cloth.kind")
-        offset = learned.offset(machine: machine, foot: foot, structure: structure, set: current.wanted.to_f,
-                                by: current.by, known: known(current))
-        Opening::FitBelief.prior(offset: offset, fold: current.passing.fold.to_f, length: current.wanted.to_f,
-                                 like: carried.want(current.passing.fold.to_f, current.wanted.to_f))
-      end
-
-      # What the owner says a carriage foot adds counts as one hole that was measured.
-      def self.known(current)
-        typed = current.foot.allowance
-        typed && current.by == "clamp" ? typed.to_f - Offset::USUALLY_ADDED.fetch("clamp") : nil
       end
 
       # @param swatch [Swatches::Swatch]
@@ -97,7 +56,7 @@ module NimbleEyelet
                               seen: swatch.place("fit"))
       end
 
-      private_class_method :alike, :fit, :known, :seen, :tried
+      private_class_method :seen, :tried
     end
   end
 end

@@ -86,10 +86,10 @@ module NimbleEyelet
       def chance(set, demand, holes: 1)
         FIT_NOISES.each_index.sum do |noise|
           deviation = Math.sqrt(((demand.give * FIT_NOISES[noise])**2) + (CUT_SPREAD**2))
-          bins(demand.give).fetch(noise).sum do |middle, weight|
-            weight * (Belief::Answers.chance([SNUG_FROM.to_f, demand.slips], 1..1,
-                                             (set * demand.give) - demand.need + middle, deviation)**holes)
-          end
+          bins = bins(demand.give).fetch(noise)
+          slacks = bins.map { |middle, _| (set * demand.give) - demand.need + middle }
+          right = Belief::Answers.chances([SNUG_FROM.to_f, demand.slips], 1..1, slacks, deviation)
+          bins.zip(right).sum { |(_, weight), chance| weight * (chance**holes) }
         end
       end
 

@@ -25,7 +25,7 @@ module NimbleEyelet
       # @param deviation [Float] mm
       # @param careless [Float] chance that it is worth nothing
       def initialize(cuts, seen, deviation, careless)
-        @given = Belief::Answers.all_given(cuts, seen, ALL_SLACKS, deviation, careless)
+        @given = Belief::Answers.given(cuts, seen, ALL_SLACKS, deviation, careless)
       end
 
       # @param slack [Float] mm, for a button that wants the least

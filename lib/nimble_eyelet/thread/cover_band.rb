@@ -167,7 +167,7 @@ module NimbleEyelet
 
     # What somebody would say of a bead at every distance, layer by layer; nothing said is no news.
     def seen_tables(range, careless)
-      ->(from) { tables(from) { |offs, layer, cuts| Belief::Answers.all_given(cuts, range, offs, COVER_SEEN[layer], careless) } }
+      ->(from) { tables(from) { |offs, layer, cuts| Belief::Answers.given(cuts, range, offs, COVER_SEEN[layer], careless) } }
     end
 
     def full_table(from)
