@@ -50,32 +50,30 @@ module NimbleEyelet
           raise Refusal.field("session.at", at[0, 40], "There is no such day or time.")
         end
 
-        # Ordering a session takes long, and nothing of it changes until a fact does: for a minute it is said again as
-        # it was composed, but for the time now.
+        # Seconds that a session is kept as it was ordered: its moments count from then.
+        KEPT = 60
+
+        # Ordering a session takes long. While nothing happens in the workroom it stays as it was ordered, and only the
+        # time now is put before it.
         def read_session(id)
           now = settings.now
-          stamp = stamps.session(params["slug"], id)
-          said = settings.composed.of([stamp, now.to_i / COMPOSED_FOR]) do
-            JSON.generate(View::SessionView.of(sessions.find(id), now))
+          composed = settings.composed.of([stamps.session(params["slug"], id), now.to_i / KEPT]) do
+            JSON.generate(View::SessionView.composed(sessions.find(id), now))
           end
           content_type :json
-          halt 200, said.sub("{", "{#{JSON.generate(View::SessionView.told(now))[1..-2]},")
+          halt 200, "#{JSON.generate(View::SessionView.told(now)).chop},#{composed[1..]}"
         end
 
-        COMPOSED_FOR = 60
-
         def show_session(record, status: 200)
-          now = settings.now
           etag_of(record.revision)
-          json({ **View::SessionView.told(now), **View::SessionView.of(record, now) }, status: status)
+          json(View::SessionView.of(record, settings.now), status: status)
         end
 
         def seen_session
           show_session(yield(number(params["id"]), revision_seen))
         rescue Store::Stale => e
           halt Problem.new(412, "This session was changed or ended in another place meanwhile.",
-                           session: View::SessionView.told(settings.now)
-                                                     .merge(View::SessionView.of(e.current, settings.now))).render
+                           session: View::SessionView.of(e.current, settings.now)).render
         end
 
         def wanted_of_session

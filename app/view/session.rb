@@ -52,14 +52,18 @@ module NimbleEyelet
     end
 
     module SessionView
+      # @param record [Store::SessionRecord]
+      # @param now [Time]
+      # @return [Hash]
+      def self.of(record, now) = { **told(now), **composed(record, now) }
+
       # @param now [Time]
       # @return [Hash] what is true of this moment alone
       def self.told(now) = { told_at: now.utc.iso8601 }
 
-      # @param record [Store::SessionRecord]
-      # @param now [Time]
-      # @return [Hash]
-      def self.of(record, now)
+      # @param now [Time] from which moments count
+      # @return [Hash] what holds as long as nothing happens
+      def self.composed(record, now)
         session = record.session
         things = Things.new
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },

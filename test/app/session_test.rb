@@ -70,6 +70,49 @@ class SessionRoutesTest < AppTest
     Store::Closures.define_method(:find, find)
   end
 
+  # What a session was composed of before is said again only as long as it is still so, whatever is changed.
+  def test_a_remembered_session_is_the_one_that_would_be_composed_now
+    at = NOW
+    @app = world.app(clock: -> { at })
+    found = begin_session(of_machine("Avocet"))
+    known = -> { session(found["id"]) }
+    fresh = -> { JSON.parse(JSON.generate(View::SessionView.of(Store::Sessions.new(workroom, now: at).find(found["id"]), at))) }
+    heard = CHANGES.map do |name, doing|
+      before = known.call
+      instance_exec(before, &doing)
+      after = known.call
+
+      assert_status 200
+      assert_empty(fresh.call.filter_map { |key, value| [key, value, after[key]] if after[key] != value }, name.to_s)
+      refute_equal before, after, name.to_s
+      after
+    end
+
+    assert_equal heard.last, known.call
+    at += 59
+
+    assert_equal heard.last.except("told_at"), known.call.except("told_at")
+    assert_equal (NOW + 59).iso8601, known.call["told_at"]
+    at += 60
+
+    assert_equal fresh.call, known.call, "its moments count from the minute it is read in"
+  end
+
+  CHANGES = {
+    plan: ->(read) { save({ button: { diameter: "13" } }, id: read["closures"].first["id"]) },
+    garment: lambda do |read|
+      of = db[:closures].where(id: read["closures"].first["id"]).get(:garment_id)
+      call(:patch, "/api/garments/#{of}", { name: "another name" })
+    end,
+    machine: lambda { |read|
+      db[:machines].where(id: read["machine"]["id"]).update(name: "Avocet of the kitchen", revision: 9)
+    },
+    drying: ->(read) { change(read, { drying_minutes: 75 }) },
+    costs: ->(read) { change(read, { costs: { "needle" => 300 } }) },
+    a_step: ->(read) { done(read, read["steps"].first) },
+    deleted: ->(read) { act(:delete, "", id: read["closures"].last["id"]) }
+  }.freeze
+
   def test_what_was_done_last_can_be_taken_back_whole
     found = begin_session([SMOCK])
     first = found["steps"].first
