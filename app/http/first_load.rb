@@ -18,7 +18,7 @@ module NimbleEyelet
                     "settings" => "recipe", "test" => "swatch", "sew" => "sewing", "sew-on" => "attach",
                     "print" => "print" }.freeze
       ROOM = %r{\A/w/(?<slug>[a-z0-9-]{1,80})}
-      # The front end's own components, and what they ask for below /api/workrooms/:slug.
+      # Of an address the front end's own components, and what they ask for below /api/workrooms/:slug.
       PAGES = [
         [%r{#{ROOM}/?\z}o, ->(_) { ["pages/workroom/WorkroomPage"] }, ->(_) { ["", "/catalogue", "/under-way"] }],
         [%r{#{ROOM}/closures/(?<id>\d{1,9})/(?<stage>#{STAGES_AT.keys.join('|')})\z}o,
@@ -51,7 +51,14 @@ module NimbleEyelet
           .flat_map { |one| [one["file"], *one["css"]] }
       end
 
-      def self.manifest = @manifest ||= File.file?(MANIFEST) ? JSON.parse(File.read(MANIFEST)) : {}
+      # As it was built last: a page may be built anew under a server that goes on.
+      def self.manifest
+        at = File.mtime(MANIFEST)
+        @built = [at, JSON.parse(File.read(MANIFEST))] unless @built&.first == at
+        @built.last
+      rescue Errno::ENOENT
+        {}
+      end
       private_class_method :link, :files, :manifest
     end
   end

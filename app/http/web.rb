@@ -221,7 +221,8 @@ module NimbleEyelet
         found.lasting ? cache_control(:public, :immutable, max_age: 31_536_000) : cache_control(:no_cache)
         headers "content-encoding" => found.encoding if found.encoding
         headers "vary" => "accept-encoding"
-        found.type == ".html" && FirstLoad.links(request.path_info)&.then { |links| headers "link" => links }
+        links = FirstLoad.links(request.path_info) if found.type == ".html"
+        headers "link" => links if links
         send_file found.file, type: found.type
       end
 

@@ -102,6 +102,13 @@ class ContractTest < AppTest
       assert_operator told.grep(/\.js\z/).size, :>=, 4
       told.each { |address| call(:get, address) && assert_status(200) }
     end
+    { "/w/marsh-walk" => 2, "/w/marsh-walk/sessions/1/sew" => 1 }.each do |address, answers|
+      call(:get, address)
+      told = last_response["link"].scan(/<([^>]+)>/).flatten
+
+      assert_operator told.grep(/\.js\z/).size, :>=, 3, address
+      assert_operator told.grep(%r{/api/}).size, :>, answers, address
+    end
     %w[/ /w/marsh-walk/stash /w/no%3Croom/closures/1/length /w/marsh-walk/closures/1/nowhere].each do |address|
       call(:get, address)
 
