@@ -19,8 +19,6 @@ class AwayTest < BrowserTest
   end
 
   def test_a_server_that_is_away_at_first
-    # A part of the page that another test left behind would come without a server.
-    page.driver.browser.execute_cdp("Network.clearBrowserCache")
     world.stop_serving
     begin
       visit "#{ROOM}/closures/1/button"

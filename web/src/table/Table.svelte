@@ -3,6 +3,7 @@
   // ledger on the right.
   import { onMount } from 'svelte';
   import type { Closure, StageWord } from '../api/client';
+  import Again from '../api/Again.svelte';
   import { listen } from '../api/live';
   import { workroom } from '../api/workroom.svelte';
   import Saved from '../closure/Saved.svelte';
@@ -61,14 +62,7 @@
 
   let closure = $derived<Closure | undefined>(work.shown);
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
-  /** How often a stage that could not be loaded was asked for. */
-  let tries = $state(0);
-  let loading = $derived.by(() => (tries >= 0 ? STATIONS[word]() : Promise.reject()));
-  $effect(() => {
-    let again: ReturnType<typeof setTimeout> | undefined;
-    loading.catch(() => (again = setTimeout(() => (tries += 1), 2000)));
-    return () => clearTimeout(again);
-  });
+  let loading = $derived(STATIONS[word]());
   $effect(() => parts.after(loading));
 
   const parts = new Fetched();
@@ -171,11 +165,7 @@
           </div>
           <NextStation {work} {closure} {stage} {go} />
         {:catch}
-          <p role="alert" class="mt-2">
-            This stage could not be loaded. <button class="link" onclick={() => location.reload()}
-              >Try again</button
-            >
-          </p>
+          <div class="mt-2"><Again /></div>
           <NextStation {work} {closure} {stage} {go} />
         {/await}
       </main>
