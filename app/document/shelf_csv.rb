@@ -60,16 +60,9 @@ module NimbleEyelet
 
       def self.plain(called) = called.downcase.tr("_", " ").sub(%r{[ ,]*\(?(?:mm|g/m²|g/m2|g m2|percent|%)\)?\s*\z}, "").strip
 
-      # A choice is known by its key or by its name.
-      def self.meant(field, cell)
-        return cell unless field.kind == :choice
-
-        field.choices.find { |key, name| [key, name.to_s].any? { |one| plain(one.to_s) == plain(cell) } }&.first || cell
-      end
-
       def self.row(form, names, row, number, fields)
         typed = names.to_h do |heading, name|
-          [name, meant(fields.fetch(name), row[heading].to_s.sub(StashCsv::ESCAPED, ""))]
+          [name, fields.fetch(name).key_of(row[heading].to_s.sub(StashCsv::ESCAPED, ""))]
         end
         Row.new(number: number, name: typed["name"], values: form.read(typed), faults: [])
       rescue Refusal => e
@@ -84,7 +77,7 @@ module NimbleEyelet
       end
 
       def self.refused(why) = Refusal.field("file", "", why)
-      private_class_method :row, :heading, :headings, :plain, :meant, :cell, :refused
+      private_class_method :row, :heading, :headings, :plain, :cell, :refused
     end
   end
 end

@@ -157,7 +157,7 @@ module NimbleEyelet
           raise refused("This file is empty: the first row names the columns.") if line.strip.empty?
 
           line = line.delete_prefix("\uFEFF")
-          @separator = [",", ";", "\t"].max_by { |separator| line.count(separator) }
+          @separator = Separated::SIGNS.max_by { |separator| line.count(separator) }
           split(line).map { |cell| cell.to_s.strip[0, LONGEST_NAME] }
         rescue CSV::MalformedCSVError
           raise refused("The first row names the columns: #{COLUMNS.keys.join(', ')}.")
@@ -218,11 +218,7 @@ module NimbleEyelet
           field = StashFields::ALL[name]
           return text unless field&.kind == :choice
 
-          word = text.strip.downcase
-          word = COUNTED.fetch(word[/\A([24])([ -]?holes?)?\z/, 1], word)
-          return word if field.choices.key?(word)
-
-          field.choices.find { |_, called| called.to_s.downcase == word }&.first || text
+          field.key_of(COUNTED.fetch(text.strip.downcase[/\A([24])([ -]?holes?)?\z/, 1], text))
         end
 
         # A colour that is none of ours is not lost: the note has it.

@@ -45,9 +45,21 @@ module NimbleEyelet
       end
     end
 
+    # @param text [String] as somebody's table calls it
+    # @return [String] key of what it offers, by that or by its name; the text itself where it is neither
+    def key_of(text)
+      return text unless kind == :choice
+
+      word = plain(text)
+      choices.keys.find { |key| word == plain(key) || word == plain(choices[key].to_s) } || text
+    end
+
     # @param value [Object]
     # @return [Object] as it is typed: by its name, where it has one and that is what people type
     def named(value) = kind == :named ? choices.fetch(value, value) : value
+
+    def plain(words) = words.downcase.tr("_", " ").strip
+    private :plain
 
     # @return [Object] what it holds before anybody has said anything
     def begun = read(initial, unit: :mm)

@@ -72,7 +72,9 @@ module NimbleEyelet
         image = @album.read(File.binread(File.join(@folder, part["photo"])))
         garment = @scope[:garments].where(name: part.fetch("garment")).get(:id)
         GarmentPhotos.new(@scope, @album).add(garment, image)
-      rescue SystemCallError, Shrine::Error
+      rescue Sequel::Error
+        raise
+      rescue StandardError
         nil
       end
 
