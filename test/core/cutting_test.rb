@@ -75,7 +75,7 @@ class CuttingTest < CoreTest
     texts = %w[knot liquid tie_off knot_liquid].map { |secure| told(sewn(secure: secure))["secure"] }
 
     assert_equal texts, texts.uniq
-    assert_match(said("steps.tails_to_the_back_2"), told(sewn(secure: "liquid").merge(placket: run_of(use: "children")))["secure"])
+    assert_match(said("steps.tails_to_the_back"), told(sewn(secure: "liquid").merge(placket: run_of(use: "children")))["secure"])
     shank = { button: button(shape: "ball", attachment: "shank") }
 
     assert_match(said("attach_habits.on_by_hand"), at("button", told(shank.merge(sewn(shank_by: "hand")))))

@@ -12,9 +12,9 @@ module NimbleEyelet
   module Sewing
     class ButtonEnds
       BUTTONED = "Sew the buttons"
-      SECURED = { "knot" => "Tails to the back, knot and trim.", "liquid" => "Trim the tails, and a drop of fray sealant on them.",
+      SECURED = { "knot" => "Take the tails to the back, knot and trim them.", "liquid" => "Trim the tails and put a drop of fray sealant on them.",
                   "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
-                  "knot_liquid" => "Tails to the back, knot, a drop of liquid, and trim." }.freeze
+                  "knot_liquid" => "Knot the tails at the back, seal the knot, and trim." }.freeze
 
       # @param order [SewingOrder]
       def initialize(order)
