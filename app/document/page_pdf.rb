@@ -32,14 +32,14 @@ module NimbleEyelet
       def lay_out(pdf, size)
         @size = size
         Paper.page(pdf, "A5", margin: MARGIN)
-        pdf.text @title, size: 15
+        pdf.text @title, size: 15, kind: :H1
         draw(pdf)
         pdf
       end
 
       def section(pdf, title, lines)
         pdf.move_down 8
-        pdf.text title, size: @size + 2
+        pdf.text title, size: @size + 2, kind: :H2
         pdf.line_width = 1
         pdf.stroke_horizontal_rule
         pdf.move_down 3

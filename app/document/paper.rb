@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
-# Paper makes one PDF of what is drawn on pages: in our own typeface, with its title and language, and never scaled by a
-# printer unless somebody wants it.
+# Paper makes one PDF of what is drawn on pages: in our own typeface, with its title and language, tagged for reading
+# aloud, and never scaled by a printer unless somebody wants it.
 #
 #   Document::Paper.of("linen field smock", [strip, card])   # => String, a PDF
 
 require "prawn"
 require_relative "../dialect"
+require_relative "tags"
 
 module NimbleEyelet
   module Document
@@ -21,14 +22,28 @@ module NimbleEyelet
         begun(title, dialect).tap { |pdf| parts.each { |part| part.draw_pages(pdf) } }.render
       end
 
-      # What is written on a page, in the dialect of whoever reads it.
+      # What is written on a page, in the dialect of whoever reads it, a paragraph or the heading it is said to be.
       class Pages < Prawn::Document
         attr_accessor :dialect
 
-        def text(words, ...) = super(dialect.say(words), ...)
-        def text_box(words, ...) = super(dialect.say(words), ...)
-        def draw_text(words, ...) = super(dialect.say(words), ...)
+        def text(words, kind: :P, **options) = tags.of(kind) { super(dialect.say(words), options) }
+        def draw_text(words, kind: :P, **options) = tags.of(kind) { super(dialect.say(words), options) }
         def width_of(words, ...) = super(dialect.say(words), ...)
+        def draw_text!(...) = tags.line { super }
+
+        def start_new_page(...)
+          tags.page_ends
+          super.tap { tags.page_begins }
+        end
+
+        def render(...)
+          tags.close
+          super
+        end
+
+        private
+
+        def tags = @tags ||= Tags.new(self)
       end
 
       LANGUAGES = { "british" => "en-GB", "american" => "en-US" }.freeze

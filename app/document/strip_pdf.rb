@@ -25,6 +25,9 @@ module NimbleEyelet
       BESIDE = 34.0
       CROSS_AT = 57.0
       JOIN_SIZE = 2.6
+      # So far from a page, mm, words are not seen in part either; larger ones are the title.
+      CUT = 5.0
+      TITLE = 4.5
 
       # @param strip [Strip] of the overlap
       # @param title [String]
@@ -61,7 +64,7 @@ module NimbleEyelet
         from = number * (tile - OVERLAP)
         top = @page[1] - MARGIN
         draw_head(Pen.new(pdf, MARGIN, top), strip, number)
-        tile_pen = Pen.new(pdf, MARGIN, top - HEAD + from)
+        tile_pen = Pen.new(pdf, MARGIN, top - HEAD + from, shown: (from - CUT)..(from + tile + CUT))
         clipped(pdf, top - HEAD, [tile, strip.length - from].min) { strip.draw(tile_pen) }
         draw_joins(tile_pen, strip, from, number)
         draw_registers(tile_pen, strip, from, number)
@@ -115,10 +118,12 @@ module NimbleEyelet
         # @param pdf [Prawn::Document]
         # @param x [Float] mm of the origin from the left of the page
         # @param y [Float] mm of the origin from the foot of the page
-        def initialize(pdf, x, y)
+        # @param shown [Range<Float>] mm downward: words elsewhere would be cut off, and are not to be read aloud either
+        def initialize(pdf, x, y, shown: (nil..nil))
           @pdf = pdf
           @x = x
           @y = y
+          @shown = shown
         end
 
         def line(from_x, from_y, to_x, to_y, kind)
@@ -135,7 +140,9 @@ module NimbleEyelet
 
         # @param size [Float] mm
         def text(x, y, words, size)
-          @pdf.draw_text(words, at: point(x, y), size: size * POINTS)
+          return if words.empty? || !@shown.cover?(y)
+
+          @pdf.draw_text(words, at: point(x, y), size: size * POINTS, kind: size < TITLE ? :P : :H1)
         end
 
         private

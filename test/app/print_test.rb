@@ -116,6 +116,26 @@ class PrintTest < AppTest
     end
   end
 
+  # Read aloud, each page has its title and what stands on it, in order, and nothing that is cut off.
+  def test_every_print_is_tagged_for_reading_aloud
+    %w[closures/1/strip.pdf closures/1/hole-card.pdf closures/1/card.pdf garments/1/sheets.pdf].each do |name|
+      pdf = call(:get, "/api/#{name}")
+      root = PDF::Reader.new(StringIO.new(pdf)).objects.then { |objects| objects.deref!(objects.trailer[:Root]) }
+      told = Open3.capture2("pdfinfo", "-struct-text", "-", stdin_data: pdf, binmode: true).first
+      shown = Open3.capture2("pdftotext", "-", "-", stdin_data: pdf, binmode: true).first
+
+      assert_equal [{ Marked: true }, "en-GB"], root.values_at(:MarkInfo, :Lang), name
+      assert_match(/\ADocument\n  H1 \(block\)\n    "linen field smock: /, told, name)
+      assert_equal words_of(shown), words_of(told.scan(/^ +"(.*)"$/).join(" ")), name
+    end
+    pages = call(:get, "/api/closures/1/strip.pdf").then { |pdf| PDF::Reader.new(StringIO.new(pdf)).pages.map(&:text) }
+
+    assert_equal 1, pages.count { |text| text.include?("540 mm") }, "the last hole on one of three pages"
+  end
+
+  # Whatever a reader makes of spaces and of the order of columns.
+  def words_of(text) = text.gsub(/[[:space:]\f]/, "").chars.tally
+
   def test_two_rows_lie_on_either_side_of_the_centre_line
     save({ placket: { rows: "double", offset: "60", extension: "80" } })
     found = closure["sheet"]["placket"]["holes"].first
