@@ -3,6 +3,7 @@
 # For tests in the browser: headless Chromium against a real server over the throwaway database.
 
 require "capybara/minitest"
+require "tmpdir"
 require_relative "app_helper"
 require_relative "support/browser"
 
@@ -229,6 +230,17 @@ class BrowserTest < AppTest
 
   def wide = size(1280, 800)
   def narrow = size(390, 844)
+
+  # A file of somebody's own, for as long as it is used.
+  #
+  # @yieldparam path [String]
+  def with_file(name, text)
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, name)
+      File.write(path, text)
+      yield path
+    end
+  end
 
   # As if the cable were pulled.
   def offline(gone)

@@ -93,6 +93,14 @@ module NimbleEyelet
       # Of what has no versions of its own, a number.
       def revision_seen = seen[/\A\d{1,9}\z/].to_i
 
+      # What somebody said of the columns of their file.
+      def columns_said
+        said = JSON.parse(params.fetch("columns", "{}"))
+        said.is_a?(Hash) ? said.transform_values(&:to_s) : {}
+      rescue JSON::ParserError
+        raise Refusal.field("columns", "", "Say of each column what it is, as JSON.")
+      end
+
       # @param text [String] from the path
       # @return [Integer]
       def number(text) = text.match?(/\A\d{1,9}\z/) ? text.to_i : raise(Store::Missing)

@@ -40,7 +40,10 @@ module NimbleEyelet
           sends("#{kind}.csv")
           table(Document::ShelfCsv.write(workroom.shelf_of(kind)))
         end
-        app.post("#{AT}/import") { json(taken_in(Document::ShelfCsv.read(shelf.kind, request.body.tap(&:rewind).read))) }
+        app.post("#{AT}/import") do
+          bytes = request.body.tap(&:rewind).read
+          json(taken_in(Document::ShelfCsv.read(shelf.kind, bytes, columns: columns_said)))
+        end
       end
       private_class_method :keeping, :carrying
 
@@ -59,11 +62,13 @@ module NimbleEyelet
         end
 
         # What became of each row, or would become of it as long as nobody said to keep it.
-        def taken_in(rows)
+        def taken_in(read)
           keep = params["keep"] == "yes"
-          good, bad = rows.partition(&:values)
+          good, bad = read.rows.partition(&:values)
           fates = shelf.all_or_none { good.map { |row| shelf.put(row.values, keep: keep) } }.tally
-          { kept: keep, new: fates.fetch(:new, 0), changed: fates.fetch(:changed, 0), same: fates.fetch(:same, 0),
+          { kept: keep, asks: read.asks, columns: read.columns.map { |given, ours| { given: given, ours: ours } },
+            fields: shelf.kind.fields.map { |name, field| { key: name, name: field.label } },
+            new: fates.fetch(:new, 0), changed: fates.fetch(:changed, 0), same: fates.fetch(:same, 0),
             bad: bad.map do |row|
               { row: row.number, name: row.name,
                 why: row.faults.map { |fault| present.words(fault.allowed) }.join(" ") }

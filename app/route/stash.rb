@@ -2,7 +2,6 @@
 
 # stash: the button box, searched, typed, counted, and carried in and out as CSV.
 
-require "json"
 require_relative "../document/stash_csv"
 require_relative "../form/stash_form"
 require_relative "../problem"
@@ -55,14 +54,6 @@ module NimbleEyelet
           yield(number(params["id"]), revision_seen)
         rescue Store::Stale
           halt Problem.new(412, "This button was changed in another place meanwhile. Look again.").render
-        end
-
-        # What somebody said of the columns of their file.
-        def columns_said
-          said = JSON.parse(params.fetch("columns", "{}"))
-          said.is_a?(Hash) ? said.transform_values(&:to_s) : {}
-        rescue JSON::ParserError
-          raise Refusal.field("columns", "", "Say of each column what it is, as JSON.")
         end
 
         def item_typed = Form::StashForm.read(body_hash, unit: workroom.unit)

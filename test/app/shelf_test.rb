@@ -8,8 +8,9 @@ class ShelfTest < AppTest
   def names(...) = shelf(...)["items"].map { |item| item["fields"]["name"] }
   def seen(item) = { "HTTP_IF_MATCH" => "\"#{item['revision']}\"" }
 
-  def take_in(text, keep: "yes", kind: "cloths")
-    post("/api/workrooms/marsh-walk/shelves/#{kind}/import?keep=#{keep}", {}, HEADERS.merge("CONTENT_TYPE" => "text/csv", input: text))
+  def take_in(text, keep: "yes", kind: "cloths", columns: {})
+    asked = Rack::Utils.build_query(keep: keep, columns: JSON.generate(columns))
+    post("/api/workrooms/marsh-walk/shelves/#{kind}/import?#{asked}", {}, HEADERS.merge("CONTENT_TYPE" => "text/csv", input: text))
     JSON.parse(last_response.body)
   end
 
@@ -80,6 +81,28 @@ class ShelfTest < AppTest
     wrong = call(:post, "/api/shelves/stabilisers", { name: "moss", kind: "moss", weight: "0" })
 
     assert_equal(%w[shelf.kind shelf.weight], wrong["faults"].map { |fault| fault["field"] }.sort)
+  end
+
+  # Columns with names of somebody's own are said by hand, and asked for as long as it has no name.
+  def test_columns_are_what_somebody_says_they_are
+    table = "Stoff;Art;Dicke;Preis\r\nKöper;heavy woven;0,9;18\r\n"
+    found = take_in(table, keep: "no")
+
+    assert_equal [said("shelf_csv.which_name"), 0, %w[Stoff Art Dicke Preis], []],
+                 [found["asks"], found["new"], found["columns"].map { |one| one["given"] }, found["bad"]]
+    assert_includes found["fields"], { "key" => "thickness", "name" => "thickness of one layer" }
+    columns = { "Stoff" => "name", "Art" => "kind", "Dicke" => "thickness", "Preis" => "" }
+    found = take_in(table, columns: columns)
+
+    assert_equal [nil, 1, ["name", "kind", "thickness", nil]],
+                 [found["asks"], found["new"], found["columns"].map { |one| one["ours"] }]
+    twill = shelf(search: "Köper")["items"].first["fields"]
+
+    assert_equal ["heavy_woven", "0.9 mm"], twill.values_at("kind", "thickness")
+    assert_match(/same/, take_in(table, columns: columns.merge("Preis" => "name"), keep: "no")["asks"])
+    take_in(table, columns: { "Stoff" => "price" })
+
+    assert_status 422
   end
 
   def test_a_shelf_goes_out_and_in_again_as_it_was

@@ -1,20 +1,10 @@
 # frozen_string_literal: true
 
 require_relative "../browser_helper"
-require "tempfile"
-require "tmpdir"
 
 # What is typed outside the table is not lost either: not without a connection, not on a reload, not when
 # another tab was first. And a garment goes out through the browser and comes in again.
 class KeptTest < BrowserTest
-  def with_file(name, text)
-    Dir.mktmpdir do |folder|
-      path = File.join(folder, name)
-      File.write(path, text)
-      yield path
-    end
-  end
-
   def garment_file(id = 1) = call(:get, "/api/garments/#{id}/file").then { last_response.body }
 
   def test_a_machine_typed_without_a_connection_is_saved_when_it_is_back

@@ -33,6 +33,30 @@ class ShelfPageTest < BrowserTest
     assert_answer said("cloth_kind.pile_or_felted")
   end
 
+  # A table with columns of somebody's own comes in once they are said, and is known the next time.
+  def test_a_table_of_ones_own_comes_in
+    visit "#{ROOM}/shelves/cloths"
+    click_on said("shelf_page.from_a_file")
+    with_file("stoffe.csv", "Stoff;Art;Dicke\nheron drill;heavy woven;0,9\n") do |path|
+      find("input[type=file]").attach_file(path)
+
+      assert_selector "[role=status]", text: said("shelf_csv.which_name")
+      { "Stoff" => "name", "Art" => "kind", "Dicke" => "thickness" }.each do |given, ours|
+        within("[data-columns] label", text: given) { find("option[value=#{ours}]").select_option }
+
+        assert_no_selector "[data-columns] select:disabled"
+      end
+      assert_violates_nothing
+      click_on said("shelf_import.take_them_in")
+
+      assert_selector "main li", text: "heron drill"
+      click_on said("shelf_page.from_a_file")
+      find("input[type=file]").attach_file(path)
+
+      assert_selector "[data-import]", text: "1 as they are"
+    end
+  end
+
   def test_a_stabiliser_on_the_shelf_is_at_hand_at_the_cloth_station
     visit "#{ROOM}/shelves/stabilisers"
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   // Buttons from a file: first what would become of each row, then the doing.
+  import ColumnsSaid from '../../ui/ColumnsSaid.svelte';
   import { StashImport } from './import.svelte';
 
   let { landed }: { landed: () => void } = $props();
@@ -17,7 +18,7 @@
     same: 'were as they are',
     bad: 'could not be taken',
   };
-  const COLUMNS = {
+  const COLUMNS = Object.entries({
     name: 'name',
     shape: 'shape',
     attachment: 'holes or shank',
@@ -31,7 +32,7 @@
     owned: 'how many',
     colour: 'colour',
     note: 'note',
-  };
+  }).map(([key, name]) => ({ key, name }));
   let words = $derived(work.done ? DONE : FATES);
   let takes = $derived((work.counts?.new ?? 0) + (work.counts?.changed ?? 0));
 
@@ -66,23 +67,12 @@
   {/if}
   {#if work.failed}<p role="alert" class="mt-2 font-semibold text-error">{work.failed}</p>{/if}
   {#if work.columns.length > 0 && !work.done}
-    <fieldset class="mt-3 flex flex-wrap gap-x-5 gap-y-2" data-columns>
-      <legend class="text-sm text-secondary">What is in each column?</legend>
-      {#each work.columns as { given, ours } (given)}
-        <label class="flex flex-col text-sm"
-          ><span class="max-w-44 truncate font-semibold">{given}</span>
-          <select
-            class="select mt-1 w-44 bg-base-100 select-sm"
-            value={ours ?? ''}
-            disabled={work.busy}
-            onchange={(event) => void work.mean(given, event.currentTarget.value)}
-          >
-            <option value="">leave it out</option>
-            {#each Object.entries(COLUMNS) as [key, name] (key)}<option value={key}>{name}</option>{/each}
-          </select>
-        </label>
-      {/each}
-    </fieldset>
+    <ColumnsSaid
+      columns={work.columns}
+      fields={COLUMNS}
+      busy={work.busy}
+      mean={(given, ours) => void work.mean(given, ours)}
+    />
   {/if}
   {#if work.counts}
     <p class="mt-2" role="status" data-import>
