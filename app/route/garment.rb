@@ -81,7 +81,7 @@ module NimbleEyelet
           name = Form::WorkroomForm.name(body_hash["name"], field: "garment.name")
           unit = workroom.unit
           longer = body_hash["longer"].to_s.strip.then { |text| text.empty? ? Length.zero : longer_by(text, unit) }
-          copy, left = garments.copy(id, name: name, longer: longer) do |plan|
+          copy, left = garments.copy(id, name: name, longer: longer, template: body_hash["template"] == true) do |plan|
             form(unit).apply(body_hash.fetch("plan", {}), plan)
           end
           json({ garment: garment_page(garments.find(copy)), left_behind: left.map do |path|

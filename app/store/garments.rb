@@ -13,8 +13,8 @@ require_relative "journal"
 
 module NimbleEyelet
   module Store
-    # closures - Array<Closure>, by name; note - String; archived - Boolean
-    Garment = Value.of(:id, :name, :closures, :note, :archived)
+    # closures - Array<Closure>, by name; note - String; archived - Boolean; template - Boolean, to start others from
+    Garment = Value.of(:id, :name, :closures, :note, :archived, :template)
 
     class Garments
       # @param workroom [Workroom]
@@ -29,7 +29,7 @@ module NimbleEyelet
       # @raise [Missing]
       def find(id)
         row = @scope.standing(:garments).where(id: id).first or raise Missing
-        Garment.new(id: id, name: row[:name], closures: @closures.of_garment(id), note: row[:note], archived: !row[:archived_at].nil?)
+        Garment.new(**row.slice(:id, :name, :note, :template), closures: @closures.of_garment(id), archived: !row[:archived_at].nil?)
       end
 
       # @param id [Integer]
@@ -56,14 +56,16 @@ module NimbleEyelet
       #
       # @param id [Integer]
       # @param name [String] of the new garment, changed when there is one of that name
+      # @param longer [Length] every edge
+      # @param template [Boolean] whether the copy is one, for others to be started from
       # @yieldparam plan [Plan] as it is copied
       # @yieldreturn [Plan] with what is otherwise
       # @return [Array(Integer, Array<String>)] id of the copy, and paths of what stayed behind
       # @raise [Missing, Refusal]
-      def copy(id, name:, longer: Length.zero)
+      def copy(id, name:, longer: Length.zero, template: false)
         copies = find(id).closures.map { |one| CopiedPlan.of(one.plan, name: one.plan.name, longer: longer) }
         @scope.transaction do
-          copy = @scope.insert(:garments, name: free_name(name))
+          copy = @scope.insert(:garments, name: free_name(name), template: template)
           copies.each { |one| @closures.create(copy, yield(one.plan)) }
           [copy, copies.flat_map(&:left).uniq]
         end

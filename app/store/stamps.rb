@@ -32,14 +32,14 @@ module NimbleEyelet
       SQL
 
       GARMENT = <<~SQL.freeze
-        SELECT concat_ws(' ', g.id, g.name, md5(g.note), g.archived_at,
+        SELECT concat_ws(' ', g.id, g.name, md5(g.note), g.archived_at, g.template,
           (SELECT md5(string_agg(p.id::text, ' ' ORDER BY p.id)) FROM garment_photos p
             WHERE p.workroom_id = w.id AND p.garment_id = g.id AND p.removed_at IS NULL), string_agg(#{OF_CLOSURE}, ' ' ORDER BY c.id)) AS stamp FROM workrooms w
         JOIN garments g ON g.workroom_id = w.id AND g.removed_at IS NULL
         LEFT JOIN closures c ON c.workroom_id = w.id AND c.garment_id = g.id AND c.removed_at IS NULL
         LEFT JOIN machines m ON m.workroom_id = w.id AND m.id = c.machine_id
         WHERE w.slug = :slug AND w.removed_at IS NULL AND g.id = :id
-        GROUP BY w.id, g.id, g.name, g.note, g.archived_at
+        GROUP BY w.id, g.id, g.name, g.note, g.archived_at, g.template
       SQL
 
       # What a machine is set to, and how long steps take, is read off the facts of the whole workroom.

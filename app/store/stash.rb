@@ -99,10 +99,10 @@ module NimbleEyelet
       # @param names [Array<String>] of buttons
       # @return [Hash{String => Array<Hash>}] closures with such a button: id, name and garment, by its name
       def planned_for(names)
-        # What is only practised on takes nothing out of the box.
+        # What is only practised on takes nothing out of the box, and a template neither.
         practised = @scope[:machines].exclude(practice_of: nil).select(:id)
         @scope.standing(:closures).join(:garments, id: :garment_id).where(button_name: names)
-              .exclude(machine_id: practised)
+              .exclude(Sequel[:garments][:template]).exclude(machine_id: practised)
               .order(Sequel[:garments][:name], Sequel[:closures][:name])
               .select(:button_name, Sequel[:closures][:id], Sequel[:closures][:name],
                       Sequel[:garments][:name].as(:garment))

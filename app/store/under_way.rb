@@ -17,10 +17,10 @@ module NimbleEyelet
       MOST = 3
       LOOKED_AT = 24
 
-      # A closure is under way from its first change, or its first fact, on, unless its garment is archived.
+      # A closure is under way from its first change, or its first fact, on; of an archived garment or a template none is.
       LATEST = <<~SQL
         SELECT c.id FROM closures c
-          JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id AND g.archived_at IS NULL
+          JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id AND g.archived_at IS NULL AND NOT g.template
           LEFT JOIN LATERAL (SELECT max(r.made_at) AS at FROM revisions r
             WHERE r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.parent IS NOT NULL) typed ON true
           LEFT JOIN LATERAL (SELECT max(j.noted_at) AS at FROM journal j

@@ -102,14 +102,13 @@ module NimbleEyelet
       # @return [Machines]
       def machines = @machines ||= Machines.new(@scope)
 
-      # @return [Array<Hash>] garments that have closures, with these: id, name, archived, changed, closures
+      # @return [Array<Hash>] garments that have closures, with these: id, name, archived, template, changed, closures
       def garments
         closures = shortly.group_by { |row| row[:garment_id] }
         @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
           parts = closures.fetch(row[:id])
-          { id: row[:id], name: row[:name], archived: !row[:archived_at].nil?, changed: parts.map do |one|
-            one[:made_at]
-          end.max.utc.iso8601,
+          { **row.slice(:id, :name, :template), archived: !row[:archived_at].nil?,
+            changed: parts.map { |one| one[:made_at] }.max.utc.iso8601,
             closures: parts.map do |closure|
               { **closure.slice(:id, :name, :machine_id), use: closure[:placket_use], place: closure[:placket_place],
                 length: closure[:placket_run_length_mm].to_f }

@@ -14,8 +14,7 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(garment, photos = [])
         closures = garment.closures.map { |closure| closure(closure, Presenter.new(closure.unit)) }
-        { id: garment.id, name: garment.name, note: garment.note, archived: garment.archived, photos: photos,
-          closures: closures }
+        { **garment.to_h.slice(:id, :name, :note, :archived, :template), photos: photos, closures: closures }
       end
 
       def self.closure(closure, present)

@@ -98,6 +98,26 @@ class GarmentTest < AppTest
     refute_includes garments.keys, "too short"
   end
 
+  # A template is planned as any garment, takes nothing out of the box, and nobody goes on with it; what is started from
+  # it is a garment again.
+  def test_others_are_started_from_a_template
+    id = garments["linen field smock"]
+    planned = -> { workroom.stash.planned_for(["river shell 18"]).fetch("river shell 18").map { |one| one[:garment] } }
+    before = planned.call
+    made = call(:post, "/api/garments/#{id}/copies", { name: "any smock", template: true })["garment"]
+    save({ "placket" => { "most_gap" => "70" } }, id: made["closures"].first["id"])
+
+    assert_equal [true, before], [made["template"], planned.call]
+    refute_includes(call(:get, "/api/under-way")["closures"].map { |one| one["garment"] }, "any smock")
+    started = call(:post, "/api/garments/#{made['id']}/copies", { name: "this smock", longer: "2 cm" })["garment"]
+
+    assert_equal [false, made["closures"].size], [started["template"], started["closures"].size]
+    listed = call(:get, "/api/workroom")["garments"].to_h { |one| [one["name"], one["template"]] }
+
+    assert_equal [true, false, false], listed.values_at("any smock", "this smock", "linen field smock")
+    assert_includes planned.call, "this smock"
+  end
+
   def test_photos_of_a_garment_are_kept_deleted_and_put_back
     id = garments["linen field smock"]
     at = "/api/garments/#{id}/photos"

@@ -84,6 +84,31 @@ class GarmentPageTest < BrowserTest
     assert_violates_nothing
   end
 
+  def test_a_garment_is_started_from_a_template
+    visit AT
+    find("[data-path='garment.name']").set("any smock")
+    check said("copy_garment.as_a_template")
+    click_button said("copy_garment.keep")
+
+    assert_selector "h1", text: "any smock"
+    visit ROOM
+
+    assert_text said("garments.templates")
+    assert_no_selector "[data-garments] h3", text: "any smock"
+    assert_violates_nothing
+    within("[data-templates]") { click_link "any smock" }
+    within("[data-template]") do
+      find("[data-path='garment.name']").set("smock for summer")
+      click_button said("copy_garment.start")
+    end
+
+    assert_selector "h1", text: "smock for summer"
+    assert_no_selector "[data-template]"
+    visit ROOM
+
+    assert_selector "[data-garments] h3", text: "smock for summer"
+  end
+
   def test_what_is_done_is_archived_and_comes_back
     visit AT
     text = PDF::Reader.new(StringIO.new(call(:get, "/api/garments/1/sheets.pdf") && last_response.body)).pages.map(&:text).join

@@ -1,5 +1,5 @@
 // One's own garments are read in good time, so that each of their stages opens without a connection: as they were seen
-// last. Only where pages are kept at all, and only what is not archived.
+// last. Only where pages are kept at all, and only what is neither archived nor a template.
 import { read } from '../api/ask';
 import { client, type Workroom } from '../api/client';
 import { queries } from '../api/queries';
@@ -25,7 +25,7 @@ export async function readAhead(slug: string, garments: Workroom['garments']): P
   readAt.set(slug, Date.now());
   await navigator.serviceWorker.ready;
   let left = MOST;
-  for (const garment of garments.filter((one) => !one.archived)) {
+  for (const garment of garments.filter((one) => !one.archived && !one.template)) {
     if (left <= 0) break;
     left -= garment.closures.length;
     await idle();

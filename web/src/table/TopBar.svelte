@@ -31,7 +31,9 @@
   let undoes = $derived(work.last ? `withdraw: ${work.last.says}` : work.closure?.undo);
   let garments = $derived(
     (workroom.data?.garments ?? []).filter(
-      (garment) => !garment.archived || garment.closures.some((closure) => closure.id === work.id),
+      (garment) =>
+        (!garment.archived && !garment.template) ||
+        garment.closures.some((closure) => closure.id === work.id),
     ),
   );
   let places = $derived<MenuGroup[]>([

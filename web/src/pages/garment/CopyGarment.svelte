@@ -12,6 +12,7 @@
   let { garment }: { garment: GarmentPage } = $props();
 
   let name = $state<string>();
+  let template = $state(false);
   let longer = $state<string | undefined>('');
   let cloth = $state<string | undefined>('');
   let faults = $state<Record<string, string>>({});
@@ -41,6 +42,7 @@
     const body = {
       name: name ?? garment.name,
       longer: longer ?? '',
+      template,
       plan: cloth ? clothFigures(cloth, items, workroom.catalogue) : {},
     };
     const params = { path: { slug: workroom.slug, id: garment.id } };
@@ -74,5 +76,13 @@
   <p class="w-full text-sm text-secondary">
     Plans only: what was tested, sewn and measured stays here. Measure again what must have a button.
   </p>
-  <button class="btn btn-primary">Copy this garment</button>
+  {#if !garment.template}
+    <label class="flex min-h-11 w-full cursor-pointer items-center gap-3">
+      <input type="checkbox" class="checkbox checkbox-sm" bind:checked={template} />
+      Keep the copy as a template
+    </label>
+  {/if}
+  <button class="btn btn-primary"
+    >{garment.template ? 'Start this garment' : template ? 'Keep the template' : 'Copy this garment'}</button
+  >
 </form>

@@ -123,6 +123,12 @@
             <button class="btn btn-ghost btn-sm" onclick={() => begun.close()}>Close</button>
           </p>
         {/if}
+        {#if garment.template}
+          <div class="mb-4 border-l-4 border-primary pl-3" data-template>
+            <p class="mb-2 font-semibold">A template: start a garment from it.</p>
+            {#key garment.id}<CopyGarment {garment} />{/key}
+          </div>
+        {/if}
         {#if garment.archived}
           <p role="status" class="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
             <span>This garment is archived.</span>
@@ -160,7 +166,7 @@
             <button class="btn btn-ghost" onclick={() => archive(true)}>Archive</button>
           {/if}
         </p>
-        {#if garment.closures.length > 0}
+        {#if garment.closures.length > 0 && !garment.template}
           {#key garment.id}
             <div class="mt-2">
               <Fold name="copy-garment" title="Copy for another size or fabric"
@@ -169,7 +175,7 @@
             </div>
           {/key}
         {/if}
-        <Supplies whose="garments" id={garment.id} record />
+        {#if !garment.template}<Supplies whose="garments" id={garment.id} record />{/if}
       </section>
       <section>
         {#key garment.id}

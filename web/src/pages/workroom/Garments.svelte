@@ -14,16 +14,18 @@
   let sorted = $state<Sorted>(recall<Sorted>(SORTED) ?? 'name');
   let archived = $state(false);
   let everything = $derived(workroom.data?.garments ?? []);
-  let all = $derived(everything.filter((item) => !item.archived));
-  let away = $derived(everything.length - all.length);
+  let templates = $derived(everything.filter((item) => item.template && !item.archived));
+  let away = $derived(everything.filter((item) => item.archived).length);
   let looked = $derived(search.trim().toLowerCase());
   let garments = $derived(
     order(
-      (archived || looked ? everything : all).filter((item) =>
-        [item.name, ...item.closures.map((one) => one.name)].some((name) =>
-          name.toLowerCase().includes(looked),
+      everything
+        .filter((item) => looked || (!item.template && (archived || !item.archived)))
+        .filter((item) =>
+          [item.name, ...item.closures.map((one) => one.name)].some((name) =>
+            name.toLowerCase().includes(looked),
+          ),
         ),
-      ),
     ),
   );
 
@@ -79,6 +81,7 @@
             <a class="hover:underline" href={workroom.at(`/garments/${item.id}`)}>{item.name}</a>
           </h3>
           {#if item.archived}<p class="text-sm text-secondary">archived</p>{/if}
+          {#if item.template}<p class="text-sm text-secondary">template</p>{/if}
           <ul>
             {#each item.closures as closure (closure.id)}
               <li>
@@ -97,6 +100,21 @@
       </li>
     {/each}
   </ul>
+  {#if templates.length > 0 && !looked}
+    <div class="mt-5" data-templates>
+      <h3 class="text-lg font-semibold">Start from a template</h3>
+      <ul class="flex flex-wrap gap-x-6">
+        {#each templates as item (item.id)}
+          <li>
+            <a
+              class="flex min-h-11 items-center wrap-anywhere underline decoration-base-300 hover:decoration-current"
+              href={workroom.at(`/garments/${item.id}`)}>{item.name}</a
+            >
+          </li>
+        {/each}
+      </ul>
+    </div>
+  {/if}
   {#if away > 0 && !looked}
     <label class="mt-3 flex min-h-11 w-fit cursor-pointer items-center gap-3">
       <input type="checkbox" class="checkbox checkbox-sm" bind:checked={archived} />

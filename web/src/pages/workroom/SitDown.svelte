@@ -15,7 +15,7 @@
       .map((machine) => ({
         ...machine,
         closures: (workroom.data?.garments ?? [])
-          .filter((garment) => !garment.archived)
+          .filter((garment) => !garment.archived && !garment.template)
           .flatMap((garment) =>
             garment.closures
               .filter((one) => one.machine_id === machine.id)
