@@ -17,7 +17,7 @@ module NimbleEyelet
       MOST = 3
       LOOKED_AT = 24
 
-      # A closure is under way from its first change, or its first fact, on; of an archived garment or a template none is.
+      # From its first change, or its first fact, on; of an archived garment or a template none is.
       LATEST = <<~SQL
         SELECT c.id FROM closures c
           JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id AND g.archived_at IS NULL AND NOT g.template
