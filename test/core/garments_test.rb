@@ -60,7 +60,7 @@ class GarmentsTest < CoreTest
     refute_match(/satin|fusible|last iron|a pin at/i, all)
     assert_includes said["mark-buttons"], said("steps.pencil_dot")
     assert_includes said["pins"], said("steps.every_clip")
-    assert_includes said["mark"], "24 mm from the finished edge"
+    assert_includes said["mark"], "24 mm from the edge"
     assert(said.keys.grep(/\Aplace-at/).all? { |key| said[key].include?("halfway along a side") })
     assert_equal said.keys.grep(/\Asew-at/).map { |key| key[/\d+\z/].to_i }, places(jacket).reverse.map { |at|
       (at * 1000).to_i

@@ -71,7 +71,7 @@ class OneFigureTest < CoreTest
     said = words(cardigan)
     opening = cardigan.opening.to_s
 
-    assert_includes said["test-sew"], "a line #{opening} from the start mark"
+    assert_includes said["test-sew"], "a line #{opening} from the start"
     said.keys.grep(/\Asew-at/).each { |key| assert_includes said[key], said("steps.repeats_by_itself") }
     assert(said.any? { |key, text| key.start_with?("back-") && text.include?(said("steps.forget_the_length")) })
     assert(said.values.any? { |text| text.include?("foot pressure one step lighter") })
@@ -90,7 +90,7 @@ class OneFigureTest < CoreTest
       steps = words(found)
       opening = found.opening.to_s
 
-      assert_includes steps["mark"], "each #{opening} long" unless found.recipe.style.value.round?
+      assert_includes steps["mark"], " #{opening} long" unless found.recipe.style.value.round?
 
       assert_equal found.setting.planned, found.opening
       found.layout.holes.each do |hole|

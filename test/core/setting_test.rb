@@ -48,7 +48,7 @@ class SettingTest < CoreTest
   end
 
   def test_a_scale_is_stopped_between_its_marks_and_gives_what_is_wanted
-    assert_equal "Stop 0.5 mm past the 25 mm mark: the marks of this foot count the overall length.",
+    assert_equal "Stop 0.5 mm past the 25 mm mark. The marks of this foot count the overall length.",
                  setting("sliding_scale_foot").says.in(:in)
     assert_equal([mm(23), mm(23)], setting("sliding_scale_foot", scale_reads: "opening").then do |found|
       [found.figure, found.gives]
@@ -88,8 +88,8 @@ class SettingTest < CoreTest
 
   def test_every_other_way_says_whether_it_means_the_opening
     assert_equal "key", setting("sliding_scale_foot", kind: "memory").by.key
-    assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "a line 23 mm from the start mark"
-    assert_includes setting("general_zigzag_foot").says.in(:in), "in apart for the opening; the ends are sewn outside"
+    assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "a line 23 mm from the start"
+    assert_includes setting("general_zigzag_foot").says.in(:in), "in apart. The ends are sewn outside"
   end
 
   def test_every_habit_begins_with_one_of_its_options_and_says_for_and_against

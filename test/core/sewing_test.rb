@@ -67,10 +67,10 @@ class SewingTest < CoreTest
     assert_match(/the other side the same way/,
                  step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
-    assert_match(/25 mm overall.*at the 25 mm mark/, words["stepped"])
+    assert_match(/at the 25 mm mark\. The marks of this foot count the overall length/, words["stepped"])
     assert_match(/four parts\. .*second time/, step(steps(machine: machine("stepped")), "sew").does.to_s)
     assert_match(said("steps.needle_down_on_the"), words["plain"])
-    assert_match(/draw a line 22.5 mm from the start mark/,
+    assert_match(/Draw a line 22.5 mm from the start,/,
                  step(steps(machine: machine("memory")), "test-sew").how.to_s)
   end
 
@@ -82,7 +82,7 @@ class SewingTest < CoreTest
     assert_equal "round", found.setting.by.key
     assert_empty said.values.grep(/\bslit\b/)
     assert_includes said["chalk"], "Draw a circle #{found.opening} across"
-    assert_includes said["mark"], "each #{found.opening} across"
+    assert_includes said["mark"], " #{found.opening} across"
     assert_includes said["test-sew"], "an open hole of #{found.opening}, #{found.overall} overall"
   end
 
@@ -101,7 +101,7 @@ class SewingTest < CoreTest
     # The slit from 3 outside the centre line to 19.5 inside it: its ends lie 17 and 39.5 from the edge.
     assert_equal [["inner", "15 mm", "41 mm"]], start.call("sensing", "away", **across)
     assert_equal 2, sheet.layout.holes.first.starts.size, "nobody has watched: both ends"
-    assert_includes step(steps, "place").does.in(:mm), "At the lower end: 552.5 mm"
+    assert_includes step(steps, "place").does.in(:mm), "Lower end: 552.5 mm"
     away = sheet(machine: watched(eye_end: "near"), recipe: Recipes::Overrides.new(style: "keyhole"))
 
     assert_equal said("start.the_lower_end"), away.beginning.away(away.layout.holes.first), "the eye is made at the near end: turn the garment"
@@ -119,8 +119,8 @@ class SewingTest < CoreTest
     assert_match(/pen/, washed.first)
     assert_match(/cold water/, washed.last)
     assert_equal([nil, nil], dry.map { |words| words[/pen|water/] })
-    assert_match(/All lie on a line 18 mm from the finished edge/, told.call(placket: run_of(extension: mm(18))).first)
-    assert_match(/It lies on a line/, told.call(placket: run_of(run_length: mm(60))).first)
+    assert_match(/All lie 18 mm from the finished edge/, told.call(placket: run_of(extension: mm(18))).first)
+    assert_match(/It lies 18 mm/, told.call(placket: run_of(run_length: mm(60))).first)
   end
 
   # Whatever was said of the edge is said again while the holes can still be left closed, once.

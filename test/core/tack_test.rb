@@ -38,7 +38,7 @@ class TackTest < CoreTest
     assert_includes text["test-sew"], "press the reverse key when it is #{figure} long"
     assert_includes said_in(found.setting.says, :mm), figure
     assert_equal found.setting.figure, found.progress.steps.find { |step| step.key == "test-sew" }.moves.fetch("memory")
-    assert_includes text["mark"], "each 9 mm long"
+    assert_includes text["mark"], " 9 mm long"
     assert_includes text["back-memory"], said("steps.forget_the_length")
     denser = tacks(recipe: Recipes::Overrides.new(stitch_length: mm(0.35)))
 

@@ -38,8 +38,8 @@ module NimbleEyelet
                     usual: { stops: "machine", reset: "none", forgets: "clear_key" }),
     MachineKind.new(key: "stepped", name: "stepped", partwise: true, length_from: "your eye on the marks",
                     sewing: ["Sew the hole in its four parts.",
-                             ["Side, end, side, end, %s overall. Needle up before each turn of the selector; the same four to " \
-                              "seven stitches at both ends.", :overall]],
+                             ["Side, end, side, end. Needle up before each turn of the selector. Sew the same four to seven " \
+                              "stitches at both ends."]],
                     order: "side, end, side, end: each with its own setting", reset: "turn the dial back to the first step",
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "operator", reset: "first_step", forgets: "other_programme" }),

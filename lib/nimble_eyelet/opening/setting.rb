@@ -107,7 +107,7 @@ module NimbleEyelet
         place = request.set + extra
         made(request, "scale", reads: foot.scale_reads, figure: place, pitch: foot.scale_pitch, unit: foot.unit,
                                short: Sentence["%s", Setting.between(place, foot)],
-                               says: Sentence["Stop %s: the marks of this foot count #{SCALE_READS.fetch(foot.scale_reads)}.",
+                               says: Sentence["Stop %s. The marks of this foot count #{SCALE_READS.fetch(foot.scale_reads)}.",
                                               Setting.between(place, foot)])
       end
 
@@ -123,8 +123,8 @@ module NimbleEyelet
 
       def self.key(request)
         made(request, "key", figure: request.set, short: Sentence["key at %s", request.set],
-                             says: Sentence["On the scrap, draw a line %s from the start mark. Sew to it, then press reverse. " \
-                                            "The machine repeats that length.", request.set])
+                             says: Sentence["Draw a line %s from the start, sew to it, then press reverse. The machine repeats " \
+                                            "that length.", request.set])
       end
 
       # A bar tack whose length the machine learns: it sews on after the key.
@@ -157,7 +157,7 @@ module NimbleEyelet
         return tack_lines(request) unless request.button.opens?
 
         made(request, "lines", figure: request.set, short: Sentence["lines %s apart", request.set],
-                               says: Sentence["Chalk two lines %s apart for the opening; the ends are sewn outside them, %s in all.",
+                               says: Sentence["Chalk two lines %s apart. The ends are sewn outside them, %s in all.",
                                               request.set, request.set + request.ends.both])
       end
 

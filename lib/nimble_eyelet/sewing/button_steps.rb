@@ -161,7 +161,7 @@ module NimbleEyelet
       def turned_for_the_diagonal
         return unless @attaching.diagonal
 
-        " Set width #{@machine.width_mark(@attaching.diagonal)} for the diagonal, then #{width_mark} again."
+        " The diagonal needs width #{@machine.width_mark(@attaching.diagonal)}."
       end
 
       def spacer
@@ -185,15 +185,15 @@ module NimbleEyelet
       end
 
       def sewn
-        how = "Then sew #{@attaching.stitches} stitches a pair; begin and end in the same hole. Presser foot lever down, or there is " \
-              "no top tension.#{pairs}"
+        how = "Lever down; sew #{@attaching.stitches} stitches a pair.#{pairs} Begin and end in the same hole. With the lever up there " \
+              "is no top tension."
         each("sew_button", "Turn the hand wheel: the needle must drop into both holes.", [how], needs: needs)
       end
 
       def pairs
         return "" unless @order.button.holes == 4
 
-        " #{@attaching.pattern.how}#{turned_for_the_diagonal} #{between} By hand through both holes before any power, for each pair."
+        "#{turned_for_the_diagonal} #{@attaching.pattern.how} #{between} By hand through both holes before any power, for each pair."
       end
 
       def between = @order.button_sewing.carried? ? "Carry the thread over to the next pair." : "Cut the thread between the pairs."

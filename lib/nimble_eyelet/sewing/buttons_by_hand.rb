@@ -67,9 +67,9 @@ module NimbleEyelet
 
       def sewn
         high = @attaching.shank.positive?
-        shank = high ? "over a pin; take it out and wind the thread 4 to 5 times round, for a shank of %s" : "and knot behind"
-        Sentence["Two small stitches on the mark. Four to six passes#{pairs} #{shank}. To the back, two stitches over " \
-                 "each other, knot and trim.#{backing}", *(@attaching.shank if high)]
+        shank = high ? "over the pin. Take it out and wind the thread four to five times round" : "and knot behind"
+        Sentence["#{'Over a pin, for a shank of %s. ' if high}Make two small stitches on the mark. Make four to six passes#{pairs} #{shank}. " \
+                 "To the back, two stitches over each other, knot and trim.#{backing}", *(@attaching.shank if high)]
       end
 
       def pairs = @order.button.holes == 4 ? " through one pair, as many through the other," : ""

@@ -127,10 +127,12 @@ module NimbleEyelet
       def cut(hole, part)
         return if @order.style.round?
 
-        step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: [*last_warning(hole), how],
+        step("open", Work::Operation["cut", figures: figures(hole), says: does(hole), minds: minds(hole),
                                      lasts: [Work::Lasting.new(kind: "slit", at: hole.at, opening: hole.opening)]],
              at: hole.at, part: part, block: "open", symptom: "If the #{@order.button.form.noun} sticks, check the ends are fully cut.")
       end
+
+      def minds(hole) = [*last_warning(hole), "Try the #{@order.button.form.noun} before you cut the next.", how]
 
       # What was said of the edge when the holes were placed is said once more while they can still be left closed.
       def last_warning(hole)
@@ -140,7 +142,7 @@ module NimbleEyelet
       end
 
       def overhangs
-        Sentence["Before you cut: this button wants %s from the centre line to the edge.", @order.layout.edge.extension_needed]
+        Sentence["Before you cut: this button wants %s from centre line to edge.", @order.layout.edge.extension_needed]
       end
 
       def near_the_edge
@@ -148,17 +150,14 @@ module NimbleEyelet
       end
 
       def does(hole)
-        through = "Try the #{@order.button.form.noun} before you cut the next."
         case @order.cutting.way
-        when "chisel" then Sentence["Cut hole #{hole.number} with the chisel on a block: %s.#{bitten(hole)} #{through}", hole.opening,
-                                    *at(hole)]
-        when "snip" then Sentence["Fold hole #{hole.number} across its middle. Snip %s on the fold, then cut both ways: %s in all. " \
-                                  "#{through}",
+        when "chisel" then Sentence["Cut hole #{hole.number} with the chisel on a block: %s.#{bitten(hole)}", hole.opening, *at(hole)]
+        when "snip" then Sentence["Fold hole #{hole.number} across its middle. Snip %s, cut both ways: %s.",
                                   Opening::CutMethod::SNIP, hole.opening]
         else
-          return Sentence["Cut hole #{hole.number} from the end to the eye: %s. #{through}", hole.opening] if eye?
+          return Sentence["Cut hole #{hole.number} from the end to the eye: %s.", hole.opening] if eye?
 
-          Sentence["Cut hole #{hole.number} from both ends to the middle: %s. #{through}", hole.opening]
+          Sentence["Cut hole #{hole.number} from both ends to the middle: %s.", hole.opening]
         end
       end
 

@@ -90,7 +90,7 @@ module NimbleEyelet
       def mark
         return mark_places if @order.way && @order.slit_by_hand.nil?
 
-        beyond = Sentence["Draw the line of each #{@order.noun} %s past both ends.", LINE_BEYOND]
+        beyond = Sentence["Draw lines %s past both ends.", LINE_BEYOND]
         how = "#{before_marking}With #{@order.cloth.marking}. Measure every #{@order.noun} from the #{measured_from}."
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
                                              says: to_mark, minds: [places, *on_lines, beyond, how]], block: "row")
@@ -98,7 +98,7 @@ module NimbleEyelet
 
       def to_mark
         holes = @order.count == 1 ? "the #{@order.noun}" : "#{@order.count} #{@order.noun}s"
-        Sentence["Mark #{holes} from the #{measured_from}, each %s #{@order.circle? ? 'across' : 'long'}.#{across}",
+        Sentence["Mark #{holes} %s #{@order.circle? ? 'across' : 'long'}.#{across}",
                  @order.opening, *edges]
       end
 
@@ -134,7 +134,7 @@ module NimbleEyelet
       end
 
       def line(along)
-        [Sentence["#{which_lie(along)} on a line %s from the finished edge.", along.first.edge + (along.first.width / 2)]]
+        [Sentence["#{which_lie(along)} %s from the finished edge.", along.first.edge + (along.first.width / 2)]]
       end
 
       def which_lie(along)
@@ -155,7 +155,7 @@ module NimbleEyelet
       end
 
       # Holes across the run: their outer end is measured from the finished edge.
-      def across = edges.empty? ? "" : " The outer end of the stitches lies %s from the finished edge."
+      def across = edges.empty? ? "" : " The outer end lies %s from the edge."
 
       # Where some lie along the edge, no one figure is that of all.
       def edges = @order.layout.holes.any?(&:vertical?) ? [] : [@order.layout.holes.first.edge]

@@ -75,8 +75,8 @@ module NimbleEyelet
           return Sentence["Lower the needle into the mark#{where(one)}. It is %s from the #{end_of_run}, %s from the edge.", one.along, one.from_edge]
         end
 
-        Sentence["Lower the needle into the mark. If it starts at the #{one.at} end: %s from the #{end_of_run}, %s from the edge. " \
-                 "At the #{other.at} end: %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
+        Sentence["Lower the needle into the mark where it starts. #{one.at.capitalize} end: %s from the #{end_of_run}, " \
+                 "%s from the edge. #{other.at.capitalize} end: %s and %s.", one.along, one.from_edge, other.along, other.from_edge]
       end
 
       # In short: beside it stands how far in from the finished edge.

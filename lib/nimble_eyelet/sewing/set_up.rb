@@ -111,8 +111,8 @@ module NimbleEyelet
       def how_made(cord)
         width = @machine.width_mark(@machine.width_settable(cord.zigzag))
         length = @machine.length_mark(@machine.length_settable(Cord::ZIGZAG_LONG))
-        Sentence["Take ready gimp. Or twist #{cord.strands} waxed strands of sewing thread, each %s long. Or zigzag over them in a " \
-                 "cording or grooved foot, width #{width}, length #{length}. Hold the tails in front and behind.",
+        Sentence["Take gimp, or zigzag over #{cord.strands} threads of %s: width #{width}, length #{length}. Or wax and twist them. " \
+                 "Use a cording or grooved foot, and hold the tails in front and behind.",
                  cord.strand(@order.count).round_up_to(Length.mm(10))]
       end
 

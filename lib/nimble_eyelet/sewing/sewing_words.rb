@@ -46,9 +46,8 @@ module NimbleEyelet
       # @return [Sentence]
       def how
         described = Sentence[*sewing.last.map { |piece| piece.is_a?(Symbol) ? send(piece) : piece }]
-        # Of a programme that goes by itself the operator's own part comes first.
-        own = @order.by_hand? || !(@machine.type.senses || @machine.type.stores)
-        Sentence.list([*(own ? [described, *added] : [*added, described]), EVENLY])
+        # Of what the machine goes through by itself the operator's own part comes first.
+        Sentence.list([*(@order.by_hand? ? [described, *added] : [*added, described]), EVENLY])
       end
 
       # @return [Hash{String => String}] how the dials stand that are turned within it
@@ -78,8 +77,12 @@ module NimbleEyelet
 
       def added
         found = []
-        found << @order.setting.says if @order.setting.by.key == "scale" && !@order.by_hand?
-        if @order.opens? && @machine.stops == "operator" && @machine.type.senses && !@order.by_hand?
+        return found if @order.by_hand?
+
+        if @order.setting.by.key == "scale" then found << @order.setting.says
+        elsif @machine.type.partwise then found << Sentence["Sew it %s overall.", overall]
+        end
+        if @order.opens? && @machine.stops == "operator" && @machine.type.senses
           found << Sentence["Stop it yourself when the second side meets the end."]
         end
         found

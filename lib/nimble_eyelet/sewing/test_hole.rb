@@ -75,10 +75,16 @@ module NimbleEyelet
         how = (SewingWords.new(@order).how if @order.by_hand?)
         return [said.says, how, Sentence["It should come out %s long.", @order.overall]].compact unless @order.opens?
 
-        aim = Sentence["It should come out with #{@order.a_cut_open} of %s, %s overall.", @order.opening, @order.overall]
         return [said.expected ? Sentence["Expect a slit of about %s to %s.", *said.expected] : aim] if @order.clamped?
 
-        [said.says, how, aim].compact
+        how ? [said.says, how, aim] : [(aim unless said.by.drawn), said.says].compact
+      end
+
+      # What comes out as it is drawn is not said twice.
+      def aim
+        return Sentence["Expect %s overall.", @order.overall] if @order.setting.by.key == "key" && !@order.setting.differs?
+
+        Sentence["Expect #{@order.a_cut_open} of %s, %s overall.", @order.opening, @order.overall]
       end
 
       # Nobody is told where their machine begins before they have seen it.

@@ -16,11 +16,11 @@ module NimbleEyelet
       ButtonPattern.new(key: "two_bars", name: "two parallel bars", turned: false,
                         how: "Sew the near pair, lift the needle, move the button, sew the far pair."),
       ButtonPattern.new(key: "cross", name: "a cross", swings: %i[diagonal].freeze,
-                        how: "Turn the work 45° so that the needle swings along a diagonal, sew, turn, and sew the other."),
+                        how: "Turn it 45° for each diagonal."),
       ButtonPattern.new(key: "square", name: "a square",
                         how: "Sew the near and the far pair, turn the work a quarter, and sew the two sides."),
       ButtonPattern.new(key: "arrow", name: "an arrow", swings: %i[straight diagonal].freeze,
-                        how: "Sew from one hole to each of the others: both sides first, the diagonal last. Turn the work for each.")
+                        how: "Sew from one hole to each of the others: both sides first, the diagonal last. Turn the work for each, and set the width back after it.")
     ].to_h { |pattern| [pattern.key, pattern] }.freeze
   end
 end
