@@ -93,8 +93,8 @@ module NimbleEyelet
 
       def self.stage(stage, sheet, present)
         state = stage.state(sheet, sheet.plan.settled[stage.word])
-        { word: stage.word, title: stage.title_for(sheet.plan.button),
-          question: stage.question_for(sheet.plan.button, sheet.way),
+        { word: stage.word, title: stage.title_for(sheet),
+          question: stage.question_for(sheet),
           state: state.state,
           missing: stage.missing_of(sheet), changes: state.changes.map { |change| RevisionView.since(change, present) },
           answer: short(stage.word, sheet, present) }

@@ -55,7 +55,7 @@ module NimbleEyelet
       def self.answer(first, present)
         sheet = first.sheet
         from, to = first.range
-        { length: present.length(sheet.opening), drawn: DrawnEdge.of(sheet), noun: sheet.plan.button.sewn,
+        { length: present.length(sheet.opening), drawn: DrawnEdge.of(sheet), noun: sheet.sewn,
           range: from && { from: present.length(from), to: present.length(to) },
           chance: from ? nil : OpeningView.of(sheet, present)[:chance],
           **places(sheet.layout, present), **settings(sheet, present) }

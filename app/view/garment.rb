@@ -20,7 +20,7 @@ module NimbleEyelet
       def self.closure(closure, present)
         sheet = closure.sheet
         steps = sheet.progress&.steps || []
-        { id: closure.id, name: closure.plan.name, noun: closure.plan.button.sewn,
+        { id: closure.id, name: closure.plan.name, noun: sheet.sewn,
           holes: sheet.layout ? sheet.layout.holes.size : 0, drawn: DrawnEdge.of(sheet), overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap),
           button: sheet.plan.button.name, opening: present.length(sheet.opening), machine: closure.plan.machine.name,
           stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } }, steps: steps.size,

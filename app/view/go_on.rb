@@ -21,7 +21,7 @@ module NimbleEyelet
       end
 
       def self.next_move(sheet, begun, step, word, present)
-        return STAGES.fetch(word).question_for(sheet.plan.button, sheet.way) unless begun
+        return STAGES.fetch(word).question_for(sheet) unless begun
 
         step ? StepWords.of(step, present)[:does] : "All steps are done."
       end

@@ -40,7 +40,7 @@ module NimbleEyelet
       # @return [String] for the knot
       def self.short(sheet, _present)
         holes = sheet.layout&.holes or return "does not fit"
-        Placket::LayoutWords.so_many(holes.size, sheet.plan.button.sewn)
+        Placket::LayoutWords.so_many(holes.size, sheet.sewn)
       end
 
       LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner edge opening].freeze

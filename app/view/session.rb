@@ -106,7 +106,7 @@ module NimbleEyelet
 
       def self.closure(closure, record)
         sheet = closure.sheet
-        { id: closure.id, name: closure.plan.name, **called(closure.plan.button), garment: closure.garment_name,
+        { id: closure.id, name: closure.plan.name, **called(sheet), garment: closure.garment_name,
           unit: closure.unit.to_s,
           run_length: sheet.plan.placket.run_length.to_f, measured_from: sheet.plan.placket.measured_from,
           holes: holes(sheet, Presenter.new(closure.unit)),
@@ -116,7 +116,7 @@ module NimbleEyelet
 
       def self.holes(sheet, present) = sheet.layout ? sheet.layout.holes.map { |hole| hole(hole, sheet, present) } : []
 
-      def self.called(button) = { noun: button.sewn, passes: button.form.noun }
+      def self.called(sheet) = { noun: sheet.sewn, passes: sheet.plan.button.form.noun }
 
       def self.so_far(progress)
         progress ? { done: progress.done.size, steps: progress.steps.size } : { done: 0, steps: 0 }

@@ -106,7 +106,7 @@ class TackTest < CoreTest
     assert_equal(%w[tack], tacks.cut.answers.map { |answer| answer.school.key })
     refute_includes tacks(placket: run_of(place: "belt_loops", count: 2, use: "trousers")).layout.cautions.map(&:rule), "gap"
     assert_equal(["Tack", "Length", "Where do the tacks go?"],
-                 [STAGES["button"].title_for(bar), STAGES["opening"].title_for(bar), STAGES["placket"].question_for(bar)])
+                 [STAGES["button"].title_for(tacks), STAGES["opening"].title_for(tacks), STAGES["placket"].question_for(tacks)])
     refute_includes Stage.of(plan(button: bar)).map(&:word), "attach"
     assert_includes Care.of(tacks).join, said("care.a_tack_bears")
   end

@@ -54,8 +54,13 @@ module NimbleEyelet
 
     # What is said of holes, said of what is sewn here.
     # @param text [String]
+    # @param sewn [String] what that is called
     # @return [String]
-    def of_sewn(text) = opens? ? text : text.gsub(/\b(?:hole|slit)(s?)\b/, 'tack\1').gsub(/\bHole(s?)\b/, 'Tack\1')
+    def of_sewn(text, sewn = self.sewn)
+      return text if sewn == "hole"
+
+      text.gsub(/\b(?:hole|slit)(s?)\b/, "#{sewn}\\1").gsub(/\bHole(s?)\b/, "#{sewn.capitalize}\\1")
+    end
 
     # Height without the shank; for balls it follows from the diameter.
     # @return [Length]

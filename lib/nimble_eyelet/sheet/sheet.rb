@@ -126,6 +126,9 @@ module NimbleEyelet
     # @return [Otherways::Way, nil] how it is closed instead of by a hole sewn by machine
     def way = ways.instead
 
+    # @return [String] what is made at every place: a hole, a tack, a loop, a press stud
+    def sewn = way ? way.makes : @plan.button.sewn
+
     # @return [OtherWays] why a hole may be the wrong answer, and what else there is
     def other_ways = @other_ways ||= ways.at(layout&.holes.to_a)
 

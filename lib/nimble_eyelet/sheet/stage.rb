@@ -41,25 +41,24 @@ missing: nil)
     #
     # @param sheet [Sheet]
     # @return [String, nil]
-    def missing_of(sheet) = missing&.call(sheet)&.then { |says| sheet.plan.button.of_sewn(says) }
+    def missing_of(sheet) = missing&.call(sheet)&.then { |says| sheet.plan.button.of_sewn(says, sheet.sewn) }
 
-    # @param button [Button]
-    # @return [String] what is no button is called by what it is
-    def title_for(button)
+    # @param sheet [Sheet]
+    # @return [String] what is no button is called by what it is, and what is no hole too
+    def title_for(sheet)
+      button = sheet.plan.button
       return button.form.noun.capitalize if word == "button" && !button.fastens?
 
-      word == "opening" && !button.opens? ? "Length" : title
+      word == "opening" && !button.opens? ? "Length" : button.of_sewn(title, sheet.sewn)
     end
 
-    # @param button [Button]
+    # @param sheet [Sheet]
     # @return [String]
-    #
-    # @param way [Otherways::Way, nil] how it is closed instead of by a hole sewn by machine
-    # @return [String]
-    def question_for(button, way = nil)
-      return BY_ANOTHER_WAY.fetch(word) if way && BY_ANOTHER_WAY.key?(word)
+    def question_for(sheet)
+      button = sheet.plan.button
+      return BY_ANOTHER_WAY.fetch(word) if sheet.way && BY_ANOTHER_WAY.key?(word)
 
-      button.opens? ? question : OF_A_TACK.fetch(word, button.of_sewn(question))
+      button.opens? ? button.of_sewn(question, sheet.sewn) : OF_A_TACK.fetch(word, button.of_sewn(question))
     end
 
     BY_ANOTHER_WAY = { "recipe" => "How does it close?" }.freeze

@@ -1,6 +1,7 @@
 <script lang="ts">
   // How the button went through a hole that was just opened. An end left uncut reads as too tight: that is asked first.
   import { workroom } from '../api/workroom.svelte';
+  import { capital } from '../ui/capital';
 
   type Verdict = 'will_not_pass' | 'tight' | 'passes' | 'easy' | 'slips_out';
   type Props = {
@@ -31,9 +32,7 @@
 </script>
 
 <fieldset class={large ? 'text-lg' : 'text-sm'} data-through>
-  <legend class="font-semibold"
-    >{hole[0]?.toUpperCase()}{hole.slice(1)}: how does the {noun} go through?</legend
-  >
+  <legend class="font-semibold">{capital(hole)}: how does the {noun} go through?</legend>
   {#if asked}
     {@const short = asked}
     <p class="mt-1 max-w-prose border-l-4 border-warning pl-3" role="status">

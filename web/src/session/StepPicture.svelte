@@ -6,6 +6,7 @@
   import Tool from '../drawn/Tool.svelte';
   import { hasTool } from '../drawn/tools';
   import HoleTurn from './HoleTurn.svelte';
+  import { capital } from '../ui/capital';
 
   let { step, closure }: { step: SessionStep; closure: SessionClosure | undefined } = $props();
 
@@ -21,8 +22,7 @@
     viewBox="0 0 {WIDE} 64"
     class="w-full max-w-2xl"
     role="img"
-    aria-label="{closure.noun === 'tack' ? 'Tack' : 'Hole'} {hole.number} of {closure.holes
-      .length} on the edge"
+    aria-label="{capital(closure.noun)} {hole.number} of {closure.holes.length} on the edge"
   >
     <path
       d="M20 40H{WIDE - 20}"

@@ -11,6 +11,7 @@
   import RunKeepOut from './RunKeepOut.svelte';
   import RunPin from './RunPin.svelte';
   import Garment from '../drawn/Garment.svelte';
+  import { capital } from '../ui/capital';
 
   let {
     work,
@@ -87,7 +88,7 @@
         width={geometry.width}
         height={geometry.height}
         role="group"
-        aria-label="{closure.sheet.button.opens ? 'Holes' : 'Tacks'} on the edge"
+        aria-label="{capital(closure.sheet.button.sewn)}s on the edge"
         class="touch-none select-none"
         onpointermove={(event) => drag.grip && event.buttons && drag.follow(geometry.under(event, canvas))}
         onpointerup={() => drag.drop()}
@@ -108,7 +109,7 @@
             {drag}
             {take}
             fastens={closure.sheet.stages.some((stage) => stage.word === 'attach')}
-            opens={closure.sheet.button.opens}
+            sewn={closure.sheet.button.sewn}
             button={closure.sheet.button}
             ring={closure.sheet.opening.ends.near_finish === 'ring'
               ? closure.sheet.opening.across.mm

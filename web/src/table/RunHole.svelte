@@ -4,6 +4,7 @@
   import type { Drag } from './drag.svelte';
   import type { Grip } from './grip';
   import type { RunGeometry } from './geometry.svelte';
+  import { capital } from '../ui/capital';
 
   let {
     hole,
@@ -11,7 +12,7 @@
     drag,
     radius,
     fastens,
-    opens,
+    sewn,
     button: looks,
     ring,
     end,
@@ -26,8 +27,8 @@
     radius: number;
     /** Whether a button sits in it. */
     fastens: boolean;
-    /** Whether it is cut: a bar tack is not. */
-    opens: boolean;
+    /** What is made at this place. */
+    sewn: Sheet['button']['sewn'];
     button: Sheet['button'];
     /** How wide a round hole is with its ring, mm. */
     ring: number | undefined;
@@ -38,6 +39,10 @@
   } = $props();
 
   let loop = $derived(geometry.loop);
+  /** Whether it is cut: a bar tack is not. */
+  let opens = $derived(sewn === 'hole');
+  /** What is neither a slit nor a loop lies where the button would. */
+  let spot = $derived(['press stud', 'hook', 'patch'].includes(sewn));
   let button = $derived(
     loop
       ? geometry.at(hole.at.mm, loop.base / 2 - loop.reach)
@@ -61,9 +66,9 @@
   role="button"
   tabindex="0"
   aria-pressed={picked}
-  aria-label="{loop ? 'Loop' : opens ? 'Hole' : 'Tack'} {hole.number} at {hole.at.text}{hole.sewn
-    ? ', sewn'
-    : ''}{caution ? ', see the caution' : ''}"
+  aria-label="{capital(sewn)} {hole.number} at {hole.at.text}{hole.sewn ? ', sewn' : ''}{caution
+    ? ', see the caution'
+    : ''}"
   class={['group outline-none', end ? 'cursor-move' : 'cursor-pointer']}
   onpointerdown={(event) => end && take(event, end, hole.at.mm)}
   ondblclick={(event) => event.stopPropagation()}
@@ -112,6 +117,14 @@
       stroke={hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
       stroke-width="4"
       data-loop
+    />
+  {:else if spot}
+    <circle
+      cx={button[0]}
+      cy={button[1]}
+      r="5"
+      fill={hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
+      data-spot
     />
   {:else if ring}
     <circle

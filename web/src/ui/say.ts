@@ -1,5 +1,6 @@
 // Words and numbers as somebody likes to read them, from the table that prints use too (app/dialect.rb; bin/words
 // writes american.json).
+import { capital } from './capital';
 import american from './american.json';
 
 export type Words = 'british' | 'american';
@@ -12,8 +13,7 @@ const british = new RegExp(
 );
 // A number, and no date or version.
 const POINT = /(?<![\d.])(\d+)\.(\d+)(?![\d.]*\d)/g;
-const like = (word: string, other: string): string =>
-  /^[A-Z]/.test(word) ? other.charAt(0).toUpperCase() + other.slice(1) : other;
+const like = (word: string, other: string): string => (/^[A-Z]/.test(word) ? capital(other) : other);
 
 /** A text as somebody reads it who likes these words and numbers. */
 export function say(text: string, words: Words, numbers: Numbers): string {

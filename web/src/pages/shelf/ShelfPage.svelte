@@ -7,6 +7,7 @@
   import { workroom } from '../../api/workroom.svelte';
   import { route } from '../../router';
   import { announce } from '../../ui/announce.svelte';
+  import Shelved from '../../drawn/Shelved.svelte';
   import Page from '../Page.svelte';
   import ShelfForm from './ShelfForm.svelte';
   import ShelfImport from './ShelfImport.svelte';
@@ -67,13 +68,6 @@
     taken = undefined;
     await changed();
   }
-
-  /** What is worth reading of a thing, beside its name. */
-  const said = (item: ShelfThing) =>
-    names
-      .filter(({ name }) => name !== 'name' && item.fields[name])
-      .map(({ name, label }) => `${label} ${(item.fields[name] ?? '').replace('_', ' ')}`)
-      .join(', ');
 </script>
 
 <Page title={shelf.title} {failed}>
@@ -94,7 +88,7 @@
     </label>
     <button class="btn btn-primary" onclick={() => (open = 'new')}>{shelf.add}</button>
     <button class="btn" onclick={() => (open = open === 'file' ? undefined : 'file')}>From a file</button>
-    <a class="btn btn-ghost" href={workroom.file(`/${kind}.csv`)}>As a table, CSV</a>
+    <a class="btn btn-ghost" href={workroom.file(`/${kind}.csv`)}>Save to a file</a>
   </div>
   {#if taken}
     <p role="status" class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3">
@@ -114,10 +108,11 @@
   <ul class="mt-4 divide-y divide-base-300">
     {#each items as item (item.id)}
       <li class="py-2">
-        <div class="flex flex-wrap items-baseline gap-x-4">
-          <span class="grow">
+        <div class="flex flex-wrap items-center gap-x-4">
+          <Shelved shelf={kind} thickness={item.drawn} />
+          <span class="min-w-40 grow basis-0">
             <span class="text-lg font-semibold wrap-anywhere">{item.fields['name']}</span>
-            <span class="block text-sm text-secondary">{said(item)}</span>
+            <span class="block text-sm text-secondary">{item.says}</span>
           </span>
           <button
             class="btn btn-ghost btn-sm"

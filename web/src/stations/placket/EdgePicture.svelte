@@ -20,6 +20,7 @@
   let edge = $derived(Math.min(plan['placket.extension'].mm, tall * 0.42));
   let band = $derived(tall * 0.66);
   let loop = $derived(layout?.loop);
+  let spot = $derived(['press stud', 'hook', 'patch'].includes(closure.sheet.button.sewn));
   /** What lies beyond the edge: room for loops. */
   let beyond = $derived(loop ? Math.min(loop.reach, band * 0.45) : 0);
   /** How far holes reach from the centre line: to the edge, and inwards. */
@@ -103,13 +104,16 @@
         <path
           d={loop
             ? loopPath(hole.at.mm, loop, (along, across) => [along, down(across * size)])
-            : hole.lies === 'vertical'
-              ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
-              : `M${hole.at.mm} ${down(edge - hole.out_outer.mm * across)}V${down(edge - hole.out_inner.mm * across)}`}
+            : spot
+              ? `M${hole.at.mm} ${down(edge)}h0`
+              : hole.lies === 'vertical'
+                ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
+                : `M${hole.at.mm} ${down(edge - hole.out_outer.mm * across)}V${down(edge - hole.out_inner.mm * across)}`}
           stroke={chosen ? 'var(--color-warning)' : hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
-          stroke-width={hole.sewn ? text * 0.42 : text * 0.26}
+          stroke-width={text * (spot ? 1 : hole.sewn ? 0.42 : 0.26)}
+          stroke-linecap={spot ? 'round' : undefined}
           fill="none"
-          stroke-dasharray={hole.sewn || loop ? undefined : `${text * 0.35} ${text * 0.2}`}
+          stroke-dasharray={hole.sewn || loop || spot ? undefined : `${text * 0.35} ${text * 0.2}`}
         />
         <text
           x={hole.at.mm}

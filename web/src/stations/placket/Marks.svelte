@@ -1,6 +1,7 @@
 <script lang="ts">
   // Every mark, each from the same end: what is measured with the tape.
   import type { Sheet } from '../../api/client';
+  import { capital } from '../../ui/capital';
 
   type Props = {
     layout: NonNullable<Sheet['placket']>;
@@ -12,7 +13,7 @@
   };
   let { layout, sheet, upright, fastens, picked, pick }: Props = $props();
 
-  let sewn = $derived(sheet.button.sewn === 'hole' ? 'Hole' : 'Tack');
+  let sewn = $derived(capital(sheet.button.sewn));
 
   $effect(() => {
     document.getElementById(`mark-${picked}`)?.scrollIntoView({ block: 'nearest' });

@@ -11,6 +11,7 @@
   import Marks from './Marks.svelte';
   import Otherwise from './Otherwise.svelte';
   import PlacesToMind from './PlacesToMind.svelte';
+  import { capital } from '../../ui/capital';
 
   let { work, closure, sheet, picked, pick }: StationProps = $props();
 
@@ -23,7 +24,7 @@
     work.typeAll(closure.usual);
   }
   let layout = $derived(sheet.placket);
-  let sewn = $derived(sheet.button.sewn === 'hole' ? 'Hole' : 'Tack');
+  let sewn = $derived(capital(sheet.button.sewn));
   let fastens = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let upright = $derived(plan['placket.orientation'] === 'vertical');
   let gaps = $derived(

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A sewn hole with what opens it, to scale: pins inside the tacks, the way of the blade, or every bite of the chisel.
   import type { Sheet } from '../../api/client';
+  import { capital } from '../../ui/capital';
 
   type Props = {
     cutting: NonNullable<Sheet['sewing']>['cutting'];
@@ -70,5 +71,5 @@
   {/if}
 </svg>
 <p class="text-sm text-secondary">
-  {says[0]?.toUpperCase()}{says.slice(1)}; the slit {cutting.slit.text} from end to end.
+  {capital(says)}; the slit {cutting.slit.text} from end to end.
 </p>
