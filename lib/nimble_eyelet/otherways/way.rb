@@ -32,8 +32,8 @@ module NimbleEyelet
     # opens - Boolean, the button goes through an opening; cut - Boolean, the fabric is cut for it
     # beyond - Length, what is sewn past each end of the opening
     # beside - Boolean, holes are sewn by machine all the same; minutes - Integer, for one place
-    class Way < Value.of(:key, :name, :for_what, :work, :minutes, makes: "hole", buttons: true, shown: false, opens: false,
-                                                                  cut: false, beside: false, beyond: Length.zero)
+    class Way < Value.of(:key, :name, :for_what, :work, :minutes, makes: "hole", buttons: true, shown: false,
+                                                                  opens: false, cut: false, beside: false, beyond: Length.zero)
       # @return [Ends] of its opening
       def ends = Ends.new(near: beyond, far: beyond, near_finish: :plain, far_finish: :plain)
 
