@@ -33,7 +33,8 @@ module NimbleEyelet
     # beyond - Length, what is sewn past each end of the opening
     # beside - Boolean, holes are sewn by machine all the same; minutes - Integer, for one place
     class Way < Value.of(:key, :name, :for_what, :work, :minutes, makes: "hole", buttons: true, shown: false,
-                                                                  opens: false, cut: false, beside: false, beyond: Length.zero)
+                                                                  opens: false, cut: false, beside: false,
+                                                                  beyond: Length.zero)
       # @return [Ends] of its opening
       def ends = Ends.new(near: beyond, far: beyond, near_finish: :plain, far_finish: :plain)
 
