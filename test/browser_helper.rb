@@ -242,8 +242,9 @@ class BrowserTest < AppTest
     end
   end
 
-  # As if the cable were pulled.
+  # As if the cable were pulled, once what is open was read whole.
   def offline(gone)
+    assert_no_selector "main[data-whole=false]" if gone
     page.driver.browser.execute_cdp("Network.enable")
     page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: gone, latency: 0, downloadThroughput: -1,
                                                                         uploadThroughput: -1)

@@ -23,7 +23,7 @@ module NimbleEyelet
         [%r{#{ROOM}/?\z}o, ->(_) { ["pages/workroom/WorkroomPage"] }, ->(_) { ["", "/catalogue", "/under-way"] }],
         [%r{#{ROOM}/closures/(?<id>\d{1,9})/(?<stage>#{STAGES_AT.keys.join('|')})\z}o,
          ->(at) { ["table/Table", STAGES_AT.fetch(at[:stage]).then { |word| "stations/#{word}/#{word.capitalize}" }] },
-         ->(at) { ["", "/catalogue", "/closures/#{at[:id]}"] }],
+         ->(at) { ["", "/catalogue", "/closures/#{at[:id]}?station=#{STAGES_AT.fetch(at[:stage])}"] }],
         [%r{#{ROOM}/sessions/(?<id>\d{1,9})/sew\z}o, ->(_) { ["pages/sew/SewPage"] }, ->(at) { ["", "/sessions/#{at[:id]}"] }]
       ].freeze
 

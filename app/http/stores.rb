@@ -58,7 +58,7 @@ module NimbleEyelet
       # @return [Hash]
       def shown(closure, sheet: closure.sheet)
         in_its_unit(closure)
-        View::ClosureView.of(closure, present, sheet: sheet)
+        View::ClosureView.of(closure, present, sheet: sheet, station: params["station"])
       end
     end
   end

@@ -107,7 +107,7 @@ module NimbleEyelet
           yield
         rescue Store::Stale => e
           halt Problem.new(412, "These buttonholes were changed in another place meanwhile.",
-                           current: View::ClosureView.of(e.current, in_its_unit(e.current) && present)).render
+                           current: shown(e.current)).render
         end
 
         # What was typed and what was decided on it. Deciding is an edit as well: it rests on what was seen.

@@ -61,14 +61,17 @@ module NimbleEyelet
           halt Problem.new(412, "This was changed in another place meanwhile. Look again.").render
         end
 
+        def columns_of(read)
+          { asks: read.asks, columns: read.columns.map { |given, ours| { given: given, ours: ours } },
+            fields: shelf.kind.fields.map { |name, field| { key: name, name: field.label } } }
+        end
+
         # What became of each row, or would become of it as long as nobody said to keep it.
         def taken_in(read)
           keep = params["keep"] == "yes"
           good, bad = read.rows.partition(&:values)
           fates = shelf.all_or_none { good.map { |row| shelf.put(row.values, keep: keep) } }.tally
-          { kept: keep, asks: read.asks, columns: read.columns.map { |given, ours| { given: given, ours: ours } },
-            fields: shelf.kind.fields.map { |name, field| { key: name, name: field.label } },
-            new: fates.fetch(:new, 0), changed: fates.fetch(:changed, 0), same: fates.fetch(:same, 0),
+          { kept: keep, **columns_of(read), new: fates.fetch(:new, 0), changed: fates.fetch(:changed, 0), same: fates.fetch(:same, 0),
             bad: bad.map do |row|
               { row: row.number, name: row.name,
                 why: row.faults.map { |fault| present.words(fault.allowed) }.join(" ") }

@@ -25,29 +25,35 @@ module NimbleEyelet
       # The answer of a stage that has no view of its own.
       SHORT = { "cloth" => ->(sheet, _) { sheet.plan.cloth.type.name }, "print" => ->(*) { "1 : 1" } }.freeze
 
+      # What a stage looks at beside what the table always shows. The rest is asked for when its stage is opened.
+      LOOKED_AT = { "cloth" => %w[recipe], "button" => [], "opening" => %w[opening], "placket" => [],
+                    "recipe" => %w[recipe swatch], "swatch" => %w[recipe swatch], "sewing" => %w[recipe swatch sewing],
+                    "attach" => %w[recipe attach], "print" => %w[recipe attach] }.freeze
+
       # @param closure [Store::Closure]
       # @param present [Presenter]
       # @param sheet [Sheet] of the closure's plan
+      # @param station [String, nil] word of the stage that is looked at; nothing for the whole
       # @return [Hash]
-      def self.of(closure, present, sheet: closure.sheet)
-        { id: closure.id, name: closure.plan.name, garment: { id: closure.garment_id, name: closure.garment_name },
+      def self.of(closure, present, sheet: closure.sheet, station: nil)
+        station = nil unless LOOKED_AT.key?(station)
+        { id: closure.id, name: closure.plan.name, station: station, garment: { id: closure.garment_id, name: closure.garment_name },
           machine: closure.plan.machine.then { |one| { id: one.id, name: one.name, practice: one.practice } },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present),
           redo: changed(closure.redo_changes, present), house: house(closure.house, present),
           usual: Conventions.otherwise(sheet.plan), plan: plan(closure.plan, present),
-          sheet: sheet(sheet, closure, present) }
+          sheet: sheet(sheet, closure, present, station) }
       end
 
-      # What changes while something is dragged: what the table always shows, and the station in view.
-      ALWAYS = %w[button opening placket].freeze
+      # What the table always shows; of how long a hole is, and of what is set, only what its drawings take.
+      ALWAYS = %w[button placket].freeze
 
       # @param closure [Store::Closure] with the plan it may become
       # @param sheet [Sheet] of that plan
       # @param station [String, nil] word of the stage in view
       # @return [Hash]
       def self.preview(closure, present, sheet:, station:, moved:)
-        words = ALWAYS | [station]
-        parts = VIEWS.slice(*words).transform_values { |view| view.of(sheet, present) }
+        parts = { "opening" => OpeningView.brief(sheet, present), **views(ALWAYS | [station], sheet, present) }
         # How far the steps are is worked out only where they are looked at.
         seen = Stage.of(closure.plan).reject { |stage| stage.word == "sewing" && station != "sewing" }
         { plan: plan(closure.plan, present), moved: present.words(moved),
@@ -81,12 +87,22 @@ module NimbleEyelet
         shown.merge(upper: present.length(row.upper), lower: present.length(row.lower))
       end
 
-      def self.sheet(sheet, closure, present)
-        VIEWS.transform_values { |view| view.of(sheet, present) }
+      def self.sheet(sheet, closure, present, station)
+        parts(station, sheet, present)
              .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) },
                     "faults" => present.faults(sheet.faults),
-                    "edge_lies" => edge_lies(sheet), "ledger" => SewingView.ledger(closure.ledger, present))
+                    "edge_lies" => edge_lies(sheet), "ledger" => SewingView.ledger(closure.ledger, present),
+                    "next" => SewingView.next(sheet, present))
       end
+
+      def self.parts(station, sheet, present)
+        return views(VIEWS.keys, sheet, present) unless station
+
+        { "opening" => OpeningView.brief(sheet, present), "recipe" => RecipeView.brief(sheet, present),
+          **views(ALWAYS + LOOKED_AT.fetch(station), sheet, present) }
+      end
+
+      def self.views(words, sheet, present) = VIEWS.slice(*words).transform_values { |view| view.of(sheet, present) }
 
       # Of the buttonhole side, right side up with its top away.
       def self.edge_lies(sheet) = Placket.edge_at_right?(sheet.plan.placket.overlap) ? "right" : "left"
@@ -104,7 +120,7 @@ module NimbleEyelet
       def self.short(word, sheet, present)
         SHORT.key?(word) ? SHORT.fetch(word).call(sheet, present) : VIEWS.fetch(word).short(sheet, present)
       end
-      private_class_method :changed, :plan, :row, :sheet, :stage
+      private_class_method :changed, :plan, :row, :sheet, :parts, :views, :stage
     end
   end
 end

@@ -10,17 +10,24 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         cut = sheet.cut
-        { length: present.length(sheet.opening), overall: present.length(sheet.overall),
+        { **brief(sheet, present),
           wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name,
           verdict: verdict(sheet.verdict, present),
-          chance: chance(sheet), ends: ends(cut.ends, present),
-          across: present.length(sheet.recipe.width(sheet.opening)),
+          chance: chance(sheet),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
           bands: sheet.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
           if_it_gives: cut.if_it_gives(sheet.plan.button, sheet.plan.cloth, opening: sheet.opening)
                           .map { |stretch, verdict| { stretch: stretch, verdict: verdict(verdict, present) } },
           because: present.reasons(cut.chosen.because), cautions: present.cautions(cut.cautions) }
+      end
+
+      # What a drawing of the hole takes.
+      #
+      # @return [Hash]
+      def self.brief(sheet, present)
+        { length: present.length(sheet.opening), overall: present.length(sheet.overall), ends: ends(sheet.cut.ends, present),
+          across: present.length(sheet.recipe.width(sheet.opening)) }
       end
 
       # How likely it fits: as its own test holes tell, and by the rule until there are any.

@@ -13,9 +13,12 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         found = sheet.other_ways
-        { wrong: found.wrong&.says, chosen: found.chosen&.key, instead: !found.instead.nil?,
+        { **brief(sheet), wrong: found.wrong&.says, chosen: found.chosen&.key,
           offered: found.offered.map { |way| way(way, found, present) } }
       end
+
+      # @return [Hash] whether no hole is sewn by machine
+      def self.brief(sheet) = { instead: !sheet.way.nil? }
 
       def self.way(way, found, present)
         { key: way.key, name: way.name, for_what: way.for_what, minutes: way.minutes, buttons: way.buttons,

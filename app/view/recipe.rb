@@ -15,12 +15,11 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(sheet, present)
         recipe = sheet.recipe
-        { settings: recipe.lines.map { |line| setting(line, sheet, present) },
-          bead: present.length(recipe.bead), space: present.length(recipe.space), coverage: recipe.coverage.round(2),
+        { **brief(sheet, present), settings: recipe.lines.map { |line| setting(line, sheet, present) },
+          bead: present.length(recipe.bead), coverage: recipe.coverage.round(2),
           coverage_least: recipe.cover&.least, coverage_most: recipe.cover&.most,
           satin: recipe.stitched == :satin, second_pass: recipe.second_pass,
-          feed: present.length(recipe.stitch_length.value),
-          thread_thickness: present.length(sheet.plan.thread.thickness), stack: present.length(sheet.plan.cloth.stack),
+          stack: present.length(sheet.plan.cloth.stack),
           cord: cord(sheet, present), stay: recipe.stay&.key,
           stack_parts: sheet.plan.cloth.build.map do |name, thickness|
             { name: name, thickness: present.length(thickness) }
@@ -29,6 +28,14 @@ module NimbleEyelet
           before: before(sheet, present), pressure: sheet.plan.cloth.type.pressure,
           getting_ready: GettingReady.of(sheet),
           ways: OtherWaysView.of(sheet, present), cautions: present.cautions(recipe.cautions) }
+      end
+
+      # What a drawing of the hole takes.
+      #
+      # @return [Hash]
+      def self.brief(sheet, present)
+        { space: present.length(sheet.recipe.space), feed: present.length(sheet.recipe.stitch_length.value),
+          thread_thickness: present.length(sheet.plan.thread.thickness), ways: OtherWaysView.brief(sheet) }
       end
 
       # What worked last time, and what is otherwise here.

@@ -23,6 +23,12 @@ module NimbleEyelet
           newest: progress.steps.map(&:key).reverse.find { |key| progress.done.include?(key) } }
       end
 
+      # @return [String, nil] what is to be done next
+      def self.next(sheet, present)
+        progress = sheet.progress or return
+        progress.steps.find { |step| step.key == progress.next_key }&.then { |step| StepWords.of(step, present)[:does] }
+      end
+
       def self.cutting(sheet, present)
         slit = sheet.opening
         ends = sheet.cut.ends

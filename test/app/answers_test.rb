@@ -31,6 +31,35 @@ class AnswersTest < AppTest
     }
   }.freeze
 
+  # Asked for one stage, a closure says of the whole what that stage shows, and nothing else of it otherwise.
+  def test_a_stage_is_answered_with_its_part_of_the_whole
+    known = YAML.safe_load_file(Http::Web::DESCRIPTION).dig("components", "schemas")
+    [1, 8, 12].each do |id|
+      whole = closure(id)
+
+      { "Sheet" => [], "SheetOpening" => %w[opening], "SheetRecipe" => %w[recipe], "OtherWays" => %w[recipe ways] }.each do |schema, at|
+        assert_equal known.dig(schema, "properties").keys.sort, whole.dig("sheet", *at).keys.sort, "the whole has all of #{schema}"
+      end
+      View::ClosureView::LOOKED_AT.each do |word, looked_at|
+        part = call(:get, "/api/closures/#{id}?station=#{word}")
+
+        assert_equal [word, nil], [part["station"], whole["station"]]
+        assert_equal whole.except("station", "sheet"), part.except("station", "sheet")
+        assert_part_of whole["sheet"], part["sheet"], "#{id} #{word}"
+        looked_at.each { |name| assert_equal [whole["sheet"][name]], [part["sheet"].fetch(name)], "#{id} #{word} #{name}" }
+      end
+      call(:get, "/api/closures/#{id}?station=lamp")
+
+      assert_status 404
+    end
+  end
+
+  def assert_part_of(whole, part, about)
+    part.each do |name, value|
+      value.is_a?(Hash) && whole[name].is_a?(Hash) ? assert_part_of(whole[name], value, about) : assert_equal([whole.fetch(name)], [value], "#{about} #{name}")
+    end
+  end
+
   def test_after_every_change_the_answer_is_that_of_a_server_that_remembers_nothing
     CHANGES.each do |what, change|
       before = PAGES.to_h { |path| [path, [call(:get, path), last_response.headers["etag"]]] }

@@ -93,11 +93,11 @@ class ContractTest < AppTest
     addresses = File.read("#{Http::FrontEnd::FOLDER}/../src/table/addresses.ts").scan(/^  (\w+): '([\w-]+)',$/).to_h(&:reverse)
 
     assert_equal Http::FirstLoad::STAGES_AT, addresses
-    addresses.each_key do |stage|
+    addresses.each do |stage, word|
       call(:get, "/w/marsh-walk/closures/1/#{stage}")
       told = last_response["link"].scan(/<([^>]+)>/).flatten
 
-      assert_equal(%w[/api/workrooms/marsh-walk /api/workrooms/marsh-walk/catalogue /api/workrooms/marsh-walk/closures/1],
+      assert_equal(["", "/catalogue", "/closures/1?station=#{word}"].map { |rest| "/api/workrooms/marsh-walk#{rest}" },
                    told.grep(%r{/api/}))
       assert_operator told.grep(/\.js\z/).size, :>=, 4
       told.each { |address| call(:get, address) && assert_status(200) }

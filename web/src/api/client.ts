@@ -4,11 +4,16 @@ import { device } from './browser_store';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
-export type Closure = Schemas['Closure'];
+/** Of a closure asked for one stage there is less: whoever shows a stage asks whether it covers that. */
+export type Closure = Omit<Schemas['Closure'], 'sheet'> & { sheet: Sheet };
 export type Plan = Schemas['Plan'];
 export type PreviewOf = Schemas['Preview'];
 export type PlanChange = Schemas['PlanChange'];
-export type Sheet = Schemas['Sheet'];
+type Recipe = Required<Schemas['SheetRecipe']>;
+export type Sheet = Omit<Required<Schemas['Sheet']>, 'opening' | 'recipe'> & {
+  opening: Required<Schemas['SheetOpening']>;
+  recipe: Omit<Recipe, 'ways'> & { ways: Required<Schemas['OtherWays']> };
+};
 export type Workroom = Schemas['Workroom'];
 export type WorkroomName = Schemas['WorkroomName'];
 export type Catalogue = Schemas['Catalogue'];

@@ -1,11 +1,13 @@
 // What is typed into a closure, as the browser keeps it, and whose plan it is.
 import { keep, recall } from '../api/browser_store';
-import type { Closure } from '../api/client';
+import type { Closure, StageWord } from '../api/client';
 import type { Entry } from './typed';
 
 /** Whose plan is saved. */
 export type Saved = {
   readonly closure: Closure | undefined;
+  /** The stage that is looked at. */
+  readonly station: StageWord;
   /** This is saved. */
   take: (closure: Closure) => void;
   /** Whether something at a path has to wait for a fact that is not told yet. */

@@ -2,7 +2,7 @@
 // hole from the machine that stands in.
 import type { Answer } from '../api/ask';
 import { uuid } from '../api/browser_store';
-import type { Closure } from '../api/client';
+import type { Closure, StageWord } from '../api/client';
 import { announce } from '../ui/announce.svelte';
 import type { Requests } from './requests';
 import type { Saver } from './saver.svelte';
@@ -10,6 +10,7 @@ import type { Saver } from './saver.svelte';
 /** Whose they are. */
 export type Moved = {
   readonly closure: Closure | undefined;
+  readonly station: StageWord;
   take: (closure: Closure) => void;
   last: { id: string; says: string } | undefined;
 };
@@ -25,15 +26,21 @@ export class Moves {
   ) {}
 
   async undo(): Promise<void> {
-    await this.go((seen) => this.requests.move('undo', seen), `Undone: ${this.of.closure?.undo ?? ''}.`);
+    await this.go(
+      (seen) => this.requests.move('undo', seen, this.of.station),
+      `Undone: ${this.of.closure?.undo ?? ''}.`,
+    );
   }
 
   async redo(): Promise<void> {
-    await this.go((seen) => this.requests.move('redo', seen), `Done again: ${this.of.closure?.redo ?? ''}.`);
+    await this.go(
+      (seen) => this.requests.move('redo', seen, this.of.station),
+      `Done again: ${this.of.closure?.redo ?? ''}.`,
+    );
   }
 
   async bringBack(number: number): Promise<void> {
-    await this.go((seen) => this.requests.bringBack(number, seen), 'Brought back.');
+    await this.go((seen) => this.requests.bringBack(number, seen, this.of.station), 'Brought back.');
   }
 
   /** @returns the buttonholes to practise on, of their own */
@@ -67,7 +74,7 @@ export class Moves {
       this.of.last = undefined;
       announce(says);
     } else if (answer) {
-      if (answer.problem.current) this.of.take(answer.problem.current);
+      if (answer.problem.current) this.of.take(answer.problem.current as Closure);
       this.saver.notice = answer.problem.detail;
     }
   }

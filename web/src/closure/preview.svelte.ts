@@ -9,7 +9,7 @@ export type Previewed = Closure & { moved: string | null };
 /** A preview laid over what is saved: it says only what the table shows. */
 export function over(saved: Closure, { plan, moved, sheet }: PreviewOf): Previewed {
   const stages = saved.sheet.stages.map((stage) => sheet.stages.find((s) => s.word === stage.word) ?? stage);
-  return { ...saved, plan, moved, sheet: { ...saved.sheet, ...sheet, stages } };
+  return { ...saved, plan, moved, sheet: { ...saved.sheet, ...sheet, stages } as Closure['sheet'] };
 }
 
 /** Asks for one. Only what the table shows comes back; the rest stays as it is saved. */

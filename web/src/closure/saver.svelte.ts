@@ -2,7 +2,7 @@
 // elsewhere in between. What is typed lies in the browser until the server has confirmed it.
 import { awayOf, type Answer, type Answered } from '../api/ask';
 import { Retry } from '../api/retry';
-import type { Problem } from '../api/client';
+import type { Closure, Problem } from '../api/client';
 import type { Draft } from './draft.svelte';
 import { KeptTyped, type Saved } from './kept';
 import { conflicts, type Conflict } from './merge';
@@ -103,7 +103,9 @@ export class Saver {
     if (!body) return false;
     const entries = $state.snapshot(this.draft.entries);
     const sent = Object.fromEntries(Object.entries(entries).filter(([path]) => paths.includes(path)));
-    const answer = await this.try(() => this.requests.change(body, this.of.closure?.version ?? ''));
+    const answer = await this.try(() =>
+      this.requests.change(body, this.of.closure?.version ?? '', this.of.station),
+    );
     if (!answer) return false;
     if (answer.kind === 'refused' && answer.status >= 500) return this.broke(sent);
     if (answer.kind === 'refused') return this.refuse(answer.status, answer.problem, sent);
@@ -134,8 +136,8 @@ export class Saver {
     this.of.preview.clear();
     if ((this.missing ||= status === 404)) return false;
     if (status === 412 && problem.current) {
-      this.of.take(problem.current);
-      this.conflicts = conflicts(this.draft.entries, problem.current);
+      this.of.take(problem.current as Closure);
+      this.conflicts = conflicts(this.draft.entries, problem.current as Closure);
       return true;
     }
     this.draft.refuse(sent, problem.faults ?? []);

@@ -1,5 +1,6 @@
 // ClosureWork holds one closure as somebody works on it: what is saved, what was typed and is being saved, what happened
 // and waits to be told, and what is shown of all of it.
+import { untrack } from 'svelte';
 import { uuid } from '../api/browser_store';
 import { keepSeen, recallSeen } from '../api/seen';
 import { planText, type Closure, type ListPath, type StageWord } from '../api/client';
@@ -13,19 +14,24 @@ import { Preview, previewOf } from './preview.svelte';
 import { Requests } from './requests';
 import { Saver } from './saver.svelte';
 import type { Row, Value } from './typed';
+import { covers, filledUp, Later } from './whole';
+
+/** After a save so long until the whole is read again, ms: who types on is not overtaken by it. */
+const PAUSE_BEFORE_THE_WHOLE = 3000;
 
 export class ClosureWork {
   closure = $state.raw<Closure>();
   /** The fact entered last, while nothing else was done since: undo offers to withdraw it. */
   last = $state.raw<{ id: string; says: string }>();
-  /** The station that is looked at: a preview answers it and the table. */
-  station: StageWord = 'cloth';
+  /** The station that is looked at: whatever is asked answers it and the table. */
+  station = $state<StageWord>('cloth');
   readonly draft: Draft;
   readonly saver: Saver;
   readonly moves: Moves;
   readonly outbox: Outbox;
   readonly preview: Preview;
   private readonly requests: Requests;
+  private readonly whole = new Later(() => void this.readWhole());
   /** What happened to this closure and is not in what is saved: told or not. */
   readonly facts: Said[] = $derived.by(() =>
     this.outbox.facts.filter(({ fact }) => fact.closure === this.id || fact.kind === 'withdrawal'),
@@ -77,10 +83,23 @@ export class ClosureWork {
     return this.preview.closure ?? this.closure;
   }
 
+  /** Whether all that the station shows is there. */
+  get covered(): boolean {
+    return covers(this.shown, this.station);
+  }
+
+  /** Another station is looked at: what it shows is asked for, unless it is there. */
+  async look(station: StageWord): Promise<void> {
+    this.station = station;
+    // What is asked for here does not hang on what comes of it.
+    const closure = untrack(() => this.closure);
+    if (closure && !covers(closure, station)) await this.fetch();
+  }
+
   async load(): Promise<void> {
     await this.outbox.open();
     const known = this.outbox.told;
-    const answer = await this.saver.try(() => this.requests.read());
+    const answer = await this.saver.try(() => this.requests.read(this.station));
     if (answer?.kind === 'data') this.take(answer.data, known);
     else if (answer?.status === 404) this.saver.missing = true;
     else if (!answer) this.closure ??= await recallSeen<Closure>(this.requests.key);
@@ -92,12 +111,13 @@ export class ClosureWork {
   async follow(): Promise<void> {
     if (this.unsaved || this.saver.saving || this.preview.closure || !this.closure) return;
     const version = this.closure.version;
-    const answer = await this.requests.read();
+    const answer = await this.requests.read(this.station);
     if (answer.kind === 'data' && !this.saver.saving && this.closure.version === version)
       this.take(answer.data);
   }
 
   leave(): void {
+    this.whole.stop();
     this.saver.leave();
     this.outbox.leave();
   }
@@ -164,10 +184,13 @@ export class ClosureWork {
 
   /** @param known what was told before it was asked for */
   take(closure: Closure, known: Press[] = []): void {
+    const first = this.closure === undefined;
     this.closure = closure;
-    void keepSeen(this.requests.key, closure);
+    if (!closure.station) void keepSeen(this.requests.key, closure);
+    else this.whole.in(first ? 0 : PAUSE_BEFORE_THE_WHOLE);
     this.outbox.forget(known);
     this.preview.clear();
+    if (!covers(closure, this.station)) void this.fetch();
   }
 
   /** A test hole is accepted once the server knows it. */
@@ -175,6 +198,32 @@ export class ClosureWork {
     const entry = path === 'swatch.accepted' && this.draft.typed(path);
     const of = (press: Press) => waits(press) && press.facts.some(({ id }) => id === entry);
     return Boolean(entry) && this.outbox.presses.some(of);
+  }
+
+  /** What the station shows; without a connection as it was seen last. */
+  private async fetch(): Promise<void> {
+    const version = this.closure?.version;
+    const known = this.outbox.told;
+    const answer = await this.saver.try(() => this.requests.read(this.station));
+    if (this.closure?.version !== version || covers(this.closure, this.station)) return;
+    if (answer?.kind === 'data') this.take(answer.data, known);
+    else if (!answer && this.closure) {
+      const seen = await recallSeen<Closure>(this.requests.key);
+      if (seen && !covers(this.closure, this.station)) this.closure = filledUp(this.closure, seen);
+    }
+  }
+
+  /** All of it, while nothing else is on its way. */
+  private async readWhole(): Promise<void> {
+    if (this.unsaved || this.saver.saving || this.preview.closure)
+      return this.whole.in(PAUSE_BEFORE_THE_WHOLE);
+    const version = this.closure?.version;
+    const known = this.outbox.told;
+    const answer = await this.requests.read();
+    if (answer.kind !== 'data') return;
+    if (this.unsaved || this.saver.saving || this.preview.closure || this.closure?.version !== version)
+      return this.whole.in(PAUSE_BEFORE_THE_WHOLE);
+    this.take(answer.data, known);
   }
 
   /** What was taken back and is done again is another fact. */
@@ -189,7 +238,7 @@ export class ClosureWork {
     const known = this.outbox.told;
     const version = this.closure?.version;
     if (!version || known.length === 0) return;
-    const answer = await this.requests.read();
+    const answer = await this.requests.read(this.station);
     if (answer.kind !== 'data') return;
     // Something was saved meanwhile: this is older.
     if (this.saver.saving || this.closure?.version !== version) return this.told();

@@ -33,7 +33,6 @@
     const value = Number(entry.now);
     return dial && Number.isFinite(value) ? { ...dial, value } : undefined;
   }
-  let next = $derived(sheet.sewing?.steps.find((step) => step.key === sheet.sewing?.next));
 </script>
 
 <aside
@@ -67,13 +66,13 @@
       </ul>
     </Fold>
   {/if}
-  {#if next}
+  {#if sheet.next}
     <h3 class="mt-3 text-base font-semibold">Next</h3>
     <button
       class="mt-1 min-h-11 cursor-pointer text-left text-[0.95rem] underline decoration-dotted"
       onclick={go}
     >
-      {next.does}
+      {sheet.next}
     </button>
   {/if}
   <label class="mt-3 flex min-h-11 cursor-pointer items-center gap-2 text-sm text-secondary max-lg:hidden">

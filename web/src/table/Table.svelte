@@ -50,7 +50,7 @@
     };
   });
 
-  $effect(() => void (work.station = word));
+  $effect(() => void work.look(word));
   // An older address becomes that of today, without a step back to it.
   $effect(() => {
     if (params.station !== addressOf(word))
@@ -156,13 +156,17 @@
         class="relative min-w-0 px-4 py-3 wrap-anywhere outline-none lg:overflow-y-auto lg:px-7"
         aria-label={stage.title}
         data-fetched={parts.stations}
+        data-whole={!closure.station}
+        aria-busy={!work.covered || undefined}
       >
         <Saved {work} />
         <StationHead {work} {stage} />
         {#await loading then { default: Station }}
-          <div class="mt-2">
-            <Station {work} sheet={closure.sheet} {closure} {picked} {pick} {go} />
-          </div>
+          {#if work.covered}
+            <div class="mt-2">
+              <Station {work} sheet={closure.sheet} {closure} {picked} {pick} {go} />
+            </div>
+          {/if}
           <NextStation {work} {closure} {stage} {go} />
         {:catch}
           <div class="mt-2"><Again /></div>

@@ -2,7 +2,7 @@
 // assumed. Nothing is kept before Enter; what is typed stays in the browser.
 import { ask, words } from '../../api/ask';
 import { keep, recall } from '../../api/browser_store';
-import { client, type Closure, type FirstAnswer } from '../../api/client';
+import { client, type FirstAnswer } from '../../api/client';
 
 /** After so long without a key, milliseconds. */
 const PAUSE = 200;
@@ -69,7 +69,7 @@ export class Request {
   }
 
   /** Enter shows the plan of this line; once that is shown, Enter keeps it. */
-  async enter(): Promise<Closure | undefined> {
+  async enter(): Promise<{ id: number; left_behind?: string[] } | undefined> {
     if (!this.line || this.keeping) return undefined;
     clearTimeout(this.timer);
     if (!this.fresh || !this.answer?.answer) {
