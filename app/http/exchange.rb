@@ -30,7 +30,7 @@ module NimbleEyelet
         tag = response["etag"] = Answer.tag(stamp)
         halt 304 if request.env["HTTP_IF_NONE_MATCH"].to_s.split(/,\s*/).include?(tag)
 
-        answer = settings.answers.of([request.path_info, params["station"], tag]) { Answer.of(JSON.generate(yield)) }
+        answer = settings.answers.of([request.fullpath, tag]) { Answer.of(JSON.generate(yield)) }
         content_type :json
         halt 200, answer.plain unless request.env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip")
 

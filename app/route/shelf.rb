@@ -71,7 +71,7 @@ module NimbleEyelet
           keep = params["keep"] == "yes"
           good, bad = read.rows.partition(&:values)
           fates = shelf.all_or_none { good.map { |row| shelf.put(row.values, keep: keep) } }.tally
-          { kept: keep, **columns_of(read), new: fates.fetch(:new, 0), changed: fates.fetch(:changed, 0), same: fates.fetch(:same, 0),
+          { kept: keep, **columns_of(read), **%i[new changed same].to_h { |fate| [fate, fates.fetch(fate, 0)] },
             bad: bad.map do |row|
               { row: row.number, name: row.name,
                 why: row.faults.map { |fault| present.words(fault.allowed) }.join(" ") }

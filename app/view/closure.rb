@@ -37,7 +37,8 @@ module NimbleEyelet
       # @return [Hash]
       def self.of(closure, present, sheet: closure.sheet, station: nil)
         station = nil unless LOOKED_AT.key?(station)
-        { id: closure.id, name: closure.plan.name, station: station, garment: { id: closure.garment_id, name: closure.garment_name },
+        { id: closure.id, name: closure.plan.name, station: station,
+          garment: { id: closure.garment_id, name: closure.garment_name },
           machine: closure.plan.machine.then { |one| { id: one.id, name: one.name, practice: one.practice } },
           version: closure.version, unit: present.unit, undo: changed(closure.undo_changes, present),
           redo: changed(closure.redo_changes, present), house: house(closure.house, present),
@@ -89,10 +90,10 @@ module NimbleEyelet
 
       def self.sheet(sheet, closure, present, station)
         parts(station, sheet, present)
-             .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) },
-                    "faults" => present.faults(sheet.faults),
-                    "edge_lies" => edge_lies(sheet), "ledger" => SewingView.ledger(closure.ledger, present),
-                    "next" => SewingView.next(sheet, present))
+          .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) },
+                 "faults" => present.faults(sheet.faults),
+                 "edge_lies" => edge_lies(sheet), "ledger" => SewingView.ledger(closure.ledger, present),
+                 "next" => SewingView.next(sheet, present))
       end
 
       def self.parts(station, sheet, present)

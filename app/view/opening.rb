@@ -26,8 +26,8 @@ module NimbleEyelet
       #
       # @return [Hash]
       def self.brief(sheet, present)
-        { length: present.length(sheet.opening), overall: present.length(sheet.overall), ends: ends(sheet.cut.ends, present),
-          across: present.length(sheet.recipe.width(sheet.opening)) }
+        { length: present.length(sheet.opening), overall: present.length(sheet.overall),
+          ends: ends(sheet.cut.ends, present), across: present.length(sheet.recipe.width(sheet.opening)) }
       end
 
       # How likely it fits: as its own test holes tell, and by the rule until there are any.

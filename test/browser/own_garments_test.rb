@@ -39,7 +39,7 @@ class OwnGarmentsTest < BrowserTest
     slit = one_figure(find("section[aria-label='#{said('run_picture.the_run')}']"))
     go "7"
 
-    assert_text "each #{slit} long"
+    assert_text "#{slit} long"
     assert_text said("steps.take_every_clip_out")
     assert_text said("steps.sew_the_box_twice"), count: 6
     assert_no_text(/Sew button \d.*needle by hand/)

@@ -13,9 +13,9 @@ require_relative "served"
 module NimbleEyelet
   module Support
     module HttpBench
-      AIMS = { get: 4, again: 1.5, not_modified: 1.5, preview: 4, save: 6, tick: 2, line: 6, longest: 12,
+      AIMS = { get: 8, again: 1.5, not_modified: 1.5, preview: 6, save: 10, tick: 2, line: 6, longest: 12,
                session: 8, session_again: 8 }.freeze
-      NAMES = { get: "a closure, asked for first", again: "a closure, unchanged", not_modified: "a closure the client has",
+      NAMES = { get: "a stage, asked for first", again: "a stage, unchanged", not_modified: "a stage the client has",
                 preview: "a preview while dragging", save: "a save", tick: "a step ticked", line: "one line, answered",
                 longest: "a line that fits nowhere", session: "a session of five, composed",
                 session_again: "a session, unchanged" }.freeze
@@ -23,10 +23,12 @@ module NimbleEyelet
                "X-Device" => "11111111-1111-4111-8111-111111111111" }.freeze
       PATH = "/api/workrooms/marsh-walk"
       CLOSURE = "#{PATH}/closures/1".freeze
+      # As the page asks for it.
+      STAGE = "#{CLOSURE}?station=opening".freeze
       # Against the bare route, by processor time of the server and by the clock of whoever asks.
       def over_http(world)
         url = world.cluster.url("nimble_eyelet_test")
-        bytes = Rack::MockRequest.new(world.app).get(CLOSURE, "HTTP_HOST" => "127.0.0.1").body
+        bytes = Rack::MockRequest.new(world.app).get(STAGE, "HTTP_HOST" => "127.0.0.1").body
         world.db.disconnect
         { true => %i[get preview save tick line longest session],
           false => %i[again not_modified session_again] }.each do |forgetful, kinds|
@@ -49,11 +51,11 @@ module NimbleEyelet
       end
 
       def ask_bare(http) = http.get("/bare", SENT)
-      def ask_get(http) = http.get(CLOSURE, SENT)
-      def ask_again(http) = http.get(CLOSURE, SENT)
+      def ask_get(http) = http.get(STAGE, SENT)
+      def ask_again(http) = http.get(STAGE, SENT)
 
       def ask_not_modified(http)
-        http.get(CLOSURE, @etag ? SENT.merge("If-None-Match" => @etag) : SENT).tap { |answer| @etag = answer["etag"] }
+        http.get(STAGE, @etag ? SENT.merge("If-None-Match" => @etag) : SENT).tap { |answer| @etag = answer["etag"] }
       end
 
       # All of them on one machine; composed anew where the server forgets.
@@ -91,7 +93,7 @@ module NimbleEyelet
         @version ||= JSON.parse(http.get(CLOSURE, SENT).body)["version"]
         @turn = @turn.to_i + 1
         body = JSON.generate("button.diameter" => (18 + ((@turn % 50) / 100.0)).to_s)
-        http.patch("#{CLOSURE}/plan", body, SENT.merge("If-Match" => "\"#{@version}\"")).tap do |answer|
+        http.patch("#{CLOSURE}/plan?station=button", body, SENT.merge("If-Match" => "\"#{@version}\"")).tap do |answer|
           @version = JSON.parse(answer.body)["version"]
         end
       end
