@@ -93,7 +93,14 @@ module NimbleEyelet
           .merge("stages" => Stage.of(sheet.plan).map { |stage| stage(stage, sheet, present) },
                  "faults" => present.faults(sheet.faults),
                  "edge_lies" => edge_lies(sheet), "ledger" => SewingView.ledger(closure.ledger, present),
-                 "next" => SewingView.next(sheet, present))
+                 **next_step(station, sheet, present))
+      end
+
+      # Where hands are at the machine it stands beside.
+      AT_THE_MACHINE = [nil, "recipe", "swatch", "sewing", "attach"].freeze
+
+      def self.next_step(station, sheet, present)
+        AT_THE_MACHINE.include?(station) ? { "next" => SewingView.next(sheet, present) } : {}
       end
 
       def self.parts(station, sheet, present)
@@ -121,7 +128,7 @@ module NimbleEyelet
       def self.short(word, sheet, present)
         SHORT.key?(word) ? SHORT.fetch(word).call(sheet, present) : VIEWS.fetch(word).short(sheet, present)
       end
-      private_class_method :changed, :plan, :row, :sheet, :parts, :views, :stage
+      private_class_method :changed, :plan, :row, :sheet, :next_step, :parts, :views, :stage
     end
   end
 end

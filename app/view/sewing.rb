@@ -45,8 +45,8 @@ module NimbleEyelet
 
       # @return [String] for the knot
       def self.short(sheet, _present)
-        progress = sheet.progress or return "waits"
-        "#{progress.done.size} of #{progress.steps.size}"
+        holes = sheet.layout&.holes or return "waits"
+        "#{holes.count(&:sewn)} of #{holes.size}"
       end
 
       # @param ledger [Ledger]

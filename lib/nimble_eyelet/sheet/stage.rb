@@ -180,7 +180,7 @@ missing: nil)
     end
 
     def self.sewing(sheet)
-      return {} unless sheet.progress
+      return {} unless sheet.layout
 
       { **placket(sheet), **swatch(sheet), **attach(sheet) }
     end

@@ -9,8 +9,8 @@ export function covers(closure: Closure | undefined, station: StageWord): boolea
 
 /** What is known now, with the stages as they were seen last: without a connection that is better than nothing. */
 export function filledUp(now: Closure, seen: Closure): Closure {
-  const { button, placket, stages, faults, edge_lies, ledger, next }: Sheet = now.sheet;
-  const sheet = { ...seen.sheet, button, placket, stages, faults, edge_lies, ledger, next };
+  const { button, placket, stages, faults, edge_lies, ledger }: Sheet = now.sheet;
+  const sheet = { ...seen.sheet, button, placket, stages, faults, edge_lies, ledger };
   return { ...now, station: null, sheet };
 }
 
