@@ -13,23 +13,3 @@ export function filledUp(now: Closure, seen: Closure): Closure {
   const sheet = { ...seen.sheet, button, placket, stages, faults, edge_lies, ledger };
   return { ...now, station: null, sheet };
 }
-
-/** Calls once nothing has happened for a while, in a moment when the page has nothing else to do. */
-export class Later {
-  private timer: ReturnType<typeof setTimeout> | undefined;
-
-  constructor(private readonly what: () => void) {}
-
-  /** @param pause ms */
-  in(pause: number): void {
-    this.stop();
-    this.timer = setTimeout(() => {
-      if ('requestIdleCallback' in globalThis) requestIdleCallback(this.what, { timeout: 1000 });
-      else this.what();
-    }, pause);
-  }
-
-  stop(): void {
-    clearTimeout(this.timer);
-  }
-}

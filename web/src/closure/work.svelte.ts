@@ -2,6 +2,7 @@
 // and waits to be told, and what is shown of all of it.
 import { untrack } from 'svelte';
 import { uuid } from '../api/browser_store';
+import { AfterAPause } from '../api/pause';
 import { keepSeen, recallSeen } from '../api/seen';
 import { planText, type Closure, type ListPath, type StageWord } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
@@ -14,7 +15,7 @@ import { Preview, previewOf } from './preview.svelte';
 import { Requests } from './requests';
 import { Saver } from './saver.svelte';
 import type { Row, Value } from './typed';
-import { covers, filledUp, Later } from './whole';
+import { covers, filledUp } from './whole';
 
 /** After a save so long until the whole is read again, ms: who types on is not overtaken by it. */
 const PAUSE_BEFORE_THE_WHOLE = 3000;
@@ -31,7 +32,7 @@ export class ClosureWork {
   readonly outbox: Outbox;
   readonly preview: Preview;
   private readonly requests: Requests;
-  private readonly whole = new Later(() => void this.readWhole());
+  private readonly whole = new AfterAPause(() => void this.readWhole());
   /** What happened to this closure and is not in what is saved: told or not. */
   readonly facts: Said[] = $derived.by(() =>
     this.outbox.facts.filter(({ fact }) => fact.closure === this.id || fact.kind === 'withdrawal'),

@@ -2,6 +2,7 @@
 // outbox at once; what is shown is the session as the server gave it out, with what waits there laid over it.
 import { ask } from '../api/ask';
 import { keep, recall, uuid } from '../api/browser_store';
+import { AfterAPause } from '../api/pause';
 import { client, type Session, type SessionMishap, type SessionSent, type SessionStep } from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { type Deed, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
@@ -14,6 +15,8 @@ import { unpacked } from './unpacked';
 
 /** A second press within this is the same press. */
 const ONE_PRESS = 500;
+/** After a step so long until the server is asked again, ms: what comes next is known here. */
+const PAUSE_AFTER_A_STEP = 4000;
 
 export class SessionWork {
   doc = $state.raw<Session>();
@@ -44,6 +47,7 @@ export class SessionWork {
   readonly canGoBack = $derived(this.undoable !== undefined);
 
   private pressed = -Infinity;
+  private readonly afterwards = new AfterAPause(() => void this.look());
 
   constructor(
     readonly slug: string,
@@ -53,7 +57,7 @@ export class SessionWork {
     private readonly elapsed: () => number = () => performance.now(),
   ) {
     this.outbox = new Outbox(slug, clock);
-    this.outbox.onTold = () => this.look();
+    this.outbox.onTold = () => this.told();
   }
 
   private get key(): string {
@@ -82,6 +86,7 @@ export class SessionWork {
   }
 
   leave(): void {
+    this.afterwards.stop();
     this.outbox.leave();
   }
 
@@ -105,7 +110,7 @@ export class SessionWork {
   private async stepDone(step: SessionStep, measured: string): Promise<void> {
     const facts = step.enter.map(({ id, ...entry }): Said => ({
       id,
-      fact: { ...entry, ...this.told(entry.with) } as Fact,
+      fact: { ...entry, ...this.figures(entry.with) } as Fact,
     }));
     const last = facts.at(-1);
     if (last && measured) Object.assign(last.fact, { kind: 'hole_sewn', measured });
@@ -134,7 +139,7 @@ export class SessionWork {
       closure,
       step: step.key,
       moves: row.moves,
-      ...this.told({ 'mishap.what': row.key }),
+      ...this.figures({ 'mishap.what': row.key }),
       ...(step.hole === null ? {} : { at: String(step.hole) }),
       ...(measured ? { measured } : {}),
     };
@@ -162,7 +167,7 @@ export class SessionWork {
     const fact = {
       kind: 'swatch',
       closure: closure.id,
-      ...this.told({ ...closure.with, 'hole.at': { mm: String(step.hole) } }),
+      ...this.figures({ ...closure.with, 'hole.at': { mm: String(step.hole) } }),
       symptoms: [],
       ...seen,
     } as Fact;
@@ -187,7 +192,7 @@ export class SessionWork {
     this.kept = false;
   }
 
-  private told(figures: Fact['with'] = {}): Pick<Fact, 'machine' | 'with'> {
+  private figures(figures: Fact['with'] = {}): Pick<Fact, 'machine' | 'with'> {
     return {
       ...(this.doc ? { machine: this.doc.machine.id } : {}),
       with: { ...figures, 'sitting.id': String(this.id) },
@@ -206,8 +211,18 @@ export class SessionWork {
     await this.outbox.add({ ...press, session: this.id });
   }
 
+  /** What was told is the next step as it was given out: the server has nothing new to say at once. Whatever else
+   * happened, here or elsewhere, is looked at. */
+  private async told(): Promise<void> {
+    const own = this.outbox.told.filter((press) => press.session === this.id);
+    const foreseen = own.length > 0 && own.every((press) => press.deed?.kind === 'done');
+    if (this.doc && !this.kept && foreseen && this.steps.length > 0) this.afterwards.in(PAUSE_AFTER_A_STEP);
+    else await this.look();
+  }
+
   /** The server's own word. */
   private async look(): Promise<void> {
+    this.afterwards.stop();
     const known = this.outbox.told;
     const path = { slug: this.slug, id: this.id };
     const answer = await ask(client.GET('/api/workrooms/{slug}/sessions/{id}', { params: { path } }));
