@@ -114,17 +114,19 @@
             <span class="text-lg font-semibold wrap-anywhere">{item.fields['name']}</span>
             <span class="block text-sm text-secondary">{item.says}</span>
           </span>
-          <button
-            class="btn btn-ghost btn-sm"
-            aria-expanded={open === item.id}
-            aria-label="Change {item.fields['name']}"
-            onclick={() => (open = open === item.id ? undefined : item.id)}>Change</button
-          >
-          <button
-            class="btn btn-ghost btn-sm"
-            aria-label="Delete {item.fields['name']}"
-            onclick={() => putAway(item)}>Delete</button
-          >
+          <span class="ml-auto flex">
+            <button
+              class="btn btn-ghost btn-sm"
+              aria-expanded={open === item.id}
+              aria-label="Change {item.fields['name']}"
+              onclick={() => (open = open === item.id ? undefined : item.id)}>Change</button
+            >
+            <button
+              class="btn btn-ghost btn-sm"
+              aria-label="Delete {item.fields['name']}"
+              onclick={() => putAway(item)}>Delete</button
+            >
+          </span>
         </div>
         {#if open === item.id}
           <ShelfForm {kind} {names} {item} saved={changed} leave={() => (open = undefined)} />
