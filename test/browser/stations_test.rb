@@ -19,6 +19,21 @@ class StationsTest < BrowserTest
     assert_equal %w[ball shank], closure["plan"].values_at("button.shape", "button.attachment")
   end
 
+  # A save answers the stage in view alone: one opened at once asks for its own, and shows nothing before.
+  def test_every_stage_opens_right_after_a_save
+    open_station "button"
+    %w[1 3 4 5 6 7 8 9].each_with_index do |key, index|
+      find("main").send_keys "2"
+      type "button.diameter", (18 + (index / 2.0)).to_s
+
+      assert_saved
+      find("main").send_keys key
+
+      assert_selector "main[aria-label='#{closure['sheet']['stages'][key.to_i - 1]['title']}']:not([aria-busy])"
+      assert_selector "main [data-answer], main [data-step], main [data-sheets], main h2", minimum: 1
+    end
+  end
+
   def test_buttons_that_are_no_discs
     open_station "button"
     find("label", text: said("button_shape.square_or_rectangle")).click

@@ -84,11 +84,6 @@ export class ClosureWork {
     return this.preview.closure ?? this.closure;
   }
 
-  /** Whether all that the station shows is there. */
-  get covered(): boolean {
-    return covers(this.shown, this.station);
-  }
-
   /** Another station is looked at: what it shows is asked for, unless it is there. */
   async look(station: StageWord): Promise<void> {
     this.station = station;

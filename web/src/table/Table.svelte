@@ -7,6 +7,7 @@
   import { listen } from '../api/live';
   import { workroom } from '../api/workroom.svelte';
   import Saved from '../closure/Saved.svelte';
+  import { covers } from '../closure/whole';
   import { ClosureWork } from '../closure/work.svelte';
   import { navigate, route } from '../router';
   import { sessionsOpen } from '../api/under_way';
@@ -61,6 +62,8 @@
   });
 
   let closure = $derived<Closure | undefined>(work.shown);
+  /** Whether all that this stage shows is there. */
+  let covered = $derived(covers(closure, word));
   let stage = $derived(closure?.sheet.stages.find((other) => other.word === word));
   let loading = $derived(STATIONS[word]());
   $effect(() => parts.after(loading));
@@ -157,12 +160,12 @@
         aria-label={stage.title}
         data-fetched={parts.stations}
         data-whole={!closure.station}
-        aria-busy={!work.covered || undefined}
+        aria-busy={!covered || undefined}
       >
         <Saved {work} />
         <StationHead {work} {stage} />
         {#await loading then { default: Station }}
-          {#if work.covered}
+          {#if covered}
             <div class="mt-2">
               <Station {work} sheet={closure.sheet} {closure} {picked} {pick} {go} />
             </div>
@@ -173,7 +176,11 @@
           <NextStation {work} {closure} {stage} {go} />
         {/await}
       </main>
-      {#if hands}<Ledger sheet={closure.sheet} machine={closure.machine.name} go={() => go('sewing')} />{/if}
+      {#if hands && covered}<Ledger
+          sheet={closure.sheet}
+          machine={closure.machine.name}
+          go={() => go('sewing')}
+        />{/if}
     </div>
   {:else}
     <main id="main" class="m-auto p-6 text-center" aria-busy="true">
