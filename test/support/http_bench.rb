@@ -197,7 +197,7 @@ module NimbleEyelet
         puts format("first visit of a stage, to its answer: %d requests (aim 15), %.0f kB over the wire (aim 160), scripts %.1f kB " \
                     "gzipped (aim 60), %d fetched twice", found.size,
                     found.sum { |_, size, _| size } / 1024.0, packed / 1024.0, twice)
-        puts found.map(&:first).tally.select { |_, times| times > 1 }.keys.map { |name| "  twice: #{name}" }
+        puts(found.map(&:first).tally.select { |_, times| times > 1 }.keys.map { |name| "  twice: #{name}" })
         session.quit
       end
     end
