@@ -203,7 +203,9 @@ export class ClosureWork {
     const answer = await this.saver.try(() => this.requests.read(this.station));
     if (this.closure?.version !== version || covers(this.closure, this.station)) return;
     if (answer?.kind === 'data') this.take(answer.data, known);
-    else if (!answer && this.closure) {
+    else if (answer?.status === 404) this.saver.missing = true;
+    else if (answer) this.whole.in(PAUSE_BEFORE_THE_WHOLE);
+    else if (this.closure) {
       const seen = await recallSeen<Closure>(this.requests.key);
       if (seen && !covers(this.closure, this.station)) this.closure = filledUp(this.closure, seen);
     }
