@@ -23,12 +23,16 @@ module NimbleEyelet
         { id: closure.id, name: closure.plan.name, noun: sheet.sewn,
           holes: sheet.layout ? sheet.layout.holes.size : 0, drawn: DrawnEdge.of(sheet), overlap: Placket::OVERLAPS.fetch(sheet.plan.placket.overlap),
           button: sheet.plan.button.name, opening: present.length(sheet.opening), machine: closure.plan.machine.name,
-          stages: sheet.stages.map { |word, stage| { word: word, state: stage.state } }, steps: steps.size,
+          stages: sheet.stages.map { |word, stage| stage(word, stage, sheet) }, steps: steps.size,
           done: sheet.progress ? sheet.progress.done.size : 0, go_on: GoOn.of(sheet, present),
           version: closure.version, cloth: sheet.plan.cloth.name, orientation: sheet.plan.placket.orientation,
           trouble: sheet.layout ? nil : sheet.faults.map { |fault| present.words(fault.allowed) }.join(" ") }
       end
-      private_class_method :closure
+
+      def self.stage(word, stage, sheet)
+        { word: word, title: Stage.fetch(word).title_for(sheet), state: stage.state }
+      end
+      private_class_method :closure, :stage
     end
   end
 end

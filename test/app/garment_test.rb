@@ -34,7 +34,7 @@ class GarmentTest < AppTest
     front = garment["closures"].first
 
     assert_equal [7, "right over left", "Lapwing", 0], front.values_at("holes", "overlap", "machine", "done")
-    assert_equal(%w[loose tied], front["stages"].first(2).map { |stage| stage["state"] })
+    assert_equal([%w[Fabric loose], %w[Button tied]], front["stages"].first(2).map { |stage| stage.values_at("title", "state") })
     save({ "placket" => { "most_gap" => "70" } })
 
     assert_nil call(:get, "/api/garments/#{garments['linen field smock']}")["closures"].first["trouble"]

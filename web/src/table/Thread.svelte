@@ -2,6 +2,7 @@
   // The stages as knots on one thread, in the order of the work.
   import { workroom } from '../api/workroom.svelte';
   import type { StageState, StageWord } from '../api/client';
+  import { addressOf } from './addresses';
 
   let {
     stages,
@@ -30,7 +31,7 @@
     {#each stages as stage, index (stage.word)}
       <li class="min-w-24 flex-1" data-stage={stage.word}>
         <a
-          href={workroom.at(`/closures/${id}/${stage.word}`)}
+          href={workroom.at(`/closures/${id}/${addressOf(stage.word)}`)}
           aria-current={stage.word === current ? 'step' : undefined}
           class={[
             'flex flex-col items-center px-1 pt-1 pb-1.5 text-center focus-visible:-outline-offset-3',

@@ -145,6 +145,7 @@
           {#each garment.closures as closure (closure.id)}
             <Part
               {closure}
+              template={garment.template}
               shown={garment.closures.length > 1 && closure.id === shown?.id}
               show={() => (chosen = closure.id)}
               mirror={() => mirror(closure)}

@@ -6,15 +6,19 @@
 
   type Props = {
     closure: GarmentPage['closures'][number];
-    /** Whether it is drawn beside the list. */ shown: boolean;
+    /** Whether it is drawn beside the list. */
+    shown: boolean;
+    /** Whether nobody sews it. */
+    template: boolean;
     show: () => void;
     mirror: () => void;
     remove: () => void;
   };
-  let { closure, shown, show, mirror, remove }: Props = $props();
+  let { closure, shown, template, show, mirror, remove }: Props = $props();
 
   let stale = $derived(closure.stages.filter((stage) => stage.state === 'stale'));
   let on = $derived(closure.go_on);
+  let way = $derived(on.finished || template ? 'Open' : 'Continue');
   let far = $derived(
     on.finished
       ? 'Finished.'
@@ -46,13 +50,13 @@
       {/if}
       <p class="text-sm wrap-anywhere text-secondary">{closure.button}, on {closure.machine}</p>
       {#if stale.length > 0}
-        <p class="text-sm text-warning">Look again: {stale.map((stage) => stage.word).join(', ')}</p>
+        <p class="text-sm text-warning">Look again: {stale.map((stage) => stage.title).join(', ')}</p>
       {/if}
     </div>
     <a
       class={['btn', !on.finished && on.sewn > 0 && 'btn-primary']}
-      aria-label="{on.finished ? 'Open' : 'Continue'} {closure.name}"
-      href={workroom.at(`/closures/${closure.id}/${on.station}`)}>{on.finished ? 'Open' : 'Continue'}</a
+      aria-label="{way} {closure.name}"
+      href={workroom.at(`/closures/${closure.id}/${on.station}`)}>{way}</a
     >
   </div>
   {#if !on.finished && closure.done > 0}<p class="mt-1 wrap-anywhere text-secondary">Next: {on.next}</p>{/if}
