@@ -45,6 +45,7 @@ class RunTest < BrowserTest
   end
 
   def test_a_pin_is_nudged_by_keys_added_by_a_double_click_and_taken_out
+    wide
     open_station "placket"
     handle(said("run_pin.pin", "fullest point")).native.send_keys(:arrow_down, :arrow_down)
 
