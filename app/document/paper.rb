@@ -22,7 +22,7 @@ module NimbleEyelet
         begun(title, dialect).tap { |pdf| parts.each { |part| part.draw_pages(pdf) } }.render
       end
 
-      # What is written on a page, in the dialect of whoever reads it, a paragraph or the heading it is said to be.
+      # Writes in the dialect of whoever reads it, and tags each text as a paragraph or a heading.
       class Pages < Prawn::Document
         attr_accessor :dialect
 

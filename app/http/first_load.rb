@@ -51,7 +51,7 @@ module NimbleEyelet
           .flat_map { |one| [one["file"], *one["css"]] }
       end
 
-      # As it was built last: a page may be built anew under a server that goes on.
+      # Reads the list again when the front end was rebuilt while the server runs.
       def self.manifest
         at = File.mtime(MANIFEST)
         @built = [at, JSON.parse(File.read(MANIFEST))] unless @built&.first == at

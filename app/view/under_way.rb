@@ -24,7 +24,7 @@ module NimbleEyelet
       def self.closures(closures)
         closures.map do |closure|
           sheet = closure.sheet
-          { id: closure.id, name: closure.plan.name, noun: closure.sheet.sewn, garment: closure.garment_name,
+          { id: closure.id, name: closure.plan.name, noun: sheet.sewn, garment: closure.garment_name,
             drawn: DrawnEdge.of(sheet), **GoOn.of(sheet, Presenter.new(closure.unit)).except(:finished) }
         end
       end

@@ -33,7 +33,7 @@ module NimbleEyelet
       Way.new(key: "hook_and_bar", name: "hook and bar", for_what: "strain: waistbands and necks", work: Fasteners::HookAndBar,
               minutes: 6, makes: "hook", buttons: false),
       Way.new(key: "hook_and_loop", name: "hook-and-loop behind the buttons", for_what: "stiff or weak hands",
-              work: Fasteners::HookAndLoop, minutes: 6, makes: "patch", shown: true),
+              work: Fasteners::HookAndLoop, minutes: 6, makes: "piece", shown: true),
       Way.new(key: "ribbon", name: "ribbon behind the holes", for_what: "bands knitted by hand and thick knits",
               work: Fasteners::Ribbon, minutes: 10, opens: true, beside: true)
     ].to_h { |way| [way.key, way] }.freeze

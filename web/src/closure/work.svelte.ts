@@ -87,7 +87,7 @@ export class ClosureWork {
   /** Another station is looked at: what it shows is asked for, unless it is there. */
   async look(station: StageWord): Promise<void> {
     this.station = station;
-    // What is asked for here does not hang on what comes of it.
+    // Untracked: the answer must not start the effect that asked for it.
     const closure = untrack(() => this.closure);
     if (closure && !covers(closure, station)) await this.fetch();
   }

@@ -4,6 +4,7 @@
   import type { Drag } from './drag.svelte';
   import type { Grip } from './grip';
   import type { RunGeometry } from './geometry.svelte';
+  import { isSpot } from '../drawn/spot';
   import { capital } from '../ui/capital';
 
   let {
@@ -42,7 +43,7 @@
   /** Whether it is cut: a bar tack is not. */
   let opens = $derived(sewn === 'hole');
   /** What is neither a slit nor a loop lies where the button would. */
-  let spot = $derived(['press stud', 'hook', 'patch'].includes(sewn));
+  let spot = $derived(isSpot(sewn));
   let button = $derived(
     loop
       ? geometry.at(hole.at.mm, loop.base / 2 - loop.reach)

@@ -4,6 +4,7 @@
   import ButtonFace from '../../drawn/ButtonFace.svelte';
   import Cloth from '../../drawn/Cloth.svelte';
   import { loopPath } from '../../drawn/loop';
+  import { isSpot } from '../../drawn/spot';
 
   type Props = { closure: Closure; picked: number; pick: (hole: number) => void };
   let { closure, picked, pick }: Props = $props();
@@ -20,8 +21,8 @@
   let edge = $derived(Math.min(plan['placket.extension'].mm, tall * 0.42));
   let band = $derived(tall * 0.66);
   let loop = $derived(layout?.loop);
-  let spot = $derived(['press stud', 'hook', 'patch'].includes(closure.sheet.button.sewn));
-  /** What lies beyond the edge: room for loops. */
+  let spot = $derived(isSpot(closure.sheet.button.sewn));
+  /** Room for loops beyond the edge. */
   let beyond = $derived(loop ? Math.min(loop.reach, band * 0.45) : 0);
   /** How far holes reach from the centre line: to the edge, and inwards. */
   let outwards = $derived(Math.max(1, ...(layout?.holes ?? []).map((hole) => hole.out_outer.mm)));
