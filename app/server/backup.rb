@@ -12,6 +12,7 @@ require "pg"
 require "securerandom"
 require "sequel"
 require_relative "../../lib/nimble_eyelet/value"
+require_relative "../store/asking"
 require_relative "../store/database"
 require_relative "cluster"
 
@@ -73,7 +74,7 @@ module NimbleEyelet
         contents = present or raise Failed, "There is nothing to write yet: the database is empty."
         # First beside it: a backup that broke off never takes the place of a good one.
         unfinished = "#{file}.unfinished"
-        run("pg_dump", "--format=custom", "--no-owner", "--no-acl", "--file=#{unfinished}")
+        run("pg_dump", "--enable-row-security", "--format=custom", "--no-owner", "--no-acl", "--file=#{unfinished}")
         photos = pack_photos("#{unfinished}#{PHOTOS}")
         photos ? File.rename(photos, "#{file}#{PHOTOS}") : FileUtils.rm_f("#{file}#{PHOTOS}")
         File.rename(unfinished, file)
@@ -117,7 +118,7 @@ module NimbleEyelet
         write(copy) if copy && present
         run("pg_restore", "--clean", "--if-exists", "--no-owner", "--no-acl", "--single-transaction", "--exit-on-error",
             "--dbname=#{settings['PGDATABASE']}", file)
-        Sequel.connect(@url) do |db|
+        opened do |db|
           # It may be of an earlier release.
           Store::Database.migrate(db)
           # What was put back is another line of versions: a browser that saw the old one must not save over it unseen.
@@ -128,7 +129,7 @@ module NimbleEyelet
 
       # @return [Contents, nil] what is in the database now; nil when it is empty
       def present
-        Sequel.connect(@url) do |db|
+        opened do |db|
           next unless db.table_exists?(:workrooms) && !db[:workrooms].empty?
 
           Contents.new(workrooms: db[:workrooms].count, closures: db[:closures].count,
@@ -181,7 +182,14 @@ module NimbleEyelet
       def settings
         PG::Connection.conninfo_parse(@url).filter_map do |part|
           [part[:envvar], part[:val]] if part[:envvar] && part[:val]
-        end.to_h
+        end.to_h.merge("PGOPTIONS" => "-c nimble.who=#{Store::Asking::ALL}")
+      end
+
+      def opened
+        db = Store::Database.connect(@url)
+        yield db
+      ensure
+        db&.disconnect
       end
 
       # @return [String] the newest of its kind on this machine

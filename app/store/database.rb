@@ -6,6 +6,7 @@
 #   Store::Database.migrate(db)
 
 require "sequel"
+require_relative "asking"
 
 module NimbleEyelet
   module Store
@@ -33,7 +34,8 @@ module NimbleEyelet
         db = Sequel.connect(url, max_connections: connections, connect_timeout: patience, pool_timeout: patience,
                             test: false,
                                  keep_reference: false, connect_sqls: set)
-        db.extension :pg_array, :pg_json
+        db.extension :pg_array, :pg_json, :date_arithmetic
+        db.extend(Asking)
         db
       end
 
