@@ -13,6 +13,15 @@ gem "puma", "~> 8.0"
 gem "rackup", "~> 2.3"
 gem "sinatra", "~> 4.2"
 
+# Who is there
+gem "argon2", "~> 2.3" # passwords
+gem "mail", "~> 2.8" # by SMTP, where somebody says so
+gem "rack-attack", "~> 6.7" # how often somebody may try
+gem "roda", "~> 3.90"
+gem "rodauth", "~> 2.39" # accounts, on roda
+gem "rqrcode", "~> 3.0" # what a tablet reads
+gem "webauthn", "~> 3.4" # passkeys
+
 # The database
 gem "pg", "~> 1.5"
 gem "sequel", "~> 5.110"

@@ -39,7 +39,8 @@ class AppTest < Minitest::Test
 
   # Where the sample lies; other addresses than those of workrooms are written out in full.
   HOME = "/api/workrooms/marsh-walk"
-  WHOLE = %r{\A/api/(workrooms|about|backup|health|docs|openapi|nowhere|stretch-scale)}
+  WHOLE = %r{\A/api/(workrooms|about|account|backup|health|docs|invitations|openapi|nowhere|pairings|shared|
+                     stretch-scale)}x
 
   # Sends a request, checks the answer against the description, and gives it back parsed. An address such as
   # /api/closures/1 is one of the sample workroom.

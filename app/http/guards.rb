@@ -49,7 +49,7 @@ module NimbleEyelet
       SAFE = %w[GET HEAD OPTIONS].freeze
 
       HEADERS = {
-        "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; " \
+        "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self'; " \
                                      "img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
                                      "base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         "x-content-type-options" => "nosniff", "x-frame-options" => "DENY", "referrer-policy" => "no-referrer",
@@ -100,6 +100,23 @@ module NimbleEyelet
         def call(env)
           status, headers, body = @app.call(env)
           [status, HEADERS.merge(headers), body]
+        end
+      end
+
+      # Who asked, and how, is taken from a proxy only where one is said to stand in front: anybody could write it.
+      class Forwarded
+        SAID = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PORT
+                  HTTP_X_FORWARDED_SSL HTTP_FORWARDED HTTP_X_REAL_IP HTTP_CLIENT_IP].freeze
+
+        def initialize(app, trusted)
+          @app = app
+          @trusted = trusted
+        end
+
+        def call(env)
+          SAID.each { |name| env.delete(name) } unless @trusted
+          env["rack.url_scheme"] = "https" if @trusted && env["HTTP_X_FORWARDED_PROTO"] == "https"
+          @app.call(env)
         end
       end
 

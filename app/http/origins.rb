@@ -14,13 +14,18 @@ require_relative "../../lib/nimble_eyelet"
 module NimbleEyelet
   module Http
     # public - Array<String>, each scheme, host and port as a browser says it
-    class Origins < Value.of(public: [])
+    # more - Array<String>, further names that requests may give, without scheme or port
+    class Origins < Value.of(public: [], more: [])
       HERE = %w[127.0.0.1 localhost ::1 [::1]].freeze
 
       # @param text [String, nil] origins with commas between them
+      # @param more [Array<String>]
       # @return [Origins]
       # @raise [ArgumentError] for what is none, in words
-      def self.of(text) = new(public: text.to_s.split(",").map(&:strip).reject(&:empty?).map { |one| origin(one) })
+      def self.of(text, more: [])
+        new(public: text.to_s.split(",").map(&:strip).reject(&:empty?).map { |one| origin(one) },
+            more: more.reject(&:empty?).flat_map { |name| name.include?(":") ? [name, "[#{name}]"] : [name] })
+      end
 
       def self.origin(text)
         uri = URI(text)
@@ -34,7 +39,7 @@ module NimbleEyelet
       private_class_method :origin
 
       # @return [Array<String>] names that requests may give
-      def hosts = HERE + public.map { |origin| URI(origin).host }
+      def hosts = HERE + public.map { |origin| URI(origin).host } + more
 
       # @param origin [String, nil] of the page that asks
       # @param host [String] as the request names it

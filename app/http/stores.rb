@@ -5,6 +5,7 @@
 # What several routes read or say alike stands here too, so that no route leans on another one.
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "../document/garment_file"
 require_relative "../form/journal_form"
 require_relative "../store/closures"
 require_relative "../store/errors"
@@ -45,6 +46,17 @@ module NimbleEyelet
       # @param id [String] of a closure, from the path
       # @return [Sheet]
       def sheet_of(id) = in_its_unit(closures.find(number(id))).sheet
+
+      # A garment with its closures, what was sewn, and its photos, in the middle size: enough to see every stitch.
+      #
+      # @param garment [Store::Garment]
+      # @return [String] JSON
+      def garment_file(garment)
+        entries = garment.closures.flat_map { |closure| closure.facts.swatches.map(&:id) }
+        seen = photos.of(entries).transform_values { |photo| settings.album.bytes(photo.kept, "large") }.compact
+        pictures = garment_photos.of(garment.id).map { |photo| garment_photos.bytes(photo[:id], "large") }
+        Document::GarmentFile.write(garment, seen, pictures)
+      end
 
       # Answers with a closure, in its unit.
       #

@@ -5,21 +5,24 @@
 #   app = NimbleEyelet::Http::Web.application(db: Store::Database.connect(url))   # a Rack application
 
 require "sinatra/base"
-require "rack/protection"
 require "yaml"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../presenter"
 require_relative "../memo"
 require_relative "../problem"
+require_relative "../device/post"
+require_relative "../route/account"
 require_relative "../route/caliper"
 require_relative "../route/closure"
 require_relative "../route/about"
+require_relative "../route/everything"
 require_relative "../route/garment"
 require_relative "../route/garment_papers"
 require_relative "../route/garment_photo"
 require_relative "../route/journal"
 require_relative "../route/machine"
 require_relative "../route/measure"
+require_relative "../route/people"
 require_relative "../route/photo"
 require_relative "../route/print"
 require_relative "../route/request"
@@ -33,29 +36,28 @@ require_relative "../route/swatch_book"
 require_relative "../route/workroom"
 require_relative "../store/database"
 require_relative "../store/errors"
+require_relative "../store/person"
 require_relative "../store/stamps"
 require_relative "../store/workrooms"
+require_relative "access"
+require_relative "browser_name"
 require_relative "database_failure"
 require_relative "exchange"
 require_relative "first_load"
 require_relative "front_end"
-require_relative "guards"
-require_relative "live"
 require_relative "origins"
+require_relative "rights"
 require_relative "sheets"
+require_relative "sign_in"
+require_relative "stack"
 require_relative "stores"
 
 module NimbleEyelet
   module Http
     class Web < Sinatra::Base
-      DESCRIPTION = File.expand_path("openapi.yaml", __dir__)
-      # Read here: a folder whose name has a space or an umlaut in it would be taken for an address that is none.
+      DESCRIPTION = Stack::DESCRIPTION
       SCHEMA = Committee::Drivers.load_from_data(YAML.safe_load_file(DESCRIPTION),
                                                  parser_options: { strict_reference_validation: true })
-
-      # What is sent packed, from what size on.
-      PACKED = %w[application/json application/problem+json image/svg+xml].freeze
-      SMALL = 2048
 
       set :environment, :production
       set :logging, false
@@ -72,6 +74,9 @@ module NimbleEyelet
       set :host_authorization, permitted_hosts: []
 
       register Route::AboutRoutes
+      register Route::AccountRoutes
+      register Route::PeopleRoutes
+      register Route::EverythingRoutes
       register Route::WorkroomRoutes
       register Route::JournalRoutes
       register Route::SessionRoutes
@@ -100,12 +105,16 @@ module NimbleEyelet
       # @param clock [#call] gives the time
       # @param album [Store::Album, nil] where photos lie
       # @param live [Live, nil] that tells screens what happens
+      # @param access [Access] whether people sign in
       # @param keeping [#write, #where, nil] writes all of the data into a folder, and says where it lies
       # @return [#call] Rack application
       def self.application(db:, aside: nil, log: $stdout, origins: Origins.new, caliper: nil, clock: -> { Time.now },
-                           album: nil, live: nil, keeping: nil)
+                           album: nil, live: nil, keeping: nil, access: Access::OPEN)
         app = Class.new(self) do
           set :keeping, keeping
+          set :access, access
+          set :named, BrowserName
+          set :device_cookie, SignIn::DEVICE_COOKIE
           set :db, db
           set :caliper, caliper
           set :aside, aside || db
@@ -115,38 +124,18 @@ module NimbleEyelet
           set :composed, Memo.new(32)
           set :now, clock # called anew each time it is asked for
         end
-        guarded(app, log, live, db, origins)
+        Stack.over(app, SCHEMA, log: log, live: live, db: db, origins: origins, access: access, clock: clock)
       end
 
       # Where photos lie unless something else is said.
       PHOTOS = File.join(ENV.fetch("NIMBLE_EYELET_VAR", File.expand_path("../../var", __dir__)), "photos")
 
-      def self.guarded(app, log, live, db, origins)
-        Rack::Builder.new do
-          use Guards::Log, log
-          use Guards::Headers
-          use Guards::Failures, log
-          # What comes before the application is as picky about hosts as it is.
-          use Rack::Protection::HostAuthorization, permitted_hosts: origins.hosts, logging: false
-          use Live::Door, live, db
-          use Rack::Deflater, include: PACKED, if: ->(_, _, _, body) { body.respond_to?(:sum) && body.sum(&:bytesize) > SMALL }
-          use Rack::ConditionalGet
-          use Rack::ETag
-          use Guards::Crowd
-          use Guards::Addresses
-          use Guards::BodyLimit
-          use Guards::Writes, origins
-          use Committee::Middleware::RequestValidation, schema: SCHEMA, error_class: Guards::NotInTheDescription,
-                                                        parse_response_by_content_type: true
-          run app
-        end.to_app
-      end
-      private_class_method :guarded
-
       helpers do
         def db = settings.db
         def stamps = @stamps ||= Store::Stamps.new(db)
-        def workrooms = @workrooms ||= Store::Workrooms.new(db, now: settings.now)
+        def person = request.env.fetch(Rights::PERSON, Store::Person::NOBODY)
+        def role = request.env[Rights::ROLE]
+        def workrooms = @workrooms ||= Store::Workrooms.new(db, now: settings.now, account: person.account)
         def workroom = @workroom ||= workrooms.find(params["slug"])
 
         # For addresses that are matched by a pattern.
@@ -196,7 +185,7 @@ module NimbleEyelet
       not_found { problem(404, "There is no such page.") if request.path_info.start_with?("/api/") }
 
       # Who came here was asked for a name by a proxy, if anybody wanted one.
-      get("/api/signed-in") { redirect "/", 302 }
+      get("/api/signed-in") { redirect(settings.access.asked && person.nobody? ? "/sign-in" : "/", 302) }
 
       get "/api/openapi.yaml" do
         send_file DESCRIPTION, type: "application/yaml"

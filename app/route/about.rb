@@ -52,7 +52,8 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         app.get("/api/about") do
-          keeping = settings.keeping
+          # Where it lies is said to whoever keeps it.
+          keeping = settings.keeping if person.may?("keeper", nil)
           json({ version: VERSION, changes: Changes.newest, data: keeping&.where.to_s, backup: !keeping.nil? })
         end
         app.get("/api/health") { health }

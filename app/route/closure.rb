@@ -9,6 +9,7 @@ require_relative "../field/conventions"
 require_relative "../form/closure_form"
 require_relative "../form/workroom_form"
 require_relative "../problem"
+require_relative "../store/accounts"
 require_relative "../store/closures"
 require_relative "../store/errors"
 require_relative "../view/closure"
@@ -43,13 +44,17 @@ module NimbleEyelet
         app.get("#{AT}/:id/history") do
           before = params["before"]
           rows = closures.history(number(params["id"]), before: before && number(before))
-          json(rows.map { |row| View::RevisionView.of(row, present) })
+          names = Store::Accounts.new(db).names(rows.filter_map { |row| row[:account_id] }.uniq)
+          json(rows.map { |row| View::RevisionView.of(row, present, by: names[row[:account_id]]) })
         end
       end
 
       def self.changing(app)
         app.post(AT) { begin_closure }
-        app.patch("#{AT}/:id/plan") { change { |closure| apply(closure) } }
+        app.patch("#{AT}/:id/plan") do
+          decides_only(body_hash.keys)
+          change { |closure| apply(closure) }
+        end
         # What a change would make of a closure: nothing is kept, so nothing has to be seen first.
         app.post("#{AT}/:id/preview") { preview(closures.find(number(params["id"]))) }
         app.delete("#{AT}/:id") do
@@ -79,7 +84,16 @@ module NimbleEyelet
       private_class_method :reading, :looking_back, :changing, :moving, :settling
 
       # What the routes share.
+      TABLET = "This device may sew and look. Change the plan where you signed in with your password."
+
       module Helpers
+        # A tablet by the machine uses what was tested, and changes no plan.
+        def decides_only(paths)
+          return if person.own? || person.may?("plan", role) || paths.all? { |path| path.start_with?(*DECIDED) }
+
+          halt Problem.new(403, TABLET, needs: "plan").render
+        end
+
         # A stage settles with the one before it where that follows by itself.
         ACCEPTING = %w[recipe swatch].freeze
 
@@ -117,6 +131,7 @@ module NimbleEyelet
           decided.reduce(plan) { |found, (path, value)| decide(closure.with(plan: found), path, value) }
         end
 
+        # What somebody at the machine decides, and does not plan.
         DECIDED = %w[settled. swatch.].freeze
 
         # What was typed, checked section by section. Holes that do not fit are refused when the run

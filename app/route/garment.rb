@@ -3,7 +3,7 @@
 # garment: all closures of one garment and what is left to do, its note, a copy of it, and the garment as a file.
 
 require_relative "../../lib/nimble_eyelet"
-require_relative "../document/garment_file"
+require_relative "../document/garment_file_reader"
 require_relative "../document/marks_csv"
 require_relative "../form/workroom_form"
 require_relative "../presenter"
@@ -38,8 +38,7 @@ module NimbleEyelet
         app.get("/api/workrooms/:slug/garments/:id/file") do
           garment = garments.find(number(params["id"]))
           sends("garment.json", of: garment.name)
-          pictures = garment_photos.of(garment.id).map { |photo| garment_photos.bytes(photo[:id], "large") }
-          Document::GarmentFile.write(garment, photos_of(garment), pictures)
+          garment_file(garment)
         end
         app.post("/api/workrooms/:slug/garments/import") do
           content = Document::GarmentFile.read(request.body.tap(&:rewind).read.force_encoding(Encoding::UTF_8))
@@ -92,12 +91,6 @@ module NimbleEyelet
         def longer_by(text, unit)
           length = Typing::Notation.read(text.sub(/\A[-−]\s*/, ""), unit: unit, field: "garment.longer")
           text.match?(/\A[-−]/) ? Length.zero - length : length
-        end
-
-        # The middle size: enough to see every stitch.
-        def photos_of(garment)
-          entries = garment.closures.flat_map { |closure| closure.facts.swatches.map(&:id) }
-          photos.of(entries).transform_values { |photo| settings.album.bytes(photo.kept, "large") }.compact
         end
 
         # A photo that cannot be read refuses the file before anything of it is taken.

@@ -11,6 +11,7 @@ require_relative "../store/sample"
 require_relative "../store/under_way"
 require_relative "../store/waste_basket"
 require_relative "../view/catalogue"
+require_relative "../view/people"
 require_relative "../view/picks"
 require_relative "../view/under_way"
 require_relative "../view/waste_basket"
@@ -30,12 +31,13 @@ module NimbleEyelet
       end
 
       def self.all(app)
-        app.get("/api/workrooms") { json(View::WorkroomsView.of(workrooms.all, workrooms.put_away_ones)) }
+        app.get("/api/workrooms") { json(View::WorkroomsView.of(workrooms.all, workrooms.put_away_ones, View::PeopleView.you(person, nil))) }
         app.post("/api/workrooms") do
           show_workroom(workrooms.begin(**WorkroomFields.read({ "name" => "" }.merge(body_hash))), status: 201)
         end
         app.post("/api/workrooms/sample") do
-          show_workroom(Store::Sample.new(db, now: settings.now, album: settings.album).fresh, status: 201)
+          show_workroom(Store::Sample.new(db, now: settings.now, album: settings.album, account: person.account).fresh,
+                        status: 201)
         end
       end
 
@@ -85,7 +87,8 @@ module NimbleEyelet
       module Helpers
         def show_workroom(found, status: 200)
           etag_of(found.revision)
-          json(View::WorkroomView.of(found), status: status)
+          # What was begun just now is its own.
+          json({ **View::WorkroomView.of(found), you: View::PeopleView.you(person, role || "owner") }, status: status)
         end
 
         def changed_elsewhere = halt(Problem.new(412, "The workroom was changed in another place. Look again.").render)

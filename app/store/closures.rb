@@ -158,12 +158,12 @@ module NimbleEyelet
 
       # @param id [Integer]
       # @param before [Integer, nil] only revisions with a smaller number
-      # @return [Array<Hash>] number, parent, changes, made_at; newest first
+      # @return [Array<Hash>] number, parent, changes, made_at and account_id; newest first
       # @raise [Missing]
       def history(id, before: nil)
         raise Missing if @scope.standing(:closures).where(id: id).empty?
 
-        rows = revisions(id).select(:number, :parent, :changes, :made_at).reverse(:number).limit(HISTORY)
+        rows = revisions(id).select(:number, :parent, :changes, :made_at, :account_id).reverse(:number).limit(HISTORY)
         (before ? rows.where { number < before } : rows).all
       end
 

@@ -80,14 +80,16 @@ module NimbleEyelet
       AT_ONCE = 500
 
       LOG = <<~SQL.freeze
-        SELECT #{JournalRows::JSON_OBJECT}::text AS entry, j.noted_at, j.imported, w.happened_at AS withdrawn_at
+        SELECT #{JournalRows::JSON_OBJECT}::text AS entry, j.noted_at, j.imported, w.happened_at AS withdrawn_at,
+               (SELECT a.name FROM accounts a WHERE a.id = j.account_id) AS by
         FROM journal j LEFT JOIN journal w ON w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal'
         WHERE j.workroom_id = :workroom AND j.closure_id = :closure AND j.kind <> 'withdrawal'
         ORDER BY j.happened_at DESC, j.seq DESC LIMIT 500
       SQL
 
-      # One line of the log. withdrawn_at - Time or nil; imported - Boolean, it came with a garment file
-      Line = Value.of(:entry, :withdrawn_at, :imported)
+      # One line of the log. withdrawn_at - Time or nil; imported - Boolean, it came with a garment file; by - String,
+      # name of who entered it, where people sign in
+      Line = Value.of(:entry, :withdrawn_at, :imported, by: nil)
 
       # @param scope [Scope]
       def initialize(scope)
@@ -155,7 +157,7 @@ module NimbleEyelet
 
         @scope.ask(:read_log, LOG, closure: closure_id).map do |row|
           Line.new(entry: JournalRows.entry(JSON.parse(row[:entry], decimal_class: BigDecimal)), withdrawn_at: row[:withdrawn_at],
-                   imported: row[:imported])
+                   imported: row[:imported], by: row[:by])
         end
       end
 

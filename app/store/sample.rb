@@ -22,8 +22,10 @@ module NimbleEyelet
       # @param story [Boolean] whether it lies there in the middle of the work, or as planned and never sewn
       # @param now [Time]
       # @param album [Album, nil] where its photos go; nowhere leaves them out
-      def initialize(db, story: true, now: Time.now, folder: FOLDER, album: nil)
+      # @param account [Integer, nil] whose it is
+      def initialize(db, story: true, now: Time.now, folder: FOLDER, album: nil, account: nil)
         @db = db
+        @account = account
         @album = album
         @story = story
         @now = now
@@ -45,7 +47,7 @@ module NimbleEyelet
       # @return [Workroom]
       def fresh
         @db.transaction do
-          @workroom = Workrooms.new(@db).begin(name: read("workroom").fetch("name"), sample: true)
+          @workroom = Workrooms.new(@db, account: @account).begin(name: read("workroom").fetch("name"), sample: true)
           @scope = @workroom.scope
           machines = read("machines").to_h { |machine| [machine["name"], add_machine(machine)] }
           @shelves = %w[cloths threads buttons].to_h do |table|

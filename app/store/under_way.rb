@@ -39,11 +39,13 @@ module NimbleEyelet
          WHERE m.workroom_id = :workroom AND m.removed_at IS NULL AND m.practice_of IS NULL GROUP BY m.id, m.name ORDER BY m.name
       SQL
 
-      # A session that goes on. begun_at - Time; closures - Array<String>, their names
-      SessionOpen = Value.of(:id, :machine_id, :machine, :begun_at, :closures)
+      # A session that goes on. begun_at - Time; closures - Array<String>, their names; by - String, name of who began
+      # it, where people sign in
+      SessionOpen = Value.of(:id, :machine_id, :machine, :begun_at, :closures, by: nil)
 
       OPEN_SESSIONS = <<~SQL
         SELECT s.id, s.machine_id, m.name AS machine, s.begun_at,
+          (SELECT a.name FROM accounts a WHERE a.id = s.account_id) AS by,
           (SELECT json_agg(g.name || ': ' || c.name ORDER BY l.place) FROM sitting_closures l
              JOIN closures c ON c.workroom_id = l.workroom_id AND c.id = l.closure_id AND c.removed_at IS NULL
              JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id
@@ -71,7 +73,7 @@ module NimbleEyelet
       # @return [Array<SessionOpen>] the newest first
       def sessions
         @scope.ask(:sessions_open, OPEN_SESSIONS).map do |row|
-          SessionOpen.new(**row.slice(:id, :machine_id, :machine, :begun_at), closures: JSON.parse(row[:closures] || "[]"))
+          SessionOpen.new(**row.slice(:id, :machine_id, :machine, :begun_at, :by), closures: JSON.parse(row[:closures] || "[]"))
         end
       end
 

@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
-# Workrooms are all there are on this server: the sample and people's own.
+# Workrooms are all there are on this server: the sample and people's own; or those of them that an account belongs to.
 #
 #   Store::Workrooms.new(db).begin(name: "Heron Loft").slug   # => "heron-loft"
+#   Store::Workrooms.new(db, account: 7).all                  # => what account 7 owns, sews in or looks on
 
 require_relative "../../lib/nimble_eyelet"
+require_relative "asking"
 require_relative "errors"
 require_relative "scope"
 require_relative "workroom"
@@ -16,9 +18,11 @@ module NimbleEyelet
 
       # @param db [Sequel::Database]
       # @param now [Time] of the application's clock
-      def initialize(db, now: Time.now)
+      # @param account [Integer, nil] whose they are; nil where nobody signs in
+      def initialize(db, now: Time.now, account: nil)
         @db = db
         @now = now
+        @account = account
       end
 
       # @return [Array<Workroom>] those not put away, people's own first
@@ -46,17 +50,18 @@ module NimbleEyelet
       # @return [Workroom] empty
       # @raise [Refusal] when there are too many
       def begin(name:, sample: false, **settings)
-        @db.transaction do
-          # One at a time, so that no address is given twice.
-          @db.run("LOCK TABLE workrooms IN EXCLUSIVE MODE")
-          if @db[:workrooms].count >= MOST
-            raise Refusal.field("workroom.name", name,
-                                "There are #{MOST} workrooms: put one away first.")
+        row = @db.as(Asking::ALL) do
+          @db.transaction do
+            # One at a time, so that no address is given twice.
+            @db.run("LOCK TABLE workrooms IN EXCLUSIVE MODE")
+            room_for(name)
+            id = @db[:workrooms].insert(name: name, slug: free_slug(name), sample: sample, **settings)
+            owner = @account || @db[:accounts].where(keeper: true).get(:id)
+            @db[:members].insert(workroom_id: id, account_id: owner, role: "owner") if owner
+            @db[:workrooms].where(id: id).first
           end
-
-          id = @db[:workrooms].insert(name: name, slug: free_slug(name), sample: sample, **settings)
-          Workroom.new(@db, @db[:workrooms].where(id: id).first, now: @now)
         end
+        Workroom.new(@db, row, now: @now)
       end
 
       # Puts a workroom away; it is emptied out with the waste basket.
@@ -74,22 +79,36 @@ module NimbleEyelet
       # @return [Workroom]
       # @raise [Missing]
       def take_back(slug)
-        raise Missing if @db[:workrooms].where(slug: slug).exclude(removed_at: nil).update(removed_at: nil).zero?
+        raise Missing if own.where(slug: slug).exclude(removed_at: nil).update(removed_at: nil).zero?
 
         find(slug)
       end
 
       # @return [Array<Workroom>] put away and not yet emptied out
       def put_away_ones
-        @db[:workrooms].exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row, now: @now) }
+        own.exclude(removed_at: nil).reverse(:removed_at).map { |row| Workroom.new(@db, row, now: @now) }
       end
 
       private
 
-      def rows = @db[:workrooms].where(removed_at: nil)
+      def own
+        return @db[:workrooms] unless @account
 
+        @db[:workrooms].where(id: @db[:members].where(account_id: @account).select(:workroom_id))
+      end
+
+      def rows = own.where(removed_at: nil)
+
+      # By its address alone: who may come in was looked at before, see Http::Rights.
       def statement
-        Scope::STATEMENTS_OF.call(@db)[:read_workroom] ||= rows.where(slug: :$slug).prepare(:first, :read_workroom)
+        Scope::STATEMENTS_OF.call(@db)[:read_workroom] ||=
+          @db[:workrooms].where(removed_at: nil, slug: :$slug).prepare(:first, :read_workroom)
+      end
+
+      def room_for(name)
+        return if (@account ? own : @db[:workrooms]).count < MOST
+
+        raise Refusal.field("workroom.name", name, "There are #{MOST} workrooms: put one away first.")
       end
 
       def of(table, id)

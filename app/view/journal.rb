@@ -19,7 +19,7 @@ module NimbleEyelet
           entry = line.entry
           { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry, present)),
             note: entry.note, happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601,
-            imported: line.imported }
+            imported: line.imported, by: line.by }
         end
       end
 

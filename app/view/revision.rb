@@ -16,9 +16,10 @@ module NimbleEyelet
               "stabilisers" => "the stabilisers at hand" }.freeze
 
       # @param row [Hash] number, parent, changes, made_at
+      # @param by [String, nil] name of whoever made it
       # @return [Hash]
-      def self.of(row, present)
-        { number: row[:number], made_at: row[:made_at].utc.iso8601, first: row[:parent].nil?,
+      def self.of(row, present, by: nil)
+        { number: row[:number], made_at: row[:made_at].utc.iso8601, by: by, first: row[:parent].nil?,
           changes: row[:parent].nil? ? "begun" : words(row[:changes].to_a, present, told: 6) }
       end
 

@@ -62,9 +62,10 @@ module NimbleEyelet
     module WorkroomsView
       # @param all [Array<Store::Workroom>]
       # @param put_away [Array<Store::Workroom>]
+      # @param you [Hash] whoever asks
       # @return [Hash]
-      def self.of(all, put_away)
-        { workrooms: all.map { |one| short(one) }, put_away: put_away.map { |one| short(one) } }
+      def self.of(all, put_away, you)
+        { you: you, workrooms: all.map { |one| short(one) }, put_away: put_away.map { |one| short(one) } }
       end
 
       def self.short(workroom)

@@ -17,6 +17,7 @@ class HostileTest < AppTest
     path.sub("{slug}", "marsh-walk").sub("{id}", id.to_s).sub("{number}", number.to_s).sub("{stage}", "button")
         .sub("{kind}", "closure").sub("{shelf}", "cloths")
         .sub("{entry}", "6f0c7a1e-0000-4000-8000-000000000001").sub("{photo}", "6f0c7a1e-0000-4000-8000-000000000002").sub("{size}", "small")
+        .sub("{token}", "n" * 32).sub("{session}", "none").sub("{sheet}", "card.pdf").sub("{link}", "1")
   end
 
   def send_raw(verb, path, input, type: "application/json", headers: {})

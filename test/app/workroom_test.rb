@@ -78,7 +78,8 @@ class WorkroomTest < AppTest
     tried.each do |verb, path, operation|
       address = path.sub("{slug}", "heron-loft").sub(/\{(id|number)\}/, "1").sub("{number}", "1").sub("{shelf}", "cloths")
                     .sub("{stage}", "button").sub("{kind}", "machine").sub("{photo}", SecureRandom.uuid)
-                    .sub("{size}", "small").sub("{entry}", path.include?("accepted") ? entry : SecureRandom.uuid)
+                    .sub("{size}", "small").sub("{link}", "1")
+                    .sub("{entry}", path.include?("accepted") ? entry : SecureRandom.uuid)
       call_raw(verb, address, operation)
 
       assert_includes [404, 422], last_response.status, "#{verb} #{path}: #{last_response.body[0, 200]}"

@@ -22,10 +22,11 @@ module NimbleEyelet
     # @param name [String]
     # @param mirror [Boolean] the other side of the same garment
     # @param longer [Length] by how much every edge is longer, in another size; below nothing it is shorter
+    # @param places [Boolean] whether what lies at places along the edge comes with it
     # @return [CopiedPlan]
     # @raise [Refusal] when an edge is shorter than an edge can be
-    def self.of(source, name:, mirror: false, longer: Length.zero)
-      nothing = { **CORRECTIONS.to_h { |path| [path, nil] }, **(mirror ? {} : ALONG_THE_EDGE) }
+    def self.of(source, name:, mirror: false, longer: Length.zero, places: mirror)
+      nothing = { **CORRECTIONS.to_h { |path| [path, nil] }, **(places ? {} : ALONG_THE_EDGE) }
       left = nothing.reject { |path, value| source.at(path) == value }
       side = mirror ? { "placket.overlap" => Placket.mirrored(source.placket.overlap) } : {}
       plan = source.changed({ "closure.name" => name, **left, **side, **longer_by(source.placket, longer) })
