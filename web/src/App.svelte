@@ -7,6 +7,7 @@
   import TourCard from './help/TourCard.svelte';
   import DryBanner from './session/DryBanner.svelte';
   import { drying } from './session/drying.svelte';
+  import SignInBar from './ui/SignInBar.svelte';
   import Announcer from './ui/Announcer.svelte';
   import { mayChange } from './version.svelte';
 
@@ -29,4 +30,5 @@
 </QueryClientProvider>
 <DryBanner />
 <TourCard />
+<SignInBar />
 <Announcer />

@@ -8,6 +8,12 @@ const away = (): { default: typeof Away } => ({ default: Away });
 
 export const { navigate, route, p } = createRouter({
   '/': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
+  '/sign-in': () => import('./pages/account/SignInPage.svelte').catch(away),
+  '/join': () => import('./pages/account/JoinPage.svelte').catch(away),
+  '/pair': () => import('./pages/account/PairPage.svelte').catch(away),
+  '/new-password': () => import('./pages/account/NewPasswordPage.svelte').catch(away),
+  '/account': () => import('./pages/account/AccountPage.svelte').catch(away),
+  '/shared': () => import('./pages/shared/SharedPage.svelte').catch(away),
   '/about': () => import('./pages/about/AboutPage.svelte').catch(away),
   '/w/:slug': () => import('./pages/workroom/WorkroomPage.svelte').catch(away),
   '/w/:slug/stash': () => import('./pages/stash/StashPage.svelte').catch(away),
@@ -15,6 +21,7 @@ export const { navigate, route, p } = createRouter({
   '/w/:slug/swatches': () => import('./pages/swatches/SwatchesPage.svelte').catch(away),
   '/w/:slug/preferences': () => import('./pages/habits/HabitsPage.svelte').catch(away),
   '/w/:slug/glossary': () => import('./pages/glossary/GlossaryPage.svelte').catch(away),
+  '/w/:slug/people': () => import('./pages/people/PeoplePage.svelte').catch(away),
   '/w/:slug/deleted': () => import('./pages/basket/BasketPage.svelte').catch(away),
   // By older addresses, that somebody may have kept.
   '/w/:slug/habits': () => import('./pages/habits/HabitsPage.svelte').catch(away),
@@ -31,7 +38,12 @@ export const { navigate, route, p } = createRouter({
   '*': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
 });
 
-/** Goes to an address inside the application. */
+/** Goes to an address inside the application, with what stands after its question mark and its hash. */
 export function go(address: string): Promise<void | Error> {
-  return navigate(address as '/');
+  const { pathname, searchParams, hash } = new URL(address, location.origin);
+  const search = Object.fromEntries(searchParams);
+  return navigate(pathname as '/', {
+    ...(hash ? { hash: hash.slice(1) } : {}),
+    ...(searchParams.size ? { search } : {}),
+  });
 }

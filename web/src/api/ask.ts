@@ -1,6 +1,7 @@
 // Every call of the interface ends as one of three: what was asked for, a refusal in words, or
 // nobody there. Whoever asks shows each of them.
 import type { Problem } from './client';
+import { who } from './who.svelte';
 
 /** What openapi-fetch gives back. */
 type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>;
@@ -28,12 +29,17 @@ export const SIGN_IN = [401, 403, 407];
 export const LATER = [408, 425, 429];
 
 export async function ask<T>(call: Call<T>): Promise<Answer<T>> {
+  const began = who.times;
   try {
     const { data, error, response } = await call;
     if (response.ok) return { kind: 'data', data: data as T, response };
     const { status } = response;
     if (NOT_NOW.includes(status) && !says(error)?.faults) return { kind: 'away' };
-    if (SIGN_IN.includes(status) && !says(error)) return { kind: 'away', signIn: true };
+    // Nobody is signed in: our own server says so in words, a proxy without.
+    if (status === 401 || (SIGN_IN.includes(status) && !says(error))) {
+      if (status === 401 && says(error)) who.laps(began);
+      return { kind: 'away', signIn: true };
+    }
     if (LATER.includes(status) && !says(error)) return { kind: 'away' };
     return { kind: 'refused', status, problem: says(error) ?? unsaid(status) };
   } catch {

@@ -15,6 +15,13 @@ export type Sheet = Omit<Required<Schemas['Sheet']>, 'opening' | 'recipe'> & {
   recipe: Omit<Recipe, 'ways'> & { ways: Required<Schemas['OtherWays']> };
 };
 export type Workroom = Schemas['Workroom'];
+export type Account = Schemas['Account'];
+export type Security = Schemas['Security'];
+export type People = Schemas['People'];
+export type Role = People['people'][number]['role'];
+export type Pairing = Schemas['Pairing'];
+export type Right = Schemas['You']['may'][number];
+export type HereNow = Schemas['Here'];
 export type WorkroomName = Schemas['WorkroomName'];
 export type Catalogue = Schemas['Catalogue'];
 export type Choice = Schemas['Choice'];

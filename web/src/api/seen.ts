@@ -56,3 +56,12 @@ export async function sweepSeen(): Promise<void> {
     // It is looked at again at the next start.
   }
 }
+
+/** Forgets all of it: it was read for somebody else. */
+export async function forgetSeen(): Promise<void> {
+  try {
+    await (await db()).clear('seen');
+  } catch {
+    // What is not kept is not there.
+  }
+}

@@ -3,7 +3,7 @@
 import { QueryObserver } from '@tanstack/svelte-query';
 import { ask, read, type Answer } from './ask';
 import { keep, recall } from './browser_store';
-import { client, type Catalogue, type Habit, type Workroom } from './client';
+import { client, type Catalogue, type Habit, type Right, type Workroom } from './client';
 import { queries } from './queries';
 
 export type WorkroomChange = {
@@ -80,6 +80,11 @@ class CurrentWorkroom {
     if (answer.kind === 'data' && body.unit)
       await queries.invalidateQueries({ queryKey: ['catalogue', this.slug] });
     return answer;
+  }
+
+  /** Whether whoever is here may do this in it. */
+  may(right: Right): boolean {
+    return this.data?.you.may.includes(right) ?? true;
   }
 
   /** Machines to sew on; the example has none but practice machines. */

@@ -48,6 +48,7 @@
         fault && 'input-error',
       ]}
       value={work.text(path)}
+      readonly={!workroom.may('plan')}
       {placeholder}
       aria-invalid={fault ? 'true' : undefined}
       aria-describedby={fault || hint ? `${id}-note` : undefined}

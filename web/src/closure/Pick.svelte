@@ -52,6 +52,7 @@
       data-path={path}
       class="select w-full max-w-sm bg-base-100 pr-8 pl-2 text-ellipsis"
       value={chosen}
+      disabled={!workroom.may('plan')}
       aria-describedby={note ? `${id}-note` : undefined}
       onchange={(event) => pick(event.currentTarget.value)}
     >
@@ -62,7 +63,7 @@
     {#if note}<p id="{id}-note" class="max-w-xs text-sm text-secondary">{note}</p>{/if}
   </div>
 {:else}
-  <fieldset data-path={path}>
+  <fieldset data-path={path} disabled={!workroom.may('plan')}>
     <legend class={['text-sm text-secondary', own === undefined && 'min-h-5']}>{label}</legend>
     <div class="mt-0.5 flex flex-wrap gap-x-1 gap-y-1">
       {#each asHouse ? [{ key: '', name: asHouse, note: '' }, ...choices] : choices as choice (choice.key)}

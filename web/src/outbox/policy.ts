@@ -18,7 +18,9 @@ const TOO_MUCH = 'This is too large to save.';
 export function meaning(answer: Answer<EntriesAnswered>, ids: string[]): Meaning {
   if (answer.kind === 'away') return { kind: 'away', why: answer.signIn ? 'sign_in' : 'silent' };
   if (answer.kind === 'data') return answered(answer.data, ids);
-  if (SIGN_IN.includes(answer.status)) return { kind: 'away', why: 'sign_in' };
+  // Our own server says what it wants of whom; whoever else stands in between does not.
+  const ours = 'needs' in answer.problem;
+  if (SIGN_IN.includes(answer.status) && !ours) return { kind: 'away', why: 'sign_in' };
   if (LATER.includes(answer.status)) return { kind: 'away', why: 'silent' };
   if (answer.status >= 500) return { kind: 'failed' };
   return { kind: 'refused', why: answer.status === 413 ? TOO_MUCH : answer.problem.detail };

@@ -15,6 +15,8 @@
     queryKey: ['workrooms'],
     queryFn: () => read(client.GET('/api/workrooms')),
   }));
+  /** Where nobody signs in, the page says how others are let in. */
+  let account = $derived(all.data?.you.name ?? (all.data?.you.kind === 'own' ? 'Share' : 'Account'));
   let groups = $derived<MenuGroup[]>([
     {
       title: 'Workrooms',
@@ -64,7 +66,8 @@
   {#if version.waits}
     <button class="btn ml-auto btn-sm" onclick={() => void mayChange()}>Take the new version</button>
   {/if}
-  <a class={['text-sm link', !version.waits && 'ml-auto']} href="/about">About</a>
+  <a class={['max-w-36 truncate text-sm link', !version.waits && 'ml-auto']} href="/account">{account}</a>
+  <a class="text-sm link" href="/about">About</a>
   <Help />
   <DisplayMenu />
 </header>

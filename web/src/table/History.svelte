@@ -52,7 +52,7 @@
         <span class="min-w-0 wrap-anywhere"
           >{revision.changes}
           <time class="block text-sm text-secondary" datetime={revision.made_at}
-            >{new Date(revision.made_at).toLocaleString()}</time
+            >{revision.by ? `${revision.by}, ` : ''}{new Date(revision.made_at).toLocaleString()}</time
           ></span
         >
         {#if index > 0}

@@ -14,6 +14,7 @@
   import StillSet from '../session/StillSet.svelte';
   import { STATIONS } from '../stations/stations';
   import { Fetched } from './fetched.svelte';
+  import LookingOn from '../ui/LookingOn.svelte';
   import Ledger from './Ledger.svelte';
   import NextStation from './NextStation.svelte';
   import Run from './Run.svelte';
@@ -162,6 +163,7 @@
         data-whole={!closure.station}
         aria-busy={!covered || undefined}
       >
+        <LookingOn device="This device sews and tests. Change the plan where you signed in." />
         <Saved {work} />
         <StationHead {work} {stage} />
         {#await loading then { default: Station }}

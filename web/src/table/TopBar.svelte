@@ -10,6 +10,7 @@
   import DisplayMenu from '../ui/DisplayMenu.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
+  import Beside from '../ui/Beside.svelte';
   import History from './History.svelte';
 
   let { work, station }: { work: ClosureWork; station: StageWord } = $props();
@@ -94,6 +95,7 @@
     <span role="status" class={['text-sm', unwell ? 'font-semibold text-error' : 'text-secondary']}
       >{saved}</span
     >
+    <Beside place="closure:{work.id}" />
     <div class="ml-auto flex items-center gap-1">
       <button
         class="btn btn-square btn-ghost btn-sm"

@@ -82,7 +82,8 @@
           >
           {#if line.note && line.kind !== 'note'}<span class="block text-sm">{line.note}</span>{/if}
           <span class="block text-sm text-secondary">
-            <time datetime={line.happened_at}>{new Date(line.happened_at).toLocaleString()}</time
+            {line.by ? `${line.by}, ` : ''}<time datetime={line.happened_at}
+              >{new Date(line.happened_at).toLocaleString()}</time
             >{line.imported ? ', from a garment file' : ''}{line.withdrawn_at
               ? `, withdrawn ${new Date(line.withdrawn_at).toLocaleString()}`
               : ''}

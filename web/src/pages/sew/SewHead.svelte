@@ -4,6 +4,7 @@
   import type { Snippet } from 'svelte';
   import type { Session, SessionClosure, SessionStep } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import Beside from '../../ui/Beside.svelte';
   import SignIn from '../../ui/SignIn.svelte';
   import Refused from '../../outbox/Refused.svelte';
   import type { SessionWork } from '../../session/session.svelte';
@@ -50,6 +51,7 @@
   >
     {status}
   </p>
+  <Beside place="session:{doc.id}" />
   {@render children()}
   <a class="btn btn-ghost max-sm:px-2" href={workroom.at(`/sessions/${doc.id}`)}
     ><X size={22} /> <span class="max-sm:sr-only">Leave</span></a

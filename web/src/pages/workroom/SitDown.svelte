@@ -43,7 +43,7 @@
     {#each open as one (one.id)}
       <p class="flex flex-wrap items-center gap-3 border-b border-base-300 py-3">
         <span class="min-w-48 flex-1 wrap-anywhere"
-          ><strong>{one.machine}</strong>: {one.closures.join(', ')}</span
+          ><strong>{one.machine}</strong>{one.by ? ` (${one.by} sews)` : ''}: {one.closures.join(', ')}</span
         >
         <a
           class="btn btn-primary"

@@ -13,6 +13,7 @@
   import SitDown from './SitDown.svelte';
   import StillToPutBack from './StillToPutBack.svelte';
   import Fold from '../../ui/Fold.svelte';
+  import LookingOn from '../../ui/LookingOn.svelte';
   import UnderWay from './UnderWay.svelte';
 
   const under = underWay();
@@ -34,13 +35,16 @@
   missing={workroom.missing ? 'This workroom is not here any more.' : ''}
 >
   <div class={!shown ? 'invisible' : ''}>
+    <LookingOn device="This device sews and tests. Plan where you signed in." />
     <NameForm />
-    <div class="mt-4"><FirstAnswer {shown} /></div>
+    {#if workroom.may('plan')}<div class="mt-4"><FirstAnswer {shown} /></div>{/if}
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_17rem]">
       <section>
         <UnderWay />
         <SitDown />
-        {#if workroom.data && garments.length === 0}<FirstMoves machines={machines.length > 0} />{/if}
+        {#if workroom.data && garments.length === 0 && workroom.may('plan')}<FirstMoves
+            machines={machines.length > 0}
+          />{/if}
         <Garments />
         <h2 class="mt-6 border-b border-base-300 pb-1 text-2xl">Machines</h2>
         <ul class="flex flex-wrap gap-x-8">
@@ -59,13 +63,16 @@
           <a class="btn btn-sm" href={workroom.at('/machines/new')}
             >{machines.length ? 'Another machine' : 'Your machine'}</a
           >
+          <a class="btn btn-ghost btn-sm" href={workroom.at('/people')}>People</a>
           <a class="btn btn-ghost btn-sm" href={workroom.at('/deleted')}>Deleted</a>
         </p>
       </section>
       <div class="self-start">
         <StillToPutBack />
-        <Fold name="begin-form" title="Fill in a form instead"><BeginForm /></Fold>
-        <Fold name="take-in" title="Open a garment from a file"><TakeInForm /></Fold>
+        {#if workroom.may('plan')}
+          <Fold name="begin-form" title="Fill in a form instead"><BeginForm /></Fold>
+          <Fold name="take-in" title="Open a garment from a file"><TakeInForm /></Fold>
+        {/if}
       </div>
     </div>
   </div>

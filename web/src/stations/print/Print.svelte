@@ -7,6 +7,7 @@
   import { client } from '../../api/client';
   import Fold from '../../ui/Fold.svelte';
   import Lines from './Lines.svelte';
+  import ShareLink from '../../closure/ShareLink.svelte';
   import Sheet from './Sheet.svelte';
   import type { StationProps } from '../../closure/station';
 
@@ -23,6 +24,8 @@
     ['underlap', 'button side, the buttons'],
   ] as const;
 
+  /** Where nobody signs in, nobody else reaches it. */
+  let shares = $derived(workroom.data?.you.kind === 'account' && workroom.data.you.may.includes('plan'));
   let paper = $state<(typeof PAPERS)[number][0]>('a4');
   let crosses = $state<'sewn' | 'plan' | ''>('');
   let side = $state<(typeof SIDES)[number][0]>('both');
@@ -161,6 +164,9 @@
       </p>
     </Fold>
   </div>
+  {#if shares}
+    <Fold name="share-link" title="Share a link to this plan"><ShareLink closure={closure.id} /></Fold>
+  {/if}
   <Supplies whose="closures" id={closure.id} version={closure.version} />
 {:else}
   <p class="font-serif text-3xl font-semibold" data-answer>Nothing to print yet.</p>

@@ -1,0 +1,221 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require_relative "../support/household"
+
+# People and screens: the tablet by the machine, somebody who sews along, somebody who only reads; each in a browser of
+# their own, over an application where people sign in.
+class PeopleBrowserTest < BrowserTest
+  include NimbleEyelet::Support::Household
+
+  def setup
+    super
+    @server = Puma::Server.new(shared_app, nil, { min_threads: 1, max_threads: 12, log_writer: Puma::LogWriter.null })
+    # Passkeys are for names, and for pages the browser trusts.
+    Capybara.app_host = "http://localhost:#{@server.add_tcp_listener('127.0.0.1', 0).addr[1]}"
+    @server.run
+    @people = household
+  end
+
+  def teardown
+    %i[tablet other].each { |name| Capybara.using_session(name) { page.quit } }
+    super
+  ensure
+    @live&.close
+    @server.stop(true)
+  end
+
+  def shared_app = @shared_app ||= world.app(access: access, live: @live = Http::Live.new(db.uri))
+
+  def sign_in(name)
+    visit "/sign-in"
+    find("[data-path=email]").set(email(name))
+    find("[data-path=password]").set(NimbleEyelet::Support::Visitor::PASSWORD)
+    click_button "Sign in"
+
+    assert_no_selector "[data-path=password]"
+  end
+
+  # Signed in as Ana, with the six figures on the screen.
+  def figures
+    sign_in :ana
+    visit "/account"
+    click_button "Pair a device"
+    find("[data-figures]").text.gsub(/\s/, "")
+  end
+
+  def pair_with(figures)
+    visit "/pair"
+    find("[data-path='pairing.code']").set(figures)
+    click_button "Pair this device"
+
+    assert_selector "h1", text: "Marsh Walk"
+  end
+
+  def done = find("[data-done]").click
+  def told = db[:journal].where(kind: "step").count
+
+  # The tablet sews; what it tells is seen on the laptop at once, with who it is. It is ended while it has no
+  # connection: what was done waits on it, is seen, and is told when it is paired again.
+  def test_a_tablet_sews_while_a_laptop_looks_on
+    session = @people[:ana].call(:post, "#{HOME}/sessions", { closures: [5] })["id"]
+    code = figures
+    Capybara.using_session(:tablet) do
+      size(820, 1180)
+      pair_with(code)
+
+      assert_no_selector "#request"
+      visit "/w/marsh-walk/sessions/#{session}/sew"
+
+      assert_selector "[data-done]"
+    end
+    sign_in :bo
+    visit "/w/marsh-walk/sessions/#{session}/sew"
+
+    assert_selector "[data-beside]", text: "AN"
+    before = find("[data-step]")["data-step"]
+    Capybara.using_session(:tablet) { done }
+
+    assert_no_selector "[data-step='#{before}']"
+    eventually { assert_operator told, :>, 0 }
+    count = told
+    Capybara.using_session(:tablet) do
+      offline(true)
+      2.times { done }
+
+      assert_selector "[data-status]", text: "kept here"
+      ended = db[:devices].where(ended_at: nil).order(:id).last[:id]
+      @people[:ana].call(:delete, "/api/account/devices/#{ended}")
+      offline(false)
+
+      assert_selector "[data-lapsed]"
+      assert_selector "[data-status]", text: "Sign in to save"
+      assert_equal count, told
+      again = @people[:ana].call(:post, "/api/pairings")["figures"]
+      pair_with(again)
+      visit "/w/marsh-walk/sessions/#{session}/sew"
+
+      assert_selector "[data-status]", text: "All saved"
+    end
+    eventually { assert_operator told, :>, count }
+  end
+
+  # Who looks on is told so, and cannot type; what they sent all the same is refused in words.
+  def test_who_looks_on_changes_nothing
+    sign_in :cy
+    visit "/w/marsh-walk/closures/1/button"
+
+    assert_selector "[data-looking-on]"
+    assert_selector "input[data-path='button.diameter'][readonly]"
+    assert_violates_nothing
+    visit "/w/marsh-walk"
+
+    assert_no_selector "#request"
+    assert_violates_nothing
+  end
+
+  # From an invitation to an account, and from an account that lapsed back to what was typed.
+  def test_coming_in_and_coming_back
+    token = invitation(@people[:ana], "sews")
+    visit "/join##{token}"
+
+    assert_selector "[data-invited]", text: "Ana"
+    assert_violates_nothing
+    { "name" => "Em", "email" => email(:em), "password" => NimbleEyelet::Support::Visitor::PASSWORD }.each { |path, text| find("[data-path=#{path}]").set(text) }
+    click_button "Make my account"
+
+    assert_selector "h1", text: "Marsh Walk"
+    visit "/w/marsh-walk/closures/#{SMOCK}/button"
+
+    assert_selector "input[data-path='button.diameter']"
+    db[:account_active_session_keys].where(account_id: db[:accounts].where(name: "Em").select(:id)).delete
+    type "button.diameter", "19"
+
+    assert_selector "[data-lapsed]"
+    within("[data-lapsed]") { click_link "Sign in" }
+    sign_in_here :em
+
+    assert_selector "input[data-path='button.diameter']"
+    eventually { assert_in_delta 19, db[:closures].where(id: SMOCK).get(:button_diameter_mm) }
+    assert_equal "Em", @people[:ana].call(:get, "#{HOME}/closures/#{SMOCK}/history").first["by"]
+  end
+
+  def sign_in_here(name)
+    find("[data-path=email]").set(email(name))
+    find("[data-path=password]").set(NimbleEyelet::Support::Visitor::PASSWORD)
+    click_button "Sign in"
+  end
+
+  # A passkey is added with the password, and signs in without it.
+  def test_a_passkey_in_the_place_of_a_password
+    page.driver.browser.add_virtual_authenticator(
+      Selenium::WebDriver::VirtualAuthenticatorOptions.new(protocol: :ctap2, resident_key: true, user_verification: true, user_verified: true)
+    )
+    sign_in :ana
+    visit "/account"
+    click_button "Add a passkey"
+    confirm_with "Add passkey"
+
+    assert_button "Delete passkey 1"
+    assert_violates_nothing
+    click_button "Sign out", exact: true
+
+    assert_selector "[data-path=password]"
+    assert_violates_nothing
+    click_button "Use a passkey"
+
+    assert_selector "h1", text: "Buttonholes that fit"
+    visit "/account"
+
+    assert_selector "h1", text: "Ana"
+    click_button "Delete passkey 1"
+    confirm_with "Delete passkey"
+
+    assert_no_button "Delete passkey 1"
+  end
+
+  # With the password, in the form that has this button.
+  def confirm_with(button)
+    form = find_button(button, exact: true).ancestor("form")
+    form.find("[data-path=password]").set(NimbleEyelet::Support::Visitor::PASSWORD)
+    click_button button, exact: true
+  end
+
+  # A plan is read by whoever has its link, and nothing else is.
+  def test_a_plan_is_read_by_its_link
+    sign_in :bo
+    visit "/w/marsh-walk/closures/#{SMOCK}/print"
+    click_button "Make a link"
+    address = find("[data-handed] code").text
+    Capybara.using_session(:other) do
+      visit address
+
+      assert_answer "22.5 mm"
+      assert_violates_nothing
+      visit "/w/marsh-walk"
+
+      assert_selector "[data-path=password]"
+    end
+    click_button "End link 1"
+
+    assert_no_button "End link 1"
+    Capybara.using_session(:other) do
+      visit "/about"
+      visit address
+
+      assert_selector "h1", text: "This link does not hold"
+    end
+  end
+
+  # A class gets copies, and whoever teaches sees how far each is.
+  def test_a_class_gets_copies
+    sign_in :ana
+    visit "/w/marsh-walk/people"
+    find("textarea").set("Em\nFu")
+    click_button "Give them copies"
+
+    assert_selector "[data-handed]", count: 2
+    assert_selector "[data-class] tbody tr", count: 2
+    assert_violates_nothing
+  end
+end

@@ -1,0 +1,36 @@
+// Signing in and out, from every page that does it: what was read before is forgotten, and who it is now is known.
+import { ask, type Answer } from './ask';
+import { client, type Account } from './client';
+import { queries } from './queries';
+import { forgetSeen } from './seen';
+import { who } from './who.svelte';
+
+async function forget(): Promise<void> {
+  await forgetSeen();
+  queries.clear();
+}
+
+/** Asks who is signed in now. */
+export async function whoIsIt(): Promise<Account | undefined> {
+  const answer = await ask(client.GET('/api/account'));
+  if (answer.kind !== 'data') return undefined;
+  const { kind, email } = answer.data;
+  if (kind !== 'nobody') await who.is(kind === 'own' ? null : hash(email ?? answer.data.name ?? ''), forget);
+  await queries.invalidateQueries();
+  return answer.data;
+}
+
+/** Signs out, here or everywhere. */
+export async function signOut(everywhere: boolean): Promise<Answer<unknown>> {
+  const body = everywhere ? { global_logout: true } : {};
+  const answer = await ask(client.POST('/api/account/logout', { body }));
+  if (answer.kind === 'data') await forget();
+  return answer;
+}
+
+/** What stands for somebody without saying who it is. */
+function hash(text: string): number {
+  let sum = 0;
+  for (const character of text) sum = (sum * 31 + (character.codePointAt(0) ?? 0)) % 2147483647;
+  return sum;
+}

@@ -1,0 +1,25 @@
+<script lang="ts">
+  // Nobody is signed in any more: what was typed and done waits here, and goes on after signing in.
+  import { OUTSIDE, who } from '../api/who.svelte';
+  import { workroom } from '../api/workroom.svelte';
+  import { go, route } from '../router';
+
+  let outside = $derived(OUTSIDE.includes(route.pathname));
+  let there = $derived(`/sign-in?to=${encodeURIComponent(route.pathname)}`);
+  /** There is nothing to show yet: the page to sign in at, at once. */
+  $effect(() => {
+    if (who.lapsed && !outside && !workroom.data) void go(there);
+  });
+</script>
+
+{#if who.lapsed && !outside && workroom.data}
+  <p
+    role="alert"
+    class="no-print fixed inset-x-0 bottom-0 z-40 flex flex-wrap items-center gap-x-4 gap-y-2 border-t-2 border-warning bg-base-100 px-4 py-3 text-base-content"
+    data-lapsed
+  >
+    <span class="min-w-0 flex-1">Sign in to go on. What you did here is kept and saved then.</span>
+    <a class="btn btn-primary" href={there}>Sign in</a>
+    <a class="btn" href="/pair">Pair this device again</a>
+  </p>
+{/if}
