@@ -2,11 +2,12 @@
 #
 #   docker build -t nimble-eyelet .
 #   docker run -p 127.0.0.1:4567:4567 -v nimble-eyelet:/data -e DATABASE_URL=postgres://… \
-#     -e NIMBLE_EYELET_ORIGIN=https://sewing.example nimble-eyelet
+#     -e NIMBLE_EYELET_ORIGIN=https://sewing.example -e TRUST_PROXY=on nimble-eyelet
+#   docker exec -it … ruby app/server/new_account.rb   # makes the first account
 
 FROM node:22-bookworm-slim AS build
 RUN apt-get update && apt-get install -y --no-install-recommends \
-    ruby ruby-dev ruby-bundler build-essential libyaml-dev libpq-dev postgresql libvips42 && rm -rf /var/lib/apt/lists/*
+    ruby ruby-dev ruby-bundler build-essential libyaml-dev libpq-dev libssl-dev postgresql libvips42 && rm -rf /var/lib/apt/lists/*
 WORKDIR /app
 COPY . .
 RUN NIMBLE_EYELET_VAR=/tmp/var bin/setup --for-use && rm -rf web/node_modules web/src/api/schema.d.ts

@@ -91,7 +91,7 @@ module NimbleEyelet
 
       SIGN_IN = "Sign in first. What you typed is kept."
       NOT_HERE = "There is no such thing here, or not any more."
-      LOOKING = "You look on in this workroom. Its owner can let you sew with them."
+      LOOKING = "You are looking on in this workroom. Its owner can let you sew with them."
       TABLET = "This device may sew and look. Do this where you signed in with your password."
       OWNERS = "Only the owner of this workroom can do this."
       KEEPERS = "Only who made the first account here can do this."

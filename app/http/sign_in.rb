@@ -29,7 +29,7 @@ module NimbleEyelet
       # A tablet stays paired for so long after it was last used. Seconds
       DEVICE_LASTS = Store::Accounts::LASTS
 
-      WRONG = "Email and password do not belong together. After many tries wait an hour, or ask for a new password."
+      WRONG = "Email and password do not match. After many tries, wait an hour or ask for a new password."
       PASSKEY_WRONG = "This passkey opens no account here. Sign in with your password."
       NOT_INVITED = "This invitation was used, or it has run out. Ask for a new one."
 

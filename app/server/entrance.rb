@@ -38,8 +38,8 @@ module NimbleEyelet
         @host = environment.fetch("HOST", share ? EVERYWHERE : HERE)
       end
 
-      # @return [Boolean] whether it listens elsewhere than on this machine
-      def shared? = !%w[localhost ::1].include?(host) && !host.start_with?("127.")
+      # @return [Boolean] whether it listens elsewhere than on this machine, or is to
+      def shared? = @share || (!%w[localhost ::1].include?(host) && !host.start_with?("127."))
 
       # @return [Boolean] whether people sign in
       # @raise [ArgumentError] in words
@@ -64,19 +64,20 @@ module NimbleEyelet
 
       # @return [Certificate, nil]
       def certificate
-        tls? ? @certificate ||= Certificate.in(File.join(@var, "tls"), names: Certificate.own_names) : nil
+        tls? ? @certificate ||= Certificate.in(File.join(@var, "tls"), names: names) : nil
       end
 
-      # @param port [Integer]
-      # @return [String] the address that people are told
+      # @param port [Integer, nil] nil where somebody else listens
+      # @return [String, nil] the address that people are told
       def address(port)
         return origins.public.first if origins.public.any?
+        return unless port
 
         at = [EVERYWHERE, "::"].include?(host) ? Certificate.in_the_house || HERE : host
         "#{tls? ? 'https' : 'http'}://#{at.include?(':') ? "[#{at}]" : at}:#{port}"
       end
 
-      # @param port [Integer]
+      # @param port [Integer, nil]
       # @return [Http::Access]
       # @raise [ArgumentError] in words
       def access(port)
@@ -88,7 +89,8 @@ module NimbleEyelet
 
       def secure? = tls? || (origins.public.any? && origins.public.all? { |one| one.start_with?("https:") })
 
-      def names = shared? ? Certificate.own_names : []
+      # What this machine goes by, where others ask for it.
+      def names = shared? ? Certificate.own_names | ([host] - [EVERYWHERE, "::"]) : []
 
       # What seals sessions and passwords: made once, and kept beside the data.
       def secret

@@ -24,9 +24,10 @@ class StartTest < AppTest
     FileUtils.rm_rf(@folder)
   end
 
-  def start(**environment)
+  # @param words [Array<String>] of the command
+  def start(*words, **environment)
     around = { "PORT" => @port.to_s, "NIMBLE_EYELET_VAR" => @folder, "DATABASE_URL" => nil }
-    io = IO.popen(around.merge(environment.transform_keys(&:to_s)), [BIN], err: %i[child out])
+    io = IO.popen(around.merge(environment.transform_keys(&:to_s)), [BIN, *words], err: %i[child out])
     @running << io
     io
   end
@@ -93,6 +94,33 @@ class StartTest < AppTest
     assert_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
     assert_predicate finish(again, "TERM"), :success?
     refute_predicate Server::Cluster.new("#{@folder}/postgres"), :running?
+  end
+
+  # The house's network is let in only where somebody can sign in, and over TLS.
+  def test_it_is_shared_when_there_is_an_account
+    alone = start("--share")
+
+    assert_includes alone.read, "Make the first account with bin/account"
+    refute_predicate finish(alone, "TERM"), :success?
+    around = { "NIMBLE_EYELET_VAR" => @folder, "DATABASE_URL" => nil }
+    made = IO.popen(around, [File.expand_path("../../bin/account", __dir__)], "r+", err: %i[child out]) do |io|
+      io.write("Ana\nana@marsh.example\nreed bunting at dawn\n")
+      io.close_write
+      io.read
+    end
+
+    assert_includes made, "Your account is made."
+    shared = start("--share", HOST: "127.0.0.2")
+    Timeout.timeout(PATIENCE) { shared.each_line { |line| break if line.include?("https://127.0.0.2:#{@port}") } }
+    fingerprint = Timeout.timeout(PATIENCE) { shared.each_line.find { |line| line.match?(/\A(\h\h:){31}\h\h\Z/) } }
+    http = Net::HTTP.new("127.0.0.2", @port)
+    http.use_ssl = true
+    http.verify_mode = OpenSSL::SSL::VERIFY_NONE
+    http.start do |line|
+      assert_equal Digest::SHA256.hexdigest(line.peer_cert.to_der).upcase, fingerprint.strip.delete(":")
+      assert_equal "401", line.get("/api/workrooms").code
+      assert_equal [true, "nobody"], JSON.parse(line.get("/api/account").body).values_at("asks", "kind")
+    end
   end
 
   def test_a_caliper_that_is_not_connected_says_so

@@ -203,7 +203,7 @@ class PeopleBrowserTest < BrowserTest
       visit "/about"
       visit address
 
-      assert_selector "h1", text: "This link does not hold"
+      assert_selector "h1", text: "This link no longer works"
     end
   end
 

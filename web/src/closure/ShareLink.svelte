@@ -36,7 +36,7 @@
 </script>
 
 <p class="max-w-prose">
-  Whoever has the link reads this plan and prints it. They change nothing and see nothing else.
+  Anyone with the link can read and print this plan. They change nothing and see nothing else.
 </p>
 {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
 <ul class="mt-2" data-links>

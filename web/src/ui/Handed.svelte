@@ -9,7 +9,7 @@
       await navigator.clipboard.writeText(address);
       announce('Copied.');
     } catch {
-      announce('Mark the address and copy it by hand.');
+      announce('Select the address and copy it yourself.');
     }
   }
 </script>

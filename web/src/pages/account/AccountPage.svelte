@@ -90,7 +90,7 @@
     <ul class="mt-1" data-sessions>
       {#each security.data?.sessions ?? [] as one (one.id)}
         <li class="flex flex-wrap items-center gap-x-4 border-b border-dashed border-base-300 py-1.5">
-          <span class="grow">{one.name}{one.this ? ', this one' : `, last used ${day(one.last)}`}</span>
+          <span class="grow">{one.name}{one.this ? ', this browser' : `, last used ${day(one.last)}`}</span>
           {#if !one.this}
             <button
               class="btn btn-sm"
@@ -118,7 +118,7 @@
     </div>
     {#if account.letters}
       <p class="mt-6 max-w-prose text-sm text-secondary">
-        No mail server is set. Letters lie in <code class="wrap-anywhere">{account.letters}</code>.
+        No mail server is set. Emails are kept in <code class="wrap-anywhere">{account.letters}</code>.
       </p>
     {/if}
   {:else}

@@ -26,8 +26,8 @@
 </script>
 
 <p class="max-w-prose">
-  Your name goes from everything you did. A workroom that only you own is set aside, and deleted after thirty
-  days.
+  Your name is taken off everything you did. A workroom that only you own is set aside, and deleted after
+  thirty days.
 </p>
 <p class="mt-2">First save what you want to keep:</p>
 <ul class="ml-5 list-disc">

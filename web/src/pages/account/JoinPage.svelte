@@ -50,7 +50,7 @@
     </p>
     {#if asked.data.kind === 'account'}
       <p class="mt-5">
-        <button class="btn btn-lg btn-primary" onclick={accept}>Come in as {asked.data.name}</button>
+        <button class="btn btn-lg btn-primary" onclick={accept}>Join as {asked.data.name}</button>
       </p>
     {:else}
       <NewAccount invitation={token} name={data.name} button="Make my account" made={arrived} />

@@ -45,7 +45,7 @@
         {offer.figures.slice(0, 3)}
         {offer.figures.slice(3)}
       </p>
-      <p class="mt-1 text-secondary">Good for {left} s more, once.</p>
+      <p class="mt-1 text-secondary">Works once, for {left} more seconds.</p>
     </div>
   </div>
 {:else}

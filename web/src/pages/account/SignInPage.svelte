@@ -45,12 +45,9 @@
 <Frame title={forgotten ? 'A new password' : 'Sign in'} {failed}>
   {#if sent}
     <p role="status" class="mt-4">
-      A letter is on its way to {email}, if there is an account with it. Open the address in it within an
-      hour.
+      If there is an account for {email}, an email is on its way. Open its link within an hour.
     </p>
-    <p class="mt-2 text-secondary">
-      Where no mail server is set, whoever keeps this server finds the letter.
-    </p>
+    <p class="mt-2 text-secondary">If none comes, ask the person who runs this server.</p>
     <p class="mt-4">
       <button class="btn" onclick={() => (sent = forgotten = false)}>Back to signing in</button>
     </p>
@@ -65,7 +62,7 @@
         inputmode="email"
       />
       <p class="mt-5 flex flex-wrap gap-3">
-        <button class="btn btn-lg btn-primary">Send me a letter</button>
+        <button class="btn btn-lg btn-primary">Send me an email</button>
         <button type="button" class="btn btn-ghost btn-lg" onclick={() => (forgotten = false)}>Back</button>
       </p>
     </form>

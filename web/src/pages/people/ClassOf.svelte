@@ -44,7 +44,7 @@
   <div class="mt-2 overflow-x-auto">
     <table class="table" data-class>
       <thead>
-        <tr><th>Pupil</th><th>Buttonholes</th><th>Tested</th><th>Finished</th><th>Last at work</th></tr>
+        <tr><th>Pupil</th><th>Buttonholes</th><th>Tested</th><th>Finished</th><th>Last here</th></tr>
       </thead>
       <tbody>
         {#each pupils as pupil (pupil.slug)}
@@ -78,6 +78,6 @@
   </form>
 </Fold>
 {#each given as one (one.address)}<Handed
-    title="For {one.pupil}: good once, for a week"
+    title="For {one.pupil}: works once, within a week"
     address={one.address}
   />{/each}

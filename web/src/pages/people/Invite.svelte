@@ -44,7 +44,7 @@
 <p class="mt-1 text-sm text-secondary">{ROLES[role].says}</p>
 {#if handed}
   <Handed
-    title={handed.name ? `For ${handed.name}: good once, for a week` : 'Good once, for a week'}
+    title={handed.name ? `For ${handed.name}: works once, within a week` : 'Works once, within a week'}
     address={handed.address}
   />
 {/if}

@@ -79,8 +79,8 @@
     </main>
   </div>
 {:else}
-  <Frame title={missing ? 'This link does not hold' : 'A plan to read'}>
-    {#if missing}<p class="mt-4">It was ended, or it is not whole. Ask for a new one.</p>
+  <Frame title={missing ? 'This link no longer works' : 'A plan to read'}>
+    {#if missing}<p class="mt-4">It was ended, or part of it is missing. Ask for a new link.</p>
     {:else}<p class="mt-4" role="status">Loading the plan…</p>{/if}
   </Frame>
 {/if}
