@@ -5,6 +5,7 @@
 require "zlib"
 require_relative "world"
 require_relative "browser"
+require_relative "crowd_bench"
 require_relative "http_bench"
 require_relative "pages_bench"
 require_relative "random_runs"
@@ -47,7 +48,7 @@ module NimbleEyelet
       include PagesBench
       include SwatchBookBench
 
-      PARTS = %i[schools solver family growth paths sessions taught swatch_book over_http parts import first_visit
+      PARTS = %i[schools solver family growth paths sessions taught swatch_book over_http crowd parts import first_visit
                  frames key_to_run lighthouse].freeze
 
       # @param only [Array<String>] names of PARTS; all of them where none is named
@@ -67,6 +68,7 @@ module NimbleEyelet
       private
 
       def sessions(world) = SessionBench.run(world)
+      def crowd(world) = CrowdBench.run(world)
       def taught = TaughtBench.run
       def closures(world) = Store::Closures.new(Store::Workrooms.new(world.db).find("marsh-walk"))
 
