@@ -77,8 +77,8 @@ secret: access.key("passwords")).create(PASSWORD)
 
       def serve
         @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
-        around = { "DATABASE_URL" => @db.uri, "PORT" => @port.to_s, "WEB_CONCURRENCY" => PROCESSES.to_s, "TRUST_PROXY" => "on",
-                   "NIMBLE_EYELET_SECRET" => Household::SECRET, "NIMBLE_EYELET_CALIPER" => "none" }
+        around = { "DATABASE_URL" => @db.uri, "PORT" => @port.to_s, "WEB_CONCURRENCY" => PROCESSES.to_s,
+                   "TRUST_PROXY" => "on", "NIMBLE_EYELET_SECRET" => Household::SECRET, "NIMBLE_EYELET_CALIPER" => "none" }
         io = IO.popen(around, [RbConfig.ruby, "--yjit", START], err: File::NULL)
         io.each_line { |line| break if line.include?("http://") }
         Thread.new { drained(io) }
@@ -104,8 +104,8 @@ secret: access.key("passwords")).create(PASSWORD)
 
       def ask(guest, verb, path, body = nil)
         address = "198.51.#{guest.slug[/\d+/].to_i}.#{guest.number + 1}"
-        sent = { "X-Nimble-Eyelet" => "1", "Cookie" => guest.cookie, "X-Forwarded-For" => address, "Accept-Encoding" => "gzip",
-                 "If-Match" => guest.version && "\"#{guest.version}\"", "Content-Type" => body && "application/json" }.compact
+        sent = { "X-Nimble-Eyelet" => "1", "Cookie" => guest.cookie, "X-Forwarded-For" => address,
+                 "Accept-Encoding" => "gzip", "If-Match" => guest.version && "\"#{guest.version}\"", "Content-Type" => body && "application/json" }.compact
         request = verb.new(path, sent)
         request.body = body && JSON.generate(body)
         Net::HTTP.start("127.0.0.1", @port) { |http| http.request(request) }
