@@ -22,6 +22,8 @@ module NimbleEyelet
       # Seconds after which a quiet line is told that it is still there, and before the database is tried again.
       BEAT = 15
       AGAIN = 1
+      # A line ends by itself after so long, and is opened again: whoever may not hear any more does not. Seconds
+      LASTS = 600
       # Screens that one process tells; more of them ask by themselves.
       MOST = 1000
 
@@ -38,7 +40,7 @@ module NimbleEyelet
       # @param socket [IO] that nobody else reads or writes any more
       # @param workroom [Integer]
       def add(socket, workroom)
-        @lock.synchronize { @listeners[socket] = workroom }
+        @lock.synchronize { @listeners[socket] = [workroom, now] }
         send_to(socket, ": here\nretry: 1000\n\n")
         hear
       end
@@ -75,11 +77,17 @@ module NimbleEyelet
 
       def told(said)
         change = JSON.parse(said)
-        here = @lock.synchronize { @listeners.select { |_, workroom| workroom == change["workroom"] }.keys }
+        here = @lock.synchronize { @listeners.select { |_, (workroom, _)| workroom == change["workroom"] }.keys }
         here.each { |socket| send_to(socket, "event: change\ndata: #{JSON.generate(change.except('workroom'))}\n\n") }
       end
 
-      def beat = tell_all(": \n\n")
+      def beat
+        old = @lock.synchronize { @listeners.select { |_, (_, since)| now - since > LASTS }.keys }
+        old.each { |socket| drop(socket) }
+        tell_all(": \n\n")
+      end
+
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       def tell_all(text) = @lock.synchronize { @listeners.keys }.each { |socket| send_to(socket, text) }
 
       # Whoever does not read, or is gone, is let go.

@@ -66,8 +66,9 @@ module NimbleEyelet
       set :static, false
       # What is refused is answered; what goes wrong is noted once, by Failures.
       set :dump_errors, false
-      # Said by our own headers, which forbid frames altogether.
-      set :protection, except: :frame_options
+      # Frames are forbidden by our own headers, and Guards::Writes looks at origins: it knows the names of a proxy, for
+      # which this one would throw the session away.
+      set :protection, except: %i[frame_options http_origin]
       # Behind a proxy the browser knows its address better than we do.
       set :absolute_redirects, false
       # Hosts are looked at before anything else, see guarded.

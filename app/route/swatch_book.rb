@@ -64,7 +64,7 @@ module NimbleEyelet
 
         def date(text)
           text.to_s.empty? ? nil : Date.iso8601(text)
-        rescue Date::Error
+        rescue ArgumentError # a date that is none, or far too long for one
           raise Refusal.field("swatches.from", text.to_s[0, 40], "Write a date such as 2026-03-14.")
         end
 

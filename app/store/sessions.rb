@@ -94,8 +94,8 @@ module NimbleEyelet
         end
         find(id)
       rescue Sequel::UniqueConstraintViolation
-        raise Refusal.field("session.closures", ids.join(", "),
-                            "A session on this machine goes on already: go on with that one, or add this closure to it.")
+        raise Refusal.field("session.closures", ids.join(", "), "#{whose(ids)} on this machine goes on already: " \
+                                                                "go on with that one, or add these buttonholes to it.")
       end
 
       # @param id [Integer]
@@ -136,6 +136,13 @@ module NimbleEyelet
       end
 
       private
+
+      # @return [String] the session that is in the way, with the name of whoever began it where people sign in
+      def whose(ids)
+        machine = @scope[:closures].where(id: ids).select(:machine_id)
+        name = @scope[:sittings].where(machine_id: machine, ended_at: nil).join(:accounts, id: :account_id).get(:name)
+        name ? "A session of #{name}" : "A session"
+      end
 
       def of_one_machine(ids, machine = nil)
         raise Refusal.field("session.closures", "", "Choose one to #{MOST} closures.") unless ids.uniq.size.between?(1, MOST)

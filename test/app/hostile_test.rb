@@ -118,6 +118,11 @@ class HostileTest < AppTest
 
       assert_answered "stash?#{query}"
     end
+    ["from=#{'1' * 200}", "to=2026-02-30", "before=#{'x' * 200}", "machine=#{'9' * 40}"].each do |query|
+      custom_request("GET", "/api/swatches?#{query}", {}, HEADERS)
+
+      assert_answered "swatches?#{query[0, 20]}", refused: true
+    end
     custom_request("GET", "/api/closures/1/strip.pdf?paper=bedsheet", {}, HEADERS)
 
     assert_answered "paper", refused: true

@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../browser_helper"
+require_relative "../support/household"
 require_relative "../support/proxy"
 
 # Behind a proxy with a name of its own, over plain http: what is typed and what happened is saved.
 class ProxyTest < BrowserTest
+  include Support::Household
+
   # The browser is told where that name lies.
   NAME = "sewing.test"
 
@@ -39,8 +42,36 @@ class ProxyTest < BrowserTest
     assert_equal "21 mm", closure["plan"]["button.diameter"]["text"]
   end
 
-  def served_as(origin)
-    app = world.app(origins: Http::Origins.of(origin))
+  # People sign in through it as they do without one, and who asked is who the proxy says.
+  def test_people_sign_in_through_a_proxy
+    proxy = Support::Proxy.new(keeps_host: false)
+    Support::Visitor.new(own_app).then do |own|
+      own.call(:post, "/api/account/create", account(:ana))
+    end
+    address = "http://#{NAME}:#{proxy.port}"
+    server = served_as(address, access: access(proxied: true, address: address))
+    proxy.to = server.add_tcp_listener("127.0.0.1", 0).addr[1]
+    server.run
+    Capybara.app_host = address
+    visit "/w/marsh-walk/closures/#{SMOCK}/button"
+    find("[data-path=email]").set(email(:ana))
+    find("[data-path=password]").set(Support::Visitor::PASSWORD)
+    click_button "Sign in"
+
+    assert_selector "input[data-path='button.diameter']"
+    type "button.diameter", "19"
+
+    assert_saved
+    assert_equal "Ana",
+                 by = db[:revisions].where(closure_id: SMOCK).reverse(:number).get(:account_id)
+
+    assert_equal "Ana", db[:accounts].where(id: by).get(:name)
+    leave
+    [proxy, server].each { |one| one.stop(true) }
+  end
+
+  def served_as(origin, **more)
+    app = world.app(origins: Http::Origins.of(origin), **more)
     Puma::Server.new(app, nil, { min_threads: 1, max_threads: 6, log_writer: Puma::LogWriter.null })
   end
 end

@@ -48,6 +48,8 @@ module NimbleEyelet
         given = asked.transform_keys { |name| name.delete_prefix("HTTP_").tr("_", "-").downcase }
         given["content-type"] = env["CONTENT_TYPE"] if env["CONTENT_TYPE"]
         given["host"] = "127.0.0.1:#{@to}" unless @keeps_host
+        given["x-forwarded-for"] = env["REMOTE_ADDR"]
+        given["x-forwarded-proto"] = "http"
         given.except(*HOP)
       end
     end

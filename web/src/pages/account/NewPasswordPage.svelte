@@ -28,7 +28,7 @@
   {:else}
     <form onsubmit={change}>
       <Typed
-        whose={''}
+        whose=""
         label="New password"
         path="password"
         bind:value={password}

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What a machine is like, asked as its owner can answer it: by looking at it and sewing a hole.
   import { tick, untrack } from 'svelte';
+  import { sessionsOpen } from '../../api/under_way';
   import { workroom } from '../../api/workroom.svelte';
   import { go, route } from '../../router';
   import { announce } from '../../ui/announce.svelte';
@@ -62,6 +63,14 @@
     window.scrollTo({ top: 0 });
   }
 
+  const sessions = sessionsOpen();
+  /** Somebody else at it just now. */
+  let sewing = $derived(
+    (sessions.data ?? []).find(
+      (one) => one.machine_id === Number(id) && one.by && one.by !== workroom.data?.you.name,
+    ),
+  );
+
   /** What is refused is shown where it was typed. */
   async function add(): Promise<void> {
     const machine = await profile.save();
@@ -99,6 +108,7 @@
         <button class="btn btn-xs" onclick={() => profile.drop()}>Drop my changes</button>
       {/if}
     </div>
+    {#if sewing}<p class="mt-1 text-secondary" data-in-use>{sewing.by} is sewing on it.</p>{/if}
     <nav class="mt-4 flex flex-wrap gap-x-8 border-b border-base-300" aria-label="Parts of this page">
       {#each parts as part, index (part.key)}
         <button
