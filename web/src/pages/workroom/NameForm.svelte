@@ -16,7 +16,7 @@
 <Rename
   name={workroom.data?.name ?? 'The workroom'}
   label="Name of the workroom"
-  disabled={!workroom.data}
+  disabled={!workroom.data || !workroom.may('plan')}
   {save}
 />
 {#if workroom.data?.sample}
