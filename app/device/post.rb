@@ -71,11 +71,12 @@ module NimbleEyelet
         letter.deliver!
       end
 
-      # Readable to its owner only: there is a way in, in it.
+      # Readable to its owner only: there is a way in, in it. Nobody finds half a letter.
       def put_down(letter)
         FileUtils.mkdir_p(@folder, mode: 0o700)
         file = File.join(@folder, "#{Time.now.utc.strftime('%Y%m%dT%H%M%S')}-#{SecureRandom.hex(3)}.eml")
-        File.write(file, letter.to_s, perm: 0o600)
+        File.write("#{file}.unfinished", letter.to_s, perm: 0o600)
+        File.rename("#{file}.unfinished", file)
       end
     end
   end

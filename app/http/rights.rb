@@ -80,7 +80,8 @@ module NimbleEyelet
 
       def call(env)
         path = env["PATH_INFO"]
-        return @app.call(env) unless path.start_with?("/api/")
+        # Pages are for everybody, and where an older address leads to would tell what there is.
+        return @db.as(@unknown.who) { @app.call(env) } unless path.start_with?("/api/")
         return print_shared(env, *path.match(SHARED).captures) if path.match?(SHARED)
 
         person = env[PERSON] ||= @unknown
@@ -89,7 +90,7 @@ module NimbleEyelet
         enter(env, person, path)
       end
 
-      SIGN_IN = "Sign in first. What you typed is kept."
+      SIGN_IN = "Sign in first. What you typed stays here."
       NOT_HERE = "There is no such thing here, or not any more."
       LOOKING = "You are looking on in this workroom. Its owner can let you sew with them."
       TABLET = "This device may sew and look. Do this where you signed in with your password."

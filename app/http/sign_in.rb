@@ -31,7 +31,7 @@ module NimbleEyelet
 
       WRONG = "Email and password do not match. After many tries, wait an hour or ask for a new password."
       PASSKEY_WRONG = "This passkey opens no account here. Sign in with your password."
-      NOT_INVITED = "This invitation was used, or it has run out. Ask for a new one."
+      NOT_INVITED = "You need a new invitation: ask for one."
 
       # @param db [Sequel::Database]
       # @param access [Access]
@@ -78,7 +78,9 @@ module NimbleEyelet
       def self.signed_in(rodauth, accounts)
         session = rodauth.session[rodauth.session_id_session_key]
         found = session && accounts.signed_in(rodauth.session_value.to_i, rodauth.compute_hmac(session))
-        rodauth.clear_session unless found
+        # Rodauth believes what is in it. Elsewhere it stays: what was asked before somebody signed in again, and is
+        # answered after, would take the new one away.
+        rodauth.clear_session if found.nil? && rodauth.request.post? && rodauth.request.path_info.start_with?(PREFIX)
         found
       end
       private_class_method :person, :signed_in

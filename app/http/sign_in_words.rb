@@ -16,7 +16,7 @@ module NimbleEyelet
       NOT_YOURS = "This is not your password."
       NO_EMAIL = "Type an email address, such as ana@marsh.example."
       ALREADY = "There is an account with this email already. Sign in with it instead."
-      NO_LONGER = "This link was used, or its hour is over. Ask for a new one."
+      NO_LONGER = "This link no longer works. Ask for a new one."
       SUBJECT = "A new password for Nimble Eyelet"
       LETTER = <<~TEXT
         Somebody asked for a new password for your account at Nimble Eyelet.

@@ -91,7 +91,7 @@ module NimbleEyelet
         found = request.env["rack.attack.match_data"]
         left = found[:period] - (found[:epoch_time] % found[:period])
         minutes = (left / 60.0).ceil
-        status, headers, body = Problem.new(429, "That was tried too often. Try again in #{minutes == 1 ? 'a minute' : "#{minutes} minutes"}.").render
+        status, headers, body = Problem.new(429, "Too many tries. Try again in #{minutes == 1 ? 'a minute' : "#{minutes} minutes"}.").render
         [status, headers.merge("retry-after" => left.to_s), body]
       end
       GATE.cache.store = Counts.new

@@ -31,7 +31,10 @@ module NimbleEyelet
       end
 
       def self.all(app)
-        app.get("/api/workrooms") { json(View::WorkroomsView.of(workrooms.all, workrooms.put_away_ones, View::PeopleView.you(person, nil))) }
+        app.get("/api/workrooms") do
+          json(View::WorkroomsView.of(workrooms.all, workrooms.put_away_ones, View::PeopleView.you(person, nil),
+                                      person.device? ? [] : workrooms.owned))
+        end
         app.post("/api/workrooms") do
           show_workroom(workrooms.begin(**WorkroomFields.read({ "name" => "" }.merge(body_hash))), status: 201)
         end

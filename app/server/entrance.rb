@@ -98,7 +98,7 @@ module NimbleEyelet
         return kept_secret if said.empty?
         return said if said.size >= Http::Access::SHORTEST
 
-        raise ArgumentError, "NIMBLE_EYELET_SECRET has at least #{Http::Access::SHORTEST} characters, the same for every server of one database."
+        raise ArgumentError, "NIMBLE_EYELET_SECRET is too short: make it #{Http::Access::SHORTEST} letters."
       end
 
       def kept_secret

@@ -48,7 +48,7 @@ module NimbleEyelet
       # @return [void]
       def ask
         faults = make(name: answer("Your name: "), email: answer("Your email: "), password: secret("A password: "))
-        return @output.puts("Your account is made.") if faults.empty?
+        return @output.puts("You have an account now.") if faults.empty?
 
         faults.each { |fault| @output.puts fault }
         raise None, "No account was made." unless @input.tty?

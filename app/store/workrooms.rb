@@ -28,6 +28,12 @@ module NimbleEyelet
       # @return [Array<Workroom>] those not put away, people's own first
       def all = rows.order(:sample, :name, :id).map { |row| Workroom.new(@db, row, now: @now) }
 
+      # @return [Array<Integer>, nil] ids of those that the account owns; nil where nobody signs in, and all are
+      #   one's own
+      def owned
+        @account && @db[:members].where(account_id: @account, role: "owner").select_map(:workroom_id)
+      end
+
       # @param slug [String]
       # @return [Workroom]
       # @raise [Missing]

@@ -8,9 +8,9 @@ module NimbleEyelet
   module View
     module PeopleView
       # What happened with an account, as its owner reads it.
-      HAPPENED = { "login" => "Signed in", "login_failure" => "A wrong password was typed", "logout" => "Signed out",
+      HAPPENED = { "login" => "Signed in", "login_failure" => "Wrong password", "logout" => "Signed out",
                    "create_account" => "Account made", "change_password" => "Password changed",
-                   "reset_password_request" => "A new password was asked for", "reset_password" => "A new password was chosen",
+                   "reset_password_request" => "New password asked for", "reset_password" => "New password",
                    "webauthn_setup" => "Passkey added", "webauthn_remove" => "Passkey deleted",
                    "load_memory" => "Signed in again by itself", "account_lockout" => "Locked for an hour after many wrong passwords",
                    "device" => "Device paired", "device_ended" => "Device ended" }.freeze

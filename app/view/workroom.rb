@@ -63,13 +63,15 @@ module NimbleEyelet
       # @param all [Array<Store::Workroom>]
       # @param put_away [Array<Store::Workroom>]
       # @param you [Hash] whoever asks
+      # @param owned [Array<Integer>, nil] ids of those that are theirs; nil for all
       # @return [Hash]
-      def self.of(all, put_away, you)
-        { you: you, workrooms: all.map { |one| short(one) }, put_away: put_away.map { |one| short(one) } }
+      def self.of(all, put_away, you, owned)
+        { you: you, workrooms: all.map { |one| short(one, owned) }, put_away: put_away.map { |one| short(one, owned) } }
       end
 
-      def self.short(workroom)
-        { slug: workroom.slug, name: workroom.name, sample: workroom.sample?, revision: workroom.revision }
+      def self.short(workroom, owned)
+        { slug: workroom.slug, name: workroom.name, sample: workroom.sample?, revision: workroom.revision,
+          own: owned.nil? || owned.include?(workroom.id) }
       end
       private_class_method :short
     end

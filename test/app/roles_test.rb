@@ -128,6 +128,18 @@ class RolesTest < AppTest
     assert_equal(before, before.keys.to_h { |table| [table, db[table].where(workroom_id: 1).count] })
   end
 
+  # Where an older address leads to tells what there is: to those only who may see it.
+  def test_older_addresses_tell_a_stranger_nothing
+    people = household
+    { nobody: ["/closures/1/button", 404], di: ["/api/closures/1", 404],
+bo: ["/api/closures/1", 308] }.each do |name, (path, status)|
+      people.fetch(name).call(:get, path)
+
+      assert_equal status, people.fetch(name).status, name
+      refute_match(/marsh-walk/, people.fetch(name).answer["location"].to_s) unless status == 308
+    end
+  end
+
   # The second lock: with no scope at all nothing of another workroom is read, changed or put there.
   def test_without_a_scope_the_database_holds_back_what_is_not_theirs
     people = household

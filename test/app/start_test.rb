@@ -109,7 +109,7 @@ class StartTest < AppTest
       io.read
     end
 
-    assert_includes made, "Your account is made."
+    assert_includes made, "You have an account now."
     shared = start("--share", HOST: "127.0.0.2")
     Timeout.timeout(PATIENCE) { shared.each_line { |line| break if line.include?("https://127.0.0.2:#{@port}") } }
     fingerprint = Timeout.timeout(PATIENCE) { shared.each_line.find { |line| line.match?(/\A(\h\h:){31}\h\h\Z/) } }

@@ -7,7 +7,7 @@
   import TourCard from './help/TourCard.svelte';
   import DryBanner from './session/DryBanner.svelte';
   import { drying } from './session/drying.svelte';
-  import SignInBar from './ui/SignInBar.svelte';
+  import SignInBar from './pages/SignInBar.svelte';
   import Announcer from './ui/Announcer.svelte';
   import { mayChange } from './version.svelte';
 

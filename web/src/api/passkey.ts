@@ -44,7 +44,7 @@ function assertion(response: AuthenticatorAssertionResponse): Json {
 }
 
 /** Somebody thought better of it, or the device has none. */
-export const NONE = 'No passkey was used. Try again, or use your password.';
+export const NONE = 'Your browser found no passkey. Try again, or use your password.';
 
 /** Adds one to the account that is signed in. @returns nothing where the browser made none */
 export async function add(password: string): Promise<Answer<unknown> | undefined> {

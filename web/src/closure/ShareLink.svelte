@@ -47,5 +47,5 @@
     </li>
   {/each}
 </ul>
-{#if address}<Handed title="Copy it now: it is shown once" {address} />{/if}
+{#if address}<Handed title="Copy it now: you see it only once" {address} />{/if}
 <p class="mt-3"><button class="btn" onclick={share}>Make a link</button></p>

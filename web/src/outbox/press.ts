@@ -42,6 +42,18 @@ const FACTS = 256;
 /** Which of this browser's facts one is. */
 export const numberOf = (press: Press, index: number): number => press.n * FACTS + index;
 
+/** Facts of presses as they are told, but for when they are sent. */
+export const entriesOf = (presses: Press[]): (Omit<EntryTyped, 'sent_at' | 'id'> & { id: string })[] =>
+  presses.flatMap((press) =>
+    press.facts.map(({ id, fact }, index) => ({
+      ...fact,
+      id,
+      n: numberOf(press, index),
+      press: press.id,
+      happened_at: press.at,
+    })),
+  );
+
 /** Ids of facts that a press takes back. */
 export const takesBack = (press: NewPress): string[] => press.facts.flatMap(({ fact }) => fact.about ?? []);
 

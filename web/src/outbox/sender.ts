@@ -3,7 +3,7 @@
 import { ask } from '../api/ask';
 import { client } from '../api/client';
 import { meaning, type Meaning } from './policy';
-import { numberOf, waits, type Press } from './press';
+import { entriesOf, waits, type Press } from './press';
 import type { OutboxStore } from './store';
 
 /** So many facts go in one list: well below what a body may be long. */
@@ -58,16 +58,7 @@ export class Sender {
 
   private async tell(list: Press[]): Promise<Meaning> {
     const sent_at = new Date(this.clock()).toISOString();
-    const entries = list.flatMap((press) =>
-      press.facts.map(({ id, fact }, index) => ({
-        ...fact,
-        id,
-        n: numberOf(press, index),
-        press: press.id,
-        happened_at: press.at,
-        sent_at,
-      })),
-    );
+    const entries = entriesOf(list).map((entry) => ({ ...entry, sent_at }));
     const params = { path: { slug: this.slug }, header: { 'X-Device': await this.store.device() } };
     const answer = await ask(client.POST('/api/workrooms/{slug}/journal', { params, body: { entries } }));
     return meaning(

@@ -9,7 +9,7 @@
       await navigator.clipboard.writeText(address);
       announce('Copied.');
     } catch {
-      announce('Select the address and copy it yourself.');
+      announce('Select it and copy it yourself.');
     }
   }
 </script>

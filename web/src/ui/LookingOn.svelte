@@ -9,7 +9,7 @@
   let you = $derived(workroom.data?.you);
   let says = $derived(
     you?.role === 'looks_on'
-      ? 'You are looking on. Nothing you change is saved.'
+      ? 'You are looking on: you can change nothing here.'
       : you?.kind === 'device'
         ? device
         : '',

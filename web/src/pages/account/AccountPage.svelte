@@ -57,7 +57,7 @@
   {#if account?.kind === 'own'}
     <FirstAccount {account} made={() => void asked.refetch()} />
   {:else if account?.kind === 'device'}
-    <h1 class="text-4xl font-semibold">This device is paired</h1>
+    <h1 class="text-4xl font-semibold">A paired device</h1>
     <p class="mt-2 max-w-prose">
       {account.name} paired it. It sews, logs tests and takes photos; it deletes nothing and changes no plan.
     </p>
@@ -118,7 +118,7 @@
     </div>
     {#if account.letters}
       <p class="mt-6 max-w-prose text-sm text-secondary">
-        No mail server is set. Emails are kept in <code class="wrap-anywhere">{account.letters}</code>.
+        Without a mail server, find emails in <code class="wrap-anywhere">{account.letters}</code>.
       </p>
     {/if}
   {:else}

@@ -20,14 +20,14 @@
     done = answer.kind === 'data';
     if (!done) return;
     password = fresh = '';
-    announce('Your new password is saved.');
+    announce('You have a new password.');
     changed();
   }
 </script>
 
 <form class="max-w-md" onsubmit={change}>
   {#if failed}<p role="alert" class="font-semibold text-error">{failed}</p>{/if}
-  {#if done}<p role="status">Your new password is saved. Every other browser is signed out.</p>{/if}
+  {#if done}<p role="status">You have a new password. Sign in again on your other browsers.</p>{/if}
   <Typed
     whose={email}
     label="Your password now"

@@ -25,10 +25,7 @@
   }
 </script>
 
-<p class="max-w-prose">
-  Your name is taken off everything you did. A workroom that only you own is set aside, and deleted after
-  thirty days.
-</p>
+<p class="max-w-prose">Others no longer see your name. Your own workrooms stay for thirty more days.</p>
 <p class="mt-2">First save what you want to keep:</p>
 <ul class="ml-5 list-disc">
   {#each rooms.data?.workrooms ?? [] as room (room.slug)}

@@ -8,11 +8,10 @@
 
 <h1 class="text-4xl font-semibold">Use it on other devices</h1>
 {#if account.any}
-  <p class="mt-3 max-w-prose">Your account is made. Stop the application and start it so:</p>
+  <p class="mt-3 max-w-prose">You have an account. Stop the application and start it like this:</p>
   <p class="mt-2"><code class="rounded bg-base-200 px-2 py-1 text-lg">bin/start --share</code></p>
   <p class="mt-3 max-w-prose">
-    It then says the address for your tablet and for others in your network. They sign in, or you pair a
-    device.
+    It then shows where your tablet and others find it. They sign in, or you pair a device.
   </p>
   <p class="mt-3 max-w-prose text-secondary">
     As you started it now, only this computer reaches it, and nobody signs in.

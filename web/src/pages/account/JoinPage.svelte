@@ -43,7 +43,7 @@
 
 <Frame title={data?.workroom ?? (missing ? 'Invitation' : 'Nimble Eyelet')} {failed}>
   {#if missing}
-    <p class="mt-4">This invitation was used, or it has run out. Ask for a new one.</p>
+    <p class="mt-4">You need a new invitation: ask for one.</p>
   {:else if data && asked.data}
     <p class="mt-3 text-lg" data-invited>
       {data.by ?? 'Somebody'} invites you: you {ROLES[data.role].you}.

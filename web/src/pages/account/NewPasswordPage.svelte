@@ -23,7 +23,7 @@
 
 <Frame title="A new password" {failed}>
   {#if done}
-    <p role="status" class="mt-4">Your new password is saved. Every other browser is signed out.</p>
+    <p role="status" class="mt-4">You have a new password. Sign in again on your other browsers.</p>
     <p class="mt-4"><a class="btn btn-lg btn-primary" href="/sign-in">Sign in</a></p>
   {:else}
     <form onsubmit={change}>

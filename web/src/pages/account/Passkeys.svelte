@@ -59,5 +59,5 @@
 {:else if possible()}
   <button class="btn mt-3" onclick={() => (doing = {})}>Add a passkey</button>
 {:else}
-  <p class="text-secondary">This browser makes passkeys only at an address it trusts.</p>
+  <p class="text-secondary">This browser makes no passkeys here.</p>
 {/if}

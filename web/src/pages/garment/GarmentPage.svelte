@@ -106,7 +106,12 @@
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-6 lg:grid-cols-2 lg:grid-rows-[auto_1fr]">
       <section class="flex flex-col">
         {#key garment.id}
-          <Rename name={garment.name} label="Name of the garment" save={(name) => work.change({ name })} />
+          <Rename
+            name={garment.name}
+            label="Name of the garment"
+            disabled={!workroom.may('plan')}
+            save={(name) => work.change({ name })}
+          />
         {/key}
         <p class="wrap-anywhere text-secondary">{fabrics}</p>
         {#if shown}
@@ -163,11 +168,11 @@
           >
           <a class="btn" href={workroom.file(`/garments/${garment.id}/file`)} download>Save to a file</a>
           {#if shares}<button class="btn" onclick={share}>Share</button>{/if}
-          {#if !garment.archived}
+          {#if !garment.archived && workroom.may('plan')}
             <button class="btn btn-ghost" onclick={() => archive(true)}>Archive</button>
           {/if}
         </p>
-        {#if garment.closures.length > 0 && !garment.template}
+        {#if garment.closures.length > 0 && !garment.template && workroom.may('plan')}
           {#key garment.id}
             <div class="mt-2">
               <Fold name="copy-garment" title="Copy for another size or fabric"

@@ -60,12 +60,12 @@
     >
   </div>
   {#if !on.finished && closure.done > 0}<p class="mt-1 wrap-anywhere text-secondary">Next: {on.next}</p>{/if}
-  <p class="mt-1 flex flex-wrap gap-2">
-    <button class="btn btn-ghost btn-sm" aria-label="Copy, mirrored: {closure.name}" onclick={mirror}
-      >Copy, mirrored</button
-    >
-    <button class="btn text-secondary btn-ghost btn-sm" aria-label="Delete {closure.name}" onclick={remove}
-      >Delete</button
-    >
-  </p>
+  {#if workroom.may('plan')}<p class="mt-1 flex flex-wrap gap-2">
+      <button class="btn btn-ghost btn-sm" aria-label="Copy, mirrored: {closure.name}" onclick={mirror}
+        >Copy, mirrored</button
+      >
+      <button class="btn text-secondary btn-ghost btn-sm" aria-label="Delete {closure.name}" onclick={remove}
+        >Delete</button
+      >
+    </p>{/if}
 </li>

@@ -66,7 +66,7 @@
 {/if}
 <Fold name="class" title="Give pupils a copy of this workroom">
   <p class="max-w-prose">
-    Each gets the same machines, shelves and plans, and nothing that was sewn. You look on.
+    Each gets the same machines, shelves and plans, without your tests and sewing. You look on.
   </p>
   {#if failed}<p role="alert" class="mt-2 font-semibold text-error">{failed}</p>{/if}
   <form onsubmit={give}>

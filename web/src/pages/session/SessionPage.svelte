@@ -13,6 +13,7 @@
   import Closures from './Closures.svelte';
   import Costs from './Costs.svelte';
   import Forecast from './Forecast.svelte';
+  import Beside from '../../ui/Beside.svelte';
   import Fold from '../../ui/Fold.svelte';
   import InCalendar from './InCalendar.svelte';
   import { movable, moved, wishOf } from './order';
@@ -27,7 +28,7 @@
 
   onMount(() => {
     void work.open();
-    const stop = listen(params.slug, () => void work.refresh());
+    const stop = listen(params.slug, (change) => change.kind !== 'here' && void work.refresh());
     return () => {
       stop();
       work.leave();
@@ -69,7 +70,10 @@
 >
   {#if doc}
     {@const order = doc.order}
-    <h1 class="text-3xl font-semibold wrap-anywhere">At {doc.machine.name}</h1>
+    <div class="flex flex-wrap items-center gap-x-4">
+      <h1 class="text-3xl font-semibold wrap-anywhere">At {doc.machine.name}</h1>
+      <Beside place="session:{doc.id}" />
+    </div>
     {#if doc.ended_at}<p class="mt-1">This session is over.</p>{/if}
     {#if now}
       <p class="mt-3 font-serif text-3xl leading-tight font-semibold" data-answer>

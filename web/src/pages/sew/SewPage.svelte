@@ -35,11 +35,15 @@
       : undefined,
   );
 
+  /** Whatever was done elsewhere; who came and went changes nothing here. */
+  const follow = (): (() => void) =>
+    listen(params.slug, (change) => change.kind !== 'here' && void work.refresh());
+
   onMount(() => {
     void work.open();
     // Parts that are fetched later are fetched now: there may be no connection then.
     void import('../../ui/DialogBody.svelte');
-    const stops = [holdVersion(), awake.start(), listen(params.slug, () => void work.refresh())];
+    const stops = [holdVersion(), awake.start(), follow()];
     return () => {
       stops.forEach((stop) => stop());
       voice.hush();

@@ -80,7 +80,7 @@
   </div>
 {:else}
   <Frame title={missing ? 'This link no longer works' : 'A plan to read'}>
-    {#if missing}<p class="mt-4">It was ended, or part of it is missing. Ask for a new link.</p>
+    {#if missing}<p class="mt-4">Somebody ended it, or part of it is missing. Ask for a new link.</p>
     {:else}<p class="mt-4" role="status">Loading the plan…</p>{/if}
   </Frame>
 {/if}

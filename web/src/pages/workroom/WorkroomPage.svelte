@@ -14,6 +14,7 @@
   import StillToPutBack from './StillToPutBack.svelte';
   import Fold from '../../ui/Fold.svelte';
   import LookingOn from '../../ui/LookingOn.svelte';
+  import WaitedForm from './WaitedForm.svelte';
   import UnderWay from './UnderWay.svelte';
 
   const under = underWay();
@@ -72,6 +73,9 @@
         {#if workroom.may('plan')}
           <Fold name="begin-form" title="Fill in a form instead"><BeginForm /></Fold>
           <Fold name="take-in" title="Open a garment from a file"><TakeInForm /></Fold>
+          {#if workroom.data?.you.kind === 'account'}
+            <Fold name="waited" title="Open steps that a device kept"><WaitedForm /></Fold>
+          {/if}
         {/if}
       </div>
     </div>

@@ -73,17 +73,19 @@
                 class="text-secondary">the example: a wardrobe half sewn</span
               >{/if}</a
           >
-          <button
-            class="btn btn-ghost btn-sm"
-            aria-label="Set aside {room.name}"
-            onclick={() => putAway(room)}>Set aside</button
-          >
+          {#if room.own}
+            <button
+              class="btn btn-ghost btn-sm"
+              aria-label="Set aside {room.name}"
+              onclick={() => putAway(room)}>Set aside</button
+            >
+          {/if}
         </li>
       {/each}
     </ul>
     {#if all.data}
       <p class="mt-3 flex flex-wrap gap-3">
-        {#if !sample}
+        {#if !sample && all.data.you.kind !== 'device'}
           <button class="btn" onclick={async () => enter(await ask(client.POST('/api/workrooms/sample')))}
             >Try the example</button
           >
@@ -91,16 +93,18 @@
         <button class="btn" onclick={showAround}>Show me around</button>
       </p>
     {/if}
-    <form class="mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
-      <FormField
-        label="Name of your workroom"
-        path="workroom.name"
-        bind:value={name}
-        fault={faults['workroom.name'] ?? ''}
-        wide
-      />
-      <button class="btn btn-lg btn-primary">Start my own</button>
-    </form>
+    {#if all.data?.you.kind !== 'device'}
+      <form class="mt-6 flex flex-wrap items-end gap-3" onsubmit={begin}>
+        <FormField
+          label="Name of your workroom"
+          path="workroom.name"
+          bind:value={name}
+          fault={faults['workroom.name'] ?? ''}
+          wide
+        />
+        <button class="btn btn-lg btn-primary">Start my own</button>
+      </form>
+    {/if}
     {#if all.data && all.data.put_away.length > 0}
       <h2 class="mt-8 text-xl font-semibold">Set aside</h2>
       <p class="text-sm text-secondary">They are kept for thirty days.</p>
@@ -108,9 +112,11 @@
         {#each all.data.put_away as room (room.slug)}
           <li class="flex flex-wrap items-center gap-x-4 border-b border-dashed border-base-300 py-1.5">
             <span class="grow wrap-anywhere">{room.name}</span>
-            <button class="btn btn-sm" aria-label="Bring {room.name} back" onclick={() => takeBack(room)}
-              >Bring it back</button
-            >
+            {#if room.own}
+              <button class="btn btn-sm" aria-label="Bring {room.name} back" onclick={() => takeBack(room)}
+                >Bring it back</button
+              >
+            {/if}
           </li>
         {/each}
       </ul>
