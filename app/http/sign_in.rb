@@ -26,8 +26,6 @@ module NimbleEyelet
       DEVICE_COOKIE = "nimble_eyelet_device"
       SESSION_COOKIE = "nimble_eyelet_session"
       REMEMBER_COOKIE = "nimble_eyelet_stay"
-      # A tablet stays paired for so long after it was last used. Seconds
-      DEVICE_LASTS = Store::Accounts::LASTS
 
       WRONG = "Email and password do not match. After many tries, wait an hour or ask for a new password."
       PASSKEY_WRONG = "This passkey opens no account here. Sign in with your password."

@@ -57,11 +57,12 @@ module NimbleEyelet
       # Of one email address, wherever it is tried from.
       BY_EMAIL = [[:one_email, "/api/account/login", 10, 20 * MINUTE],
                   [:one_forgotten, "/api/account/reset-password-request", 3, 60 * MINUTE]].freeze
-      # Whoever tries words that open something, and anybody at all.
-      WORDS = [:words, %r{\A/api/(shared|invitations)/}, 120, MINUTE].freeze
-      ALL = [:all, 3000, MINUTE].freeze
-      # Six figures are guessed from many places at once, too.
-      EVERYWHERE = [:pairing_at_all, "/api/pairings/taken", 60, 5 * MINUTE].freeze
+      # Of whoever tries words that open something, of six figures from everywhere together, and of anybody at all.
+      WORDS = %r{\A/api/(shared|invitations)/}
+      WORDS_A_MINUTE = 120
+      FIGURES = "/api/pairings/taken"
+      FIGURES_IN_ALL = 60
+      ALL_A_MINUTE = 3000
 
       # @param request [Rack::Request]
       # @return [String, nil] what stands for the address that is tried
@@ -80,12 +81,15 @@ module NimbleEyelet
           Tries.email(request) if request.path == path && request.post?
         end
       end
-      name, where, most, seconds = WORDS
-      GATE.throttle(name, limit: most, period: seconds) { |request| request.ip if request.path.match?(where) }
-      name, where, most, seconds = EVERYWHERE
-      GATE.throttle(name, limit: most, period: seconds) { |request| "all" if request.path == where && request.post? }
-      name, most, seconds = ALL
-      GATE.throttle(name, limit: most, period: seconds) { |request| request.ip if request.path.start_with?("/api/") }
+      GATE.throttle(:words, limit: WORDS_A_MINUTE, period: MINUTE) do |request|
+        request.ip if request.path.match?(WORDS)
+      end
+      GATE.throttle(:figures_in_all, limit: FIGURES_IN_ALL, period: 5 * MINUTE) do |request|
+        "all" if request.path == FIGURES && request.post?
+      end
+      GATE.throttle(:all, limit: ALL_A_MINUTE, period: MINUTE) do |request|
+        request.ip if request.path.start_with?("/api/")
+      end
 
       GATE.throttled_responder = lambda do |request|
         found = request.env["rack.attack.match_data"]

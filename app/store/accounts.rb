@@ -79,7 +79,7 @@ module NimbleEyelet
       # @return [Boolean] whether it was the first
       def first(account)
         @db.as(Asking::ALL) do
-          next false if @db[:accounts].exclude(id: account).any?
+          next false if open.exclude(id: account).any?
 
           @db[:accounts].where(id: account).update(keeper: true)
           all = @db[:workrooms].select(:id, account, "owner")

@@ -27,8 +27,8 @@ module NimbleEyelet
          WHERE w.slug = :slug AND m.account_id = :account
       SQL
 
-      # What an invitation is for. name - String, of who invited; workroom - String, its name; role - String; account -
-      # Integer, of whoever is to be its owner
+      # What an invitation is for. workroom - String, its name; slug - String, its address; role - String; by - String,
+      # name of who invited; name - String, what they call whoever is invited
       Invitation = Value.of(:id, :workroom_id, :workroom, :slug, :role, :by, :name)
 
       # @return [String, nil] also in a workroom that was put away

@@ -133,6 +133,8 @@ class PeopleTest < AppTest
     people[:ana].call(:delete, "#{HOME}/closures/1/links/#{link}")
 
     ["", "/card.pdf"].each { |rest| assert_equal 404, visitor.tap { |one| one.call(:get, "/api/shared/#{token}#{rest}") }.status }
+    # Who guesses links is put off.
+    assert_includes Array.new(260) { visitor.tap { |one| one.call(:get, "/api/shared/#{'x' * 32}") }.status }, 429
     # Only what it comes to is kept.
     refute_includes db[:shared_plans].select_map(:digest), token
   end

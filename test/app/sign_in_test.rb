@@ -193,6 +193,15 @@ class SignInTest < AppTest
     assert_nil db[:accounts].where(Sequel.like(:email, "bo@%")).first
     refute_nil db[:workrooms].where(slug: "bo-s-own").get(:removed_at)
     refute_includes(people[:ana].call(:get, "#{HOME}/people")["people"].map { |one| one["name"] }, "Bo")
+    # When everybody has left, who comes next keeps the server.
+    %i[ana cy di].each { |name| people[name].call(:post, "/api/account/close-account", { password: NimbleEyelet::Support::Visitor::PASSWORD }) }
+    NimbleEyelet::Support::Visitor.new(own_app).call(:post, "/api/account/create", account(:ana))
+    people[:ana] = visitor.in_as(email(:ana))
+
+    assert people[:ana].call(:get, "/api/account")["keeper"]
+    people[:ana].call(:post, "#{HOME}/taken-back")
+
+    assert_equal "owner", people[:ana].call(:get, HOME).dig("you", "role")
     # The same email can come again.
     assert_equal 200, joined(people[:ana], :bo, "sews").status
   end
