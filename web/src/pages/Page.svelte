@@ -3,6 +3,8 @@
   import { onMount, type Snippet } from 'svelte';
   import { workroom } from '../api/workroom.svelte';
   import StillSet from '../session/StillSet.svelte';
+  import { route } from '../router';
+  import LookingOn from '../ui/LookingOn.svelte';
   import PageBar from './PageBar.svelte';
 
   let {
@@ -29,6 +31,9 @@
     tabindex="-1"
     class={['mx-auto px-4 py-5 outline-none', wide ? 'max-w-7xl' : 'max-w-4xl']}
   >
+    {#if (route.params as { slug?: string }).slug}<LookingOn
+        device="This device sews and tests. Plan where you signed in."
+      />{/if}
     {#if failed}<p role="alert" class="mb-3 border-l-4 border-warning pl-3">{failed}</p>{/if}
     {#if missing}
       <h1 class="text-2xl font-semibold">{missing}</h1>

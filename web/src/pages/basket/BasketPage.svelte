@@ -44,9 +44,11 @@
             >{item.kind}, deleted {day(item.removed_at)}, gone {day(item.until)}</span
           ></span
         >
-        <button class="btn btn-sm" aria-label="Put back {item.name}" onclick={() => takeOut(item)}
-          >Put back</button
-        >
+        {#if workroom.may('plan')}<button
+            class="btn btn-sm"
+            aria-label="Put back {item.name}"
+            onclick={() => takeOut(item)}>Put back</button
+          >{/if}
       </li>
     {:else}
       {#if basket.data}<li class="text-secondary">It is empty.</li>{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   // What somebody wants to remember of a garment. It is saved when the field is left; until then the browser keeps it.
+  import { workroom } from '../../api/workroom.svelte';
   import { onMount, untrack } from 'svelte';
   import type { GarmentWork } from './garment.svelte';
 
@@ -52,6 +53,7 @@
   class={['textarea w-full bg-base-100 text-base', fault && 'textarea-error']}
   rows="2"
   maxlength="4000"
+  readonly={!workroom.may('plan')}
   placeholder="What to remember next time"
   aria-invalid={fault ? 'true' : undefined}
   aria-describedby="{id}-state"

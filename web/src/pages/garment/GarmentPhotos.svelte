@@ -1,5 +1,6 @@
 <script lang="ts">
   // Photos of a garment: small ones that open large, one more, and one deleted that can be put back.
+  import { workroom } from '../../api/workroom.svelte';
   import { tick } from 'svelte';
   import type { GarmentWork } from './garment.svelte';
 
@@ -46,11 +47,11 @@
             class="h-28 w-28 border border-base-300 object-cover"
           />
         </a>
-        <button
-          class="btn btn-ghost btn-sm"
-          aria-label="Delete photo {index + 1}"
-          onclick={() => remove(photo.id)}>Delete</button
-        >
+        {#if workroom.may('plan')}<button
+            class="btn btn-ghost btn-sm"
+            aria-label="Delete photo {index + 1}"
+            onclick={() => remove(photo.id)}>Delete</button
+          >{/if}
       </li>
     {/each}
   </ul>
@@ -60,15 +61,17 @@
       <button bind:this={back} class="btn btn-sm" onclick={putBack}>Put it back</button>
     </p>
   {/if}
-  <label class="btn mt-2 btn-sm" for="{id}-file">{busy ? 'Taking it in…' : 'Add a photo'}</label>
-  <input
-    id="{id}-file"
-    type="file"
-    multiple
-    accept="image/jpeg,image/png,image/webp"
-    class="sr-only"
-    disabled={busy}
-    onchange={chosen}
-  />
+  {#if workroom.may('sew')}<label class="btn mt-2 btn-sm" for="{id}-file"
+      >{busy ? 'Taking it in…' : 'Add a photo'}</label
+    >
+    <input
+      id="{id}-file"
+      type="file"
+      multiple
+      accept="image/jpeg,image/png,image/webp"
+      class="sr-only"
+      disabled={busy}
+      onchange={chosen}
+    />{/if}
   {#if fault}<p role="alert" class="mt-1 text-sm font-semibold text-error">{fault}</p>{/if}
 </section>

@@ -124,30 +124,32 @@
       {/each}
     </nav>
     <div bind:this={body} tabindex="-1" class="outline-none">
-      {#if all || shown === 'kind'}
-        <div class="mt-4">
-          <FormField
-            label="What you call it"
-            path="machine.name"
-            bind:value={facts.name}
-            fault={profile.faults['machine.name'] ?? ''}
-            wide
-            changed={() => profile.changed()}
-          />
-        </div>
-        <MachineKind {profile} {catalogue} />
-      {/if}
-      {#if programmed && (all || shown === 'watched')}
-        <MachineWatched {profile} {catalogue} />
-        <Fold name="machine-programmes" title="Its other programmes">
-          <MachineProgrammes {profile} {catalogue} />
-        </Fold>
-      {/if}
-      {#if all || shown === 'dials'}
-        <MachineDials {profile} {catalogue} />
-        <MachineFeet {profile} {catalogue} />
-        {#if id}<MachineLearned {id} />{/if}
-      {/if}
+      <fieldset class="contents" disabled={!workroom.may('plan')}>
+        {#if all || shown === 'kind'}
+          <div class="mt-4">
+            <FormField
+              label="What you call it"
+              path="machine.name"
+              bind:value={facts.name}
+              fault={profile.faults['machine.name'] ?? ''}
+              wide
+              changed={() => profile.changed()}
+            />
+          </div>
+          <MachineKind {profile} {catalogue} />
+        {/if}
+        {#if programmed && (all || shown === 'watched')}
+          <MachineWatched {profile} {catalogue} />
+          <Fold name="machine-programmes" title="Its other programmes">
+            <MachineProgrammes {profile} {catalogue} />
+          </Fold>
+        {/if}
+        {#if all || shown === 'dials'}
+          <MachineDials {profile} {catalogue} />
+          <MachineFeet {profile} {catalogue} />
+          {#if id}<MachineLearned {id} />{/if}
+        {/if}
+      </fieldset>
     </div>
     <div class="mt-8 flex flex-wrap items-center gap-3">
       {#if following && !all}
@@ -159,7 +161,7 @@
         <a class={['btn', (!following || all) && 'btn-lg btn-primary']} href={workroom.at()}
           >{following && !all ? 'New buttonholes' : 'Next: new buttonholes'}</a
         >
-        <button class="btn" onclick={remove}>Delete this machine</button>
+        {#if workroom.may('plan')}<button class="btn" onclick={remove}>Delete this machine</button>{/if}
         {#if profile.saved && profile.saved.closures.length > 0}
           <span class="text-sm text-secondary"
             >used for {profile.saved.closures.map((closure) => closure.name).join(', ')}</span

@@ -86,8 +86,11 @@
       >Search
       <input type="search" class="input bg-base-100 text-lg text-base-content" bind:value={search} />
     </label>
-    <button class="btn btn-primary" onclick={() => (open = 'new')}>{shelf.add}</button>
-    <button class="btn" onclick={() => (open = open === 'file' ? undefined : 'file')}>From a file</button>
+    {#if workroom.may('plan')}<button class="btn btn-primary" onclick={() => (open = 'new')}
+        >{shelf.add}</button
+      >
+      <button class="btn" onclick={() => (open = open === 'file' ? undefined : 'file')}>From a file</button
+      >{/if}
     <a class="btn btn-ghost" href={workroom.file(`/${kind}.csv`)}>Save to a file</a>
   </div>
   {#if taken}
@@ -114,19 +117,19 @@
             <span class="text-lg font-semibold wrap-anywhere">{item.fields['name']}</span>
             <span class="block text-sm text-secondary">{item.says}</span>
           </span>
-          <span class="ml-auto flex">
-            <button
-              class="btn btn-ghost btn-sm"
-              aria-expanded={open === item.id}
-              aria-label="Change {item.fields['name']}"
-              onclick={() => (open = open === item.id ? undefined : item.id)}>Change</button
-            >
-            <button
-              class="btn btn-ghost btn-sm"
-              aria-label="Delete {item.fields['name']}"
-              onclick={() => putAway(item)}>Delete</button
-            >
-          </span>
+          {#if workroom.may('plan')}<span class="ml-auto flex">
+              <button
+                class="btn btn-ghost btn-sm"
+                aria-expanded={open === item.id}
+                aria-label="Change {item.fields['name']}"
+                onclick={() => (open = open === item.id ? undefined : item.id)}>Change</button
+              >
+              <button
+                class="btn btn-ghost btn-sm"
+                aria-label="Delete {item.fields['name']}"
+                onclick={() => putAway(item)}>Delete</button
+              >
+            </span>{/if}
         </div>
         {#if open === item.id}
           <ShelfForm {kind} {names} {item} saved={changed} leave={() => (open = undefined)} />

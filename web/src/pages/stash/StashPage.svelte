@@ -64,14 +64,15 @@
       />
     </label>
     <div class="flex flex-wrap gap-2">
-      <button class="btn btn-primary" onclick={() => (open = open === 'new' ? undefined : 'new')}
-        >A new button</button
-      >
-      <button
-        class="btn"
-        aria-expanded={open === 'file'}
-        onclick={() => (open = open === 'file' ? undefined : 'file')}>From a file</button
-      >
+      {#if workroom.may('plan')}<button
+          class="btn btn-primary"
+          onclick={() => (open = open === 'new' ? undefined : 'new')}>A new button</button
+        >
+        <button
+          class="btn"
+          aria-expanded={open === 'file'}
+          onclick={() => (open = open === 'file' ? undefined : 'file')}>From a file</button
+        >{/if}
       <a class="btn" href={workroom.file('/stash.csv')} download>Save to a file</a>
     </div>
   </div>

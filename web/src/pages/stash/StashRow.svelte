@@ -45,7 +45,7 @@
       <button
         class="btn btn-square btn-ghost btn-sm"
         aria-label="One {button.fields.name} fewer"
-        disabled={button.owned === 0}
+        disabled={button.owned === 0 || !workroom.may('plan')}
         onclick={() => count(button, -1)}><Minus size={16} /></button
       >
       <span class="w-12 text-center text-2xl font-semibold" aria-label="{button.owned} of them"
@@ -54,22 +54,23 @@
       <button
         class="btn btn-square btn-ghost btn-sm"
         aria-label="One {button.fields.name} more"
+        disabled={!workroom.may('plan')}
         onclick={() => count(button, 1)}><Plus size={16} /></button
       >
     </div>
-    <div class="flex gap-1">
-      <button
-        class="btn btn-sm"
-        aria-expanded={open}
-        aria-label="Change {button.fields.name}"
-        onclick={toggle}>Change</button
-      >
-      <button
-        class="btn btn-ghost btn-sm"
-        aria-label="Delete from stash: {button.fields.name}"
-        onclick={() => takeOut(button)}>Delete from stash</button
-      >
-    </div>
+    {#if workroom.may('plan')}<div class="flex gap-1">
+        <button
+          class="btn btn-sm"
+          aria-expanded={open}
+          aria-label="Change {button.fields.name}"
+          onclick={toggle}>Change</button
+        >
+        <button
+          class="btn btn-ghost btn-sm"
+          aria-label="Delete from stash: {button.fields.name}"
+          onclick={() => takeOut(button)}>Delete from stash</button
+        >
+      </div>{/if}
   </div>
   {#if open}<div class="mt-3">{@render children()}</div>{/if}
 </li>

@@ -13,7 +13,6 @@
   import SitDown from './SitDown.svelte';
   import StillToPutBack from './StillToPutBack.svelte';
   import Fold from '../../ui/Fold.svelte';
-  import LookingOn from '../../ui/LookingOn.svelte';
   import WaitedForm from './WaitedForm.svelte';
   import UnderWay from './UnderWay.svelte';
 
@@ -36,7 +35,6 @@
   missing={workroom.missing ? 'This workroom is not here any more.' : ''}
 >
   <div class={!shown ? 'invisible' : ''}>
-    <LookingOn device="This device sews and tests. Plan where you signed in." />
     <NameForm />
     {#if workroom.may('plan')}<div class="mt-4"><FirstAnswer {shown} /></div>{/if}
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_17rem]">
