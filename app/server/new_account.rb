@@ -21,7 +21,7 @@ module NimbleEyelet
       # There is no account, and nobody to ask for one.
       class None < StandardError; end
 
-      NOBODY = "Nobody can sign in yet. Make the first account with bin/account, or start without sharing and open “Share” in the menu."
+      NOBODY = "Nobody can sign in yet. Make the first account with bin/account, or start without sharing and tap “Share” at the top."
 
       # Asks for the first account where there is none.
       #

@@ -12,6 +12,8 @@ async function forget(): Promise<void> {
 
 /** Asks who is signed in now. */
 export async function whoIsIt(): Promise<Account | undefined> {
+  // Also where nobody answers just now.
+  who.came();
   const answer = await ask(client.GET('/api/account'));
   if (answer.kind !== 'data') return undefined;
   const { kind, email } = answer.data;

@@ -13,10 +13,15 @@ class Who {
     if (began === this.times) this.lapsed = true;
   }
 
+  /** Somebody came in: nothing of before counts, whoever it is. */
+  came(): void {
+    this.times += 1;
+    this.lapsed = false;
+  }
+
   /** Somebody else than before: called with what is to be forgotten. */
   async is(account: number | null, forget: () => Promise<void>): Promise<void> {
-    this.lapsed = false;
-    this.times += 1;
+    this.came();
     const before = recall<number | null>('account');
     keep('account', account);
     if (before !== undefined && before !== account) await forget();

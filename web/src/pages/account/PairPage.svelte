@@ -32,8 +32,8 @@
 
 <Frame title="Pair this device" {failed}>
   <p class="mt-3">
-    On your other screen, open <strong>Account</strong> and tap <strong>Pair a device</strong>. Type its six
-    figures here.
+    On your other screen, tap your name at the top, then <strong>Pair a device</strong>. Type its six figures
+    here.
   </p>
   <form
     onsubmit={(event) => {
