@@ -120,8 +120,8 @@ module NimbleEyelet
             workroom_at(found[:slug])
             closure = closures.find(found[:closure_id])
             in_its_unit(closure)
-            json({ garment: closure.garment_name,
-closure: View::ClosureView.of(closure, present, sheet: closure.sheet) })
+            shown = View::ClosureView.of(closure, present, sheet: closure.sheet)
+            json({ garment: closure.garment_name, closure: shown })
           end
         end
 

@@ -15,8 +15,8 @@ require_relative "token"
 module NimbleEyelet
   module Store
     class Accounts
+      # As Rodauth counts.
       OPEN = 2
-      CLOSED = 3
       # What is said in the place of a name.
       LEFT = "Somebody who left"
 
@@ -112,14 +112,12 @@ module NimbleEyelet
       # @param person [Person]
       # @return [Hash] sessions, devices, passkeys and log, rows of each
       def security(person)
-        own = { account_id: person.account }
-        { sessions: @db[:account_active_session_keys].where(own).reverse(:last_use)
+        own = ->(table) { @db[table].where(account_id: person.account) }
+        { sessions: own[:account_active_session_keys].reverse(:last_use)
                                                      .select(:session_id, :name, :created_at, :last_use).all,
-          devices: @db[:devices].where(own).where(ended_at: nil).reverse(:seen_at).select(:id, :name, :made_at,
-                                                                                          :seen_at).all,
-          passkeys: @db[:account_webauthn_keys].where(own).order(:last_use).select(:webauthn_id, :last_use).all,
-          log: @db[:account_authentication_audit_logs].where(own).reverse(:at, :id).limit(LOG).select(:at,
-                                                                                                      :message).all }
+          devices: own[:devices].where(ended_at: nil).reverse(:seen_at).select(:id, :name, :made_at, :seen_at).all,
+          passkeys: own[:account_webauthn_keys].order(:last_use).select(:webauthn_id, :last_use).all,
+          log: own[:account_authentication_audit_logs].reverse(:at, :id).limit(LOG).select(:at, :message).all }
       end
 
       # @param account [Integer]
@@ -148,9 +146,8 @@ module NimbleEyelet
 
       def ask(name, sql, **values)
         statements = Scope::STATEMENTS_OF.call(@db)
-        (statements[name] ||= @db.fetch(sql, values.keys.to_h do |key|
-          [key, :"$#{key}"]
-        end).prepare(:first, name)).call(values)
+        places = values.keys.to_h { |key| [key, :"$#{key}"] }
+        (statements[name] ||= @db.fetch(sql, places).prepare(:first, name)).call(values)
       end
     end
   end

@@ -16,9 +16,9 @@ require_relative "workrooms"
 module NimbleEyelet
   module Store
     class ClassCopies
-      # So many pupils at once, and so many of one workroom in all.
-      AT_ONCE = 30
+      # So many of one workroom.
       MOST = 120
+      LONGEST_NAME = 80
 
       # How far one pupil is. pupil - String; slug - String; joined - Boolean; closures - Integer; tested - Integer,
       # with a test hole; finished - Integer; last - Time or nil, of the last fact
@@ -51,33 +51,38 @@ module NimbleEyelet
           raise Refusal.field("class.pupils", pupils.join(", "), "A class has at most #{MOST} pupils; #{given} have their copy.")
         end
 
-        @db.as(Asking::ALL) { @db.transaction { pupils.map { |pupil| one(pupil, teacher) } } }
+        # Each by itself: others begin workrooms meanwhile.
+        @db.as(Asking::ALL) { pupils.map { |pupil| @db.transaction { one(pupil, teacher) } } }
       end
 
+      # In the name of whoever asks: a pupil who does not let them look on any more is left out.
+      #
       # @return [Array<Progress>]
-      def progress
-        @db.as(Asking::ALL) { @from.scope.ask(:class_progress, FAR).map { |row| far(row) } }
-      end
+      def progress = @from.scope.ask(:class_progress, FAR).map { |row| far(row) }
 
       private
 
       def one(pupil, teacher)
-        room = Workrooms.new(@db, now: @now, account: teacher).begin(name: "#{@from.name} · #{pupil}"[0, 80], **@from.settings.except(:name))
+        name = "#{@from.name} · #{pupil}"[0, LONGEST_NAME]
+        room = Workrooms.new(@db, now: @now, account: teacher).begin(name: name, **@from.settings.except(:name))
         WorkroomCopy.new(@db, @from).into(room)
         # Its owner is whoever comes in by the invitation.
         @db[:members].where(workroom_id: room.id, account_id: teacher).update(role: "looks_on")
         @db[:class_copies].insert(workroom_id: @from.id, copy_id: room.id, pupil: pupil)
-        { pupil: pupil, slug: room.slug,
-token: Members.new(room.scope, @db, now: @now).invite(role: "owner", name: pupil, by: teacher) }
+        token = Members.new(room.scope, @db, now: @now).invite(role: "owner", name: pupil, by: teacher)
+        { pupil: pupil, slug: room.slug, token: token }
       end
 
+      # Only where something happened a sheet is worked out: nothing else is finished.
       def far(row)
         room = Workrooms.new(@db, now: @now).find(row[:slug])
+        standing = room.scope.standing(:closures)
+        happened = room.scope[:journal].exclude(closure_id: nil).select(:closure_id)
         closures = Closures.new(room)
-        all = room.scope.standing(:closures).order(:id).select_map(:id).map { |id| closures.find(id) }
-        Progress.new(pupil: row[:pupil], slug: row[:slug], joined: row[:joined], closures: all.size, last: row[:last],
-                     tested: all.count { |closure| closure.facts.swatches.any? },
-                     finished: all.count { |closure| closure.sheet.progress&.finished? })
+        begun = standing.where(id: happened).order(:id).select_map(:id).map { |id| closures.find(id) }
+        tested = begun.count { |one| one.facts.swatches.any? }
+        finished = begun.count { |one| one.sheet.progress&.finished? }
+        Progress.new(**row.slice(:pupil, :slug, :joined, :last), closures: standing.count, tested: tested, finished: finished)
       end
     end
   end

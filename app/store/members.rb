@@ -45,14 +45,11 @@ module NimbleEyelet
       # @raise [Missing] when it is none, was used, or has run out
       def self.invitation(db, token, now:)
         db.as(Asking::ALL) do
-          row = db[:invitations].where(digest: Token.digest(token),
-                                       used_at: nil).where(Sequel[:deadline] > now).first or raise Missing
-          room = row[:workroom_id] && db[:workrooms].where(id: row[:workroom_id], removed_at: nil).first
-          raise Missing if row[:workroom_id] && room.nil?
-
-          by = row[:made_by] && db[:accounts].where(id: row[:made_by]).get(:name)
-          Invitation.new(**row.slice(:id, :workroom_id, :role, :name), workroom: room && room[:name], slug: room && room[:slug],
-                                                                       by: by)
+          waiting = db[:invitations].where(digest: Token.digest(token), used_at: nil).where(Sequel[:deadline] > now)
+          row = waiting.first or raise Missing
+          room = db[:workrooms].where(id: row[:workroom_id], removed_at: nil).first or raise Missing
+          by = db[:accounts].where(id: row[:made_by]).get(:name)
+          Invitation.new(**row.slice(:id, :workroom_id, :role, :name), workroom: room[:name], slug: room[:slug], by: by)
         end
       end
 
@@ -68,7 +65,7 @@ module NimbleEyelet
             used = db[:invitations].where(id: found.id, used_at: nil).update(used_at: now)
             raise Missing if used.zero?
 
-            join(db, found.workroom_id, account, found.role) if found.workroom_id
+            join(db, found.workroom_id, account, found.role)
             found
           end
         end

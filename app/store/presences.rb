@@ -39,9 +39,6 @@ module NimbleEyelet
         yield unless before == [account, place]
       end
 
-      # @param screen [String]
-      def gone(screen) = @scope[:presences].where(screen: screen).delete
-
       # @return [Array<Hash>] screen, account_id, name, place, and the machine of a session that goes on
       def all = @scope.ask(:presences, ALL)
     end

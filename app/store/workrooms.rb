@@ -112,7 +112,7 @@ module NimbleEyelet
       end
 
       def room_for(name)
-        return if (@account ? own : @db[:workrooms]).count < MOST
+        return if (owned&.size || @db[:workrooms].count) < MOST
 
         raise Refusal.field("workroom.name", name, "There are #{MOST} workrooms: put one away first.")
       end

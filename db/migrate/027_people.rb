@@ -95,7 +95,7 @@ Sequel.migration do
     end
     create_table(:invitations) do
       primary_key :id
-      foreign_key :workroom_id, :workrooms, on_delete: :cascade, index: true
+      foreign_key :workroom_id, :workrooms, null: false, on_delete: :cascade, index: true
       String :role, null: false
       String :name, null: false, default: ""
       # Only what the token comes to is kept.

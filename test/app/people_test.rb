@@ -170,6 +170,15 @@ class PeopleTest < AppTest
     far = ana.call(:get, "#{HOME}/class")
 
     assert_equal([["Em", true, 12, false], ["Fu", false, 12, true]], far.map { |one| [*one.values_at("pupil", "joined", "closures"), one["last"].nil?] })
+    # A pupil who lets nobody look on any more is in no list.
+    teacher = ana.call(:get, "/api/account")["account"]
+    em.call(:delete, "#{at}/people/#{teacher}")
+
+    assert_equal(%w[Fu], ana.call(:get, "#{HOME}/class").map { |one| one["pupil"] })
+    em.call(:patch, "#{at}/people/#{teacher}", { role: "looks_on" })
+
+    assert_equal 404, em.status, "only an invitation brings somebody back"
+    ana.call(:post, "/api/invitations/#{invitation(em, 'looks_on', room: at)}/accepted")
     # Who looks on changes nothing of a pupil's.
     ana.call(:delete, at, nil, "HTTP_IF_MATCH" => "\"1\"")
 
