@@ -103,7 +103,8 @@ module NimbleEyelet
         end
       end
 
-      # Who asked, and how, is taken from a proxy only where one is said to stand in front: anybody could write it.
+      # A proxy says who asked, and how. It is believed only where the settings say that there is one: anybody could
+      # write the same.
       class Forwarded
         SAID = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PORT
                   HTTP_X_FORWARDED_SSL HTTP_FORWARDED HTTP_X_REAL_IP HTTP_CLIENT_IP].freeze

@@ -4,7 +4,7 @@
 # description), and what they are in the workroom it is about. A stranger learns nothing, not even that it is there.
 # What comes after is asked of the database in their name.
 #
-#   Rights.of("PATCH", "/api/workrooms/marsh-walk/closures/1/plan")   # => "plan"
+#   use Http::Rights, description, db, Store::Person::NOBODY
 
 require "yaml"
 require_relative "../problem"
@@ -54,12 +54,9 @@ module NimbleEyelet
         all = description["paths"].flat_map do |path, item|
           item.slice(*%w[get post put patch delete]).map { |verb, operation| [verb.upcase, parts(path), operation.fetch("x-right")] }
         end
-        all.group_by { |verb, parts, _| [verb, parts.size] }
-           .transform_values do |list|
-          list.map do |_, parts, right|
-            [parts, right]
-          end.sort_by { |parts, _| parts.count(&:nil?) }
-        end
+        # What is spelled out comes before what is filled in.
+        all.sort_by { |_, parts, _| parts.count(&:nil?) }.group_by { |verb, parts, _| [verb, parts.size] }
+           .transform_values { |list| list.map { |_, *operation| operation } }
       end
 
       def self.parts(path)

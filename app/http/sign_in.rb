@@ -104,7 +104,7 @@ module NimbleEyelet
       OPTIONS = %w[webauthn_setup webauthn_setup_challenge webauthn_setup_challenge_hmac
                    webauthn_auth webauthn_auth_challenge webauthn_auth_challenge_hmac].freeze
 
-      # What is said whatever went wrong there: more would tell whether there is such an account.
+      # The same answer for every failure there: another one would tell whether there is such an account.
       ALWAYS = { "login" => ["password", WRONG], "webauthn-login" => [nil, PASSKEY_WRONG] }.freeze
       # Answered alike whether there is such an account or not.
       SILENT = "reset-password-request"

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# SignInWords is what is said to whoever signs in, makes an account or forgot a password.
+# SignInWords has the sentences for signing in, new accounts and forgotten passwords.
 #
 #   SignInWords.wrong_with("short")   # => "A password has at least 10 characters. …"
 

@@ -52,7 +52,7 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         app.get("/api/about") do
-          # Where it lies is said to whoever keeps it.
+          # Only the keeper learns where it lies.
           keeping = settings.keeping if person.may?("keeper", nil)
           json({ version: VERSION, changes: Changes.newest, data: keeping&.where.to_s, backup: !keeping.nil? })
         end

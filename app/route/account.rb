@@ -16,7 +16,7 @@ require_relative "../view/people"
 module NimbleEyelet
   module Route
     module AccountRoutes
-      # How long a device is called what; seconds a cookie of it lasts.
+      # What a device is called is at most so long.
       LONGEST_NAME = 40
 
       def self.registered(app)
@@ -56,7 +56,7 @@ module NimbleEyelet
         end
         app.post("/api/invitations/:token/accepted") do
           found = Store::Members.accept(db, params["token"], own_account, now: settings.now)
-          json({ slug: found.slug.to_s })
+          json({ slug: found.slug })
         end
       end
       private_class_method :account, :pairing, :invitations

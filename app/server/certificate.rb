@@ -6,6 +6,7 @@
 #   certificate = Server::Certificate.in("var/tls", names: ["192.168.1.20", "loft.local"])
 #   certificate.fingerprint   # => "4F:0A:…"
 
+require "digest"
 require "fileutils"
 require "ipaddr"
 require "openssl"
@@ -48,24 +49,10 @@ module NimbleEyelet
         return false unless File.file?(file)
 
         found = OpenSSL::X509::Certificate.new(File.read(file))
-        found.not_after > now + (ANEW * DAY) && alternatives(names) == found.extensions.find do |one|
-          one.oid == "subjectAltName"
-        end&.then { |one| sorted(one.value) }
+        found.not_after > now + (ANEW * DAY) && names.all? { |name| OpenSSL::SSL.verify_certificate_identity(found, name) }
       rescue OpenSSL::OpenSSLError
         false
       end
-
-      def self.alternatives(names)
-        names.map do |name|
-          if address?(name)
-            "IP Address:#{IPAddr.new(name).ipv6? ? IPAddr.new(name).to_string.split(':').map { |part| part.to_i(16).to_s(16).upcase }.join(':') : name}"
-          else
-            "DNS:#{name}"
-          end
-        end.sort
-      end
-
-      def self.sorted(value) = value.split(", ").sort
 
       def self.address?(name)
         IPAddr.new(name) && true
@@ -98,7 +85,7 @@ module NimbleEyelet
       end
 
       def self.fingerprint(certificate) = Digest::SHA256.hexdigest(certificate.to_der).upcase.scan(/../).join(":")
-      private_class_method :good?, :alternatives, :sorted, :address?, :make, :add_extensions, :fingerprint
+      private_class_method :good?, :address?, :make, :add_extensions, :fingerprint
     end
   end
 end

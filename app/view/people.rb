@@ -21,7 +21,7 @@ module NimbleEyelet
       # @param letters [String, nil] the folder where letters lie that nobody carries
       # @return [Hash]
       def self.account(person, asked:, any:, letters:)
-        { asks: asked, kind: person.kind.to_s, name: person.name, email: person.email,
+        { asks: asked, kind: person.kind.to_s, account: person.account, name: person.name, email: person.email,
           keeper: person.keeper || person.own?,
           any: any, letters: person.may?("keeper", nil) ? letters : nil }
       end

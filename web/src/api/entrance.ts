@@ -16,8 +16,8 @@ export async function whoIsIt(): Promise<Account | undefined> {
   who.came();
   const answer = await ask(client.GET('/api/account'));
   if (answer.kind !== 'data') return undefined;
-  const { kind, email } = answer.data;
-  if (kind !== 'nobody') await who.is(kind === 'own' ? null : hash(email ?? answer.data.name ?? ''), forget);
+  const { kind, account } = answer.data;
+  if (kind !== 'nobody') await who.is(account, forget);
   await queries.invalidateQueries();
   return answer.data;
 }
@@ -28,11 +28,4 @@ export async function signOut(everywhere: boolean): Promise<Answer<unknown>> {
   const answer = await ask(client.POST('/api/account/logout', { body }));
   if (answer.kind === 'data') await forget();
   return answer;
-}
-
-/** What stands for somebody without saying who it is. */
-function hash(text: string): number {
-  let sum = 0;
-  for (const character of text) sum = (sum * 31 + (character.codePointAt(0) ?? 0)) % 2147483647;
-  return sum;
 }

@@ -25,7 +25,10 @@
   }
 </script>
 
-<p class="max-w-prose">Others no longer see your name. Your own workrooms stay for thirty more days.</p>
+<p class="max-w-prose">
+  Others no longer see your name. Your own workrooms stay for thirty more days. Where others sew, make one of
+  them the owner first.
+</p>
 <p class="mt-2">First save what you want to keep:</p>
 <ul class="ml-5 list-disc">
   {#each rooms.data?.workrooms ?? [] as room (room.slug)}

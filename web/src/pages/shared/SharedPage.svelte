@@ -19,6 +19,8 @@
   let sheet = $derived(closure?.sheet as Sheet | undefined);
   let plan = $derived(closure?.plan);
   let holes = $derived(sheet?.placket?.holes ?? []);
+  /** What the stage is called that has this figure: of a loop it is no buttonhole's. */
+  let title = $derived(sheet?.stages.find((stage) => stage.word === 'opening')?.title ?? '');
   let missing = $derived(token === '' || asked.isError);
   const PRINTS = [
     ['strip.pdf', 'Print the strip'],
@@ -47,7 +49,7 @@
           }}
         />
         <div>
-          <p class="text-secondary">Buttonhole length</p>
+          <p class="text-secondary">{title}</p>
           <p class="answer" data-answer>{sheet.opening.length.text}</p>
           <p>{capital(sheet.button.sewn)}s to sew: {holes.length}</p>
           <ol class="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-lg" aria-label="From the end you measure from">
