@@ -14,7 +14,7 @@ class CoreRulesTest < CoreTest
   # What things are lies below what is done with them; a room leans only on rooms of lower floors.
   FLOORS = [%w[value memory older_words version], %w[length], %w[answer], %w[typing style spacing belief],
             %w[button cloth thread machine], %w[stitch opening placket schedule], %w[recipe attach otherways work], %w[swatch],
-            %w[inference sewing], %w[plan], %w[sheet], %w[session simulation], %w[leaflet]].freeze
+            %w[inference sewing], %w[plan], %w[sheet], %w[session simulation], %w[rehearsal], %w[leaflet]].freeze
 
   # Every noun has its own: the lengths and counts its fields take.
   IN_EVERY_ROOM = %w[LIMITS].freeze

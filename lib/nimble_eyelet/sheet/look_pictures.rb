@@ -51,7 +51,50 @@ module NimbleEyelet
       end
     end
 
+    # A whole hole, each look as far from right as is said.
+    #
+    # @param places [Hash{String => Float}] look to its place among the grades, between two of them as well
+    # @return [Hash] lines - Array of lines of [x, y] mm; covers - Array<Float>, coverage index of each of them;
+    #   through -
+    #   LookPicture of the button; box - Array(Float, Float, Float, Float) mm; bobbin, loops - Float
+    def whole(places)
+      room = between(ROOMS, places.fetch("space", RIGHT_GRADE))
+      lines, covers = sewn(places).transpose
+      apart = lines.map { |line| line.map { |x, y| [y, x + ((x <=> 0) * room / 2)] } }
+      xs, ys = apart.flatten(1).transpose.map(&:minmax)
+      { lines: apart, covers: covers, through: fit(nil, places.fetch("fit", RIGHT_GRADE)),
+        box: [xs[0] - 1, ys[0] - 1, xs[1] - xs[0] + 2, ys[1] - ys[0] + 2],
+        bobbin: between(BOBBIN, places.fetch("tension", RIGHT_GRADE)), loops: between(LOOPS, places.fetch("tension", RIGHT_GRADE)) }
+    end
+
     private
+
+    # The middle of five grades.
+    RIGHT_GRADE = 2
+    private_constant :RIGHT_GRADE
+
+    # @param table [Array<Float>] by place
+    # @param place [Numeric]
+    def between(table, place)
+      below = place.floor.clamp(0, table.size - 2)
+      table[below] + ((table[below + 1] - table[below]) * (place - below))
+    end
+
+    # Each line of a hole, and its coverage: its two sides by their own stitch, the ends as they are.
+    def sewn(places)
+      away, back = %w[bead_away bead_back].map { |key| aimed / Math.exp(between(COVERS, places.fetch(key, RIGHT_GRADE))) }
+      as_aimed, one, other = [aimed, away, back].map { |length| sides(length) }
+      as_aimed.each_with_index.map do |part, index|
+        bead = as_aimed.take(index).count { |before| before.kind == :bead }
+        next [part.points, thickness / aimed] unless part.kind == :bead
+
+        [(bead.zero? ? one : other)[index].points, thickness / (bead.zero? ? away : back)]
+      end
+    end
+
+    def sides(length)
+      Stitches::Path.sew(@shape.with(length: length, balance: 0.0), @sheet.plan.machine).parts.reject { |part| part.kind == :lock }
+    end
 
     def opens? = @sheet.plan.button.opens?
 
@@ -63,7 +106,7 @@ module NimbleEyelet
       button = @sheet.plan.button
       wide = [button.across.to_f, @sheet.opening.to_f + SLITS.last].max + 2
       picture(button: button.across.to_f, thick: [button.height.to_f, LEAST_THICK].max,
-              box: [0.0, 0.0, wide, wide * FRAME], slit: [@sheet.opening.to_f + SLITS[place], 1.0].max)
+              box: [0.0, 0.0, wide, wide * FRAME], slit: [@sheet.opening.to_f + between(SLITS, place), 1.0].max)
     end
 
     # The tack in one frame, as long as it may come out, with two marks as long as it should be.

@@ -174,6 +174,15 @@ module NimbleEyelet
                        "machine.id" => @plan.machine.known_as, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
     end
 
+    # @return [Sewing::SewingOrder] what its steps are written by, while the holes fit
+    def order
+      Sewing::SewingOrder.new(**made_of, recipe: recipe, cut: cut, setting: setting, layout: layout, attaching: attaching,
+                                         beginning: beginning, cutting: @plan.cut, button_sewing: @plan.attach,
+                                         tails: @plan.recipe.tails, for_child: @plan.placket.usage.child, way: way,
+                                         beside: (ways.chosen unless way),
+                                         given: other_ways.given, slit_by_hand: ways.slit, **so_far)
+    end
+
     # @return [Hash{String => StageState}] of the stages this closure goes through, by word
     def stages = Stage.of(plan).to_h { |stage| [stage.word, stage.state(self, plan.settled[stage.word])] }
 
@@ -245,14 +254,6 @@ module NimbleEyelet
 
     # What the test holes and the row came to.
     def so_far = { stored: stored, tested: frozen ? frozen.changes.empty? : false, spoiled: @facts.spoiled }
-
-    def order
-      Sewing::SewingOrder.new(**made_of, recipe: recipe, cut: cut, setting: setting, layout: layout, attaching: attaching,
-                                         beginning: beginning, cutting: @plan.cut, button_sewing: @plan.attach,
-                                         tails: @plan.recipe.tails, for_child: @plan.placket.usage.child, way: way,
-                                         beside: (ways.chosen unless way),
-                                         given: other_ways.given, slit_by_hand: ways.slit, **so_far)
-    end
 
     def current = @current ||= current_settings
 

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+# Slip is the table of what hands forget or do wrong at the machine, what the machine and the fabric do then, what it
+# would have cost on the garment, and the step at which it is learned.
+#
+#   Rehearsal::SLIPS.fetch("lever_up").skill   # => "lever"
+
+require_relative "../value"
+
+module NimbleEyelet
+  module Rehearsal
+    # key - String; says - what was done; does - what comes of it; costs - what it would have cost on the garment
+    # minutes - Integer, to put it right there; skill - String, key of SKILLS
+    # mishap - String or nil, key of the mishap it is on a garment
+    Slip = Value.of(:key, :skill, :says, :does, :costs, :minutes, mishap: nil)
+
+    module SlipTable
+      # key, skill, what was done, what it does, what it costs, minutes, mishap
+      SLIP_ROWS = [
+        ["lever_up", "lever", "The buttonhole lever was up.", "The machine beeps, or sews past the end.",
+         "A side that runs on, to be unpicked.", 15, "mid_cycle"],
+        ["mid_cycle", "reset", "The machine was not back at the start.", "The hole starts partway through.",
+         "One hole to unpick and sew again.", 20, "mid_cycle"],
+        ["foot_up", "sew", "The presser foot was up.", "Without it there is no tension: loops below.",
+         "A nest of loops to unpick.", 15, "jammed"],
+        ["foot_lifted", "sew", "The foot went up within the hole.", "The machine loses its place.",
+         "The whole hole to sew again.", 20, "lost_under_foot"],
+        ["threaded_down", "thread", "It was threaded with the foot down.", "The thread lies outside the tension discs.",
+         "Loose loops below, and the row once more.", 20, "thread_out"],
+        ["power_on", "power", "The machine was on, with your hands at the needle.", "One touch of the pedal and it sews.",
+         "A hurt finger.", 0],
+        ["tails_loose", "place", "The threads lay loose.", "They are drawn in: a nest at the start.", "A lump that shows in the end of the hole.", 5],
+        ["not_lowered", "place", "The needle was not lowered into the mark by hand.", "The first stitch lands beside it.",
+         "A hole beside its line.", 20, "place_uncut"],
+        ["off_mark", "place", "The needle was not over the mark.", "The hole lies beside its place.", "A hole in the wrong place.", 25,
+         "place_uncut"],
+        ["gap", "place", "The buttonhole foot was not at its front stop.", "The end and the sides do not meet.", "A gap in the end, to close by hand.",
+         10],
+        ["no_cord", "place", "The cord was not on its prong.", "The sides have nothing in them.", "One hole without its cord, to unpick.", 20],
+        ["not_set", "settings", "The machine was not set as planned.", "It sews another stitch than your test.", "A hole unlike the others.", 20],
+        ["needle_in_turn", "settings", "A dial was turned with the needle in the fabric.", "The needle bends.", "A needle, and a pulled thread.", 5,
+         "needle_struck"],
+        ["key_off", "test-sew", "The key was pressed away from the line.", "The machine stores another length.", "A row of holes that do not fit.", 30,
+         "short_uncut"],
+        ["memory_lost", "reset-test", "The stored length was gone.", "The machine waits for the key, and sews on.", "A hole as long as you let it.", 20,
+         "lost_out"],
+        ["overrun", "sew", "It was stopped too late.", "It sews past the mark.", "Stitches beyond the end, to unpick.", 10, "long_uncut"],
+        ["stopped_early", "sew", "It was stopped too early.", "The hole comes out short.", "A hole too short for its button.", 20, "short_uncut"],
+        ["pivot_off", "sew", "The fabric was turned without the needle in the middle of it.", "The second side lies over the slit.",
+         "One hole to unpick.", 20, "place_uncut"],
+        ["dragged", "look", "The fabric was pulled with the needle in it, or while it sewed.", "The needle bends, the stitches stretch.",
+         "A needle, and a crooked side.", 10, "needle_struck"],
+        ["wheel_away", "wheel", "The hand wheel was turned away from you.", "The threads knot in the hook.", "A jam, and the hole once more.", 20, "jammed"],
+        ["struck", "button-width", "The width was not that of the button's holes.", "The needle hits the rim.", "A broken needle, perhaps a button.", 10,
+         "needle_struck"],
+        ["feed_up", "feed-off", "The feed dogs were not stopped.", "The button creeps until the needle hits it.", "A broken needle, perhaps a button.", 10,
+         "needle_struck"],
+        ["untested", "button", "The needle was not tried in both holes by hand.", "Nobody knows whether it clears.", "A broken needle, some day.", 10],
+        ["hard_button", "button", "The pedal was pressed hard over a button.", "A needle that hits flies far.", "A broken needle near your eyes.", 10],
+        ["pieces_left", "rescue", "A piece of the needle was left.", "It waits in the fabric or under the plate.",
+         "A hurt foot, or the next needle.", 10, "needle_struck"],
+        ["left_changed", "back", "Something was left changed on the machine.", "Your next seam is sewn with it.", "The next seam goes wrong.", 20]
+      ].freeze
+    end
+
+    SLIPS = SlipTable::SLIP_ROWS.to_h do |key, skill, says, results, costs, minutes, mishap|
+      [key, Slip.new(key: key, skill: skill, says: says, does: results, costs: costs, minutes: minutes, mishap: mishap)]
+    end.freeze
+  end
+end
