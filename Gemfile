@@ -6,6 +6,7 @@ ruby ">= 3.1"
 
 # The web application
 gem "committee", "~> 5.6"
+gem "fsrs", "~> 0.9" # what is due again when practising
 gem "icalendar", "~> 2.10" # a session in a calendar
 gem "matrix", "~> 0.4" # prawn needs it since it left the standard library
 gem "prawn", "~> 2.5"

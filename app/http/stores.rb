@@ -13,6 +13,7 @@ require_relative "../store/garment_photos"
 require_relative "../store/garments"
 require_relative "../store/journal"
 require_relative "../store/photos"
+require_relative "../store/rehearsals"
 require_relative "../store/reservations"
 require_relative "../store/sessions"
 require_relative "../store/swatch_book"
@@ -32,6 +33,7 @@ module NimbleEyelet
       def book = @book ||= Store::SwatchBook.new(workroom.scope)
       def photos = @photos ||= Store::Photos.new(workroom.scope, settings.album)
       def garment_photos = @garment_photos ||= Store::GarmentPhotos.new(workroom.scope, settings.album)
+      def rehearsals = @rehearsals ||= Store::Rehearsals.new(workroom.scope, now: settings.now)
       def reservations = @reservations ||= Store::Reservations.new(workroom.scope)
       def waste_basket = @waste_basket ||= Store::WasteBasket.new(workroom.scope)
 

@@ -25,6 +25,7 @@ require_relative "../route/measure"
 require_relative "../route/people"
 require_relative "../route/photo"
 require_relative "../route/print"
+require_relative "../route/rehearsal"
 require_relative "../route/request"
 require_relative "../route/shelf"
 require_relative "../route/session"
@@ -82,6 +83,7 @@ module NimbleEyelet
       register Route::JournalRoutes
       register Route::SessionRoutes
       register Route::MeasureRoutes
+      register Route::RehearsalRoutes
       register Route::RequestRoutes
       register Route::ClosureRoutes
       register Route::PrintRoutes
