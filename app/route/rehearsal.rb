@@ -14,7 +14,10 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
-        app.get("#{AT}/rehearsal") { json(View::RehearsalView.of(practised_sheet, rehearsals, present, settings.now)) }
+        app.get("#{AT}/rehearsal") do
+          sheet = practised_sheet
+          json(View::RehearsalView.of(sheet, rehearsals, present, settings.now, own: own_samples(sheet)))
+        end
         app.post("#{AT}/rehearsal") do
           work = Simulation::PracticeWork.of(practised_sheet)
           json(View::RehearsalView.attempt(attempt(work), work))
@@ -71,8 +74,27 @@ module NimbleEyelet
           eyes = Rehearsal::Eyes.new(sheet)
           raise Refusal.field("rehearsal.exercise", "eyes", "There is nothing to look at here.") unless eyes.offered?
 
+          own = body_hash["own"]
+          return [eyes, eyes.own(own_swatch(sheet, own))] if own
+
           [eyes, eyes.sample(seed: body_hash.fetch("seed"), level: body_hash.fetch("level"))]
         end
+
+        def own_swatch(sheet, id)
+          sheet.facts.swatches.find { |swatch| swatch.id == id.downcase }&.looked || raise(Store::Missing)
+        end
+
+        # Those that somebody looked at, and of which there is a photo.
+        def own_samples(sheet)
+          looked = sheet.facts.swatches.map(&:looked).select { |swatch| swatch.looks.size >= LOOKED_AT }
+          photos.of(looked.map(&:id)).keys.then do |seen|
+            looked.select do |swatch|
+              seen.include?(swatch.id)
+            end.map { |swatch| { id: swatch.id, number: swatch.number } }
+          end
+        end
+        # Answers that make a test hole worth a second look.
+        LOOKED_AT = 3
 
         def seen_with_eyes(sheet)
           eyes, sample = eye_sample(sheet)

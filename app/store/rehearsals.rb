@@ -33,6 +33,15 @@ module NimbleEyelet
          WHERE j.workroom_id = :workroom AND c.machine_id = :machine AND NOT j.imported
            AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')
       SQL
+      # What was done on it for real, each kind of step once a day.
+      DONE = <<~SQL
+        SELECT regexp_replace(j.step_key, '-at-.*$', '') AS step, max(j.happened_at) AS at FROM journal j
+          JOIN closures c ON c.workroom_id = j.workroom_id AND c.id = j.closure_id
+         WHERE j.workroom_id = :workroom AND c.machine_id = :machine AND j.kind IN ('step', 'hole_sewn') AND j.step_key IS NOT NULL
+           AND NOT j.imported AND j.happened_at > now() - interval '3 years'
+           AND NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')
+         GROUP BY 1, date_trunc('day', j.happened_at) ORDER BY 2 DESC LIMIT 1000
+      SQL
       WENT_WRONG = <<~SQL
         SELECT j.data->'with'->>'mishap.what' AS mishap, j.happened_at FROM journal j
           JOIN closures c ON c.workroom_id = j.workroom_id AND c.id = j.closure_id
@@ -79,7 +88,7 @@ where: Sequel.lit("false"))
       # @return [Time, nil] of the last hole that was sewn on it for real
       def sewn_at(machine) = @scope.ask(:rehearsals_sewn, SEWN, machine: machine).first[:last]
 
-      # What was practised, and what went wrong for real, taken together: reality teaches what to practise, and never
+      # What was practised, and what was done for real, taken together: reality teaches what to practise, and never
       # the other way round.
       #
       # @param machine [Integer]
@@ -88,10 +97,29 @@ where: Sequel.lit("false"))
         practised = of(machine).flat_map do |one|
           one.ratings.map { |skill, rating| SkillReview.new(skill: skill, rating: rating, at: one.done_at) }
         end
-        SkillMemory.new(practised + went_wrong(machine), now: @now)
+        SkillMemory.new(practised + for_real(machine), now: @now)
       end
 
       private
+
+      # What went wrong that day was no success.
+      def for_real(machine)
+        wrong = went_wrong(machine)
+        spoiled = wrong.map { |one| [one.skill, one.at.to_date] }
+        wrong + went_well(machine).reject { |one| spoiled.include?([one.skill, one.at.to_date]) }
+      end
+
+      def went_well(machine)
+        @scope.ask(:rehearsals_done, DONE, machine: machine).flat_map do |row|
+          SKILLS_OF_STEP.fetch(row[:step], []).map do |skill|
+            SkillReview.new(skill: skill, rating: Rehearsal::Attempt::GOOD, at: row[:at])
+          end
+        end
+      end
+
+      SKILLS_OF_STEP = Rehearsal::SKILLS.values.flat_map { |skill| skill.steps.map { |step| [step, skill.key] } }
+                                        .group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.freeze
+      private_constant :SKILLS_OF_STEP
 
       def went_wrong(machine)
         @scope.ask(:rehearsals_wrong, WENT_WRONG, machine: machine).filter_map do |row|

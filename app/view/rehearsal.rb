@@ -23,14 +23,17 @@ module NimbleEyelet
 
       # @param sheet [Sheet] whose holes fit
       # @param rehearsals [Store::Rehearsals]
+      # @param own [Array<Hash>] one's own test holes that have a photo
       # @return [Hash]
-      def self.of(sheet, rehearsals, present, now)
+      def self.of(sheet, rehearsals, present, now, own:)
         work = Simulation::PracticeWork.of(sheet)
         machine = sheet.plan.machine
         memory = rehearsals.memory(machine.id)
         done = rehearsals.of(machine.id)
+        exercises = Rehearsal::Exercise.all(work)
         { machine: { id: machine.id, name: machine.name, kind: machine.type.name },
-          exercises: Rehearsal::Exercise.all(work).map { |one| exercise(one, memory, done) },
+          exercises: exercises.map { |one| exercise(one, work, memory, done) },
+          suggested: suggested(exercises, memory), own: own,
           eyes: Rehearsal::Eyes.new(sheet).offered?, level: level(done), bench: bench(work, sheet, present),
           row: done.first(ROW).map { |one| practised(one) }, **due(machine, rehearsals, now) }
       end
@@ -47,7 +50,8 @@ module NimbleEyelet
         { due: memory.due.filter_map do |key|
           Rehearsal::SKILLS[key]
         end.map { |skill| { key: skill.key, name: skill.name } },
-          months: since && ((now - since) / MONTH).floor, practised: memory.known.any?,
+          months: since && ((now - since) / MONTH).floor,
+          minutes: Rehearsal::Suggestion::MINUTES, practised: memory.known.any?,
           weak: weak(rehearsals.of(machine.id), memory) }
       end
       MONTH = 30.44 * 86_400
@@ -61,14 +65,23 @@ module NimbleEyelet
         end
       end
 
-      def self.exercise(one, memory, done)
-        skills = one.goals.flat_map { |goal| SKILLS_OF.fetch(goal) { %w[place lever sew reset look] } }
+      def self.exercise(one, work, memory, done)
         last = done.find { |practised| practised.exercise == one.key }
-        { key: one.key, name: one.name, says: one.says, minutes: one.minutes, due: memory.due.intersect?(skills),
+        { **one.to_h.slice(:key, :name, :says, :minutes), due: memory.due.intersect?(one.skills), lays: lays(one, work),
           done: done.count { |practised| practised.exercise == one.key }, slips: last&.slips&.size }
       end
-      SKILLS_OF = { "thread" => %w[thread power], "set" => %w[settings power], "button" => %w[button button-width feed-off],
-                    "back" => %w[back] }.freeze
+
+      # What lies under the needle in it.
+      def self.lays(one, work)
+        pairs = one.goals.include?("button")
+        work.places.select { |place| one.goals.include?(place) || (pairs && place.start_with?("pair")) }
+      end
+
+      # What is worth the few minutes before a session.
+      def self.suggested(exercises, memory)
+        chances = memory.known.to_h { |skill| [skill, memory.chance(skill)] }
+        Rehearsal::Suggestion.of(exercises, chances).map(&:key)
+      end
 
       # Two faults from the third time on that they were seen.
       def self.level(done)
@@ -204,11 +217,18 @@ spoiled: piece.spoiled }
       # @param sheet [Sheet]
       # @return [Hash] to look at; the truth is not in it
       def self.eyes(sample, sheet)
+        return looked_at(sample) if sample.through.nil?
+
         through = sample.through
         seen = { button: through.button, thick: through.thick, slit: through.slit&.round(3), box: rounded(through.box) }
         { lines: sample.lines.map { |line| micro(line) }, covers: rounded(sample.covers), box: rounded(sample.box),
           thread: sheet.plan.thread.thickness.to_f, bobbin: sample.bobbin.round(3), loops: sample.loops.round(3),
-          through: seen, changes: Rehearsal::EYE_CHANGES.map { |key, name| { key: key, name: name } } }
+          through: seen, **looked_at(sample) }
+      end
+
+      # What is asked about it, and what can be changed.
+      def self.looked_at(sample)
+        { asked: sample.looks.keys, changes: Rehearsal::EYE_CHANGES.map { |key, name| { key: key, name: name } } }
       end
 
       def self.rounded(figures) = figures.map { |figure| figure.round(3) }

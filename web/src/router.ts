@@ -34,6 +34,9 @@ export const { navigate, route, p } = createRouter({
   '/w/:slug/sittings/:id/sew': () => import('./pages/sew/SewPage.svelte').catch(away),
   '/w/:slug/sessions/:id/sew': () => import('./pages/sew/SewPage.svelte').catch(away),
   '/w/:slug/closures/:id/log': () => import('./pages/log/LogPage.svelte').catch(away),
+  '/w/:slug/closures/:id/rehearse': () => import('./pages/rehearse/RehearsePage.svelte').catch(away),
+  '/w/:slug/closures/:id/rehearse/eyes': () => import('./pages/rehearse/EyesPage.svelte').catch(away),
+  '/w/:slug/closures/:id/rehearse/:exercise': () => import('./pages/rehearse/HandsPage.svelte').catch(away),
   '/w/:slug/closures/:id/:station': () => import('./table/Table.svelte').catch(away),
   '*': () => import('./pages/workrooms/WorkroomsPage.svelte').catch(away),
 });

@@ -18,7 +18,7 @@ module NimbleEyelet
     # minutes - Integer, as it mostly takes
     class Exercise < Value.of(:key, :name, :says, :goals, :start, :minutes)
       # Mishaps that can be practised, by what was wrong when they happened.
-      RESCUES = %w[mid_cycle mid_programme lost_out thread_broke thread_out bobbin_out bobbin_under jammed needle_struck].freeze
+      RESCUES = %w[mid_cycle mid_programme lost_under_foot lost_out thread_broke thread_out bobbin_out bobbin_under jammed needle_struck].freeze
       RESCUE_PREFIX = "rescue-"
 
       # @param work [Simulation::PracticeWork]
@@ -30,6 +30,19 @@ module NimbleEyelet
       # @return [Exercise]
       # @raise [KeyError]
       def self.fetch(work, key) = all(work).find { |one| one.key == key } || raise(KeyError, key)
+
+      # What a goal asks of hands; a hole asks for the rest.
+      ASKED_BY = { "thread" => %w[thread power], "set" => %w[settings power], "button" => %w[button button-width feed-off],
+                   "back" => %w[back] }.freeze
+      OF_A_HOLE = %w[place lever sew look].freeze
+      private_constant :ASKED_BY, :OF_A_HOLE
+
+      # @return [Array<String>] keys of SKILLS that it trains
+      def skills
+        holes = goals.count { |goal| goal.start_with?("hole") }
+        hole = [*OF_A_HOLE, *("reset" if holes > 1)]
+        goals.flat_map { |goal| ASKED_BY.fetch(goal, hole) }.uniq + (mishap ? %w[rescue] : [])
+      end
 
       # @return [String, nil] key of the mishap it is the way out of
       def mishap = key.start_with?(RESCUE_PREFIX) ? key.delete_prefix(RESCUE_PREFIX) : nil
@@ -99,11 +112,18 @@ module NimbleEyelet
       def rescues
         Exercise::RESCUES.filter_map do |key|
           mishap = Sewing::MISHAPS.fetch(key)
-          next unless mishap.on?(@work.machine.type) && !(mishap.cycle && @work.by_hand?)
+          next unless happens?(mishap)
 
           Exercise.new(key: "#{Exercise::RESCUE_PREFIX}#{key}", name: mishap.says, says: "Put it right, then finish the hole.", goals: %w[hole-0],
                        start: gone_wrong(key), minutes: 2)
         end
+      end
+
+      # A place is lost only where a programme has one.
+      def happens?(mishap)
+        return false unless mishap.on?(@work.machine.type)
+
+        mishap.key == "lost_under_foot" ? @work.programmed? : !(mishap.cycle && @work.by_hand?)
       end
 
       # In the middle of the first side.
@@ -137,6 +157,7 @@ module NimbleEyelet
 
         state = under_way
         case key
+        when "lost_under_foot" then @machine.apply(state, Simulation::PracticeAct.new(act: "power", to: "off")).state.with(power: true)
         when "thread_broke" then state.with(threading: "broken")
         when "thread_out" then state.with(threading: "outside").spoiled("threaded_down")
         when "bobbin_out" then state.with(bobbin: 0.0)

@@ -20,15 +20,15 @@ module NimbleEyelet
   module Rehearsal
     # A fault to see. looks - Hash of look to how far it is off, in grades: 1 a little, 2 badly, by the sign of it
     # change - String, key of EYE_CHANGES; axis - Symbol, as the advice has it; skill - String, key of SKILLS
-    # satin - Boolean, only where there are sides of satin
-    EyeFault = Value.of(:key, :looks, :change, :axis, :skill, satin: true)
+    # mild - Boolean, never badly so
+    EyeFault = Value.of(:key, :looks, :change, :axis, :skill, mild: false)
 
     EYE_FAULTS = [
-      EyeFault.new(key: "short", looks: { "fit" => -1 }, change: "longer", axis: :fit, skill: "eye-fit", satin: false),
-      EyeFault.new(key: "long", looks: { "fit" => 1 }, change: "shorter", axis: :fit, skill: "eye-fit", satin: false),
+      EyeFault.new(key: "short", looks: { "fit" => -1 }, change: "longer", axis: :fit, skill: "eye-fit"),
+      EyeFault.new(key: "long", looks: { "fit" => 1 }, change: "shorter", axis: :fit, skill: "eye-fit"),
       EyeFault.new(key: "gappy", looks: { "bead_away" => -1, "bead_back" => -1 }, change: "shorter_stitch", axis: :cover, skill: "eye-cover"),
       EyeFault.new(key: "crowded", looks: { "bead_away" => 1, "bead_back" => 1 }, change: "longer_stitch", axis: :cover, skill: "eye-cover"),
-      EyeFault.new(key: "uneven", looks: { "bead_away" => -1, "bead_back" => 1 }, change: "balance", axis: :balance, skill: "eye-cover"),
+      EyeFault.new(key: "uneven", looks: { "bead_away" => -1, "bead_back" => 1 }, change: "balance", axis: :cover, skill: "eye-cover", mild: true),
       EyeFault.new(key: "bobbin_up", looks: { "tension" => 1 }, change: "lower_tension", axis: :tension, skill: "eye-tension"),
       EyeFault.new(key: "loops", looks: { "tension" => -1 }, change: "higher_tension", axis: :tension, skill: "eye-tension"),
       EyeFault.new(key: "touching", looks: { "space" => -1 }, change: "wider", axis: :space, skill: "eye-space"),
@@ -120,6 +120,17 @@ module NimbleEyelet
         EyeSample.new(faults: faults, looks: looks, **drawn)
       end
 
+      # One's own test hole, by what was seen on it when it was logged.
+      #
+      # @param swatch [Swatches::Swatch]
+      # @return [EyeSample] with nothing drawn: its photo is looked at
+      def own(swatch)
+        places = @looks.to_h { |look| [look.key, swatch.place(look.key)&.begin] }.compact
+        looks = places.to_h { |key, place| [key, Swatches::LOOKS.fetch(key).grade_at(place).key] }
+        EyeSample.new(faults: EYE_FAULTS.select { |fault| shown?(fault, places) }, looks: looks, lines: [], covers: [],
+                      through: nil, box: [0.0, 0.0, 1.0, 1.0], bobbin: 0.0, loops: 0.0)
+      end
+
       # What the advice would say of such a test hole, and nothing else known.
       #
       # @param sample [EyeSample]
@@ -133,9 +144,17 @@ module NimbleEyelet
 
       private
 
+      def shown?(fault, places)
+        fault.looks.all? do |key, by|
+          look = Swatches::LOOKS.fetch(key)
+          place = places[key]
+          place && !look.right.cover?(place) && (place <=> RIGHT_PLACE) == by
+        end
+      end
+
       # As one reads it off a ruler.
       def measured(sample)
-        sample.through.slit && @sheet.cut.ruler.nearest(Length.mm(sample.through.slit.rationalize(1r / 1000)))
+        sample.through&.slit && @sheet.cut.ruler.nearest(Length.mm(sample.through.slit.rationalize(1r / 1000)))
       end
 
       def set
@@ -158,6 +177,7 @@ module NimbleEyelet
       def places(faults, random, level)
         small = level >= SMALL_FROM && random.rand < 0.4 + (0.15 * level)
         off = faults.reduce({}) { |all, fault| all.merge(fault.looks) }
+        small ||= faults.any?(&:mild)
         @looks.to_h do |look|
           by = off.fetch(look.key, 0)
           # What goes easily is right, too: a fit that is too long slips out.

@@ -3,7 +3,7 @@
 # GuideHole is how a Guide sews one hole: the machine at its start, the needle in the mark, the lever, each stretch to
 # its end, and the fabric out.
 
-require_relative "../simulation/needle_work"
+require_relative "../simulation/hole_work"
 
 module NimbleEyelet
   module Rehearsal
@@ -13,8 +13,31 @@ module NimbleEyelet
       def hole(state, goal)
         piece = state.piece(goal)
         return (out(state, "look") if state.under == goal) if piece.finished && piece.spoiled.nil?
+        return whole(state) || mended(state) if state.under == goal && piece.lost && !piece.finished
 
         whole(state) || ready(state, goal) || laid(state, goal) || sewing(state)
+      end
+
+      # Where it lost its place and the fabric has not moved: the needle into its last hole, the rest by plain zigzag.
+      def mended(state)
+        return power("on", "rescue") unless state.power
+
+        stretch, stitch = state.piece.lost
+        all = @work.stretches
+        if stitch >= all[stretch].points.size && stretch + 1 < all.size
+          stretch += 1
+          stitch = 0
+        end
+        return presser("down", "rescue") unless state.foot_down
+
+        zigzag(state, all[stretch]) || pedalled(state, all[stretch].points.size - stitch, "Sew #{named(all[stretch])}.")
+      end
+
+      def zigzag(state, stretch)
+        part, to = @work.mended_by(stretch).find { |one, at| state.parts[one] != at }
+        return unless part
+
+        state.needle_down? ? needle_up(state, "rescue") : set(part, to, "rescue")
       end
 
       # Whatever else lies there, or was spoiled, comes out first.

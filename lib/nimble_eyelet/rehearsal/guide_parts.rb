@@ -3,8 +3,8 @@
 # GuideParts is how a Guide sets a machine and puts it back: part after part, with the power off where hands come near
 # the needle.
 
+require_relative "../length/length"
 require_relative "../machine/ledger"
-require_relative "../recipe/recipe"
 
 module NimbleEyelet
   module Rehearsal

@@ -4,6 +4,7 @@
 #
 #   Rehearsal::SKILLS.fetch("reset").name   # => "back to the start"
 
+require_relative "../machine/ledger"
 require_relative "../value"
 
 module NimbleEyelet
@@ -12,7 +13,7 @@ module NimbleEyelet
     Skill = Value.of(:key, :name, :steps)
 
     SKILLS = [
-      Skill.new(key: "power", name: "power off near the needle", steps: %w[needle foot finger back-needle back-foot back-bobbin_finger]),
+      Skill.new(key: "power", name: "power off near the needle", steps: %w[needle foot finger]),
       Skill.new(key: "thread", name: "threading", steps: %w[thread]),
       Skill.new(key: "settings", name: "the settings", steps: %w[settings clamp]),
       Skill.new(key: "reset", name: "back to the start", steps: %w[reset reset-test]),
@@ -26,7 +27,7 @@ module NimbleEyelet
       Skill.new(key: "feed-off", name: "feed dogs stopped", steps: %w[feed-off]),
       Skill.new(key: "button-width", name: "width of the button's holes", steps: %w[button-width]),
       Skill.new(key: "button", name: "trying the needle in both holes", steps: %w[button test-button]),
-      Skill.new(key: "back", name: "putting the machine back", steps: %w[back]),
+      Skill.new(key: "back", name: "putting the machine back", steps: MACHINE_PARTS.keys.map { |part| "back-#{part}" }),
       Skill.new(key: "rescue", name: "putting it right", steps: %w[rescue]),
       Skill.new(key: "eye-fit", name: "seeing the fit", steps: %w[test-open]),
       Skill.new(key: "eye-cover", name: "seeing the stitch coverage", steps: %w[test-open]),

@@ -5,8 +5,6 @@
 #
 #   ButtonWork.new(work).sewn(happening, 8, by_hand: false).heard   # => ["hum", "snap"]
 
-require_relative "practice_state"
-
 module NimbleEyelet
   module Simulation
     class ButtonWork

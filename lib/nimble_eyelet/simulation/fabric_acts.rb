@@ -44,7 +44,7 @@ cord: false }.freeze
 
         if state.within_a_hole?
           shift = [state.shift[0] + act.across, state.shift[1] + act.along].freeze
-          return now(state.with(shift: shift).spoiled("dragged")).with_slip("dragged")
+          return now(state.with(shift: shift).spoiled("dragged").with_piece(lost: nil)).with_slip("dragged")
         end
         now(state.with(off: [state.off[0] + act.across, state.off[1] + act.along].freeze))
       end
@@ -67,7 +67,8 @@ cord: false }.freeze
         return now(state, "foot_in_the_way") if state.foot_down
         return dragged(state) if state.needle_down?
 
-        now(state.with(under: nil))
+        gone = state.piece.lost ? state.with_piece(lost: nil) : state
+        now(gone.with(under: nil))
       end
 
       def do_lead_tails(state, _act) = state.under ? now(state.with(tails: "led")) : now(state, "no_fabric")

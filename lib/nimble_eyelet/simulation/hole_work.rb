@@ -35,6 +35,7 @@ module NimbleEyelet
       # @return [Happening] with a beep where the machine does not go on
       def begun(happened)
         piece = happened.state.piece
+        return happened if mending?(happened.state)
         return lever(happened) if piece.begun
         return happened if piece.finished
 
@@ -50,7 +51,8 @@ module NimbleEyelet
       def sewn(happened, count, by_hand:)
         state = happened.state
         return happened.with(seen: happened.seen + %w[finished_already]) if state.spent && state.piece.finished && @work.stops_itself?
-        return happened if by_hand && pivot?(state)
+        return happened if by_hand && (pivot?(state) || mending?(state))
+        return mended(happened, count) if mending?(state)
 
         happened = first(happened, by_hand) if state.piece.untouched?
         happened = by_dials(happened) if @work.by_hand?
@@ -114,6 +116,36 @@ module NimbleEyelet
 
         untouched = happened.state.with_piece(begun: false)
         happened.with(state: untouched, heard: %w[beep], seen: happened.seen + %w[waits]).with_slip("lever_up")
+      end
+
+      # By plain zigzag, from where the programme lost its place.
+      def mending?(state) = !state.piece.lost.nil? && !state.piece.finished && state.parts["selector"] == "zigzag"
+
+      def mended(happened, count)
+        state = happened.state
+        all = @work.stretches
+        stretch, stitch = state.piece.lost
+        if stitch >= all[stretch].points.size && stretch + 1 < all.size
+          stretch += 1
+          stitch = 0
+        end
+        unset = @work.mended_by(all[stretch]).reject { |part, to| state.parts[part] == to }.keys
+        return happened.with_slip("not_set", unset) if unset.any?
+
+        laid = (0...count).map { |number| all[stretch].at(stitch + number) }
+        across, along = state.off.zip(state.shift).map(&:sum)
+        kept_on(happened, laid.map { |x, y| [x + across, y + along] }, all, [stretch, stitch + count])
+      end
+
+      def kept_on(happened, laid, all, (stretch, stitch))
+        state = happened.state
+        finished = stretch == all.size - 1 && !early?(all.last, stitch)
+        changed = state.with_piece(points: (state.piece.points + laid).freeze, lost: [stretch, stitch].freeze,
+                                   finished: finished,
+                                   spoiled: finished ? nil : state.piece.spoiled)
+        past = late?(all[stretch], stitch) && !late?(all[stretch], stitch - laid.size)
+        happened = happened.with(state: changed, laid: happened.laid + laid)
+        past ? happened.with_slip("overrun") : happened
       end
 
       # The needle is down on the slit line at width 0, for the half turn.

@@ -61,9 +61,11 @@ module NimbleEyelet
       def do_power(state, act)
         off = act.to == "off"
         changed = off ? state.with_part("memory", nil).with(power: false, learned: nil) : state.with(power: true)
-        changed = changed.with(stretch: 0, stitch: 0, spent: false) if off && @work.programmed?
-        changed = changed.spoiled("power_gone") if off && state.within_a_hole? && @work.programmed? && !state.button?
-        now(changed, heard: %w[click])
+        return now(changed, heard: %w[click]) unless off && @work.programmed?
+
+        within = state.within_a_hole? && !state.button? && state.piece.spoiled.nil?
+        changed = lost(changed).spoiled("power_gone") if within
+        now(changed.with(stretch: 0, stitch: 0, spent: false), heard: %w[click])
       end
 
       def do_presser(state, act)
@@ -71,10 +73,13 @@ module NimbleEyelet
         return now(state.with(foot_down: true), heard: %w[thud]) if down
         return now(state.with(foot_down: false), heard: %w[thud]) unless loses_place?(state)
 
-        changed = state.with(foot_down: false, stretch: 0, stitch: 0, learned: nil).with_part("memory", nil)
+        changed = lost(state).with(foot_down: false, stretch: 0, stitch: 0, learned: nil).with_part("memory", nil)
         happened = now(changed.spoiled("foot_lifted"), "place_lost", heard: %w[thud])
         on_purpose?(state) ? happened : happened.with_slip("foot_lifted")
       end
+
+      # Where it was: as long as the fabric does not move, the rest can be sewn from there by hand.
+      def lost(state) = state.with_piece(lost: [state.stretch, state.stitch].freeze)
 
       def loses_place?(state)
         within = state.foot_down && state.within_a_hole? && !state.button? && !state.piece.spoiled

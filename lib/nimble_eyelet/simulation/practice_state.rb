@@ -15,7 +15,9 @@ module NimbleEyelet
     # points - Array of [x, y] mm, every penetration; before - Array of the same, stitches of an attempt that lie under
     #   it
     # finished - Boolean; spoiled - String, key of what went wrong with it, or nil; begun - Boolean, the pedal was down
-    class SewnSoFar < Value.of(points: [].freeze, before: [].freeze, finished: false, spoiled: nil, begun: false)
+    # lost - Array(Integer, Integer) or nil, the stretch and stitch where a programme lost its place under the foot
+    class SewnSoFar < Value.of(points: [].freeze, before: [].freeze, finished: false, spoiled: nil, begun: false,
+                               lost: nil)
       def untouched? = points.empty?
     end
 

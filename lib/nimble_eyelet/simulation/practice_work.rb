@@ -6,11 +6,13 @@
 #   work = Simulation::PracticeWork.of(sheet)
 #   work.stretches.map(&:name)   # => ["near end", "left-hand side", "far end", "right-hand side"]
 
+require_relative "../length/length"
 require_relative "../sewing/row_state"
-require_relative "../sheet/button_simulation"
 require_relative "../sheet/hole_simulation"
+require_relative "../stitch/button_path"
 require_relative "../stitch/path"
 require_relative "../value"
+require_relative "../work/step"
 
 module NimbleEyelet
   module Simulation
@@ -97,7 +99,13 @@ module NimbleEyelet
       # @return [Array<HoleStretch>] of a hole of that opening, sewn by these dials, begun at the same mark
       def stretches(opening = @opening, parts = @row)
         dials = by_hand? ? [] : parts.values_at("selector", "width", "length")
-        @stitched[[:hole, opening, dials]] ||= straight_on?(parts) ? Array.new(@row_stretches) { straight } : hole(opening, dials)
+        @stitched[[:hole, opening, dials]] ||= if straight_on?(parts)
+                                                 Array.new(@row_stretches) do
+                                                   straight
+                                                 end
+                                               else
+                                                 hole(opening, dials)
+                                               end
       end
 
       # @param parts [Hash] of the machine, as they stand
@@ -138,7 +146,20 @@ module NimbleEyelet
 
       # @return [Array<String>] marks of the width that are turned within a hole, or from pair to pair
       def turned_widths
-        [*stretches.filter_map { |stretch| stretch.needs["width"] }, *(0...pairs).map { |pair| pair_width(pair) }].uniq
+        mended = programmed? ? stretches.map { |stretch| mended_by(stretch)["width"] } : []
+        [*mended, *stretches.filter_map { |stretch| stretch.needs["width"] }, *(0...pairs).map { |pair| pair_width(pair) }].uniq
+      end
+
+      # How the dials stand while the rest of a hole is sewn by plain zigzag: of a side, and of an end.
+      #
+      # @param stretch [HoleStretch]
+      # @return [Hash{String => String}]
+      def mended_by(stretch)
+        side = stretch.kind == :bead
+        width = side ? @shape.bead : @shape.width
+        settable = machine.width_settable(Length.mm(width.rationalize(1r / 100)))
+        { "selector" => "zigzag", "width" => machine.width_mark(settable),
+          "length" => side ? @row["length"] : "0" }
       end
 
       # @return [Array<String>] what can lie under the needle

@@ -49,8 +49,14 @@ function leading(steps: SessionStep[], same: (step: SessionStep) => boolean): Se
 /** What one press of Done does.
  * @param past steps done before, the oldest first
  * @param singly whether somebody wants every step by itself
+ * @param weak names of steps that went wrong in practice: each is ticked by itself
  * @returns the step at hand, or all beats of its hole */
-export function cardOf(steps: SessionStep[], past: SessionStep[], singly: boolean): SessionStep[] {
+export function cardOf(
+  steps: SessionStep[],
+  past: SessionStep[],
+  singly: boolean,
+  weak: ReadonlyMap<string, unknown> = new Map(),
+): SessionStep[] {
   const [first] = steps;
   if (!first) return [];
   if (singly || alone(first)) return [first];
@@ -66,7 +72,9 @@ export function cardOf(steps: SessionStep[], past: SessionStep[], singly: boolea
   );
   const sewn = new Set(before.filter((step) => step.name === 'sew').map((step) => step.hole));
   const known = new Set(before.map(told));
-  return sewn.size >= LEARNED && beats.every((step) => known.has(told(step))) ? beats : [first];
+  if (sewn.size < LEARNED || !beats.every((step) => known.has(told(step)))) return [first];
+  const twice = beats.findIndex((step) => weak.has(step.name));
+  return twice < 0 ? beats : beats.slice(0, Math.max(twice, 1));
 }
 
 /** The places that are left, where the same was done at two of them. */

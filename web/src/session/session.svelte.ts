@@ -3,7 +3,14 @@
 import { ask } from '../api/ask';
 import { keep, recall, uuid } from '../api/browser_store';
 import { AfterAPause } from '../api/pause';
-import { client, type Session, type SessionMishap, type SessionSent, type SessionStep } from '../api/client';
+import {
+  client,
+  type Session,
+  type SessionMishap,
+  type SessionSent,
+  type SessionStep,
+  type WeakSkill,
+} from '../api/client';
 import { Outbox } from '../outbox/outbox.svelte';
 import { type Deed, type Fact, type NewPress, type Press, type Said } from '../outbox/press';
 import { doneIn } from '../outbox/store';
@@ -35,8 +42,10 @@ export class SessionWork {
   readonly now = $derived(this.steps[0]);
   /** Every step by itself, for those who want no beats joined. */
   singly = $state(recall<boolean>('beats-singly') ?? false);
+  /** Steps that went wrong in practice, by name: each is ticked by itself. */
+  weak = $state.raw<ReadonlyMap<string, WeakSkill>>(new Map());
   /** What one press of Done does: the step at hand, or the beats of its hole. */
-  readonly card = $derived(cardOf(this.steps, this.past, this.singly));
+  readonly card = $derived(cardOf(this.steps, this.past, this.singly, this.weak));
   readonly settings = $derived(settingsAhead(this.steps));
   readonly next = $derived(this.steps[this.card.length]);
   /** What the machine is set to. */

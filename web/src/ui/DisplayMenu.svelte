@@ -49,6 +49,18 @@
       })),
     },
     {
+      title: 'Practice',
+      items: [
+        { key: 'offered', name: 'Offered', here: display.rehearse, pick: () => display.offer(true) },
+        {
+          key: 'not-offered',
+          name: 'Not offered',
+          here: !display.rehearse,
+          pick: () => display.offer(false),
+        },
+      ],
+    },
+    {
       title: 'Words',
       items: WORDS.map((words) => ({
         ...words,

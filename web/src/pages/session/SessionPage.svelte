@@ -18,9 +18,12 @@
   import InCalendar from './InCalendar.svelte';
   import { movable, moved, wishOf } from './order';
   import Supplies from '../../closure/Supplies.svelte';
+  import { Due } from '../../rehearse/due.svelte';
+  import DueCard from '../../rehearse/DueCard.svelte';
   import Timeline from './Timeline.svelte';
 
   const params = route.params as { slug: string; id: string };
+  const due = new Due();
   const work = new SessionWork(params.slug, Number(params.id));
   let failed = $state('');
   let doc = $derived(work.doc);
@@ -33,6 +36,10 @@
       stop();
       work.leave();
     };
+  });
+
+  $effect(() => {
+    if (doc) void due.read(params.slug, doc.machine.id);
   });
 
   const path = { slug: params.slug, id: Number(params.id) };
@@ -102,6 +109,7 @@
         <a class="btn btn-lg btn-primary" href={workroom.at(`/sessions/${doc.id}/sew`)}>At the machine</a>
         <span class="min-w-0 flex-1 wrap-anywhere">Next: {now.does}</span>
       </p>
+      {#if doc.closures[0]}<DueCard {due} closure={doc.closures[0].id} />{/if}
     {:else}
       <p class="mt-3 font-serif text-3xl font-semibold" data-answer>
         All done. Your machine is back to normal.

@@ -8,6 +8,7 @@
   import { workroom } from '../../api/workroom.svelte';
   import { announce } from '../../ui/announce.svelte';
   import MishapDialog from '../../session/MishapDialog.svelte';
+  import { Due } from '../../rehearse/due.svelte';
   import { SessionWork } from '../../session/session.svelte';
   import { Awake, onKey, Voice } from './hands.svelte';
   import { drying } from '../../session/drying.svelte';
@@ -18,6 +19,7 @@
   import { holdVersion } from '../../version.svelte';
 
   const params = route.params as { slug: string; id: string };
+  const due = new Due();
   const work = new SessionWork(params.slug, Number(params.id));
   const voice = new Voice();
   const awake = new Awake();
@@ -49,6 +51,10 @@
       voice.hush();
       work.leave();
     };
+  });
+  $effect(() => {
+    if (doc) void due.read(params.slug, doc.machine.id);
+    work.weak = due.weak;
   });
   let said = '';
   $effect(() => {

@@ -33,6 +33,8 @@
   let headline = $derived(headlineOf(work.card, closure));
   /** What Done does, or the list of settings that can be ticked at once. */
   let shown = $derived(work.settings.length > 1 ? work.settings : work.card);
+  /** What went wrong at this very step when it was practised. */
+  let slipped = $derived(work.card.map((step) => work.weak.get(step.name)).find(Boolean));
   let near = $derived(shown.some((step) => step.near));
   let cautions = $derived([...new Set(shown.flatMap((step) => step.caution ?? []))]);
   let figure = $derived(joined ? work.card.find((step) => step.figure)?.figure : now.figure);
@@ -123,6 +125,12 @@
             <p class="border-l-4 border-warning pl-3" data-caution>{caution}</p>
           {/each}
         </div>
+      {/if}
+      {#if slipped}
+        <p class="mt-3 border-l-4 border-primary pl-3 text-lg" data-slipped>
+          In practice you slipped here. {slipped.says ?? ''}
+          {slipped.does ?? ''}
+        </p>
       {/if}
       {#if dryAt > 0}
         <p class="mt-2 flex flex-wrap items-center gap-3 text-2xl" data-dry-at>

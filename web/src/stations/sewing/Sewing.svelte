@@ -5,6 +5,7 @@
   import Through from '../../closure/Through.svelte';
   import FrozenNote from '../../closure/FrozenNote.svelte';
   import { announce } from '../../ui/announce.svelte';
+  import { display } from '../../ui/display.svelte';
   import Fold from '../../ui/Fold.svelte';
   import AtTheMachine from './AtTheMachine.svelte';
   import JobLine from './JobLine.svelte';
@@ -135,6 +136,10 @@
         cutting={sheet.sewing.cutting}
       />{/if}
 
+    {#if display.rehearse && sheet.button.opens}<a
+        class="min-h-11 py-2.5 text-secondary underline"
+        href={workroom.at(`/closures/${closure.id}/rehearse`)}>Practise on a practice machine</a
+      >{/if}
     <a class="min-h-11 py-2.5 text-secondary underline" href={workroom.at(`/closures/${closure.id}/log`)}
       >History of what you sewed</a
     >
