@@ -25,7 +25,7 @@ module NimbleEyelet
         app.post("#{AT}/eyes") { json(seen_with_eyes(practised_sheet)) }
         app.post("#{AT}/rehearsals") { keep_rehearsal(practised_sheet) }
         app.get("/api/workrooms/:slug/machines/:id/rehearsal") do
-          json(View::RehearsalView.due(machines.one(number(params["id"])), rehearsals, settings.now))
+          json(View::RehearsalView.due(machines.find(number(params["id"])).machine, rehearsals, settings.now))
         end
       end
 

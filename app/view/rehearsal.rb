@@ -210,7 +210,12 @@ spoiled: piece.spoiled }
         needle = Simulation::NeedleWork.new(work)
         found = needle.ahead(attempt.state)
         rates = { rate: false, hard: true }.transform_values { |hard| needle.rate(attempt.state, hard).round(4) }
-        { points: micro(found.laid), **rates, stops: found.seen.include?("stopped"), heard: found.heard }
+        { points: micro(found.laid), **rates, stops: stops(found), heard: found.heard }
+      end
+
+      # After how many turns it stops by itself: what breaks the needle is one more than what is sewn.
+      def self.stops(found)
+        found.laid.size + (found.heard.include?("snap") ? 1 : 0) if found.seen.include?("stopped")
       end
 
       # @param sample [Rehearsal::EyeSample]

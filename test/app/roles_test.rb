@@ -20,8 +20,8 @@ class RolesTest < AppTest
   OWN = %w[putWorkroomAway takeWorkroomBack changeRole removePerson invite takeInvitationBack classProgress giveOut
            everything].freeze
   SEW = %w[beginSession changeSession endSession enter enterAll keepPhoto markPhoto addGarmentPhoto moveCaliper readCaliper
-           acceptSwatch settleStage changeClosure].freeze
-  READ_BY_WRITING = %w[readings firstAnswer sewOnStandIn previewClosure stitches buttonStitches feel beHere leaveWorkroom].freeze
+           acceptSwatch settleStage changeClosure keepRehearsal].freeze
+  READ_BY_WRITING = %w[readings firstAnswer sewOnStandIn previewClosure stitches buttonStitches feel beHere leaveWorkroom rehearse eyes].freeze
   PLAN_BY_READING = %w[links].freeze
 
   WHO = { "anyone" => %i[ana bo cy di tablet nobody], "person" => %i[ana bo cy di tablet], "account" => %i[ana bo cy di],

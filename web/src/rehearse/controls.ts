@@ -221,7 +221,7 @@ const BESIDE = { across: 1.5, along: -1 };
 
 function fabric(bench: Bench, state: State, lays: string[]): Control | undefined {
   const laid: Move[] = lays.map((name) => ({
-    label: `Lay ${named(bench, name)} under the needle`,
+    label: `Lay ${placeName(bench, name)} under the needle`,
     act: { act: 'lay', to: name, ...(name.startsWith('pair') ? {} : BESIDE) },
     here: state.under === name,
   }));
@@ -237,16 +237,25 @@ function fabric(bench: Bench, state: State, lays: string[]): Control | undefined
         ...(bench.by_hand ? [{ label: 'Turn it half round', act: { act: 'turn' } as PracticeAct }] : []),
       ]
     : [];
-  const now = state.under ? `${named(bench, state.under)} under the needle` : 'beside the machine';
+  const now = state.under ? `${placeName(bench, state.under)} under the needle` : 'beside the machine';
   return { key: 'fabric', name: 'fabric', now, moves: [...there, ...laid] };
 }
 
-function named(bench: Bench, name: string): string {
+function placeName(bench: Bench, name: string): string {
   const number = Number(name.slice(5));
   if (name.startsWith('hole')) return `hole ${number + 1}`;
   const pairs = bench.button?.pairs ?? [];
   return pairs.length > 1 ? `the ${pairs[number]?.name ?? 'button'}` : 'the button';
 }
+
+/** An act in short: what is done, with what, and how far. */
+export const named = (act: PracticeAct): string =>
+  [act.act, act.part, act.to, act.degrees || null]
+    .filter((one) => one !== null && one !== undefined)
+    .join(' ');
+
+/** Whether both do the same; how far off something is laid does not count. */
+export const sameAct = (one: PracticeAct, other: PracticeAct): boolean => named(one) === named(other);
 
 /** Which part the next act is done with. */
 export function partOf(act: PracticeAct): string {

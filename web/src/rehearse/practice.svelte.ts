@@ -160,12 +160,9 @@ export class Practice {
     const step = (): void => {
       const elapsed = (performance.now() - from) / 1000;
       this.turning = elapsed * rate * 360;
-      this.drawn = Math.min(
-        Math.floor((angle + this.turning + 180) / 360) - Math.floor((angle + 180) / 360),
-        ahead.points.length / 2,
-      );
-      if (ahead.stops && this.drawn >= ahead.points.length / 2)
-        void this.release(hard, elapsed * this.faster);
+      const turns = Math.floor((angle + this.turning + 180) / 360) - Math.floor((angle + 180) / 360);
+      this.drawn = Math.min(turns, ahead.points.length / 2);
+      if (ahead.stops !== null && turns >= ahead.stops) void this.release(hard, elapsed * this.faster);
       else this.frame = requestAnimationFrame(step);
     };
     this.letting = (hold) => void this.release(hold, ((performance.now() - from) / 1000) * this.faster);

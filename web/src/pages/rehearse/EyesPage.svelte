@@ -163,7 +163,7 @@
             <a class="btn btn-lg" href={workroom.at(`/closures/${params.id}/rehearse`)}>Enough for now</a>
           </p>
         {:else if open}
-          <div class="grid gap-2" role="group" aria-label={open.question}>
+          <div class="grid gap-2" role="group" aria-label={open.question} data-grades>
             {#each open.grades as grade (grade.key)}
               {@const drawn = picture(open.key, grade.key)}
               <button

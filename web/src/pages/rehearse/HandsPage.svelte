@@ -6,7 +6,7 @@
   import { read } from '../../api/ask';
   import { client, type PracticeAct } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
-  import { controls as controlsOf, partOf } from '../../rehearse/controls';
+  import { controls as controlsOf, named, partOf, sameAct } from '../../rehearse/controls';
   import DrawnMachine from '../../rehearse/DrawnMachine.svelte';
   import Pedal from '../../rehearse/Pedal.svelte';
   import { Practice, type How } from '../../rehearse/practice.svelte';
@@ -44,7 +44,6 @@
   /** Somebody without hints has to think of the part by themselves. */
   let shown = $derived(controls.find((one) => one.key === (chosen || (led ? hinted : ''))));
   let angle = $derived(((((attempt?.state.angle ?? 0) + practice.turning) % 360) + 360) % 360);
-  let slip = $derived(attempt?.slips.at(-1));
   let noticed = $derived([
     ...(attempt?.happened?.heard.filter((one) => one.key !== 'hum') ?? []),
     ...(attempt?.happened?.seen ?? []),
@@ -57,7 +56,8 @@
   };
   let how = $derived(led && step ? (HOW_TO[step.act.act] ?? '') : '');
   /** A slip is told until the next act. */
-  let fresh = $derived(slip && slip.act === practice.count - 1 ? slip : undefined);
+  let fresh = $derived(attempt?.slips.filter((one) => one.act === practice.count - 1) ?? []);
+  let dearest = $derived([...fresh].sort((one, other) => other.minutes - one.minutes)[0]);
   const HOWS: { key: How; name: string }[] = [
     { key: 'shown', name: 'Show me' },
     { key: 'hints', name: 'With hints' },
@@ -134,7 +134,12 @@
     >
   </header>
 
-  <main id="main" tabindex="-1" class="flex flex-1 flex-col px-4 outline-none">
+  <main
+    id="main"
+    tabindex="-1"
+    class="flex flex-1 flex-col px-4 outline-none"
+    data-acts={attempt && !attempt.done ? practice.count : undefined}
+  >
     {#if practice.failed}<p role="alert" class="mt-2 border-l-4 border-warning pl-3">
         {practice.failed}
       </p>{/if}
@@ -159,12 +164,13 @@
             >
           {/if}
           <p class="w-full" role="status">
-            {#if fresh}
+            {#if dearest}
               <span class="border-l-4 border-warning pl-3 text-warning" data-slip
-                ><strong>{fresh.says}</strong>
-                {#if fresh.about.length}({fresh.about.join(', ')}){/if}
-                {fresh.does} On your garment: {fresh.costs.charAt(0).toLowerCase() +
-                  fresh.costs.slice(1)}</span
+                >{#each fresh as one (one.key)}<strong
+                    >{one.says}{one.about.length ? ` (${one.about.join(', ')})` : ''}</strong
+                  >&nbsp;{/each}
+                {dearest.does} On your garment: {dearest.costs.charAt(0).toLowerCase() +
+                  dearest.costs.slice(1)}</span
               >
             {:else}{noticed.map((one) => one.says).join(' ') || how}&nbsp;{/if}
           </p>
@@ -203,6 +209,7 @@
                 hinted === one.key && 'border-dashed border-primary',
               ]}
               aria-pressed={shown?.key === one.key}
+              data-part={one.key}
               onclick={() => (chosen = one.key)}
               >{one.name}{#if one.now}<span class="ml-1.5 text-secondary"
                   >{one.now.replace('the buttonhole: ', '')}</span
@@ -220,10 +227,17 @@
           >
             {#if shown}
               {#each shown.moves as one (one.label)}
+                {@const next = led && step && sameAct(one.act, step.act)}
                 <button
-                  class={['btn min-h-11', one.here && 'btn-active']}
+                  class={[
+                    'btn min-h-11',
+                    one.here && 'btn-active',
+                    next && 'border-2 border-dashed border-primary',
+                  ]}
                   aria-pressed={one.here}
                   disabled={practice.pressed}
+                  data-move={named(one.act)}
+                  data-next={next || undefined}
                   onclick={() => void move(one.act)}>{one.label}</button
                 >
               {/each}

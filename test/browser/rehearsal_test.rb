@@ -1,0 +1,203 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+require_relative "../support/slip_ways"
+
+# Practised in the browser on each kind of machine: right, wrong once for every slip, by keyboard alone, and by eye.
+class RehearsalTest < BrowserTest
+  HOME_OF = "/w/marsh-walk/closures"
+  def work(id) = (@works ||= {})[id] ||= Simulation::PracticeWork.of(Store::Closures.new(workroom).find(id).sheet)
+  def exercise(id, key) = Rehearsal::Exercise.fetch(work(id), key)
+
+  # The plain machine of the sample sews no satin: here it sews a cuff.
+  def cuff_on_the_plain_machine
+    machine = db[:machines].where(kind: "plain").get(:id)
+    cuff = call(:get, "/api/closures/2")
+    call(:patch, "/api/closures/2/plan", { "machine.id" => machine.to_s }, "HTTP_IF_MATCH" => %("#{cuff['version']}"))
+  end
+
+  def kept(id, exercise, acts, how: "hints")
+    told = { id: SecureRandom.uuid, acts: acts.map { |act| View::RehearsalView.act(act) }, how: how, seconds: 40,
+             at: (Time.now.to_f * 1000).round }
+    page.execute_script("localStorage.setItem(arguments[0], JSON.stringify(arguments[1]))",
+                        "nimble-eyelet:rehearsal:marsh-walk:#{id}:#{exercise}", told)
+  end
+
+  # Begun where these acts have led.
+  def rehearse(id, exercise, acts = [], how: "hints")
+    visit "#{HOME_OF}/#{id}/rehearse" unless page.current_path.to_s.include?("rehearse")
+    kept(id, exercise, acts, how: how)
+    visit "#{HOME_OF}/#{id}/rehearse/#{exercise}"
+
+    assert_selector "[data-fabric], [data-answer]"
+    assert_selector "[aria-label='#{said('rehearsal.parts_of_the_machine')}'] button"
+  end
+
+  # As hands do it on the page.
+  def hands(act)
+    before = page.evaluate_script("document.querySelector('[data-acts]')?.dataset.acts")
+    case act.act
+    when "pedal" then pedal(act.seconds, hard: act.hard)
+    when "move" then moved(act)
+    when "finish" then click_button(said("rehearsal.everything_is_back"))
+    else pressed(act)
+    end
+    # What is over has no acts any more.
+    assert_no_selector "[data-acts='#{before}']"
+  end
+
+  def pressed(act)
+    find("[data-part='#{part_of(act)}']").click
+    # How far it is to needle up hangs on where the pedal was let go.
+    exact = act.act != "wheel" || page.has_selector?("[data-move='#{named(act)}']", wait: 1)
+    exact ? find("[data-move='#{named(act)}']").click : find("[data-move^='wheel']", match: :first).click
+  end
+
+  def named(act)
+    told = View::RehearsalView.act(act)
+    [told[:act], told[:part], told[:to], (told[:degrees] unless told[:degrees].zero?)].compact.join(" ")
+  end
+
+  # Of what a part of the machine is on the page, where it is called otherwise.
+  OF_PART = { "top_thread" => "thread", "bobbin_thread" => "bobbin", "bobbin_finger" => "bobbin", "button_in_foot" => "frame",
+              "foot_opened" => "frame", "feed_dogs" => "feed", "cover_plate" => "feed" }.freeze
+  OF_ACT = { "clear" => "key", "position" => "width", "step" => "selector", "slide_foot" => "frame", "hook_cord" => "frame",
+             "free" => "bobbin", "search" => "needle" }.freeze
+
+  def part_of(act)
+    return OF_PART.fetch(act.part, act.part) if act.act == "set"
+    return page.has_selector?("[data-part='lever']", wait: 0) ? "lever" : "selector" if act.act == "begin_again"
+
+    OF_ACT[act.act] || (%w[power presser wheel key].include?(act.act) ? act.act : "fabric")
+  end
+
+  def pedal(seconds, hard: false)
+    at = all("[data-pedal] button", minimum: 2)[hard ? 1 : 0]
+    page.driver.browser.action.move_to(at.native).click_and_hold.perform
+    page.evaluate_async_script("setTimeout(arguments[1], arguments[0])", (seconds * 1000).ceil)
+    page.driver.browser.action.release.perform
+  end
+
+  def moved(act)
+    keys = { across: %i[right left], along: %i[down up] }.flat_map do |way, (less, more)|
+      [act[way].negative? ? less : more] * (act[way].abs / 0.5).round
+    end
+    keys.each { |key| find("[data-fabric]").send_keys(key) }
+  end
+
+  LONG = 2
+  # What is sewn long is sewn by then, but for its last second.
+  def nearly(id, key, step, how)
+    rehearse(id, key, page_acts(id, key) + [step.with(seconds: step.seconds - 1)], how: how)
+  end
+
+  def led(id, key, how: "hints")
+    loop do
+      found = Rehearsal::Attempt.of(exercise(id, key), work(id), page_acts(id, key))
+      step = found.step&.act
+      return unless step && page.has_selector?("[data-acts]", wait: 0)
+
+      step.act == "pedal" && step.seconds > LONG ? nearly(id, key, step, how) : yield(step)
+    end
+  end
+
+  def test_exercises_are_done_right_on_every_kind_of_machine
+    cuff_on_the_plain_machine
+    done = { 1 => %w[hole button back], 2 => %w[hole], 3 => %w[hole rescue-lost_under_foot], 4 => %w[hole rescue-jammed] }
+    done.each do |id, keys|
+      keys.each do |key|
+        rehearse(id, key)
+        led(id, key) { |step| hands(step) }
+
+        assert_selector "h1[data-answer]", text: said("rehearsal.done_without_a_slip")
+      end
+    end
+  end
+
+  # Each at its moment: the slip is named, and what it would have cost.
+  def test_every_slip_is_named_where_it_happens
+    cuff_on_the_plain_machine
+    ways = Support::SlipWays.new([1, 2, 3, 4].to_h { |id| [id, work(id)] }).all
+
+    assert_equal Rehearsal::SLIPS.keys.sort, ways.keys.sort
+    ways.each do |slip, (id, exercise, before, wrong)|
+      rehearse(id, exercise, before, how: "alone")
+      wrong.each { |act| hands(act) }
+
+      assert_text Rehearsal::SLIPS.fetch(slip).says, wait: 20
+    end
+  end
+
+  def test_a_buttonhole_by_keyboard_alone_and_what_is_kept_of_it
+    rehearse(1, "hole", how: "alone")
+    led(1, "hole", how: "alone") { |step| by_keys(step) }
+
+    assert_selector "h1[data-answer]", text: said("rehearsal.done_without_a_slip")
+    eventually { assert_equal [["hole", true]], db[:rehearsals].select_map(%i[exercise alone]) }
+    assert_equal 0, db[:journal].where(kind: "hole_sewn", closure_id: 1).count
+  end
+
+  def by_keys(act)
+    before = find("[data-acts]")["data-acts"]
+    case act.act
+    when "pedal" then space(act.seconds)
+    when "move" then moved(act)
+    else
+      find("[data-part='#{part_of(act)}']").send_keys(:enter)
+      find("[data-move='#{named(act)}']").send_keys(:enter)
+    end
+
+    assert_no_selector "[data-acts='#{before}']"
+  end
+
+  def space(seconds)
+    find("[data-pedal] button", match: :first).send_keys("")
+    page.driver.browser.action.key_down(:space).perform
+
+    assert_selector "[data-pedal] [aria-pressed=true]"
+    page.evaluate_async_script("setTimeout(arguments[1], arguments[0])", (seconds * 1000).ceil)
+    page.driver.browser.action.key_up(:space).perform
+  end
+
+  def page_acts(id, exercise)
+    key = "nimble-eyelet:rehearsal:marsh-walk:#{id}:#{exercise}"
+    text = page.evaluate_script("localStorage.getItem('#{key}')") or return []
+    JSON.parse(text)["acts"].map { |act| Simulation::PracticeAct.new(**Support::SlipWays.read(act)) }
+  end
+
+  def test_a_test_hole_is_looked_at_and_judged
+    visit "#{HOME_OF}/1/rehearse/eyes"
+    5.times do |number|
+      assert_text said("rehearsal.of_looks", (number + 1).to_s, "5")
+      all("[data-grades] button", minimum: 5)[2].click
+    end
+    click_button Rehearsal::EYE_CHANGES["nothing"]
+    click_button said("rehearsal.see_the_truth")
+
+    assert_selector "[data-truth] li", count: 5
+    eventually { assert_equal ["eyes"], db[:rehearsals].select_map(:exercise) }
+    click_button said("rehearsal.another_one")
+
+    assert_text said("rehearsal.of_looks", "1", "5")
+  end
+
+  # What went wrong in practice is pointed out at the same step when sewing for real, and can be switched off.
+  def test_a_slip_of_practice_is_shown_at_the_same_step_of_a_session
+    Store::Rehearsals.new(workroom.scope, now: NOW - 86_400)
+                     .keep(id: SecureRandom.uuid, machine: work(4).machine.id, exercise: "set", alone: true, seconds: 20,
+                           slips: %w[power_on], ratings: { "power" => 1 })
+    session = call(:post, "/api/sessions", { closures: [4] })["id"]
+    visit "/w/marsh-walk/sessions/#{session}"
+
+    assert_selector "[data-due]", text: Rehearsal::SKILLS["power"].name
+    visit "/w/marsh-walk/sessions/#{session}/sew"
+    find("[data-done]").click
+
+    assert_selector "[data-slipped]", text: Rehearsal::SLIPS["power_on"].says
+    page.execute_script("localStorage.setItem('nimble-eyelet:rehearsal-off', 'true')")
+    visit "/w/marsh-walk/sessions/#{session}/sew"
+
+    assert_selector "[data-step]"
+    assert_no_selector "[data-slipped]"
+  end
+end
