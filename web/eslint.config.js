@@ -13,6 +13,7 @@ const FLOORS = [
   ['closure'],
   ['session'],
   ['stations'],
+  ['rehearse'],
   ['table', 'pages'],
 ];
 

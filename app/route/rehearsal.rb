@@ -58,7 +58,7 @@ module NimbleEyelet
                   when "lay" then work.places.include?(to)
                   else true
                   end
-          raise Refusal.field("rehearsal.act", "#{typed['part']} #{typed['to']}".strip[0, 60], "This machine cannot be set so.") unless known
+          raise Refusal.field("rehearsal.act", "#{typed['part']} #{typed['to']}".strip[0, 60], "This machine has no such setting.") unless known
 
           Simulation::PracticeAct.new(act: typed["act"], part: typed["part"], to: to, degrees: typed.fetch("degrees", 0).to_i,
                                       seconds: typed.fetch("seconds", 0).to_f, hard: typed.fetch("hard", false),

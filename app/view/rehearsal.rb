@@ -11,10 +11,10 @@ module NimbleEyelet
     module RehearsalView
       # What is seen, in words.
       SEEN = {
-        "dark" => "The machine is off.", "stuck" => "It is jammed: the needle does not move.", "no_fabric" => "The needle moves. There is no fabric.",
-        "no_thread" => "The needle moves. There is no thread in it.", "no_needle" => "The needle is broken.", "stopped" => "It stops.",
-        "waits" => "It beeps and waits.", "finished_already" => "This hole is finished. Nothing moves.", "bobbin_out" => "The bobbin is empty: nothing holds.",
-        "sewn_on" => "This pair is sewn.", "touches" => "The needle touches the rim.", "place_lost" => "It has lost its place.",
+        "dark" => "The machine is off.", "stuck" => "The thread jams: the needle does not move.", "no_fabric" => "The needle moves. There is no fabric.",
+        "no_thread" => "The needle moves. There is no thread in it.", "no_needle" => "The needle broke.", "stopped" => "It stops.",
+        "waits" => "It beeps and waits.", "finished_already" => "This hole is complete. Nothing moves.", "bobbin_out" => "The bobbin is empty: nothing holds.",
+        "sewn_on" => "This pair is done.", "touches" => "The needle touches the rim.", "place_lost" => "It has lost its place.",
         "foot_in_the_way" => "The presser foot is down: the fabric does not move.", "no_such_part" => "Your machine has no such part.",
         "out_of_reach" => "The fabric lies over the bobbin: take it out first."
       }.freeze

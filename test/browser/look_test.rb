@@ -9,7 +9,8 @@ class LookTest < BrowserTest
   # The pages that are not about one closure, and what each is known by.
   PAGES = { "/stash" => "main li", "/habits" => "fieldset", "/machines/4" => "[data-path='foot.kind']",
             "/machines/new" => "fieldset",
-            "/garments/1" => "main li" }.freeze
+            "/garments/1" => "main li", "/closures/1/rehearse" => "main h2", "/closures/1/rehearse/hole" => "[data-acts]",
+            "/closures/1/rehearse/eyes" => "[data-grades]" }.freeze
 
   LONG = "W" * 80
 

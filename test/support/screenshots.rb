@@ -49,10 +49,28 @@ module NimbleEyelet
         shoot(wide, "sew", "/sessions/#{session}/sew") { |page| page.assert_text(next_step, wait: 30) }
         lamplight(narrow)
         shoot(narrow, "sew-phone", "/sessions/#{session}/sew") { |page| page.assert_text(next_step, wait: 30) }
+        rehearse(wide)
+        return if @folder == DOCS
+
         sew_until(session, "sew-at")
         shoot(wide, "rescue", "/sessions/#{session}/sew") do |session|
           session.click_button("Something went wrong")
           session.assert_selector("[data-mishap]")
+        end
+      end
+
+      # A buttonhole on the practice machine, in the middle of its second side.
+      def rehearse(page)
+        page.visit("#{@address}/w/marsh-walk/closures/1/rehearse")
+        acts = [{ act: "lay", to: "hole-0" }, { act: "slide_foot" }, { act: "lead_tails" },
+                { act: "wheel", degrees: 180 },
+                { act: "presser", to: "down" }, { act: "set", part: "lever", to: "down" },
+                { act: "pedal", seconds: 24 }]
+        kept = { id: SecureRandom.uuid, acts: acts, how: "hints", seconds: 40, at: (Time.now.to_f * 1000).round }
+        page.execute_script("localStorage.setItem(arguments[0], JSON.stringify(arguments[1]))",
+                            "nimble-eyelet:rehearsal:marsh-walk:1:hole", kept)
+        shoot(page, "rehearse", "/closures/1/rehearse/hole") do |one|
+          one.assert_selector("[data-acts='7']", wait: 30)
         end
       end
 

@@ -73,14 +73,16 @@ module NimbleEyelet
       # One or two acts that somebody may do at any moment.
       def wrong(work)
         set = { "needle" => nil, "selector" => nil, "top_thread" => work.row["top_thread"] }
-        singles = [act("pedal", seconds: SHORT), act("wheel", degrees: -180), act("presser", to: "up"), act("move", across: 2.0),
-                   act("lift"), (act("turn") if work.by_hand?), *set.map { |part, to| act("set", part: part, to: to) }]
-        singles.compact.map { |one| [one] } + pairs + [[act("pedal", seconds: SHORT, hard: true)]]
+        singles = set.map { |part, to| act("set", part: part, to: to) }
+        singles += [act("pedal", seconds: SHORT), act("wheel", degrees: -180), act("presser", to: "up"), act("lift")]
+        singles += [act("move", across: 2.0), *([act("turn")] if work.by_hand?)]
+        singles.each_slice(1).to_a + pairs + [[act("pedal", seconds: SHORT, hard: true)]]
       end
 
       def pairs
         sew = act("pedal", seconds: SHORT)
-        [[act("lay", to: "hole-1", across: 1.5, along: -1.0), act("wheel", degrees: 180)], [act("clear"), sew], [sew, act("key")],
+        laid = %w[hole-0 hole-1].map { |to| [act("lay", to: to, across: 1.5, along: -1.0), act("wheel", degrees: 180)] }
+        [*laid, [act("clear"), sew], [sew, act("key")],
          [sew, act("wheel", degrees: 180), act("step", to: "1")], [act("set", part: "feed_dogs", to: nil), sew],
          [act("set", part: "width", to: "0"), sew]]
       end

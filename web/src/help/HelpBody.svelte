@@ -32,7 +32,7 @@
 {/if}
 <h3 class="mt-5 text-lg font-semibold">Keys</h3>
 <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-5 gap-y-1">
-  {#each keysOf(stage !== '') as [keys, does] (keys)}
+  {#each keysOf(stage) as [keys, does] (keys)}
     <dt><kbd class="kbd kbd-sm">{keys}</kbd></dt>
     <dd>{does}</dd>
   {/each}

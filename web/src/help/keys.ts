@@ -17,4 +17,15 @@ const STAGES: Key[] = [
   ['K', 'keep this place clear'],
 ];
 
-export const keysOf = (stage: boolean): Key[] => (stage ? [...STAGES, ...EVERYWHERE] : EVERYWHERE);
+export const PRACTISED = 'practice';
+const PRACTICE: Key[] = [
+  ['Space', 'held: the pedal. With Shift: pressed hard'],
+  ['Down, Up', 'turn the hand wheel towards you, away from you'],
+  ['Arrows', 'on the fabric: move it by half a millimetre'],
+];
+
+/** @param stage the word of a stage, `practice`, or nothing */
+export function keysOf(stage: string): Key[] {
+  if (stage === PRACTISED) return [...PRACTICE, ...EVERYWHERE];
+  return stage ? [...STAGES, ...EVERYWHERE] : EVERYWHERE;
+}

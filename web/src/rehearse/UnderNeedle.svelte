@@ -3,6 +3,7 @@
   // In millimetres.
   import type { Attempt, Bench } from '../api/client';
   import Cloth from '../drawn/Cloth.svelte';
+  import Laid from './Laid.svelte';
 
   let {
     bench,
@@ -21,6 +22,7 @@
   } = $props();
 
   const MM = 1000;
+  const SHEET = 'pointer-events-none absolute inset-0 h-full w-full will-change-transform';
   const FINE = 0.5;
   /** Fabric beyond what is seen, mm. */
   const AROUND = 8;
@@ -49,12 +51,6 @@
   let all = $derived([...(here?.points ?? []), ...ahead]);
   let thick = $derived(Math.max(bench.thread * 1.5, wide / 110));
 
-  const path = (points: number[]): string => {
-    const places: string[] = [];
-    for (let index = 0; index < points.length; index += 2)
-      places.push(`${(points[index] ?? 0) / MM} ${(points[index + 1] ?? 0) / MM}`);
-    return places.length ? `M${places.join('L')}` : '';
-  };
   /** Where the needle goes in, or went in last, in the fabric's own places. */
   let last = $derived.by((): [number, number] | undefined => {
     const [lastX, lastY] = all.slice(-2);
@@ -125,156 +121,134 @@
   }
 </script>
 
-<!-- Moved by arrow keys and by touch. -->
-<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-<svg
-  bind:this={svg}
-  viewBox="{x} {y} {wide} {tall}"
-  class="block max-h-[30vh] lg:max-h-[clamp(13rem,49vh,30rem)] w-full cursor-grab touch-none border border-base-300 bg-base-200"
-  role="application"
-  tabindex="0"
-  aria-label="Fabric under the needle. {told} Arrow keys move it. {words}"
-  onpointerdown={hold}
-  onpointermove={drag}
-  onpointerup={letGo}
-  onpointercancel={letGo}
-  onkeydown={nudge}
-  data-fabric
->
-  {#if at.under}
-    <g transform="translate({off[0]} {off[1]})">
-      <g transform={at.turned ? `rotate(180 ${pivot[0]} ${pivot[1]})` : undefined}>
-        <Cloth x={x - AROUND} y={y - AROUND} width={wide + AROUND * 2} height={tall + AROUND * 2} />
-        {#if onButton && bench.button}
-          <circle
-            r={bench.button.across / MM / 2}
-            fill="var(--shell)"
-            stroke="var(--horn)"
-            stroke-width={wide / 90}
-          />
-          {#each bench.button.holes as across, index (index)}
-            {#if index % 2 === 0}
-              <circle
-                cx={across / MM}
-                cy={(bench.button.holes[index + 1] ?? 0) / MM}
-                r={bench.button.hole / MM / 2}
-                fill="var(--slit)"
-              />
-            {/if}
-          {/each}
-        {:else if hole}
-          {@const ends = hole.slit.map((one) => one / MM)}
-          <g
-            stroke="var(--color-primary)"
-            stroke-width={wide / 130}
-            stroke-dasharray="{wide / 60} {wide / 90}"
-            opacity="0.75"
-          >
-            <path d="M0 {(ends[0] ?? 0) - 6}V{(ends[1] ?? 0) + 6}" />
-            {#each ends as end (end)}<path d="M-3.5 {end}H3.5" />{/each}
-          </g>
-          {#if hole.keyed !== null && !at.parts['memory']}
-            <path d="M-5 {hole.keyed / MM}H5" stroke="var(--color-accent)" stroke-width={wide / 80} />
-            <text x="5.4" y={hole.keyed / MM + 0.6} font-size={wide / 17} fill="var(--color-accent)"
-              >press here</text
-            >
-          {/if}
-          {#if !here?.points.length}
-            <g fill="none" stroke="var(--color-warning)" stroke-width={wide / 110}>
-              <circle cx={start[0]} cy={start[1]} r={wide / 34} />
-              <path
-                d="M{start[0] - wide / 16} {start[1]}h{wide / 8}M{start[0]} {start[1] - wide / 16}v{wide / 8}"
-              />
-            </g>
-          {/if}
-        {/if}
-
-        <g fill="none" stroke-linejoin="round" stroke-linecap="round">
-          {#if here?.before.length}<path
-              d={path(here.before)}
-              stroke="var(--thread-edge)"
-              stroke-width={thick * 0.7}
-              opacity="0.35"
-            />{/if}
-          {#if onButton}{#each other as one (one.name)}<path
-                d={path(one.points)}
-                stroke="var(--thread)"
-                stroke-width={thick}
-              />{/each}{/if}
-          <path d={path(all)} stroke="var(--thread-edge)" stroke-width={thick * 1.15} />
-          <path d={path(all)} stroke="var(--thread)" stroke-width={thick * 0.8} />
-          <path d={path(all)} stroke="var(--thread-light)" stroke-width={thick * 0.2} opacity="0.75" />
-          {#if loose}
-            {#each all as across, index (index)}
-              {#if index % 6 === 0}<path
-                  d="M{across / MM} {(all[index + 1] ?? 0) / MM}c-1 0.8 1.2 1.2 0.6 0"
-                  stroke="var(--thread)"
-                  stroke-width={thick * 0.6}
-                />{/if}
+<div class="relative">
+  <!-- Moved by arrow keys and by touch. -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+  <svg
+    bind:this={svg}
+    viewBox="{x} {y} {wide} {tall}"
+    class="block max-h-[30vh] lg:max-h-[clamp(13rem,49vh,30rem)] w-full cursor-grab touch-none border border-base-300 bg-base-200"
+    role="application"
+    tabindex="0"
+    aria-label="Fabric under the needle. {told} Arrow keys move it. {words}"
+    onpointerdown={hold}
+    onpointermove={drag}
+    onpointerup={letGo}
+    onpointercancel={letGo}
+    onkeydown={nudge}
+    data-fabric
+  >
+    {#if at.under}
+      <g transform="translate({off[0]} {off[1]})">
+        <g transform={at.turned ? `rotate(180 ${pivot[0]} ${pivot[1]})` : undefined}>
+          <Cloth x={x - AROUND} y={y - AROUND} width={wide + AROUND * 2} height={tall + AROUND * 2} />
+          {#if onButton && bench.button}
+            <circle
+              r={bench.button.across / MM / 2}
+              fill="var(--shell)"
+              stroke="var(--horn)"
+              stroke-width={wide / 90}
+            />
+            {#each bench.button.holes as across, index (index)}
+              {#if index % 2 === 0}
+                <circle
+                  cx={across / MM}
+                  cy={(bench.button.holes[index + 1] ?? 0) / MM}
+                  r={bench.button.hole / MM / 2}
+                  fill="var(--slit)"
+                />
+              {/if}
             {/each}
-          {/if}
-          {#if nest && here?.points.length}
-            <path
-              d="M{start[0]} {start[1]}c-2 1.4 2.6 1.8 1.4 -0.4s-3.4 -1 -2 0.6s2.8 0.4 1.6 -1"
-              stroke="var(--thread-edge)"
-              stroke-width={thick * 0.6}
-            />
-          {/if}
-          {#if at.tails === 'loose'}
-            <path
-              d="M{pivot[0]} {pivot[1]}c2 3 4 -1 6 3M{pivot[0]} {pivot[1]}c-2 3 -5 0 -5 4"
-              stroke="var(--thread)"
-              stroke-width={thick * 0.6}
-            />
-          {:else}
-            <path
-              d="M{pivot[0]} {pivot[1]}C{pivot[0] - 3} {pivot[1] - 5} {x + 3} {y + 6} {x} {y + 5}"
-              stroke="var(--thread)"
-              stroke-width={thick * 0.6}
-              opacity="0.6"
-            />
+          {:else if hole}
+            {@const ends = hole.slit.map((one) => one / MM)}
+            <g
+              stroke="var(--color-primary)"
+              stroke-width={wide / 130}
+              stroke-dasharray="{wide / 60} {wide / 90}"
+              opacity="0.75"
+            >
+              <path d="M0 {(ends[0] ?? 0) - 6}V{(ends[1] ?? 0) + 6}" />
+              {#each ends as end (end)}<path d="M-3.5 {end}H3.5" />{/each}
+            </g>
+            {#if hole.keyed !== null && !at.parts['memory']}
+              <path d="M-5 {hole.keyed / MM}H5" stroke="var(--color-accent)" stroke-width={wide / 80} />
+              <text x="5.4" y={hole.keyed / MM + 0.6} font-size={wide / 17} fill="var(--color-accent)"
+                >press here</text
+              >
+            {/if}
+            {#if !here?.points.length}
+              <g fill="none" stroke="var(--color-warning)" stroke-width={wide / 110}>
+                <circle cx={start[0]} cy={start[1]} r={wide / 34} />
+                <path
+                  d="M{start[0] - wide / 16} {start[1]}h{wide / 8}M{start[0]} {start[1] - wide / 16}v{wide /
+                    8}"
+                />
+              </g>
+            {/if}
           {/if}
         </g>
       </g>
-    </g>
-    <!-- The foot lies over it while it is down. -->
-    {#if at.foot_down}
-      <g fill="none" stroke="var(--color-base-content)" stroke-width={wide / 110} opacity="0.55">
-        {#if onButton}
-          <path
-            d="M-2.4 {y + tall}V0.9M2.4 {y + tall}V0.9"
-            stroke-width={wide / 26}
-            stroke-linecap="round"
-            opacity="0.5"
-          />
-        {:else}
-          <path d="M-5.2 {y}V{y + tall}M5.2 {y}V{y + tall}M-5.2 {y + 1.2}H5.2M-5.2 {y + tall - 1.2}H5.2" />
-        {/if}
-      </g>
+    {:else}
+      <text
+        x={x + wide / 2}
+        y={y + tall / 2}
+        text-anchor="middle"
+        font-size={wide / 14}
+        fill="var(--color-secondary)">No fabric under the needle</text
+      >
     {/if}
-    <!-- The needle: nearer to the fabric the darker. -->
-    <g stroke="var(--color-base-content)" stroke-width={wide / 90}>
-      <circle
-        cx={needle[0]}
-        cy={needle[1]}
-        r={wide / 46 + (1 - deep) * (wide / 40)}
-        fill="none"
-        opacity={0.35 + deep * 0.6}
-      />
-      <circle
-        cx={needle[0]}
-        cy={needle[1]}
-        r={wide / 120 + deep * (wide / 150)}
-        fill={at.needle_whole ? 'var(--color-base-content)' : 'var(--color-warning)'}
-      />
-    </g>
-  {:else}
-    <text
-      x={x + wide / 2}
-      y={y + tall / 2}
-      text-anchor="middle"
-      font-size={wide / 14}
-      fill="var(--color-secondary)">No fabric under the needle</text
-    >
+  </svg>
+  {#if at.under}
+    <!-- Each on a sheet of its own: while it sews, only what changes is drawn anew. -->
+    <svg viewBox="{x} {y} {wide} {tall}" class={SHEET} aria-hidden="true">
+      <g transform="translate({off[0]} {off[1]})">
+        <g transform={at.turned ? `rotate(180 ${pivot[0]} ${pivot[1]})` : undefined}>
+          <Laid
+            {all}
+            before={here?.before ?? []}
+            others={onButton ? other.map((one) => one.points) : []}
+            {thick}
+            {loose}
+            {nest}
+            begins={first}
+            tails={at.tails}
+            edge={[x, y + 5]}
+          />
+        </g>
+      </g>
+    </svg>
+    <svg viewBox="{x} {y} {wide} {tall}" class={SHEET} aria-hidden="true">
+      <!-- The foot lies over it while it is down. -->
+      {#if at.foot_down}
+        <g fill="none" stroke="var(--color-base-content)" stroke-width={wide / 110} opacity="0.55">
+          {#if onButton}
+            <path
+              d="M-2.4 {y + tall}V0.9M2.4 {y + tall}V0.9"
+              stroke-width={wide / 26}
+              stroke-linecap="round"
+              opacity="0.5"
+            />
+          {:else}
+            <path d="M-5.2 {y}V{y + tall}M5.2 {y}V{y + tall}M-5.2 {y + 1.2}H5.2M-5.2 {y + tall - 1.2}H5.2" />
+          {/if}
+        </g>
+      {/if}
+      <!-- The needle: nearer to the fabric the darker. -->
+      <g stroke="var(--color-base-content)" stroke-width={wide / 90}>
+        <circle
+          cx={needle[0]}
+          cy={needle[1]}
+          r={wide / 46 + (1 - deep) * (wide / 40)}
+          fill="none"
+          opacity={0.35 + deep * 0.6}
+        />
+        <circle
+          cx={needle[0]}
+          cy={needle[1]}
+          r={wide / 120 + deep * (wide / 150)}
+          fill={at.needle_whole ? 'var(--color-base-content)' : 'var(--color-warning)'}
+        />
+      </g>
+    </svg>
   {/if}
-</svg>
+</div>

@@ -220,12 +220,20 @@ function key(bench: Bench): Control | undefined {
 const BESIDE = { across: 1.5, along: -1 };
 
 function fabric(bench: Bench, state: State, lays: string[]): Control | undefined {
-  const laid: Move[] = lays.map((name) => ({
-    label: `Lay ${placeName(bench, name)} under the needle`,
-    act: { act: 'lay', to: name, ...(name.startsWith('pair') ? {} : BESIDE) },
-    here: state.under === name,
-  }));
-  if (!laid.length) return undefined;
+  if (!lays.length) return undefined;
+  const sewn = (name: string) => state.sewn.find((one) => one.name === name);
+  /** What lies there is finished first; then the next comes. */
+  const next = lays.find((name) => !sewn(name)?.finished || sewn(name)?.spoiled);
+  const going = state.under !== null && state.under === next && (sewn(state.under)?.points.length ?? 0) === 0;
+  const laid: Move[] = [next].flatMap((name) =>
+    name && !going
+      ? {
+          label: `Lay ${placeName(bench, name)} under the needle`,
+          act: { act: 'lay', to: name, ...(name.startsWith('pair') ? {} : BESIDE) } as PracticeAct,
+          here: state.under === name,
+        }
+      : [],
+  );
   const there: Move[] = state.under
     ? [
         {

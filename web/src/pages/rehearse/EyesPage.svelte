@@ -110,7 +110,7 @@
     if (!judged) return '';
     if (!judged.misjudged.length && judged.right) return 'You saw it all, and chose well.';
     if (!judged.misjudged.length) return 'You saw it all. Another change would help more.';
-    return judged.right ? 'The change is right. Look once more:' : 'Look once more:';
+    return judged.right ? 'The change is right. Look once more.' : 'Look once more.';
   });
   const picture = (look: string, grade: string): LookDrawn | undefined =>
     asked.data?.pictures.find((one) => one.look === look && one.grade === grade);
@@ -138,6 +138,7 @@
             {#each looks as look (look.key)}
               {@const wrong = judged.misjudged.includes(look.key)}
               <li class={['border-l-4 pl-3', wrong ? 'border-warning' : 'border-primary']}>
+                <span class="block text-sm text-secondary">{look.question}</span>
                 <span class="font-semibold">{named(look.key, judged.truth[look.key])}</span>
                 {#if wrong}<span class="block text-sm text-secondary"
                     >You said: {named(look.key, seen[look.key])}</span
@@ -150,9 +151,9 @@
               >{judged.changes
                 .map((key) => sample?.changes.find((one) => one.key === key)?.name ?? '')
                 .join(', or ')}</strong
-            >.{#if !judged.right}
-              You chose: {sample.changes.find((one) => one.key === change)?.name}.{/if}
+            >.
           </p>
+          {#if !judged.right}<p>You chose: {sample.changes.find((one) => one.key === change)?.name}.</p>{/if}
           {#if judged.advice}<p class="mt-2 text-secondary">
               After such a test, Nimble Eyelet says: {judged.advice}
             </p>{/if}

@@ -6,6 +6,8 @@
   import { read } from '../../api/ask';
   import { client, type PracticeAct } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
+  import Help from '../../help/Help.svelte';
+  import { PRACTISED } from '../../help/keys';
   import { controls as controlsOf, named, partOf, sameAct } from '../../rehearse/controls';
   import DrawnMachine from '../../rehearse/DrawnMachine.svelte';
   import Pedal from '../../rehearse/Pedal.svelte';
@@ -122,6 +124,7 @@
         >
       {/each}
     </div>
+    <span class="max-sm:hidden"><Help stage={PRACTISED} /></span>
     <button
       class="btn btn-ghost btn-sm"
       aria-pressed={!quiet}

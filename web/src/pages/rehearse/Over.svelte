@@ -49,7 +49,7 @@
   {/if}
   {#if practice.kept === 'away'}
     <p role="alert" class="mt-5 border-l-4 border-warning pl-3">
-      The server does not answer: this exercise is kept on this device.
+      The server does not answer. This device keeps the exercise.
       <button class="btn ml-2 btn-sm" onclick={() => void practice.over()}>Try again</button>
     </p>
   {/if}

@@ -83,10 +83,10 @@
   failed={refused || (offered.failureCount ? 'The server does not answer. Trying again…' : '')}
   missing={gone(offered.error) ? 'There is no such exercise here.' : ''}
 >
-  <p class="text-secondary">
+  <p class="text-secondary wrap-anywhere">
     <a class="link" href={workroom.at(`/closures/${id}/sew`)}>{name}</a>
   </p>
-  <h1 class="mt-1 text-3xl font-semibold">
+  <h1 class="mt-1 text-3xl font-semibold wrap-anywhere">
     Practise on {data ? `a machine like ${data.machine.name}` : 'a machine like yours'}
   </h1>
   {#if data}

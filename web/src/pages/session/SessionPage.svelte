@@ -107,9 +107,9 @@
       {/if}
       <p class="mt-4 flex flex-wrap items-center gap-3">
         <a class="btn btn-lg btn-primary" href={workroom.at(`/sessions/${doc.id}/sew`)}>At the machine</a>
+        {#if doc.closures[0]}<DueCard {due} closure={doc.closures[0].id} />{/if}
         <span class="min-w-0 flex-1 wrap-anywhere">Next: {now.does}</span>
       </p>
-      {#if doc.closures[0]}<DueCard {due} closure={doc.closures[0].id} />{/if}
     {:else}
       <p class="mt-3 font-serif text-3xl font-semibold" data-answer>
         All done. Your machine is back to normal.

@@ -4,7 +4,7 @@ require_relative "../browser_helper"
 require_relative "../support/slip_ways"
 
 # Practised in the browser on each kind of machine: right, wrong once for every slip, by keyboard alone, and by eye.
-class RehearsalTest < BrowserTest
+class PracticeTest < BrowserTest
   HOME_OF = "/w/marsh-walk/closures"
   def work(id) = (@works ||= {})[id] ||= Simulation::PracticeWork.of(Store::Closures.new(workroom).find(id).sheet)
   def exercise(id, key) = Rehearsal::Exercise.fetch(work(id), key)
@@ -59,10 +59,10 @@ class RehearsalTest < BrowserTest
   end
 
   # Of what a part of the machine is on the page, where it is called otherwise.
-  OF_PART = { "top_thread" => "thread", "bobbin_thread" => "bobbin", "bobbin_finger" => "bobbin", "button_in_foot" => "frame",
-              "foot_opened" => "frame", "feed_dogs" => "feed", "cover_plate" => "feed" }.freeze
-  OF_ACT = { "clear" => "key", "position" => "width", "step" => "selector", "slide_foot" => "frame", "hook_cord" => "frame",
-             "free" => "bobbin", "search" => "needle" }.freeze
+  OF_PART = { "top_thread" => "thread", "bobbin_thread" => "bobbin", "bobbin_finger" => "bobbin",
+              "button_in_foot" => "frame", "foot_opened" => "frame", "feed_dogs" => "feed", "cover_plate" => "feed" }.freeze
+  OF_ACT = { "clear" => "key", "position" => "width", "step" => "selector", "slide_foot" => "frame",
+             "hook_cord" => "frame", "free" => "bobbin", "search" => "needle" }.freeze
 
   def part_of(act)
     return OF_PART.fetch(act.part, act.part) if act.act == "set"
@@ -103,7 +103,8 @@ class RehearsalTest < BrowserTest
 
   def test_exercises_are_done_right_on_every_kind_of_machine
     cuff_on_the_plain_machine
-    done = { 1 => %w[hole button back], 2 => %w[hole], 3 => %w[hole rescue-lost_under_foot], 4 => %w[hole rescue-jammed] }
+    done = { 1 => %w[hole button back], 2 => %w[hole], 3 => %w[hole rescue-lost_under_foot],
+             4 => %w[hole rescue-jammed] }
     done.each do |id, keys|
       keys.each do |key|
         rehearse(id, key)
@@ -184,8 +185,8 @@ class RehearsalTest < BrowserTest
   # What went wrong in practice is pointed out at the same step when sewing for real, and can be switched off.
   def test_a_slip_of_practice_is_shown_at_the_same_step_of_a_session
     Store::Rehearsals.new(workroom.scope, now: NOW - 86_400)
-                     .keep(id: SecureRandom.uuid, machine: work(4).machine.id, exercise: "set", alone: true, seconds: 20,
-                           slips: %w[power_on], ratings: { "power" => 1 })
+                     .keep(id: SecureRandom.uuid, machine: work(4).machine.id, exercise: "set", alone: true,
+                           seconds: 20, slips: %w[power_on], ratings: { "power" => 1 })
     session = call(:post, "/api/sessions", { closures: [4] })["id"]
     visit "/w/marsh-walk/sessions/#{session}"
 
