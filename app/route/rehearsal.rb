@@ -14,19 +14,11 @@ module NimbleEyelet
 
       def self.registered(app)
         app.helpers Helpers
-        app.get("#{AT}/rehearsal") do
-          sheet = practised_sheet
-          json(View::RehearsalView.of(sheet, rehearsals, present, settings.now, own: own_samples(sheet)))
-        end
-        app.post("#{AT}/rehearsal") do
-          work = Simulation::PracticeWork.of(practised_sheet)
-          json(View::RehearsalView.attempt(attempt(work), work))
-        end
+        app.get("#{AT}/rehearsal") { json(offered(practised_sheet)) }
+        app.post("#{AT}/rehearsal") { json(rehearsed(practised_sheet)) }
         app.post("#{AT}/eyes") { json(seen_with_eyes(practised_sheet)) }
         app.post("#{AT}/rehearsals") { keep_rehearsal(practised_sheet) }
-        app.get("/api/workrooms/:slug/machines/:id/rehearsal") do
-          json(View::RehearsalView.due(machines.find(number(params["id"])).machine, rehearsals, settings.now))
-        end
+        app.get("/api/workrooms/:slug/machines/:id/rehearsal") { json(due_on(number(params["id"]))) }
       end
 
       module Helpers
@@ -36,6 +28,19 @@ module NimbleEyelet
           raise Refusal, sheet.faults if sheet.layout.nil?
 
           sheet
+        end
+
+        def offered(sheet)
+          View::RehearsalView.of(sheet, rehearsals, present, settings.now, own: own_samples(sheet))
+        end
+
+        def rehearsed(sheet)
+          work = Simulation::PracticeWork.of(sheet)
+          View::RehearsalView.attempt(attempt(work), work)
+        end
+
+        def due_on(machine)
+          View::RehearsalView.due(machines.find(machine).machine, rehearsals, settings.now)
         end
 
         def attempt(work)

@@ -49,6 +49,7 @@ across: [0.0, 0.0, 3.0].sample(random: random))
     return "angle #{state.angle}" unless (0..359).cover?(state.angle)
     return "bobbin" if state.bobbin.negative?
     return "stretch #{state.stretch}" unless (0...[bench.work.stretches.size, bench.work.pairs, 1].max).cover?(state.stretch)
+    return "piled up" if state.sewn.any? { |_, piece| piece.points.size > bench.work.most_stitches }
     return "under #{state.under}" unless state.under.nil? || bench.work.places.include?(state.under)
     return "broken and whole" if state.pieces && state.needle_whole
 

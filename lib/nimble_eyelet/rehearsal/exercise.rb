@@ -29,7 +29,7 @@ module NimbleEyelet
       # @param key [String]
       # @return [Exercise]
       # @raise [KeyError]
-      def self.fetch(work, key) = all(work).find { |one| one.key == key } || raise(KeyError, key)
+      def self.fetch(work, key) = Exercises.new(work).find(key) || raise(KeyError, key)
 
       # What a goal asks of hands; a hole asks for the rest.
       ASKED_BY = { "thread" => %w[thread power], "set" => %w[settings power], "button" => %w[button button-width feed-off],
@@ -57,12 +57,22 @@ module NimbleEyelet
       end
 
       # @return [Array<Exercise>]
-      def all
-        sewn = @work.hole?
-        [thread, set, *(holes if sewn), (button if @work.button?), back, (session if sewn), *(rescues if sewn)].compact
+      def all = plain + Exercise::RESCUES.filter_map { |key| rescue_of(key) }
+
+      # @param key [String]
+      # @return [Exercise, nil] without working out the others
+      def find(key)
+        return rescue_of(key.delete_prefix(Exercise::RESCUE_PREFIX)) if key.start_with?(Exercise::RESCUE_PREFIX)
+
+        plain.find { |one| one.key == key }
       end
 
       private
+
+      def plain
+        sewn = @work.hole?
+        [thread, set, *(holes if sewn), (button if @work.button?), back, (session if sewn)].compact
+      end
 
       def usual = Simulation::PracticeState.new(bobbin: Simulation::PracticeMachine::FULL_BOBBIN)
       def ready = usual.with(parts: @work.row.compact.freeze)
@@ -109,14 +119,12 @@ module NimbleEyelet
                      minutes: 4)
       end
 
-      def rescues
-        Exercise::RESCUES.filter_map do |key|
-          mishap = Sewing::MISHAPS.fetch(key)
-          next unless happens?(mishap)
+      def rescue_of(key)
+        mishap = Exercise::RESCUES.include?(key) && Sewing::MISHAPS.fetch(key)
+        return unless mishap && @work.hole? && happens?(mishap)
 
-          Exercise.new(key: "#{Exercise::RESCUE_PREFIX}#{key}", name: mishap.says, says: "Put it right, then finish the hole.", goals: %w[hole-0],
-                       start: gone_wrong(key), minutes: 2)
-        end
+        Exercise.new(key: "#{Exercise::RESCUE_PREFIX}#{key}", name: mishap.says,
+                     says: "Put it right, then finish the hole.", goals: %w[hole-0], start: gone_wrong(key), minutes: 2)
       end
 
       # A place is lost only where a programme has one.

@@ -50,12 +50,22 @@ module NimbleEyelet
         return threaded(state) || power_back(state) if %w[top_thread bobbin_thread].include?(part)
 
         near = MACHINE_PARTS.fetch(part).hands_near
-        return out(state, skill) if state.under && (near || state.needle_down?) && !state.button?
-        return needle_up(state, skill) if state.needle_down?
-        return power("off", "power") if near && state.power
-        return power("on", skill) if !near && !state.power
+        cleared(state, near,
+                skill) || powered(state, near, skill) || set(part, wanted[part], SKILL_OF.fetch(part, skill))
+      end
 
-        set(part, wanted[part], SKILL_OF.fetch(part, skill))
+      # What lies under the needle comes out of the way of hands.
+      def cleared(state, near, skill)
+        return out(state, skill) if state.under && !state.button? && (near || state.needle_down?)
+
+        needle_up(state, skill) if state.needle_down?
+      end
+
+      # Off where hands come near the needle, and on where a dial is turned.
+      def powered(state, near, skill)
+        return if near ^ state.power
+
+        near ? power("off", "power") : power("on", skill)
       end
 
       def power_back(state) = state.power ? nil : power("on", "settings")
@@ -92,12 +102,9 @@ module NimbleEyelet
       end
 
       def put_back(state, part)
-        near = MACHINE_PARTS.fetch(part).hands_near
         return needle_up(state, "back") if state.needle_down?
-        return power("off", "power") if near && state.power
-        return power("on", "back") if !near && !state.power
 
-        set(part, nil, "back")
+        powered(state, MACHINE_PARTS.fetch(part).hands_near, "back") || set(part, nil, "back")
       end
 
       def ledger(state) = Ledger.empty.changed(state.parts).entries

@@ -15,7 +15,7 @@ module NimbleEyelet
     Slip = Value.of(:key, :skill, :says, :does, :costs, :minutes, mishap: nil)
 
     module SlipTable
-      # key, skill, what was done, what it does, what it costs, minutes, mishap
+      COLUMNS = %i[key skill says does costs minutes mishap].freeze
       SLIP_ROWS = [
         ["lever_up", "lever", "The buttonhole lever was up.", "The machine beeps, or sews past the end.",
          "A side that runs on: you unpick it.", 15, "mid_cycle"],
@@ -63,8 +63,8 @@ module NimbleEyelet
       ].freeze
     end
 
-    SLIPS = SlipTable::SLIP_ROWS.to_h do |key, skill, says, results, costs, minutes, mishap|
-      [key, Slip.new(key: key, skill: skill, says: says, does: results, costs: costs, minutes: minutes, mishap: mishap)]
+    SLIPS = SlipTable::SLIP_ROWS.to_h do |row|
+      [row.first, Slip.new(**SlipTable::COLUMNS.zip(row).to_h)]
     end.freeze
   end
 end

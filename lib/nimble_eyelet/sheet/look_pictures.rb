@@ -60,11 +60,10 @@ module NimbleEyelet
     def whole(places)
       room = between(ROOMS, places.fetch("space", RIGHT_GRADE))
       lines, covers = sewn(places).transpose
-      apart = lines.map { |line| line.map { |x, y| [y, x + ((x <=> 0) * room / 2)] } }
-      xs, ys = apart.flatten(1).transpose.map(&:minmax)
-      { lines: apart, covers: covers, through: fit(nil, places.fetch("fit", RIGHT_GRADE)),
-        box: [xs[0] - 1, ys[0] - 1, xs[1] - xs[0] + 2, ys[1] - ys[0] + 2],
-        bobbin: between(BOBBIN, places.fetch("tension", RIGHT_GRADE)), loops: between(LOOPS, places.fetch("tension", RIGHT_GRADE)) }
+      lines = lines.map { |line| line.map { |x, y| [y, x + ((x <=> 0) * room / 2)] } }
+      edge = places.fetch("tension", RIGHT_GRADE)
+      { lines: lines, covers: covers, through: fit(nil, places.fetch("fit", RIGHT_GRADE)), box: about(lines),
+        bobbin: between(BOBBIN, edge), loops: between(LOOPS, edge) }
     end
 
     private
@@ -72,6 +71,12 @@ module NimbleEyelet
     # The middle of five grades.
     RIGHT_GRADE = 2
     private_constant :RIGHT_GRADE
+
+    # A little fabric about it.
+    def about(lines)
+      (left, right), (top, low) = lines.flatten(1).transpose.map(&:minmax)
+      [left - 1, top - 1, right - left + 2, low - top + 2]
+    end
 
     # @param table [Array<Float>] by place
     # @param place [Numeric]

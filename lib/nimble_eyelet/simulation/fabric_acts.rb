@@ -11,7 +11,7 @@ module NimbleEyelet
       PIVOT_LOST = 2.0
       # How everything lies about a hole that was just laid there.
       AS_LAID = { shift: [0.0, 0.0].freeze, tails: "loose", carriage: "gap", turned: false, wheeled: 0,
-cord: false }.freeze
+                  cord: false }.freeze
       private_constant :AS_LAID
 
       private
@@ -30,7 +30,7 @@ cord: false }.freeze
         piece = state.piece
         return state if piece.spoiled.nil? && (piece.finished || piece.untouched?)
 
-        state.with(sewn: state.sewn.merge(state.under => SewnSoFar.new(before: piece.before + piece.points)).freeze)
+        state.with(sewn: state.sewn.merge(state.under => SewnSoFar.new(before: piece.points)).freeze)
       end
 
       def dragged(state)
@@ -41,13 +41,12 @@ cord: false }.freeze
       def do_move(state, act)
         return now(state, "no_fabric") unless state.under
         return dragged(state) if state.needle_down? && state.needle_whole
+        return now(state.with(off: shifted(state.off, act))) unless state.within_a_hole?
 
-        if state.within_a_hole?
-          shift = [state.shift[0] + act.across, state.shift[1] + act.along].freeze
-          return now(state.with(shift: shift).spoiled("dragged").with_piece(lost: nil)).with_slip("dragged")
-        end
-        now(state.with(off: [state.off[0] + act.across, state.off[1] + act.along].freeze))
+        now(state.with(shift: shifted(state.shift, act)).with_piece(lost: nil)).with_spoiled("dragged")
       end
+
+      def shifted(by, act) = [by[0] + act.across, by[1] + act.along].freeze
 
       # Half a turn about the needle: it has to be in the fabric and in the middle, with the foot up.
       def do_turn(state, _act)

@@ -73,13 +73,7 @@ module NimbleEyelet
         return Happening.new(state: state, seen: %w[no_such_part]) unless @work.stores?
         return Happening.new(state: state, heard: %w[click]) unless @hole.learning?(state) && state.stretch.zero? && state.stitch > 1
 
-        wanted = @work.figure.to_f
-        stored = wanted * state.stitch / @work.stretches.first.points.size
-        off = (stored - wanted).abs > KEY_OFF
-        changed = state.with_part("memory", off ? Length.mm(stored.rationalize(1r / 100)) : @work.figure)
-                       .with(learned: (@work.opening + stored - wanted).round(6), stretch: 1, stitch: 0)
-        happened = Happening.new(state: changed, heard: %w[click])
-        off ? happened.with(state: changed.spoiled("key_off")).with_slip("key_off") : happened
+        stored(state, @work.figure.to_f * state.stitch / @work.stretches.first.points.size)
       end
 
       # What the pedal would do if it were held from here on.
@@ -99,6 +93,16 @@ module NimbleEyelet
       private_constant :MOST_WHEELED
 
       private
+
+      # A length that is nearly the one wanted is that one: a machine stores stitches.
+      def stored(state, length)
+        off = length - @work.figure.to_f
+        near = off.abs <= KEY_OFF
+        changed = state.with_part("memory", near ? @work.figure : Length.mm(length.rationalize(1r / 100)))
+                       .with(learned: (@work.opening + off).round(6), stretch: 1, stitch: 0)
+        happened = Happening.new(state: changed, heard: %w[click])
+        near ? happened : happened.with_spoiled("key_off")
+      end
 
       # How often the needle passes its lowest place.
       def turns(state, degrees) = ((state.angle + degrees + 180) / 360) - ((state.angle + 180) / 360)

@@ -74,6 +74,10 @@ module NimbleEyelet
     # slips - Array<Array(String, Array<String>)>: key of SLIPS, and the parts it is about
     class Happening < Value.of(:state, seen: [], heard: [], laid: [], slips: [])
       def with_slip(key, about = []) = with(slips: slips + [[key, about]])
+
+      # A slip that spoils what lies under the needle.
+      # @return [Happening]
+      def with_spoiled(key, about = []) = with(state: state.spoiled(key)).with_slip(key, about)
     end
   end
 end

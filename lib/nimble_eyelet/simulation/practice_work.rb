@@ -11,31 +11,11 @@ require_relative "../sewing/row_state"
 require_relative "../sheet/hole_simulation"
 require_relative "../stitch/button_path"
 require_relative "../stitch/path"
-require_relative "../value"
 require_relative "../work/step"
+require_relative "hole_stretch"
 
 module NimbleEyelet
   module Simulation
-    # What is sewn in one go. points - Array of [x, y] mm; ends - Integer, how many of them come before the lock
-    # needs - Hash of what the hands turn for it ("width", "length", "aside", "turned") to its state
-    class HoleStretch < Value.of(:name, :kind, :points, :ends, needs: {})
-      # Beyond its end it goes on as it went: a side by its feed, an end on the spot.
-      # @param number [Integer] of the stitch, from 0
-      # @return [Array(Float, Float)] mm
-      def at(number)
-        return points[number] if number < points.size
-
-        beyond = number - ends + 1
-        x, y = points[ends - 1 - (beyond.odd? ? 1 : 0)]
-        return [x, y] unless kind == :bead
-
-        [x, points[ends - 1].last + (feed * beyond)]
-      end
-
-      # @return [Float] mm along the hole from one stitch to the next; negative away from the person
-      def feed = ends < 2 ? 0.0 : (points[ends - 1].last - points[0].last) / (ends - 1)
-    end
-
     class PracticeWork
       # Stretches of a hole that is turned by hand, in the order of SEWN_BY_HAND, with what is turned for each.
       HAND_STRETCHES = [{ "aside" => false, "turned" => false }, { "aside" => true, "turned" => false },
@@ -166,6 +146,16 @@ module NimbleEyelet
       def places = (0...SCRAP_HOLES).map { |number| "hole-#{number}" } + (0...pairs).map { |number| "pair-#{number}" }
       # Holes of a scrap.
       SCRAP_HOLES = 3
+
+      # @param parts [Hash] of the machine, as they stand
+      # @return [Boolean] whether its length is stored at the next press of the key
+      def learning?(parts) = stores? && parts["memory"].nil?
+
+      # More stitches on one place than this pile up, and the feed stalls.
+      # @return [Integer]
+      def most_stitches = @most_stitches ||= [PILED_UP, path.points.size * 2].max
+      PILED_UP = 900
+      private_constant :PILED_UP
 
       # @return [Float] mm of bobbin thread for one stitch, about
       def bobbin_stitch = @bobbin_stitch ||= (@shape.width / 2) + @order.cloth.stack.to_f
