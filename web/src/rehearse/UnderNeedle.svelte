@@ -79,9 +79,7 @@
       across ? `${Math.abs(across)} mm to the ${across > 0 ? 'left' : 'right'}` : '',
       along ? `${Math.abs(along)} mm ${along > 0 ? 'away from you' : 'towards you'}` : '',
     ].filter(Boolean);
-    return sides.length
-      ? `The mark lies ${sides.join(', ')} of the needle.`
-      : 'The mark lies under the needle.';
+    return sides.length ? `The mark is off by ${sides.join(' and ')}.` : 'The mark lies under the needle.';
   });
 
   let from: [number, number] | undefined;

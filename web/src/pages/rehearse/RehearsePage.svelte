@@ -50,9 +50,11 @@
       : '',
   );
   const at = (key: string) => workroom.at(`/closures/${id}/rehearse/${key}`);
-  /** What is worth the few minutes; else the shortest that was never done. */
+  /** What is worth the few minutes; whoever never practised begins with one hole. */
   let first = $derived(
-    hands.find((one) => one.key === data?.suggested[0]) ?? hands.find((one) => !one.done) ?? hands[0],
+    hands.find((one) => one.key === (data?.practised ? data.suggested[0] : 'hole')) ??
+      hands.find((one) => !one.done) ??
+      hands[0],
   );
   let since = $derived(
     data?.months && data.months > 1 ? `${data.months} months since your last buttonhole here.` : '',
