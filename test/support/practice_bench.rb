@@ -48,7 +48,7 @@ module NimbleEyelet
         pedal = session.all("[data-pedal] button", minimum: 2).first
         browser.action.move_to(pedal.native).click_and_hold.perform
         session.execute_script(COUNT)
-        session.evaluate_async_script("setTimeout(arguments[0], #{SEWN * 1000})")
+        sleep SEWN
         session.evaluate_script("pictures.slice(5)")
       ensure
         browser.action.release.perform
