@@ -19,7 +19,11 @@ class PracticeMachineTest < CoreTest
 
   def bench(machine, style: nil)
     recipe = style ? { recipe: Recipes::Overrides.new(style: style) } : {}
-    work = Simulation::PracticeWork.of(sheet(machine: machine, button: button(attachment: "four_holes"), **recipe))
+    bench_of(sheet(machine: machine, button: button(attachment: "four_holes"), **recipe))
+  end
+
+  def bench_of(sheet)
+    work = Simulation::PracticeWork.of(sheet)
     Bench.new(work, Simulation::PracticeMachine.new(work), Rehearsal::Guide.new(work),
               Simulation::PracticeChoices.of(work).to_a, Rehearsal::Exercise.all(work))
   end
@@ -118,6 +122,26 @@ across: [0.0, 0.0, 3.0].sample(random: random))
     end
 
     flunk "#{bench.work.machine.kind}: #{goal} is not reached"
+  end
+
+  # A machine that adds by itself is stopped earlier: at the figure that the steps say, and the hole is the plan's.
+  def test_the_key_is_pressed_at_its_own_figure
+    [mm(0), mm(-2), mm(1)].each do |correction|
+      one = sheet(machine: machine("memory"), opening: wish(correction: correction))
+      bench = bench_of(one)
+      first = bench.work.stretches.first
+      line = (bench.work.keyed_at - first.points[first.ends - 1].last).abs
+
+      assert_in_delta (one.opening - one.setting.figure).to_f.abs, line, 1e-9
+      state = led(bench, bench.exercises.find { |each| each.key == "row" }.start, "hole-0")
+
+      assert_equal one.setting.figure, state.parts["memory"]
+      # Of a machine that stops short the last stitches before the key lie beyond the hole.
+      beyond = [(correction / Length.mm(first.feed.abs.rationalize(1r / 1000))).round, 0].max
+
+      assert_equal bench.work.path.points.size + beyond, state.piece("hole-0").points.size
+      assert_same_points bench.work.path.points, state.piece("hole-0").points, correction.to_s if beyond.zero?
+    end
   end
 
   # What the steps tell the ledger is what the machine is set to when hands have done them.

@@ -26,7 +26,6 @@ module NimbleEyelet
     class Attempt < Value.of(:exercise, :state, :last, :slips, :reached, :asked, :step, :finished)
       # Said by whoever thinks that all is done.
       SAID_DONE = "finish"
-      MOST_ACTS = 600
       # How well something went, as a schedule of repetitions asks.
       MISSED = 1
       HARD = 2

@@ -104,6 +104,12 @@ module NimbleEyelet
         @sheet.plan.button.opens? && @sheet.recipe.stitched != :straight && !@sheet.recipe.style.value.round?
       end
 
+      # Harder with every one that was seen without a slip, and from the beginning again after one that was not.
+      #
+      # @param slips [Array<Integer>] of each that was looked at, the newest first
+      # @return [Integer] level
+      def self.level(slips) = [slips.take_while(&:zero?).size, HARDEST].min
+
       # @param seed [Integer]
       # @param level [Integer] from 0 to HARDEST
       # @return [EyeSample]

@@ -67,7 +67,7 @@ module NimbleEyelet
 
       def needle_up(state, skill) = wheel(state, 0, skill, "Turn the hand wheel towards you until the needle is up.")
 
-      # What lies there comes out: the needle first.
+      # The fabric comes out: the needle first.
       def out(state, skill)
         return needle_up(state, skill) if state.needle_down?
         return presser("up", skill) if state.foot_down

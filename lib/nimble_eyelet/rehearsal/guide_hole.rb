@@ -4,6 +4,7 @@
 # its end, and the fabric out.
 
 require_relative "../simulation/hole_work"
+require_relative "../simulation/mend_work"
 
 module NimbleEyelet
   module Rehearsal
@@ -22,15 +23,11 @@ module NimbleEyelet
       def mended(state)
         return power("on", "rescue") unless state.power
 
-        stretch, stitch = state.piece.lost
-        all = @work.stretches
-        if stitch >= all[stretch].points.size && stretch + 1 < all.size
-          stretch += 1
-          stitch = 0
-        end
+        number, stitch = Simulation::MendWork.new(@work).following(state.piece.lost)
+        stretch = @work.stretches[number]
         return presser("down", "rescue") unless state.foot_down
 
-        zigzag(state, all[stretch]) || pedalled(state, all[stretch].points.size - stitch, "Sew #{named(all[stretch])}.")
+        zigzag(state, stretch) || pedalled(state, stretch.points.size - stitch, "Sew #{named(stretch)}.")
       end
 
       def zigzag(state, stretch)
@@ -135,7 +132,7 @@ module NimbleEyelet
       # Length by length on a machine that goes on by itself; its key at the end of the first side.
       def programme(state)
         if @work.stores? && state.parts["memory"].nil? && state.stretch.zero?
-          left = stretch(state).points.size - state.stitch
+          left = @work.keyed_after - state.stitch
           return left.positive? ? pedalled(state, left, "Sew to your line.") : act("key", "test-sew", "Press the reverse key at the line.")
         end
         left = stretches(state).drop(state.stretch).sum { |one| one.points.size } - state.stitch
@@ -167,16 +164,12 @@ module NimbleEyelet
 
       # The dials of what is sewn next, needle up.
       def dials(state, stretch = wanted(state))
-        have = { "width" => state.parts["width"], "length" => state.parts["length"], "aside" => state.aside,
-"turned" => state.turned }
+        have = state.turned_to
         part = %w[aside width length].find { |one| stretch.needs.key?(one) && have[one] != stretch.needs[one] } or return
         return needle_up(state, "sew") if state.needle_down? && state.under && !state.piece.untouched?
-        if part == "aside"
-          return act("position", "sew", aside(stretch.needs["aside"]),
-                     to: stretch.needs["aside"] ? "aside" : "middle")
-        end
+        return set(part, stretch.needs[part], "sew") unless part == "aside"
 
-        set(part, stretch.needs[part], "sew")
+        act("position", "sew", aside(stretch.needs[part]), to: stretch.needs[part] ? "aside" : "middle")
       end
 
       def aside(to) = to ? "Move the needle to the side." : "Move the needle back to the middle."

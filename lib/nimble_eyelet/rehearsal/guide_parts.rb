@@ -3,7 +3,7 @@
 # GuideParts is how a Guide sets a machine and puts it back: part after part, with the power off where hands come near
 # the needle.
 
-require_relative "../length/length"
+require_relative "../answer/sentence"
 require_relative "../machine/ledger"
 
 module NimbleEyelet
@@ -50,8 +50,8 @@ module NimbleEyelet
         return threaded(state) || power_back(state) if %w[top_thread bobbin_thread].include?(part)
 
         near = MACHINE_PARTS.fetch(part).hands_near
-        cleared(state, near,
-                skill) || powered(state, near, skill) || set(part, wanted[part], SKILL_OF.fetch(part, skill))
+        cleared(state, near, skill) || powered(state, near, skill) ||
+          set(part, wanted[part], SKILL_OF.fetch(part, skill))
       end
 
       # What lies under the needle comes out of the way of hands.
@@ -77,16 +77,18 @@ module NimbleEyelet
 
       # As the steps say it.
       def said(part, to)
-        return MACHINE_PARTS.fetch(part).back if to.nil?
+        row = MACHINE_PARTS.fetch(part)
+        return row.back if to.nil?
+        return Sentence["Open the foot %s more.", to] if part == "foot_opened"
+        return "Put the #{@work.order.setting.clamped} in the foot." if part == "button_in_foot"
 
-        name = MACHINE_PARTS.fetch(part).called(to)
-        name = name.in(:mm) if name.is_a?(Length)
-        { "needle" => "Fit the needle: #{name}.", "foot" => "Fit the #{name}.", "top_thread" => "Thread the top thread, foot up.",
-          "bobbin_thread" => "Put in a full bobbin.", "button_in_foot" => "Put the button in the foot.", "selector" => "Select #{name}.",
-          "foot_opened" => "Open the foot #{name} more.", "feed_dogs" => "Drop the feed dogs.", "bobbin_finger" => "Thread the bobbin finger.",
-          "cover_plate" => "Put the cover plate over the feed dogs." }
-          .fetch(part) { "Set #{MACHINE_PARTS.fetch(part).name.delete_prefix('stitch ')} #{name}." }
+        DONE_WITH.fetch(part) { format(SAID_OF.fetch(part, "Set #{row.name.delete_prefix('stitch ')} %s."), row.called(to)) }
       end
+      DONE_WITH = { "top_thread" => "Thread the top thread, foot up.", "bobbin_thread" => "Put in a full bobbin.",
+                    "feed_dogs" => "Drop the feed dogs.", "bobbin_finger" => "Thread the bobbin finger.",
+                    "cover_plate" => "Put the cover plate over the feed dogs." }.freeze
+      SAID_OF = { "needle" => "Fit the needle: %s.", "foot" => "Fit the %s.", "selector" => "Select %s." }.freeze
+      private_constant :DONE_WITH, :SAID_OF
 
       # Everything goes back to the owner's usual.
       def back(state)

@@ -6,7 +6,7 @@ require_relative "../value"
 
 module NimbleEyelet
   module Rehearsal
-    # act - Simulation::PracticeAct; skill - String, key of SKILLS; says - String, what to do
+    # act - Simulation::PracticeAct; skill - String, key of SKILLS; says - String or Sentence, what to do
     GuidedAct = Value.of(:act, :skill, :says)
   end
 end

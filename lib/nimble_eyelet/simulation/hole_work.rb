@@ -114,8 +114,7 @@ module NimbleEyelet
       end
 
       def unmet(stretch, state)
-        have = state.parts.slice("width", "length").merge("aside" => state.aside, "turned" => state.turned)
-        stretch.needs.reject { |part, to| have[part] == to }.keys
+        stretch.needs.reject { |part, to| state.turned_to[part] == to }.keys
       end
 
       def laid(happened, count)

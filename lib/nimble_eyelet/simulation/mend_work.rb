@@ -23,7 +23,7 @@ module NimbleEyelet
       # @return [Happening]
       def sewn(happened, count)
         state = happened.state
-        number, stitch = from(state.piece.lost)
+        number, stitch = following(state.piece.lost)
         stretch = @work.stretches[number]
         unset = @work.mended_by(stretch).reject { |part, to| state.parts[part] == to }.keys
         return happened.with_slip("not_set", unset) if unset.any?
@@ -33,13 +33,16 @@ module NimbleEyelet
         stretch.late?(stitch + count) && !stretch.late?(stitch) ? happened.with_slip("overrun") : happened
       end
 
-      private
-
       # At the end of a stretch the next one follows.
-      def from((number, stitch))
+      #
+      # @param lost [Array(Integer, Integer)] stretch and stitch where the place was lost
+      # @return [Array(Integer, Integer)] where it goes on
+      def following((number, stitch))
         over = stitch >= @work.stretches[number].points.size && number + 1 < @work.stretches.size
         over ? [number + 1, 0] : [number, stitch]
       end
+
+      private
 
       def places(state, stretch, stitch, count)
         across, along = state.off.zip(state.shift).map(&:sum)

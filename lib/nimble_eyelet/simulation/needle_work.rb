@@ -73,7 +73,8 @@ module NimbleEyelet
         return Happening.new(state: state, seen: %w[no_such_part]) unless @work.stores?
         return Happening.new(state: state, heard: %w[click]) unless @hole.learning?(state) && state.stretch.zero? && state.stitch > 1
 
-        stored(state, @work.figure.to_f * state.stitch / @work.stretches.first.points.size)
+        first = @work.stretches.first
+        stored(state, (first.beyond(state.stitch) * (first.feed <=> 0)) + @work.added)
       end
 
       # What the pedal would do if it were held from here on.
@@ -94,12 +95,16 @@ module NimbleEyelet
 
       private
 
-      # A length that is nearly the one wanted is that one: a machine stores stitches.
-      def stored(state, length)
-        off = length - @work.figure.to_f
+      # A length that is nearly the one wanted is that one: a machine stores stitches. It sews on to the end of the
+      # side.
+      #
+      # @param off [Float] mm that the key was pressed beyond its line
+      def stored(state, off)
         near = off.abs <= KEY_OFF
-        changed = state.with_part("memory", near ? @work.figure : Length.mm(length.rationalize(1r / 100)))
-                       .with(learned: (@work.opening + off).round(6), stretch: 1, stitch: 0)
+        kept = near ? @work.figure : Length.mm((@work.figure.to_f + off).rationalize(1r / 100))
+        learned = @work.opening + (near ? 0.0 : off.round(6))
+        over = state.stitch >= @work.stretches(learned, state.parts).first.points.size
+        changed = state.with_part("memory", kept).with(learned: learned, **(over ? { stretch: 1, stitch: 0 } : {}))
         happened = Happening.new(state: changed, heard: %w[click])
         near ? happened : happened.with_spoiled("key_off")
       end

@@ -62,6 +62,9 @@ module NimbleEyelet
       def with_part(part, to) = with(parts: parts.merge(part => to).compact.freeze)
       def with_piece(**changes) = with(sewn: sewn.merge(under => piece.with(**changes)).freeze)
 
+      # @return [Hash{String => String, Boolean, nil}] what hands turn within a hole, as it stands
+      def turned_to = parts.slice("width", "length").merge("aside" => aside, "turned" => turned)
+
       # @return [PracticeState] with a needle that broke
       def snapped = with(needle_whole: false, pieces: true)
 

@@ -71,8 +71,21 @@ module NimbleEyelet
       # @return [Length] what the key has to be pressed at, or what is clamped
       def figure = @order.setting.figure
 
-      # @return [Float] mm of the slit that comes of what is set
+      # @return [Float] mm of the slit that the setting gives
       attr_reader :opening
+
+      # How far before the end of the first side the key is pressed: what the machine adds by itself.
+      # @return [Float] mm
+      def added = stores? ? @opening - figure.to_f : 0.0
+
+      # @return [Integer] stitches of the first side at the line where the key is pressed
+      def keyed_after
+        first = stretches.first
+        [first.ends - (added / first.feed.abs).round, 2].max
+      end
+
+      # @return [Float] mm along, where that line lies
+      def keyed_at = stretches.first.then { |first| first.points[first.ends - 1].last - (added * (first.feed <=> 0)) }
 
       # @param opening [Float] mm
       # @param parts [Hash] of the machine, as they stand
