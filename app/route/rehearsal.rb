@@ -36,16 +36,17 @@ module NimbleEyelet
 
         def rehearsed(sheet)
           work = Simulation::PracticeWork.of(sheet)
-          View::RehearsalView.attempt(attempt(work), work)
+          View::RehearsalView.attempt(attempt(work), work, present)
         end
 
         def due_on(machine)
           View::RehearsalView.due(machines.find(machine).machine, rehearsals, settings.now)
         end
 
-        def attempt(work)
-          exercise = Rehearsal::Exercise.fetch(work, body_hash.fetch("exercise"))
-          Rehearsal::Attempt.of(exercise, work, acts(work))
+        def attempt(work) = Rehearsal::Attempt.of(exercise(work), work, acts(work))
+
+        def exercise(work)
+          Rehearsal::Exercise.fetch(work, body_hash.fetch("exercise"))
         rescue KeyError
           raise Refusal.field("rehearsal.exercise", body_hash["exercise"].to_s[0, 40], "There is no such exercise for this machine.")
         end

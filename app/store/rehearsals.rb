@@ -50,12 +50,6 @@ module NimbleEyelet
          ORDER BY j.happened_at DESC LIMIT 100
       SQL
 
-      # What somebody forgot when this went wrong, where that is plain.
-      SKILL_OF_MISHAP = { "mid_cycle" => "reset", "mid_programme" => "reset", "lost_under_foot" => "sew",
-                          "thread_out" => "thread",
-                          "needle_struck" => "button" }.freeze
-      private_constant :SKILL_OF_MISHAP
-
       # @param scope [Scope]
       # @param now [Time]
       def initialize(scope, now: Time.now)
@@ -73,7 +67,7 @@ module NimbleEyelet
         row = { id: id, machine_id: machine, exercise: exercise, alone: alone, seconds: seconds, done_at: @now,
                 slips: Sequel.lit("?::jsonb", JSON.generate(slips)), ratings: Sequel.lit("?::jsonb", JSON.generate(ratings)) }
         @scope.upsert(:rehearsals, [row], target: [:id], update: { exercise: Sequel[:excluded][:exercise] },
-where: Sequel.lit("false"))
+                                          where: Sequel.lit("false"))
       end
 
       # @param machine [Integer]
@@ -117,14 +111,23 @@ where: Sequel.lit("false"))
         end
       end
 
-      SKILLS_OF_STEP = Rehearsal::SKILLS.values.flat_map { |skill| skill.steps.map { |step| [step, skill.key] } }
-                                        .group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.freeze
-      private_constant :SKILLS_OF_STEP
+      # @param by [Symbol] of a skill: its steps, or its mishaps
+      # @return [Hash{String => Array<String>}] each of them to keys of skills
+      def self.skills_by(by)
+        pairs = Rehearsal::SKILLS.values.flat_map { |skill| skill.public_send(by).map { |one| [one, skill.key] } }
+        pairs.group_by(&:first).transform_values { |list| list.map(&:last) }.freeze
+      end
+      private_class_method :skills_by
+
+      SKILLS_OF_STEP = skills_by(:steps)
+      SKILLS_OF_MISHAP = skills_by(:mishaps)
+      private_constant :SKILLS_OF_STEP, :SKILLS_OF_MISHAP
 
       def went_wrong(machine)
-        @scope.ask(:rehearsals_wrong, WENT_WRONG, machine: machine).filter_map do |row|
-          skill = SKILL_OF_MISHAP[row[:mishap]]
-          skill && SkillReview.new(skill: skill, rating: Rehearsal::Attempt::MISSED, at: row[:happened_at])
+        @scope.ask(:rehearsals_wrong, WENT_WRONG, machine: machine).flat_map do |row|
+          SKILLS_OF_MISHAP.fetch(row[:mishap], []).map do |skill|
+            SkillReview.new(skill: skill, rating: Rehearsal::Attempt::MISSED, at: row[:happened_at])
+          end
         end
       end
     end

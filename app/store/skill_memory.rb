@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# SkillMemory says what is due again: each skill on a schedule of its own, from how well it went and how long ago. It is
-# worked out anew from all reviews, so that nothing but what happened is kept.
+# SkillMemory says what is due again: each skill on a schedule of its own, from how well it went and how long ago. It
+# follows from all reviews each time it is asked for, so that only what happened is kept.
 #
 #   memory = Store::SkillMemory.new([SkillReview.new(skill: "lever", rating: 1, at: Time.now)])
 #   memory.due           # => ["lever"]

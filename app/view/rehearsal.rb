@@ -34,8 +34,9 @@ module NimbleEyelet
         { machine: { id: machine.id, name: machine.name, kind: machine.type.name },
           exercises: exercises.map { |one| exercise(one, work, memory, done) },
           suggested: suggested(exercises, memory), own: own,
-          eyes: Rehearsal::Eyes.new(sheet).offered?, level: level(done), bench: bench(work, sheet, present),
-          row: done.first(ROW).map { |one| practised(one) }, **due(machine, rehearsals, now) }
+          eyes: Rehearsal::Eyes.new(sheet).offered?, bench: bench(work, sheet, present),
+          level: Rehearsal::Eyes.level(done.select { |one| one.exercise == "eyes" }.map { |one| one.slips.size }),
+          row: done.first(ROW).map { |one| practised(one) }, **due(machine, rehearsals, now, memory) }
       end
 
       # So many of what was practised are drawn.
@@ -44,12 +45,9 @@ module NimbleEyelet
       # @param machine [Machine]
       # @param rehearsals [Store::Rehearsals]
       # @return [Hash] what is due before a session on it
-      def self.due(machine, rehearsals, now)
-        memory = rehearsals.memory(machine.id)
+      def self.due(machine, rehearsals, now, memory = rehearsals.memory(machine.id))
         since = rehearsals.sewn_at(machine.id)
-        { due: memory.due.filter_map do |key|
-          Rehearsal::SKILLS[key]
-        end.map { |skill| { key: skill.key, name: skill.name } },
+        { due: Rehearsal::SKILLS.values_at(*memory.due).compact.map { |skill| { key: skill.key, name: skill.name } },
           months: since && ((now - since) / MONTH).floor,
           minutes: Rehearsal::Suggestion::MINUTES, practised: memory.known.any?,
           weak: weak(rehearsals.of(machine.id), memory) }
@@ -61,7 +59,7 @@ module NimbleEyelet
         memory.missed_last.filter_map do |key|
           skill = Rehearsal::SKILLS[key] or next
           slip = done.flat_map(&:slips).filter_map { |one| Rehearsal::SLIPS[one] }.find { |one| one.skill == key }
-          { key: key, name: skill.name, steps: skill.steps, says: slip&.says, does: slip&.does }
+          { key: key, name: skill.name, steps: skill.steps, does: slip&.does }
         end
       end
 
@@ -71,7 +69,7 @@ module NimbleEyelet
           done: done.count { |practised| practised.exercise == one.key }, slips: last&.slips&.size }
       end
 
-      # What lies under the needle in it.
+      # Holes and pairs that the exercise sews.
       def self.lays(one, work)
         pairs = one.goals.include?("button")
         work.places.select { |place| one.goals.include?(place) || (pairs && place.start_with?("pair")) }
@@ -83,17 +81,11 @@ module NimbleEyelet
         Rehearsal::Suggestion.of(exercises, chances).map(&:key)
       end
 
-      # Two faults from the third time on that they were seen.
-      def self.level(done)
-        seen = done.select { |one| one.exercise == "eyes" }
-        [seen.take_while { |one| one.slips.empty? }.size, Rehearsal::Eyes::HARDEST].min
-      end
-
       def self.practised(one)
         { exercise: one.exercise, slips: one.slips.size, alone: one.alone, done_at: one.done_at.utc.iso8601 }
       end
 
-      # The machine as it is built, and what lies ready.
+      # The machine as it is built, with the hole and the button of the plan.
       def self.bench(work, sheet, present)
         { parts: Simulation::PracticeChoices.of(work).map { |part, choices| part(part, choices, work, present) },
           **built(work), hole: hole(work), button: button(work), thread: sheet.plan.thread.thickness.to_f,
@@ -101,9 +93,8 @@ module NimbleEyelet
       end
 
       def self.built(work)
-        { programmed: work.programmed?, partwise: work.partwise?, by_hand: work.by_hand?,
-          senses: work.machine.type.senses, stores: work.stores?, clamped: work.clamped?, corded: work.corded?,
-          reset: work.machine.reset_words, forgets: work.machine.forget_words }
+        { partwise: work.partwise?, by_hand: work.by_hand?, senses: work.machine.type.senses, stores: work.stores?,
+          clamped: work.clamped?, corded: work.corded?, reset: work.machine.reset_words }
       end
 
       # What the key is pressed at, where one is pressed.
@@ -111,7 +102,7 @@ module NimbleEyelet
 
       def self.part(key, choices, work, present)
         machine_part = MACHINE_PARTS.fetch(key)
-        { key: key, name: machine_part.name, hands_near: machine_part.hands_near,
+        { key: key, name: machine_part.name,
           choices: choices.map { |to| { to: told(to), label: called(machine_part, to, work.machine, present) } } }
       end
 
@@ -131,24 +122,19 @@ module NimbleEyelet
 
         path = work.path
         xs, ys = path.points.transpose
-        { start: micro([path.points.first]), slit: path.shape.slit.map do |y|
-          (y * 1000).round
-        end, overall: (path.shape.overall * 1000).round,
-          box: [*xs.minmax, *ys.minmax].map { |figure| (figure * 1000).round }, keyed: keyed(work) }
+        { start: micro([path.points.first]), slit: micro(path.shape.slit), box: micro([xs.minmax, ys.minmax]),
+          keyed: keyed(work) }
       end
 
-      # Where the line for the key lies: the end of the first side.
-      def self.keyed(work)
-        first = work.stretches.first
-        work.stores? ? (first.points[first.ends - 1].last * 1000).round : nil
-      end
+      # Where the line for the key lies.
+      def self.keyed(work) = work.stores? ? (work.keyed_at * 1000).round : nil
 
       def self.button(work)
         return unless work.button?
 
         path = work.sewn_on(nil)
         sewn = path.sewn
-        across = { hole: sewn.hole, across: work.order.button.across.to_f, needle: sewn.needle }
+        across = { hole: sewn.hole, across: work.order.button.across.to_f }
         { holes: micro(path.parts.flat_map(&:aims).uniq), **across.transform_values { |figure| (figure * 1000).round },
           pairs: path.parts.map { |part| { name: part.name, at: micro([middle(part.aims.uniq)]) } } }
       end
@@ -158,21 +144,22 @@ module NimbleEyelet
 
       # @param attempt [Rehearsal::Attempt]
       # @param work [Simulation::PracticeWork]
+      # @param present [Presenter]
       # @return [Hash]
-      def self.attempt(attempt, work)
+      def self.attempt(attempt, work, present)
         { exercise: attempt.exercise.key, goals: attempt.exercise.goals.size, reached: attempt.reached,
-          done: attempt.done?, whole: attempt.whole?, step: step(attempt.step), state: state(attempt.state),
+          done: attempt.done?, whole: attempt.whole?, step: step(attempt.step, present), state: state(attempt.state),
           happened: attempt.last && happened(attempt.last), slips: attempt.slips.map { |one| slip(one) },
           watch: attempt.watch&.slip&.key, ahead: ahead(attempt, work) }
       end
 
-      def self.step(step)
-        step && { says: step.says, skill: step.skill, act: act(step.act) }
+      def self.step(step, present)
+        step && { says: present.words(step.says), skill: step.skill, act: act(step.act) }
       end
 
       def self.act(act)
         { act: act.act, part: act.part, to: told(act.to), degrees: act.degrees, seconds: act.seconds.to_f.round(4),
-across: act.across, along: act.along }
+          across: act.across, along: act.along }
       end
 
       KEPT = %i[power foot_down angle stretch spent threading tails carriage cord needle_whole jammed pieces under off
@@ -186,15 +173,14 @@ across: act.across, along: act.along }
 
       def self.piece(name, piece)
         { name: name, points: micro(piece.points), before: micro(piece.before), finished: piece.finished,
-spoiled: piece.spoiled }
+          spoiled: piece.spoiled }
       end
 
       def self.happened(happened)
-        { seen: happened.seen.map { |key| { key: key, says: SEEN.fetch(key) } }, heard: happened.heard.map do |key|
-          { key: key, says: HEARD.fetch(key) }
-        end,
-          laid: happened.laid.size }
+        { seen: noticed(happened.seen, SEEN), heard: noticed(happened.heard, HEARD), laid: happened.laid.size }
       end
+
+      def self.noticed(keys, words) = keys.map { |key| { key: key, says: words.fetch(key) } }
 
       def self.slip(moment)
         { act: moment.act, **moment.slip.to_h.slice(:key, :skill, :says, :does, :costs, :minutes),

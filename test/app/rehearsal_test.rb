@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../app_helper"
+require_relative "../support/slip_ways"
 
 # Practised on the sample's machines through the interface: led by its own hints, kept, due again, and never a fact.
 class RehearsalTest < AppTest
@@ -36,15 +37,9 @@ class RehearsalTest < AppTest
     [answer, acts]
   end
 
-  # The same in the core, act by act.
+  # The same in the core.
   def led_there(work, exercise)
-    acts = []
-    loop do
-      attempt = Rehearsal::Attempt.of(exercise, work, acts)
-      return attempt if attempt.done?
-
-      acts << attempt.step.act
-    end
+    Rehearsal::Attempt.of(exercise, work, Support::SlipWays.led(work, exercise.key))
   end
 
   def test_every_exercise_of_the_sample_is_led_to_its_end_without_a_slip
@@ -89,7 +84,7 @@ class RehearsalTest < AppTest
     answer = Array.new(2) { done(id, without, uuid: uuid) }.last
 
     assert_equal(%w[lever], answer["weak"].map { |one| one["key"] })
-    assert_equal "The buttonhole lever was up.", answer["weak"].first["says"]
+    assert_equal Rehearsal::SLIPS["lever_up"].does, answer["weak"].first["does"]
     @now = NOW + (2 * 86_400)
 
     assert_equal(%w[lever], call(:get, "/api/machines/#{machine}/rehearsal")["due"].map { |one| one["key"] })
@@ -101,6 +96,23 @@ class RehearsalTest < AppTest
 
     assert_empty call(:get, "/api/closures/#{other}/rehearsal")["row"], "another machine, another memory"
     assert_equal(2, call(:get, "/api/closures/#{id}/rehearsal")["row"].size)
+  end
+
+  # Reality teaches what to practise: a step that was done for real, and what went wrong for real.
+  def test_what_is_done_for_real_counts_and_what_goes_wrong_there_too
+    weak = -> { call(:get, "/api/machines/4/rehearsal")["weak"].map { |one| one["key"] } }
+    rehearsals = Store::Rehearsals.new(workroom.scope, now: NOW - 60)
+    rehearsals.keep(id: SecureRandom.uuid, machine: 4, exercise: "set", alone: true, seconds: 9, slips: %w[power_on],
+                    ratings: { "power" => 1 })
+
+    assert_equal %w[power], weak.call
+    tick("foot")
+
+    assert_empty weak.call
+    enter({ kind: "mishap", closure: SMOCK, machine: 4, step: "test-sew", with: { "mishap.what" => "mid_cycle" } })
+
+    assert_equal %w[reset], weak.call
+    assert_includes %w[reset], call(:get, "/api/closures/#{SMOCK}/rehearsal")["weak"].first["key"]
   end
 
   def test_what_a_machine_cannot_be_set_to_is_refused_in_words

@@ -82,6 +82,11 @@ class PracticeTest < BrowserTest
     keys = { across: %i[right left], along: %i[down up] }.flat_map do |way, (less, more)|
       [act[way].negative? ? less : more] * (act[way].abs / 0.5).round
     end
+    label = find("[data-fabric]")["aria-label"]
+    told = label.scan(/(\d+) times (\w+)/).flat_map { |times, way| [way.to_sym] * times.to_i }
+
+    # Before the first stitch the same is said to whoever does not see it.
+    assert_equal keys, told unless label.include?("sewn")
     keys.each { |key| find("[data-fabric]").send_keys(key) }
   end
 
@@ -194,7 +199,7 @@ class PracticeTest < BrowserTest
     visit "/w/marsh-walk/sessions/#{session}/sew"
     find("[data-done]").click
 
-    assert_selector "[data-slipped]", text: Rehearsal::SLIPS["power_on"].says
+    assert_selector "[data-slipped]", text: Rehearsal::SKILLS["power"].name
     page.execute_script("localStorage.setItem('nimble-eyelet:rehearsal-off', 'true')")
     visit "/w/marsh-walk/sessions/#{session}/sew"
 

@@ -88,6 +88,10 @@ export async function read<T>(call: Call<T>): Promise<T> {
   throw new Unanswered(answer);
 }
 
+/** Why a read was refused, in words; empty where nobody answered. */
+export const refusedIn = (error: unknown): string =>
+  error instanceof Unanswered && error.answer.kind === 'refused' ? error.answer.problem.detail : '';
+
 /** Whether a read failed because the thing is not there any more. */
 export function gone(error: unknown): boolean {
   return error instanceof Unanswered && error.answer.kind === 'refused' && error.answer.status === 404;

@@ -75,11 +75,14 @@
     if (sewn)
       return `${sewn} ${sewn === 1 ? 'stitch' : 'stitches'} sewn${here?.finished ? ', finished' : ''}.`;
     const [across = 0, along = 0] = at.off;
-    const sides = [
-      across ? `${Math.abs(across)} mm to the ${across > 0 ? 'left' : 'right'}` : '',
-      along ? `${Math.abs(along)} mm ${along > 0 ? 'away from you' : 'towards you'}` : '',
-    ].filter(Boolean);
-    return sides.length ? `The mark is off by ${sides.join(' and ')}.` : 'The mark lies under the needle.';
+    const times = (off: number, more: string, less: string): string[] => {
+      const presses = Math.round(Math.abs(off) / FINE);
+      return presses ? [`${presses} times ${off > 0 ? more : less}`] : [];
+    };
+    const keys = [...times(across, 'right', 'left'), ...times(along, 'down', 'up')];
+    return keys.length
+      ? `To bring the mark under it, press ${keys.join(', ')}.`
+      : 'The mark lies under the needle.';
   });
 
   let from: [number, number] | undefined;
@@ -171,7 +174,7 @@
             {#if hole.keyed !== null && !at.parts['memory']}
               <path d="M-5 {hole.keyed / MM}H5" stroke="var(--color-accent)" stroke-width={wide / 80} />
               <text x="5.4" y={hole.keyed / MM + 0.6} font-size={wide / 17} fill="var(--color-accent)"
-                >press here</text
+                >{bench.figure?.text ?? ''}</text
               >
             {/if}
             {#if !here?.points.length}

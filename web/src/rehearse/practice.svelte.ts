@@ -9,7 +9,8 @@ import { motorOff, motorOn, sound } from './sounds';
 
 export type How = 'shown' | 'hints' | 'alone';
 
-type Kept = { id: string; acts: PracticeAct[]; how: How; seconds: number; at: number };
+/** @see Practice.helped */
+type Kept = { id: string; acts: PracticeAct[]; how: How; helped?: boolean; seconds: number; at: number };
 
 const AT = '/api/workrooms/{slug}/closures/{id}/rehearsal';
 const DAY = 86_400_000;
@@ -32,6 +33,8 @@ export class Practice {
   paused = $state(false);
   seconds = $state(0);
   private acts = $state.raw<PracticeAct[]>([]);
+  /** A hint was asked for: what is done with one is not done alone. */
+  private helped = false;
   private id = uuid();
   private busy = false;
   private waiting: PracticeAct[] = [];
@@ -39,6 +42,8 @@ export class Practice {
   private timer = 0;
   private since = 0;
   private gone = false;
+  /** Rises when the exercise begins again: what was asked before is not looked at. */
+  private round = 0;
 
   constructor(
     readonly slug: string,
@@ -66,6 +71,7 @@ export class Practice {
       this.id = kept.id;
       this.acts = kept.acts;
       this.how = kept.how;
+      this.helped = kept.helped ?? false;
       this.seconds = kept.seconds;
     }
     await this.read(this.acts);
@@ -75,18 +81,33 @@ export class Practice {
 
   leave(): void {
     this.gone = true;
+    this.stop();
+  }
+
+  help(): void {
+    this.hint = true;
+    this.helped = true;
+  }
+
+  /** Nothing runs on, and no act comes of it. */
+  private stop(): void {
     clearTimeout(this.timer);
     cancelAnimationFrame(this.frame);
     motorOff();
+    this.pressed = false;
+    this.letting = () => {};
   }
 
   async again(how: How = this.how): Promise<void> {
-    this.letGo();
-    clearTimeout(this.timer);
+    this.stop();
+    this.round += 1;
     this.how = how;
+    this.helped = false;
     this.id = uuid();
     this.acts = [];
+    this.waiting = [];
     this.seconds = 0;
+    this.since = 0;
     this.kept = '';
     this.hint = false;
     this.paused = false;
@@ -119,8 +140,10 @@ export class Practice {
   }
 
   private async read(acts: PracticeAct[]): Promise<boolean> {
+    const { round } = this;
     const body = { exercise: this.exercise, acts };
     const answer = await ask(client.POST(AT, { params: { path: this.path }, body }));
+    if (round !== this.round) return false;
     this.failed = words(answer);
     this.drawn = 0;
     this.turning = 0;
@@ -134,8 +157,8 @@ export class Practice {
     const now = performance.now();
     this.seconds += (now - this.since) / 1000;
     this.since = now;
-    const { id, acts, how, seconds } = this;
-    keep(this.key, { id, acts, how, seconds, at: Date.now() } satisfies Kept);
+    const { id, acts, how, helped, seconds } = this;
+    keep(this.key, { id, acts, how, helped, seconds, at: Date.now() } satisfies Kept);
   }
 
   /** What is seen and heard, in sound and in words. */
@@ -179,9 +202,7 @@ export class Practice {
 
   private async release(hard: boolean, seconds: number): Promise<void> {
     if (!this.pressed) return;
-    this.pressed = false;
-    cancelAnimationFrame(this.frame);
-    motorOff();
+    this.stop();
     await this.act({ act: 'pedal', seconds: Math.min(seconds, 120), hard });
   }
 
@@ -227,7 +248,7 @@ export class Practice {
     const body = {
       id: this.id,
       exercise: this.exercise,
-      alone: this.how === 'alone',
+      alone: this.how === 'alone' && !this.helped,
       seconds: Math.round(Math.min(this.seconds, 86_400)),
       acts: this.acts,
     };

@@ -3,11 +3,12 @@
   // what was said.
   import { createQuery } from '@tanstack/svelte-query';
   import { untrack } from 'svelte';
-  import { ask, read, words } from '../../api/ask';
+  import { ask, read, refusedIn, words } from '../../api/ask';
   import { uuid } from '../../api/browser_store';
   import { client, type EyesJudged, type EyeSample, type LookDrawn } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import EyeHole from '../../rehearse/EyeHole.svelte';
+  import { offeredFor } from '../../rehearse/offered';
   import { route } from '../../router';
   import LookPicture from '../../stations/swatch/LookPicture.svelte';
   import { announce } from '../../ui/announce.svelte';
@@ -16,10 +17,7 @@
   const params = route.params as { slug: string; id: string };
   const path = { slug: params.slug, id: Number(params.id) };
   const MOST_SEEDS = 2_147_483_647;
-  const offered = createQuery(() => ({
-    queryKey: ['rehearsal', params.slug, params.id],
-    queryFn: () => read(client.GET('/api/workrooms/{slug}/closures/{id}/rehearsal', { params: { path } })),
-  }));
+  const offered = offeredFor(() => path);
   const asked = createQuery(() => ({
     queryKey: ['eyes-asked', params.slug, params.id],
     queryFn: async () => {
@@ -118,7 +116,7 @@
     looks.find((one) => one.key === look)?.grades.find((one) => one.key === grade)?.name ?? '';
 </script>
 
-<Page title="What is wrong with this one?" wide {failed}>
+<Page title="What is wrong with this one?" wide failed={failed || refusedIn(offered.error)}>
   <p><a class="link text-secondary" href={workroom.at(`/closures/${params.id}/rehearse`)}>Rehearse</a></p>
   <h1 class="mt-1 text-3xl font-semibold" data-answer>
     {#if judged}{verdict}{:else if open}{open.question}{:else}What would you change?{/if}
@@ -200,5 +198,5 @@
         {/if}
       </div>
     </div>
-  {:else}<p class="mt-4" role="status">Sewing a test hole…</p>{/if}
+  {:else if !failed && !offered.error}<p class="mt-4" role="status">Sewing a test hole…</p>{/if}
 </Page>

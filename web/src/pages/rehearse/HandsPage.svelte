@@ -1,15 +1,14 @@
 <script lang="ts">
   // One exercise on the practice machine: what to do, the machine, what lies under its needle, and the pedal.
-  import { createQuery } from '@tanstack/svelte-query';
   import { ArrowLeft, Pause, Play, Volume2, VolumeX } from '@lucide/svelte';
   import { onMount, tick, untrack } from 'svelte';
-  import { read } from '../../api/ask';
-  import { client, type PracticeAct } from '../../api/client';
+  import type { PracticeAct } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import Help from '../../help/Help.svelte';
   import { PRACTISED } from '../../help/keys';
   import { controls as controlsOf, named, partOf, sameAct } from '../../rehearse/controls';
   import DrawnMachine from '../../rehearse/DrawnMachine.svelte';
+  import { offeredFor } from '../../rehearse/offered';
   import Pedal from '../../rehearse/Pedal.svelte';
   import { Practice, type How } from '../../rehearse/practice.svelte';
   import { hush, silent } from '../../rehearse/sounds';
@@ -24,15 +23,7 @@
       new Practice(params.slug, Number(params.id), params.exercise, params.exercise === 'session' ? FAST : 1),
   );
   const home = `/closures/${params.id}/rehearse`;
-  const offered = createQuery(() => ({
-    queryKey: ['rehearsal', params.slug, params.id],
-    queryFn: () =>
-      read(
-        client.GET('/api/workrooms/{slug}/closures/{id}/rehearsal', {
-          params: { path: { slug: params.slug, id: Number(params.id) } },
-        }),
-      ),
-  }));
+  const offered = offeredFor(() => ({ slug: params.slug, id: Number(params.id) }));
 
   let attempt = $derived(practice.attempt);
   let bench = $derived(offered.data?.bench);
@@ -155,7 +146,7 @@
             {#if led && step}{step.says}{:else}{exercise?.says ?? ''}{/if}
           </h1>
           {#if practice.how === 'alone' && !practice.hint}
-            <button class="btn" onclick={() => (practice.hint = true)}>Give me a hint</button>
+            <button class="btn" onclick={() => practice.help()}>Give me a hint</button>
           {:else if practice.how === 'shown'}
             <button class="btn" onclick={() => practice.pause(!practice.paused)}>
               {#if practice.paused}<Play size={18} /> Go on{:else}<Pause size={18} /> Wait{/if}
@@ -249,7 +240,7 @@
           <Pedal {practice} hinted={hinted === 'pedal'} />
         </div>
       {/if}
-    {:else}
+    {:else if !practice.failed}
       <p class="py-8" role="status">
         {offered.failureCount
           ? 'The server does not answer. Trying again…'

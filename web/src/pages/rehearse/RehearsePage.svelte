@@ -1,10 +1,9 @@
 <script lang="ts">
   // What can be practised for one closure: hands and eyes, with what is due first, and what was practised as a row of
   // holes.
-  import { createQuery } from '@tanstack/svelte-query';
-  import { gone, read, Unanswered } from '../../api/ask';
-  import { client } from '../../api/client';
+  import { gone, refusedIn } from '../../api/ask';
   import { workroom } from '../../api/workroom.svelte';
+  import { offeredFor } from '../../rehearse/offered';
   import { route } from '../../router';
   import type { Drawing } from '../../drawn/drawing';
   import LineDrawing from '../../drawn/LineDrawing.svelte';
@@ -15,17 +14,7 @@
   import HoleRow from './PractisedRow.svelte';
 
   let id = $derived(Number((route.params as { id: string }).id));
-  const offered = createQuery(() => ({
-    queryKey: ['rehearsal', workroom.slug, String(id)],
-    queryFn: () =>
-      read(
-        client.GET('/api/workrooms/{slug}/closures/{id}/rehearsal', {
-          params: { path: { slug: workroom.slug, id } },
-        }),
-      ),
-    enabled: workroom.slug !== '',
-    refetchOnMount: 'always' as const,
-  }));
+  const offered = offeredFor(() => ({ slug: workroom.slug, id }));
   let data = $derived(offered.data);
   let name = $derived(
     workroom.data?.garments.flatMap((garment) => garment.closures).find((one) => one.id === id)?.name ?? '',
@@ -43,12 +32,8 @@
   };
   const drawingOf = (key: string): Drawing =>
     MISHAPS[key.replace('rescue-', '')] ?? TOOLS[TOOL_OF[key] ?? key] ?? {};
-  /** Why nothing can be practised: the holes do not fit, in the words of the server. */
-  let refused = $derived(
-    offered.error instanceof Unanswered && offered.error.answer.kind === 'refused'
-      ? offered.error.answer.problem.detail
-      : '',
-  );
+  /** Why nothing can be practised, such as holes that do not fit. */
+  let refused = $derived(refusedIn(offered.error));
   const at = (key: string) => workroom.at(`/closures/${id}/rehearse/${key}`);
   /** What is worth the few minutes; whoever never practised begins with one hole. */
   let first = $derived(

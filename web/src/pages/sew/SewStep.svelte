@@ -128,8 +128,7 @@
       {/if}
       {#if slipped}
         <p class="mt-3 border-l-4 border-primary pl-3 text-lg" data-slipped>
-          In practice you slipped here. {slipped.says ?? ''}
-          {slipped.does ?? ''}
+          Last time this went wrong: {slipped.name}. {slipped.does ?? ''}
         </p>
       {/if}
       {#if dryAt > 0}
