@@ -35,15 +35,22 @@ class PracticeTest < BrowserTest
 
   # As hands do it on the page.
   def hands(act)
-    before = page.evaluate_script("document.querySelector('[data-acts]')?.dataset.acts")
-    case act.act
-    when "pedal" then pedal(act.seconds, hard: act.hard)
-    when "move" then moved(act)
-    when "finish" then click_button(said("rehearsal.everything_is_back"))
-    else pressed(act)
+    acted(act) do
+      case act.act
+      when "pedal" then pedal(act.seconds, hard: act.hard)
+      when "move" then moved(act)
+      when "finish" then click_button(said("rehearsal.everything_is_back"))
+      else pressed(act)
+      end
     end
-    # What is over has no acts any more.
-    assert_no_selector "[data-acts='#{before}']"
+  end
+
+  # Every press of an arrow key is an act of its own, and is waited for. What is over has no acts any more.
+  def acted(act)
+    before = find("[data-acts]")["data-acts"].to_i
+    yield
+    presses = act.act == "move" ? keys_of(act).size : 1
+    presses.times { |done| assert_no_selector "[data-acts='#{before + done}']" }
   end
 
   def pressed(act)
@@ -78,10 +85,14 @@ class PracticeTest < BrowserTest
     page.driver.browser.action.release.perform
   end
 
-  def moved(act)
-    keys = { across: %i[right left], along: %i[down up] }.flat_map do |way, (less, more)|
+  def keys_of(act)
+    { across: %i[right left], along: %i[down up] }.flat_map do |way, (less, more)|
       [act[way].negative? ? less : more] * (act[way].abs / 0.5).round
     end
+  end
+
+  def moved(act)
+    keys = keys_of(act)
     label = find("[data-fabric]")["aria-label"]
     told = label.scan(/(\d+) times (\w+)/).flat_map { |times, way| [way.to_sym] * times.to_i }
 
@@ -144,16 +155,15 @@ class PracticeTest < BrowserTest
   end
 
   def by_keys(act)
-    before = find("[data-acts]")["data-acts"]
-    case act.act
-    when "pedal" then space(act.seconds)
-    when "move" then moved(act)
-    else
-      find("[data-part='#{part_of(act)}']").send_keys(:enter)
-      find("[data-move='#{named(act)}']").send_keys(:enter)
+    acted(act) do
+      case act.act
+      when "pedal" then space(act.seconds)
+      when "move" then moved(act)
+      else
+        find("[data-part='#{part_of(act)}']").send_keys(:enter)
+        find("[data-move='#{named(act)}']").send_keys(:enter)
+      end
     end
-
-    assert_no_selector "[data-acts='#{before}']"
   end
 
   def space(seconds)
