@@ -8,7 +8,7 @@ ruby ">= 3.1"
 gem "committee", "~> 5.6"
 gem "fsrs", "~> 0.9" # what is due again when practising
 gem "icalendar", "~> 2.10" # a session in a calendar
-gem "matrix", "~> 0.4" # prawn needs it since it left the standard library
+gem "matrix", "~> 0.4" # prawn needs it, and photos are measured with it
 gem "prawn", "~> 2.5"
 gem "puma", "~> 8.0"
 gem "rackup", "~> 2.3"

@@ -9,11 +9,11 @@ class CoreRulesTest < CoreTest
   LIB = File.expand_path("../../lib", __dir__)
   ROOT = "#{LIB}/nimble_eyelet".freeze
   # Ruby's standard library that the core uses, and what that brings along.
-  ALLOWED = %w[digest].freeze
+  ALLOWED = %w[digest forwardable matrix].freeze
 
   # What things are lies below what is done with them; a room leans only on rooms of lower floors.
   FLOORS = [%w[value memory older_words version], %w[length], %w[answer], %w[typing style spacing belief],
-            %w[button cloth thread machine], %w[stitch opening placket schedule], %w[recipe attach otherways work], %w[swatch],
+            %w[button cloth thread machine], %w[stitch opening placket schedule photo], %w[recipe attach otherways work], %w[swatch],
             %w[inference sewing], %w[plan], %w[sheet], %w[session simulation], %w[rehearsal], %w[leaflet]].freeze
 
   # Every noun has its own: the lengths and counts its fields take.
