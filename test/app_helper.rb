@@ -40,7 +40,7 @@ class AppTest < Minitest::Test
   # Where the sample lies; other addresses than those of workrooms are written out in full.
   HOME = "/api/workrooms/marsh-walk"
   WHOLE = %r{\A/api/(workrooms|about|account|backup|health|docs|invitations|openapi|nowhere|pairings|shared|
-                     stretch-scale)}x
+                     stretch-scale|measuring-card)}x
 
   # Sends a request, checks the answer against the description, and gives it back parsed. An address such as
   # /api/closures/1 is one of the sample workroom.

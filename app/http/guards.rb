@@ -23,8 +23,8 @@ module NimbleEyelet
       SHELVES = "(?:(?:cloths|threads|stabilisers)/)?"
       FILE_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(#{FILES.keys.join('|')})/#{SHELVES}import\z}
 
-      # A photo of a test hole, or of a garment.
-      PHOTO_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(swatches/[0-9a-f-]{36}/photo|garments/\d+/photos)\z}
+      # A photo of a test hole, or of a garment; or one that is only measured.
+      PHOTO_ADDRESS = %r{\A/api/workrooms/[a-z0-9-]+/(swatches/[0-9a-f-]{36}/photo|garments/\d+/photos|photo-reading)\z}
       PHOTO = %r{\Aimage/(jpeg|png|webp)\s*(;|\z)}i
       LARGEST_PHOTO = (12 * 1024 * 1024) + 1024
 
@@ -50,11 +50,11 @@ module NimbleEyelet
 
       HEADERS = {
         "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self'; " \
-                                     "img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
+                                     "img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
                                      "base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         "x-content-type-options" => "nosniff", "x-frame-options" => "DENY", "referrer-policy" => "no-referrer",
         "cross-origin-opener-policy" => "same-origin", "cross-origin-resource-policy" => "same-origin",
-        "permissions-policy" => "camera=(), microphone=(), geolocation=()"
+        "permissions-policy" => "camera=(self), microphone=(), geolocation=()"
       }.freeze
 
       # One line a request: when, method, path, status, milliseconds. No query, no body, no address.

@@ -24,6 +24,7 @@ require_relative "../route/machine"
 require_relative "../route/measure"
 require_relative "../route/people"
 require_relative "../route/photo"
+require_relative "../route/photo_reading"
 require_relative "../route/print"
 require_relative "../route/rehearsal"
 require_relative "../route/request"
@@ -92,6 +93,7 @@ module NimbleEyelet
       register Route::SwatchRoutes
       register Route::SwatchBookRoutes
       register Route::PhotoRoutes
+      register Route::PhotoReadingRoutes
       register Route::GarmentRoutes
       register Route::GarmentPapersRoutes
       register Route::GarmentPhotoRoutes

@@ -13,7 +13,7 @@ class RolesTest < AppTest
 
   # What each right is for, told here once more: an operation that changes its right changes a line of this.
   ANYONE = %w[account createAccount signIn forgotPassword newPassword passkey pair invitation shared sharedSheet health].freeze
-  PERSON = %w[about workrooms stretchScale unpair].freeze
+  PERSON = %w[about workrooms stretchScale measuringCard unpair].freeze
   ACCOUNT = %w[signOut changePassword addPasskey deletePasskey closeAccount security endSignIn endDevice offerPairing
                acceptInvitation beginWorkroom freshSample].freeze
   KEEPER = %w[backup].freeze
@@ -21,7 +21,7 @@ class RolesTest < AppTest
            everything].freeze
   SEW = %w[beginSession changeSession endSession enter enterAll keepPhoto markPhoto addGarmentPhoto moveCaliper readCaliper
            acceptSwatch settleStage changeClosure keepRehearsal].freeze
-  READ_BY_WRITING = %w[readings firstAnswer sewOnStandIn previewClosure stitches buttonStitches feel beHere leaveWorkroom rehearse eyes].freeze
+  READ_BY_WRITING = %w[readings firstAnswer sewOnStandIn previewClosure stitches buttonStitches feel beHere leaveWorkroom rehearse eyes readPhoto movePhotoPoints].freeze
   PLAN_BY_READING = %w[links].freeze
 
   WHO = { "anyone" => %i[ana bo cy di tablet nobody], "person" => %i[ana bo cy di tablet], "account" => %i[ana bo cy di],

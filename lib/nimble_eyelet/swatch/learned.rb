@@ -29,6 +29,8 @@ module NimbleEyelet
       # Millimetres a ruler is read to, and a caliper.
       RULER_SPREAD = 0.25
       CALIPER_SPREAD = 0.1
+      # A photo that does not say.
+      PHOTO_SPREAD = 0.15
 
       # @return [Array<EarlierSwatch>]
       attr_reader :earlier
@@ -98,7 +100,10 @@ module NimbleEyelet
       # @param step [Length] of the ruler's marks
       # @return [Float] mm, of what it was measured with
       def self.spread(swatch, step: Length.zero)
-        return CALIPER_SPREAD if swatch.sewn_with["measured.with"] == "caliper"
+        with = swatch.sewn_with["measured.with"]
+        return CALIPER_SPREAD if with == "caliper"
+        # A photo says itself how far it may be off.
+        return [swatch.sewn_with.fetch("measured.off", PHOTO_SPREAD).to_f, CALIPER_SPREAD].max if with == "photo"
 
         Math.sqrt((RULER_SPREAD**2) + ((step.to_f**2) / 12))
       end

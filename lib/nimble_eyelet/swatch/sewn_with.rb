@@ -56,7 +56,8 @@ module NimbleEyelet
         end,
         row("slit.give", limit: Typing::Limit.number(0.1..10)),
         row("setting.by", table: Opening::SETTING_METHODS),
-        row("measured.with", table: { "caliper" => true })
+        row("measured.with", table: { "caliper" => true, "photo" => true }),
+        row("measured.off", limit: Typing::Limit.number(0..5))
       ].to_h { |row| [row.path, row] }.freeze
 
       # Paths, by what is asked of them.
