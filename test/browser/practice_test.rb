@@ -50,6 +50,7 @@ class PracticeTest < BrowserTest
     before = find("[data-acts]")["data-acts"].to_i
     yield
     presses = act.act == "move" ? keys_of(act).size : 1
+
     presses.times { |done| assert_no_selector "[data-acts='#{before + done}']" }
   end
 

@@ -8,6 +8,7 @@ require_relative "browser"
 require_relative "crowd_bench"
 require_relative "http_bench"
 require_relative "pages_bench"
+require_relative "photo_bench"
 require_relative "practice_bench"
 require_relative "random_runs"
 require_relative "session_bench"
@@ -47,11 +48,12 @@ module NimbleEyelet
 
       include HttpBench
       include PagesBench
+      include PhotoBench
       include PracticeBench
       include SwatchBookBench
 
       PARTS = %i[schools solver family growth paths sessions taught swatch_book over_http crowd parts import first_visit
-                 frames key_to_run practice lighthouse].freeze
+                 frames key_to_run practice photo lighthouse].freeze
 
       # @param only [Array<String>] names of PARTS; all of them where none is named
       # @raise [SystemExit] for a name there is none of

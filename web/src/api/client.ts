@@ -69,6 +69,7 @@ export type BeliefStrip = Schemas['Strip'];
 export type SwatchLeaf = Schemas['SwatchLeaf'];
 export type SwatchPage = Schemas['SwatchPage'];
 export type SwatchPhoto = Schemas['Photo'];
+export type PhotoReading = Schemas['PhotoReading'];
 export type Frozen = Schemas['Frozen'];
 export type EntriesAnswered = Schemas['EntriesAnswered'];
 /** As it is sent: steps name what the machine is set to by numbers. */

@@ -1,10 +1,11 @@
 <script lang="ts">
   import { queries } from '../../api/queries';
   import { ask, faultsOf, words } from '../../api/ask';
-  import { client } from '../../api/client';
+  import { client, type PhotoReading } from '../../api/client';
   import { workroom } from '../../api/workroom.svelte';
   import Caliper from '../../closure/Caliper.svelte';
   import Field from '../../closure/Field.svelte';
+  import FromPhoto from '../../closure/FromPhoto.svelte';
   import Pick from '../../closure/Pick.svelte';
   import Shelf from '../../closure/Shelf.svelte';
   import type { StationProps } from '../../closure/station';
@@ -20,6 +21,19 @@
   let fastens = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let kept = $state('');
   let name = $derived(work.text('button.name').trim());
+
+  /** A photo is read better by whoever knows what it shows. */
+  const known = () => ({
+    shape: work.text('button.shape'),
+    thickness: work.text('button.thickness'),
+    across: work.text('button.diameter'),
+  });
+
+  function take(figures: PhotoReading['figures']): void {
+    for (const { path, text } of figures)
+      if (path && document.querySelector(`[data-path="${path}"]`)) work.type(path, text);
+    work.saver.soon(0);
+  }
 
   async function keepOnShelf(): Promise<void> {
     if (!name) {
@@ -103,6 +117,9 @@
         placeholder="0 0, 20 0, 20 12, 0 12"
         wide
       />
+    {/if}
+    {#if fastens}
+      <div class="mt-3"><FromPhoto whats={['button', 'edge']} closure={closure.id} {known} use={take} /></div>
     {/if}
     <Caliper />
     <div class="mt-2"><Cautions cautions={sheet.button.cautions} /></div>

@@ -3,6 +3,7 @@
   // sewn with. Looked at a second time, both looks stand together.
   import { on } from 'svelte/events';
   import type { Closure, LookDrawn } from '../../api/client';
+  import FromPhoto from '../../closure/FromPhoto.svelte';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
@@ -61,13 +62,16 @@
         class={['input bg-base-100 px-2 text-lg text-base-content', fault && 'input-error']}
         aria-invalid={fault ? 'true' : undefined}
         bind:value={seen.form.measured}
-        oninput={() => (seen.form.caliper = false)}
-        {@attach (field) => on(field, READ_OFF, () => (seen.form.caliper = true))}
+        oninput={() => seen.byRuler()}
+        {@attach (field) => on(field, READ_OFF, () => seen.byCaliper())}
       />
       <CaliperButton
         field="{id}-measured"
         label={closure.sheet.button.opens ? 'slit as measured' : 'tack as measured'}
       />
+      {#if closure.sheet.button.opens}
+        <FromPhoto whats={['hole']} closure={closure.id} use={(...read) => seen.byPhoto(...read)} small />
+      {/if}
     </span>
     {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}
   </div>

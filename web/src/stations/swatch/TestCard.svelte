@@ -2,6 +2,7 @@
   // A test hole, one question at a time: set the machine, sew, measure, look five times, and what to change.
   import type { Advice, Closure, LookDrawn } from '../../api/client';
   import CaliperButton from '../../closure/CaliperButton.svelte';
+  import FromPhoto from '../../closure/FromPhoto.svelte';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import { count } from '../../closure/waiting';
   import type { ClosureWork } from '../../closure/work.svelte';
@@ -111,10 +112,18 @@
               class={['input input-lg bg-base-100 px-2 text-2xl', fault && 'input-error']}
               aria-invalid={fault ? 'true' : undefined}
               bind:value={seen.form.measured}
-              oninput={() => (seen.form.caliper = false)}
-              {@attach (field) => on(field, READ_OFF, () => (seen.form.caliper = true))}
+              oninput={() => seen.byRuler()}
+              {@attach (field) => on(field, READ_OFF, () => seen.byCaliper())}
             />
             <CaliperButton field="{id}-measured" label="slit as measured" />
+            {#if closure.sheet.button.opens}
+              <FromPhoto
+                whats={['hole']}
+                closure={closure.id}
+                use={(...read) => seen.byPhoto(...read)}
+                small
+              />
+            {/if}
           </span>
         </div>
       {:else if look}

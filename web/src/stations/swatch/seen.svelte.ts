@@ -1,6 +1,6 @@
 // Seen is a test hole as it is looked at: kept in the browser as it is filled in.
 import { keep, recall } from '../../api/browser_store';
-import type { EntryTyped, Look } from '../../api/client';
+import type { EntryTyped, Look, PhotoReading } from '../../api/client';
 
 export type Passes = NonNullable<EntryTyped['passes']>;
 export type Symptom = NonNullable<EntryTyped['symptoms']>[number];
@@ -9,6 +9,7 @@ type Form = {
   passes: Passes | '';
   measured: string;
   /** It was read off the caliper, not a ruler. */ caliper: boolean;
+  /** Or off a photo, and how far that is off as a rule, mm. */ photo?: number | undefined;
   looks: Record<string, string>;
   symptoms: Symptom[];
   note: string;
@@ -21,8 +22,30 @@ const empty = (): Form => ({ passes: '', measured: '', caliper: false, looks: {}
 export class Seen {
   form = $state<Form>(empty());
 
+  /** The photo it was measured from: kept with the test once that is saved. */
+  picture = $state.raw<File>();
+
   constructor(private readonly key: string) {
     this.form = { ...empty(), ...recall<Form>(key) };
+  }
+
+  byRuler(): void {
+    this.form.caliper = false;
+    this.form.photo = undefined;
+  }
+
+  byCaliper(): void {
+    this.byRuler();
+    this.form.caliper = true;
+  }
+
+  byPhoto(figures: PhotoReading['figures'], file: File | undefined): void {
+    const slit = figures.find((one) => one.path === 'swatch.measured');
+    if (!slit) return;
+    this.byRuler();
+    this.form.measured = slit.text;
+    this.form.photo = slit.spread;
+    this.picture = file;
   }
 
   keep(): void {
@@ -32,13 +55,21 @@ export class Seen {
   /** It is in the log: the form is empty again. */
   clear(): void {
     this.form = empty();
+    this.picture = undefined;
     keep(this.key, undefined);
   }
 
   /** What was said before, to be said otherwise. */
   take({ passes, measured, looks, symptoms, note, with: sewnWith }: Partial<EntryTyped>): void {
     const caliper = sewnWith?.['measured.with'] === 'caliper';
-    const said = { passes: passes ?? '', measured: measured ?? '', caliper, looks: { ...looks } } as const;
+    const off = sewnWith?.['measured.with'] === 'photo' ? Number(sewnWith['measured.off']) : undefined;
+    const said = {
+      passes: passes ?? '',
+      measured: measured ?? '',
+      caliper,
+      photo: off,
+      looks: { ...looks },
+    } as const;
     this.form = { ...empty(), ...said, symptoms: [...(symptoms ?? [])], note: note ?? '' };
   }
 
@@ -62,11 +93,15 @@ export class Seen {
     asked: Look['key'][],
     sewnWith: NonNullable<EntryTyped['with']>,
   ): Omit<EntryTyped, 'kind' | 'happened_at' | 'sent_at'> {
-    const { passes, looks, caliper, measured, symptoms, note } = $state.snapshot(this.form);
+    const { passes, looks, caliper, photo, measured, symptoms, note } = $state.snapshot(this.form);
     const seen = Object.fromEntries(
       Object.entries(looks).filter(([look]) => asked.some((key) => key === look)),
     );
-    const by = caliper ? { 'measured.with': 'caliper' } : {};
+    const by = caliper
+      ? { 'measured.with': 'caliper' }
+      : photo
+        ? { 'measured.with': 'photo', 'measured.off': photo.toFixed(3) }
+        : {};
     return {
       measured,
       symptoms,
