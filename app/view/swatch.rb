@@ -16,7 +16,7 @@ module NimbleEyelet
       def self.of(sheet, present)
         { to_sew: to_sew(sheet, present), with: PlainValue.dump_all(sheet.sewn_with), log: log(sheet, present),
           frozen: frozen(sheet, present), stored: stored(sheet.stored),
-          pace: sheet.plan.recipe.pace,
+          pace: sheet.plan.recipe.pace, by_photo: sheet.recipe.style.value.slit_between_sides?,
           looks: Swatches.looks_of(sheet.recipe.stitched, opens: sheet.plan.button.opens?).map do |look|
             look(look, sheet)
           end,

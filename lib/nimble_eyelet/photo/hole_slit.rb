@@ -102,7 +102,9 @@ module NimbleEyelet
           near = (NEAREST / HoleGrid::ALONG).round..(SLIT_FARTHEST / HoleGrid::ALONG).round
           change = near.to_h { |off| [off, sign * step_at(row + (way * off), way, off)] }
           best = change.max_by(&:last).first
-          return row + (way * best) if best == near.begin || best == near.end
+          # Where it begins farther in, it is no slit between two bars.
+          raise Unreadable.for(:hole_unclear) if best == near.end
+          return row + (way * best) if best == near.begin
 
           row + (way * (best + EdgeSearch.part(*change.values_at(best - 1, best, best + 1))))
         end

@@ -17,6 +17,9 @@ module NimbleEyelet
     # @return [Boolean] an eyelet: open all round, and as wide as it is long
     def round? = near == :ring
 
+    # @return [Boolean] two satin sides from end to end, and a slit between them
+    def slit_between_sides? = opens && stitched == :satin && !%i[eyelet ring].include?(near)
+
     # The opening of a keyhole is counted from the inside of its eye: what is sewn beyond is the eye's bead.
     #
     # @param width [Length] total stitch width, which a round end follows

@@ -69,7 +69,7 @@
         field="{id}-measured"
         label={closure.sheet.button.opens ? 'slit as measured' : 'tack as measured'}
       />
-      {#if closure.sheet.button.opens}
+      {#if swatch.by_photo}
         <FromPhoto whats={['hole']} closure={closure.id} use={(...read) => seen.byPhoto(...read)} small />
       {/if}
     </span>

@@ -116,7 +116,7 @@
               {@attach (field) => on(field, READ_OFF, () => seen.byCaliper())}
             />
             <CaliperButton field="{id}-measured" label="slit as measured" />
-            {#if closure.sheet.button.opens}
+            {#if swatch.by_photo}
               <FromPhoto
                 whats={['hole']}
                 closure={closure.id}
