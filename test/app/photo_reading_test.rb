@@ -139,6 +139,21 @@ class PhotoReadingTest < AppTest
     assert_equal 400, last_response.status
   end
 
+  # A photo takes a second and fifty megabytes: the third one waits.
+  def test_two_are_read_at_a_time
+    inside = Queue.new
+    go = Queue.new
+    threads = Array.new(3) { Thread.new { Route::PhotoReadingRoutes.in_turn { [inside.push(true), go.pop] } } }
+    2.times { inside.pop }
+    Thread.pass until threads.all?(&:stop?)
+
+    assert_empty inside
+    3.times { go << true }
+    threads.each(&:join)
+
+    assert_equal 1, inside.size
+  end
+
   # It would put a made-up button in the place of somebody's own.
   def test_the_practice_camera_belongs_to_the_example
     db[:workrooms].update(sample: false)

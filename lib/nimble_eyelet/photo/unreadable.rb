@@ -24,7 +24,7 @@ module NimbleEyelet
         no_slot: "No button in a slot. Push it half way through the slot, standing on its edge.",
         across: "You stood beside the slot. Hold the phone straight above the button.",
         no_hole: "No buttonhole in the window. Put the test scrap under the card, with the buttonhole in the middle.",
-        hole_unclear: "The stitches do not stand out from the fabric. Try more light, from one side."
+        hole_unclear: "The stitches do not stand out. Try more light from one side, and white paper under a dark thread."
       }.freeze
 
       # @return [Symbol]
