@@ -14,6 +14,7 @@ class SimulatorTest < BrowserTest
 
   # How much of a strip of the canvas is cloth still, of the bead on that side.
   def bare(side, canvas: 0)
+    assert_selector "section[aria-label='See it sewn'] canvas", minimum: canvas + 1
     page.evaluate_script(<<~JS)
       (() => { const drawn = document.querySelectorAll("section[aria-label='See it sewn'] canvas")[#{canvas}], canvas = document.createElement('canvas')
         canvas.width = drawn.width; canvas.height = drawn.height
