@@ -45,11 +45,6 @@ module NimbleEyelet
       # @raise [Store::Missing] for what names no fact
       def uuid(text) = text.to_s.downcase[Form::JournalForm::UUID] || raise(Store::Missing)
 
-      # Devices that only behave like some: in the example, and where somebody switched them on.
-      #
-      # @return [Boolean]
-      def practice_devices? = workroom.sample? || workroom.settings.fetch(:caliper) == "practice"
-
       # @param id [String] of a closure, from the path
       # @return [Sheet]
       def sheet_of(id) = in_its_unit(closures.find(number(id))).sheet

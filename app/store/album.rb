@@ -11,18 +11,13 @@
 require "shrine"
 require "shrine/storage/file_system"
 require "stringio"
-# A picture that cannot be read is answered, not told to the log.
-ENV["VIPS_WARNING"] ||= "1"
 require "vips"
 require_relative "../../lib/nimble_eyelet"
+require_relative "../device/photo_file"
 
 module NimbleEyelet
   module Store
     class Album
-      LARGEST_FILE = 12 * 1024 * 1024
-      MOST_PIXELS = 40_000_000
-      # What it may be, by its content.
-      LOADERS = /Load(Jpeg|Png|Webp)/i
       # The longer side, px, at most: finer than a stitch on a hole that fills the picture.
       SIZES = { "original" => 4000, "large" => 1600, "small" => 320 }.freeze
       # One is read at a time: a large one takes a second and a hundred megabytes.
@@ -66,16 +61,7 @@ module NimbleEyelet
       # @return [Image]
       # @raise [Refusal]
       def read(bytes)
-        raise refused("At most 12 MB: take a smaller picture.") if bytes.bytesize > LARGEST_FILE
-
-        found = opened(bytes)
-        if found.width * found.height > MOST_PIXELS
-          raise refused("At most 40 megapixels; this has #{(found.width * found.height / 1e6).round}.")
-        end
-
-        READING.synchronize { sizes(bytes) }
-      rescue Vips::Error
-        raise refused("This picture cannot be read to its end: take it again.")
+        Device::PhotoFile.reading(bytes) { READING.synchronize { sizes(bytes) } }
       end
 
       # @param image [Image]
@@ -103,13 +89,6 @@ module NimbleEyelet
 
       private
 
-      def opened(bytes)
-        loader = Vips.vips_foreign_find_load_buffer(bytes, bytes.bytesize).to_s
-        raise refused("This is no photo: JPEG, PNG or WebP.") unless loader.match?(LOADERS)
-
-        Vips::Image.new_from_buffer(bytes, "", access: :sequential)
-      end
-
       # Turned upright, and shrunk while it is loaded.
       def sizes(bytes)
         longest = SIZES.values.max
@@ -129,8 +108,6 @@ module NimbleEyelet
         scaled = longer > most ? image.resize(most / longer.to_f) : image
         scaled.jpegsave_buffer(Q: QUALITY.fetch(size), strip: true, optimize_coding: true)
       end
-
-      def refused(why) = Refusal.field("photo", "", why)
     end
   end
 end

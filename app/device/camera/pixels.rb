@@ -6,6 +6,7 @@
 
 require "vips"
 require_relative "../../../lib/nimble_eyelet"
+require_relative "../photo_file"
 
 module NimbleEyelet
   module Device
@@ -16,8 +17,10 @@ module NimbleEyelet
 
       # @param bytes [String] JPEG, PNG or WebP
       # @return [PhotoReading::Picture]
-      # @raise [Vips::Error] for what is no picture, or breaks off
-      def self.read(bytes)
+      # @raise [Refusal] for what is no photo
+      def self.read(bytes) = PhotoFile.reading(bytes) { picture(bytes) }
+
+      def self.picture(bytes)
         whole = Vips::Image.thumbnail_buffer(bytes, WHOLE, height: WHOLE, size: :down)
         whole = whole.flatten(background: [255, 255, 255]) if whole.has_alpha?
         whole = whole.colourspace(:b_w).cast(:uchar).copy_memory
@@ -28,7 +31,7 @@ module NimbleEyelet
       def self.raster(image)
         PhotoReading::Raster.new(width: image.width, height: image.height, bytes: image.write_to_memory)
       end
-      private_class_method :raster
+      private_class_method :picture, :raster
     end
   end
 end

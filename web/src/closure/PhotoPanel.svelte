@@ -126,7 +126,7 @@
       disabled={photo.busy}
       onchange={chosen}
     />
-    <span class="text-sm text-secondary">Where and with what it was taken is not kept.</span>
+    <span class="text-sm text-secondary">We do not keep its place, date or camera.</span>
   {:else if !photo.fault}<p role="status" class="text-sm">Looking for the photo…</p>{/if}
   {#if photo.fault}<p role="alert" class="text-sm font-semibold text-error">{photo.fault}</p>{/if}
 </div>

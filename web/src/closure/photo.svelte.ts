@@ -1,13 +1,10 @@
 // Photo is the picture of one test hole: taken in, marked with two points of known distance, removed.
 import { ask, faultsOf, words } from '../api/ask';
 import { client, type SwatchPhoto } from '../api/client';
+import { photoBody, photoFault } from '../api/photo_file';
 import { workroom } from '../api/workroom.svelte';
 
 const AT = '/api/workrooms/{slug}/swatches/{entry}/photo';
-/** What is taken without asking the server first. */
-const LARGEST = 12 * 1024 * 1024;
-const TYPES = ['image/jpeg', 'image/png', 'image/webp'];
-
 export type Points = { x1: number; y1: number; x2: number; y2: number };
 
 export class Photo {
@@ -42,20 +39,10 @@ export class Photo {
 
   /** A file as it was chosen or taken. */
   async put(file: File): Promise<void> {
-    this.fault = '';
-    if (!TYPES.includes(file.type)) this.fault = 'This is no photo: JPEG, PNG or WebP.';
-    else if (file.size > LARGEST) this.fault = 'At most 12 MB: take a smaller picture.';
+    this.fault = photoFault(file);
     if (this.fault) return;
     this.busy = true;
-    // The file itself is the body, whatever the description calls it.
-    const answer = await ask(
-      client.PUT(AT, {
-        params: { path: this.path },
-        headers: { 'content-type': file.type },
-        body: file as unknown as string,
-        bodySerializer: (body: string) => body,
-      }),
-    );
+    const answer = await ask(client.PUT(AT, { params: { path: this.path }, ...photoBody(file) }));
     this.busy = false;
     if (answer.kind === 'data') this.take(answer.data);
     else this.fault = (answer.kind === 'refused' && faultsOf(answer)['photo']) || words(answer);

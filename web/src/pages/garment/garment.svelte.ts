@@ -3,13 +3,11 @@ import { createQuery } from '@tanstack/svelte-query';
 import { ask, faultsOf, gone, read, refusal, words } from '../../api/ask';
 import { keep, recall } from '../../api/browser_store';
 import { client, type GarmentPage } from '../../api/client';
+import { photoBody, photoFault } from '../../api/photo_file';
 import { queries } from '../../api/queries';
 import { workroom } from '../../api/workroom.svelte';
 
 const AT = '/api/workrooms/{slug}/garments/{id}';
-/** What is taken without asking the server first. */
-const LARGEST = 12 * 1024 * 1024;
-const TYPES = ['image/jpeg', 'image/png', 'image/webp'];
 
 type Photos = GarmentPage['photos'];
 
@@ -76,16 +74,10 @@ export class GarmentWork {
 
   /** A file as it was chosen or taken; answers with what is wrong, or nothing. */
   async addPhoto(file: File): Promise<string> {
-    if (!TYPES.includes(file.type)) return 'This is no photo: JPEG, PNG or WebP.';
-    if (file.size > LARGEST) return 'At most 12 MB: take a smaller picture.';
-    // The file itself is the body, whatever the description calls it.
+    const fault = photoFault(file);
+    if (fault) return fault;
     const answer = await ask(
-      client.POST(`${AT}/photos`, {
-        params: { path: this.path },
-        headers: { 'content-type': file.type },
-        body: file as unknown as string,
-        bodySerializer: (body: string) => body,
-      }),
+      client.POST(`${AT}/photos`, { params: { path: this.path }, ...photoBody(file) }),
     );
     if (answer.kind === 'data') this.takePhotos(answer.data);
     return (answer.kind === 'refused' && faultsOf(answer)['photo']) || words(answer);
