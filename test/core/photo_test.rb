@@ -45,22 +45,20 @@ class PhotoTest < CoreTest
     end
   end
 
-  def test_a_camera_is_found_from_dots_and_says_how_sure_it_is
+  # With dots that are a tenth of a pixel off, a place is a hundredth of a millimetre off.
+  def test_a_camera_is_found_from_dots_that_are_a_little_off
     random = Random.new(5)
-    within = Array.new(30) do
+    30.times do
       truth = camera(random)
       seen = MeasuringCard::DOTS.map { |x, y| truth.sight.project(x, y).map { |one| one + (0.1 * gauss(random)) } }
       start = Camera.from(Homography.of(MeasuringCard::DOTS, seen), 1200.0, truth.middle)
       fit = CameraFit.of(start, MeasuringCard::DOTS, seen)
 
       assert_in_delta 0.1, fit.off, 0.05
-      place = fit.camera.sight.on_card(*truth.sight.project(75.0, 34.0))
-      seen_at = truth.sight.project(75.0, 34.0)
-      spread = Math.sqrt(fit.others.sum { |other| (other.sight.on_card(*seen_at)[0] - place[0])**2 })
-      (place[0] - 75.0).abs < 3 * spread
+      fit.camera.sight.on_card(*truth.sight.project(75.0, 34.0)).zip([75.0, 34.0]) do |found, put|
+        assert_in_delta put, found, 0.05
+      end
     end
-
-    assert_operator within.count(true), :>=, 27
   end
 
   def gauss(random) = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
@@ -135,7 +133,7 @@ class PhotoTest < CoreTest
       end
       # A shadow spoils some of it.
       (10..18).each { |at| rim[at] = rim[at].map { |one| one + 1.5 } }
-      fit = RoundFit.of(ButtonOutline.new(x: 33.0, y: 34.0, rim: rim, slope: 200), stand, &body)
+      fit = RoundFit.of(ButtonOutline.new(x: 33.0, y: 34.0, rim: rim), stand, &body)
 
       assert_in_delta radius, fit.radius, 0.05, "#{shape} #{far}"
     end

@@ -29,11 +29,13 @@ module NimbleEyelet
       # @param seed [Integer]
       # @param broken [Symbol, nil] of StandInCamera::BROKEN
       # @param size [Array(Integer, Integer), nil] px
-      def initialize(what, seed, broken: nil, size: nil)
+      # @param alone [Boolean] nothing else of it is known
+      def initialize(what, seed, broken: nil, size: nil, alone: false)
         @what = what
         @random = Random.new(seed)
         @size = size || SIZES.fetch(what)
         @broken = broken
+        @alone = alone
       end
 
       def thing = @thing ||= send(@what)
@@ -44,9 +46,10 @@ module NimbleEyelet
                                        .shot(thing, broken: @broken, across: @what == "edge" ? ACROSS : nil)
       end
 
-      # As somebody who measured one figure and photographs the other.
+      # As somebody who measured one figure and photographs the other; or nothing yet.
       def reading
         known = { thick: roughly(:thickness), across: @what == "edge" ? roughly(:diameter) : nil }.compact
+        known = {} if @alone
         shape = thing.respond_to?(:shape) ? thing.shape : "rounded"
         PhotoReading::Survey.of(Device::Pixels.read(shot.jpeg), what: @what, shape: shape, **known)
       end

@@ -18,6 +18,9 @@ module NimbleEyelet
           puts "#{what}: #{offs.size} photos, #{offs.grep(Symbol).size} refused #{offs.grep(Symbol).tally}"
           figures(offs.grep(Hash)).each { |line| puts "  #{line}" }
         end
+        alone = (0...(count / 6)).map { |number| try(PhotoTrial.new("button", seed + number, alone: true)) }
+        puts "button, its thickness not known: #{alone.size} photos"
+        figures(alone.grep(Hash)).each { |line| puts "  #{line}" }
         Device::StandInCamera::BROKEN.each do |broken|
           found = (0...(count / 16)).map { |number| try(PhotoTrial.new("button", seed + number, broken: broken)) }
           puts "#{broken}: #{found.grep(Symbol).size} of #{found.size} refused #{found.grep(Symbol).tally}"

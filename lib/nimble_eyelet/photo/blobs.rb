@@ -18,7 +18,7 @@ module NimbleEyelet
     end
 
     class Blobs
-      # Brightness is compared with what lies within so many pixels around, in squares.
+      # Brightness is compared within squares of so many pixels and their neighbours.
       SQUARE = 24
       # Darker than so much of the light around it.
       BLOB_DARK = 0.72

@@ -3,7 +3,7 @@
 # ButtonBody is how a button fills the room over the card: how wide it is at each height, and how far its outline
 # therefore seems to reach when it is seen from one side.
 #
-#   body = ButtonBody.of("rounded", 3.0)
+#   body = ButtonBody.of("rounded", 3.0, 9.0)
 #   body.seen(9.0, 0.3, 0.1, 130.0)   # how far it seems to reach where it leans outward by 0.3 of its height
 #
 # Source: the outline of a body of discs is the hull of their projections; the reach of a hull is the largest of theirs.

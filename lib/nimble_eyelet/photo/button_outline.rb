@@ -9,9 +9,8 @@ require_relative "edge_search"
 
 module NimbleEyelet
   module PhotoReading
-    # x, y - Float, mm, what the rays start from; rim - Array<Array(Float, Float)>; slope - Float, how steep it is as a
-    # rule, grey values a millimetre
-    class ButtonOutline < Value.of(:x, :y, :rim, :slope)
+    # x, y - Float, mm, where the rays start; rim - Array<Array(Float, Float)>, mm
+    class ButtonOutline < Value.of(:x, :y, :rim)
       RAYS = 96
       OUTLINE_STEP = 0.05
       # How far from where the coarse look ends it, mm.
@@ -40,7 +39,7 @@ module NimbleEyelet
         usual = slopes[slopes.size / 2] || 0
         # What changes far less than the rest of the rim is no rim.
         rim = found.select { |_, _, slope| slope.abs > usual * WEAKEST }.map { |x, y, _| [x, y] }
-        new(x: object.x, y: object.y, rim: rim, slope: usual / OUTLINE_STEP)
+        new(x: object.x, y: object.y, rim: rim)
       end
 
       def self.ray(sight, object, across, down, half)

@@ -60,7 +60,7 @@ module NimbleEyelet
 
       private
 
-      # On whichever field shows more of it.
+      # On the field where it stands out more.
       def found
         both = [MeasuringCard::LIGHT_FIELD, MeasuringCard::DARK_FIELD].filter_map { |area| FieldObject.on(@sight, area) }
         best = both.max_by { |one| one.contrast * [one.radius, 8].min }

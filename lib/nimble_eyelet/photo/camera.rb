@@ -3,8 +3,8 @@
 # Camera is where a photo was taken from and how its lens bends: it takes places on and over the card to places in the
 # picture, and back.
 #
-#   camera.project(65.0, 46.0, 3.0)      # => [x, y] px, of what lies 3 mm above the card's middle
-#   camera.on_card(2000.0, 1500.0, 3.0)  # => [x, y] mm, of what lies 3 mm above the card and is seen there
+#   camera.project(65.0, 46.0, 3.0)      # => [x, y] px, of a point 3 mm above the card's middle
+#   camera.on_card(2000.0, 1500.0, 3.0)  # => [x, y] mm, of a point seen there, 3 mm above the card
 #
 # Source: the pinhole with one radial term (Brown 1966); turns by their axis (Rodrigues 1840); the pose of a plane from
 # its homography (Zhang 2000).

@@ -15,8 +15,7 @@ require_relative "camera"
 module NimbleEyelet
   module PhotoReading
     # camera - Camera; off - Float, px, root mean square of what is left of a dot in one direction
-    # spread - Matrix, how uncertain the camera's numbers are together
-    class CameraFit < Value.of(:camera, :off, :spread)
+    class CameraFit < Value.of(:camera, :off)
       # Of the logarithm of the focal length, and of the bend.
       FOCAL_SPREAD = 0.12
       BEND_SPREAD = 0.12
@@ -34,16 +33,7 @@ module NimbleEyelet
         fit = Rounds.new(camera, places, seen)
         # What is left after the first round says how well dots are seen at all.
         2.times { fit.run }
-        new(camera: fit.camera, off: fit.off, spread: fit.spread)
-      end
-
-      # @return [Array<Camera>] as many as there are numbers, each off by one deviation in one direction of its own
-      def others
-        values, vectors = spread.eigensystem.then { |found| [found.eigenvalues, found.eigenvectors] }
-        values.zip(vectors).map do |value, vector|
-          by = Math.sqrt([value, 0.0].max)
-          Camera.of(camera.numbers.zip(vector.to_a).map { |number, part| number + (by * part) }, camera.middle)
-        end
+        new(camera: fit.camera, off: fit.off)
       end
 
       # One fit under way.
@@ -77,13 +67,6 @@ module NimbleEyelet
             break if small
           end
           taken(numbers, now)
-        end
-
-        # @return [Matrix]
-        def spread
-          numbers = @camera.numbers
-          rows = Matrix.columns(slopes(numbers, misses(numbers)))
-          (rows.transpose * rows).inverse
         end
 
         private

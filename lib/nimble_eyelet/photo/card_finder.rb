@@ -38,14 +38,13 @@ module NimbleEyelet
       SEED = 7
 
       # @param picture [Picture]
-      # @param focal [Float, nil] px, where the camera told it
       # @return [CardSight]
       # @raise [Unreadable]
-      def self.find(picture, focal: nil) = new(picture, focal).find
+      def self.find(picture) = new(picture).find
 
-      def initialize(picture, focal)
+      def initialize(picture)
         @picture = picture
-        @focal = focal || ([picture.full.width, picture.full.height].max * USUAL_FOCAL)
+        @focal = [picture.full.width, picture.full.height].max * USUAL_FOCAL
       end
 
       # @return [CardSight]

@@ -46,11 +46,6 @@ module NimbleEyelet
 
       # @return [Float] mm, how uncertain the place of a dot is
       def off = fit.off / resolution
-
-      # How a camera that is a little off, as it may be, would see the same.
-      #
-      # @return [Array<CardSight>]
-      def others = fit.others.map { |camera| CardSight.new(paper, fit.with(camera: camera), picture) }
     end
   end
 end

@@ -2,7 +2,7 @@
 
 # EdgeSearch finds along a line where it changes most, to a fraction of a step.
 #
-#   EdgeSearch.outermost(greys, 0.05, least: 0.4)   # => Float, the number of the step, or nil
+#   EdgeSearch.outermost(EdgeSearch.slopes(greys, 3), least: 0.4, floor: 1)   # => [number of the step, slope] or nil
 #
 # Source: the edge is where the slope of the smoothed line is steepest (Canny 1986), to a part of a step by a parabola.
 

@@ -34,13 +34,7 @@ module NimbleEyelet
 
       # @return [Integer]
       def count
-        Pieces.of(@light, @wide).count { |piece| piece.size >= ENCLOSED_LEAST && piece.none? { |cell| border?(cell) } }
-      end
-
-      private
-
-      def border?(cell)
-        cell < @wide || cell >= @wide * (@tall - 1) || (cell % @wide).zero? || cell % @wide == @wide - 1
+        Pieces.of(@light, @wide).count { |piece| piece.size >= ENCLOSED_LEAST && !Pieces.at_edge?(piece, @wide, @tall) }
       end
     end
   end

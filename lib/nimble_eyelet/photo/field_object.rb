@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# FieldObject finds what lies on one of the card's fields: what is lighter or darker than the field's own ground.
+# FieldObject finds the thing on one of the card's fields: the largest piece lighter or darker than the field's ground.
 #
 #   FieldObject.on(sight, MeasuringCard::LIGHT_FIELD)   # => FieldObject or nil
 
@@ -20,20 +20,18 @@ module NimbleEyelet
       FIELD_RIM = [0.8, 2.3].freeze
       # Smaller is a crumb, mm².
       FIELD_LEAST = 12.0
-      # Of what most of it differs by.
+      # A shadow differs from the ground by less than this share of what the thing does.
       SHADOW = 0.5
       private_constant :FIELD_STEP, :FIELD_RIM, :FIELD_LEAST, :SHADOW
 
       # @param sight [CardSight]
       # @param area [MeasuringCard::Area]
-      # @param apart [#call, nil] of x and y, what does not count
       # @return [FieldObject, nil]
-      def self.on(sight, area, apart: nil) = FieldSearch.new(sight, area, apart).found
+      def self.on(sight, area) = FieldSearch.new(sight, area).found
 
       class FieldSearch
-        def initialize(sight, area, apart)
+        def initialize(sight, area)
           @area = area
-          @apart = apart
           @wide = ((area.width - (2 * FIELD_RIM[0])) / FIELD_STEP).floor + 1
           @tall = ((area.height - (2 * FIELD_RIM[0])) / FIELD_STEP).floor + 1
           @greys = (0...(@wide * @tall)).map { |cell| sight.grey(*place(cell)) }
@@ -44,7 +42,6 @@ module NimbleEyelet
           cells = (0...(@wide * @tall)).to_a
           off = differences(cells)
           differ = off.map { |one| one.abs > @threshold }
-          cells.each { |cell| differ[cell] = false if @apart&.call(*place(cell)) }
           piece = Pieces.of(differ, @wide).max_by(&:size)
           described(without_shadow(piece, off), off) if piece && piece.size * FIELD_STEP * FIELD_STEP > FIELD_LEAST
         end
@@ -57,7 +54,7 @@ module NimbleEyelet
 
         # From the ground, which is a plane through the rim of the field.
         def differences(cells)
-          rim = cells.reject { |cell| @area.inside?(*place(cell), by: FIELD_RIM[1]) || @apart&.call(*place(cell)) }
+          rim = cells.reject { |cell| @area.inside?(*place(cell), by: FIELD_RIM[1]) }
           ground = plane(rim)
           left = rim.map { |cell| (@greys[cell] - ground.call(cell)).abs }.sort
           ground = plane(rim.select { |cell| (@greys[cell] - ground.call(cell)).abs <= left[left.size * 3 / 4] })
@@ -76,7 +73,7 @@ module NimbleEyelet
           ->(cell) { a + (b * (cell % @wide)) + (c * (cell / @wide)) }
         end
 
-        # What differs far less than most of it is its shadow.
+        # Without cells that differ far less than most: those are its shadow.
         def without_shadow(piece, off)
           sizes = piece.map { |cell| off[cell].abs }.sort
           most = sizes[sizes.size * 4 / 5]
@@ -87,17 +84,13 @@ module NimbleEyelet
 
         def described(piece, off)
           places = piece.map { |cell| place(cell) }
-          cut = piece.any? { |cell| edge?(cell) }
+          cut = Pieces.at_edge?(piece, @wide, @tall)
           left, right = places.map(&:first).minmax
           top, bottom = places.map(&:last).minmax
           size = piece.size * FIELD_STEP * FIELD_STEP
           FieldObject.new(area: @area, x: places.sum(&:first) / places.size, y: places.sum(&:last) / places.size,
                           radius: Math.sqrt(size / Math::PI), contrast: piece.sum { |cell| off[cell].abs } / piece.size,
                           noise: @noise, cut: cut, left: left, right: right, top: top, bottom: bottom)
-        end
-
-        def edge?(cell)
-          cell < @wide || cell >= @wide * (@tall - 1) || (cell % @wide).zero? || cell % @wide == @wide - 1
         end
       end
       private_constant :FieldSearch

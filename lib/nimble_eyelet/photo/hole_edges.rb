@@ -25,7 +25,7 @@ module NimbleEyelet
       SIDE = (0.8..1.4)
       # A hole that is narrower was not seen right, mm.
       NARROWEST = 1.2
-      # Over how much of it an end is smoothed, mm.
+      # An end is smoothed over so much of its length, mm.
       RIM_SMOOTH = 0.3
       # How much of the fabric on either side is looked at, in steps across.
       FABRIC = 12

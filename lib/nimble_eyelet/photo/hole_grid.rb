@@ -15,7 +15,7 @@ module NimbleEyelet
       # mm between values across, and along.
       ACROSS = 0.06
       ALONG = 0.05
-      # On each side of its axis, and beyond what was found of it, mm.
+      # On each side of the axis, and beyond the place that was found, mm.
       HALF_WIDE = 5.4
       GRID_AROUND = 4.5
 

@@ -18,7 +18,7 @@ module NimbleEyelet
       # How far from where the stitches end the slit begins, mm.
       NEAREST = 0.5
       SLIT_FARTHEST = 3.2
-      # Over how much of it a step is seen, mm.
+      # A step is looked for over so much of the slit, mm.
       STRETCH = 1.0
       # Grey values between slit and ends: that anything is seen, and that a single thread is.
       SLIT_LEAST_CONTRAST = 6
@@ -109,7 +109,7 @@ module NimbleEyelet
           row + (way * (best + EdgeSearch.part(*change.values_at(best - 1, best, best + 1))))
         end
 
-        # What lies after a row less what lies before it.
+        # The mean after a row less the mean before.
         def step_at(row, way, off)
           count = (STRETCH / HoleGrid::ALONG).round
           before = [count, off - 2].min

@@ -5,7 +5,7 @@
 # left-hand corner of the print, x to the right and y down.
 #
 #   MeasuringCard::CORNERS.map(&:holes)     # [1, 2, 3, 4]
-#   MeasuringCard.paper("a4")               # [148.5, 105.0]
+#   MeasuringCard::QUARTERS.fetch("a4")     # [148.5, 105.0]
 
 require_relative "../value"
 

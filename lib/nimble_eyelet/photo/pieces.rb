@@ -17,6 +17,14 @@ module NimbleEyelet
         left.each_index.filter_map { |cell| left[cell] && flood(left, wide, cell) }
       end
 
+      # @param piece [Array<Integer>]
+      # @param wide [Integer] cells in a row
+      # @param tall [Integer] rows
+      # @return [Boolean] whether it reaches the grid's own edge
+      def self.at_edge?(piece, wide, tall)
+        piece.any? { |cell| cell < wide || cell >= wide * (tall - 1) || (cell % wide).zero? || cell % wide == wide - 1 }
+      end
+
       def self.flood(left, wide, cell)
         waiting = [cell]
         left[cell] = false

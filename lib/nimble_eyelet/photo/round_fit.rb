@@ -2,7 +2,7 @@
 
 # RoundFit is the round button whose outline would be seen where an outline is seen.
 #
-#   RoundFit.of(outline, body_of, stand).radius
+#   RoundFit.of(outline, stand) { |radius| ButtonBody.of("rounded", 3.0, radius) }.radius
 #
 # Source: least squares by steps, each point counting less the farther it is off (weights of Beaton and Tukey 1974).
 

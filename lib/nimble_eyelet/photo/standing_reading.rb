@@ -24,6 +24,8 @@ module NimbleEyelet
       MOST_LEAN = 0.27
       # How deep it is pushed through is off by so much of its diameter.
       DEEP_SPREAD = 0.035
+      # A diameter that is farther off what stands there, as a share, was never measured.
+      OTHER = 0.12
       # Of a diameter nobody measured, from how long it stands there.
       STANDING_LENGTH_SPREAD = 0.03
       STANDING_SMOOTH = 3
@@ -150,7 +152,10 @@ module NimbleEyelet
         end
       end
 
-      def across = @across || @length
+      # What was typed, unless what stands there is another button.
+      def across
+        @across && (@across - @length).abs < OTHER * @length ? @across : @length
+      end
 
       # Source: halving.
       def thick(columns, high: 0.0, by: 1.0, turned: false)

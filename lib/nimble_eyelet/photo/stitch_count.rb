@@ -13,8 +13,8 @@ require_relative "figure"
 
 module NimbleEyelet
   module PhotoReading
-    # per_cm - Float; spread - Float, stitches a centimetre; strength - Float, 0 to 1, how clearly it repeats
-    class StitchCount < Value.of(:per_cm, :spread, :strength)
+    # per_cm - Float; spread - Float, stitches a centimetre
+    class StitchCount < Value.of(:per_cm, :spread)
       # From one turn of the thread to the next but one, mm: the needle swings out and back.
       PERIODS = (0.45..3.0)
       # Below, it is noise.
@@ -38,7 +38,7 @@ module NimbleEyelet
 
         period, count = followed(like, first)
         per_cm = 20.0 / (period * step)
-        new(per_cm: per_cm, strength: height, spread: per_cm * Figure.spread(0.12 / count / period, 0.0014))
+        new(per_cm: per_cm, spread: per_cm * Figure.spread(0.12 / count / period, 0.0014))
       end
 
       # Without what changes slowly.
@@ -61,7 +61,7 @@ module NimbleEyelet
         end
       end
 
-      # The highest.
+      # The first that is about as high as the highest.
       def self.first_peak(like, step)
         peaks = (1...(like.size - 1)).filter_map do |at|
           before, here, after = like[at - 1, 3]

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Survey measures what lies on the printed card in a photo, and refuses what it cannot stand by.
+# Survey measures a button or a hole on the printed card in a photo, and refuses a photo that is not good enough.
 #
 #   Survey.of(picture, what: "button", shape: "rounded").figures[:diameter]   # => Figure, mm
 #   Survey.moved(camera, from, to, 18.0)                                      # => 18.3, after a point was moved
@@ -23,6 +23,16 @@ module NimbleEyelet
       # Figures that are no lengths.
       SURVEY_COUNTED = %i[left_per_cm right_per_cm skew across].freeze
       private_constant :SURVEY_COUNTED
+
+      # How a button of a shape can be photographed: a toggle does not stand in a slot, and corners are read off paper.
+      #
+      # @param form [ButtonShape]
+      # @return [Array<String>] of SURVEY_WHAT
+      def self.ways(form)
+        return [] unless form.fastens
+
+        [*("button" unless form.measured?(:outline)), *("edge" if form.measured?(:thickness) && !form.end_on)]
+      end
 
       # @param picture [Picture]
       # @param what [String] of SURVEY_WHAT
@@ -55,9 +65,8 @@ module NimbleEyelet
       def self.moved(camera, from, to, length)
         sight = camera.sight
         before, after = [from, to].map do |ends|
-          ends.map do |x, y|
-            sight.on_card(x, y)
-          end.then { |(a, b), (c, d)| Math.hypot(c - a, d - b) }
+          (left, top), (right, low) = ends.map { |place| sight.on_card(*place) }
+          Math.hypot(right - left, low - top)
         end
         before.zero? ? 0.0 : length * after / before
       end
