@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# StandInCamera photographs the printed card and what lies on it, as a phone held by hand does: from somewhere above,
-# with a lens that bends, uneven light, noise, a little blur, as a JPEG.
+# StandInCamera photographs the printed card as somebody does with a phone: by hand, from above, through a lens that
+# bends straight lines, in uneven light, with noise and a little blur, as a JPEG.
 #
 #   shot = Device::StandInCamera.new(random: Random.new(7)).shot(button)
 #   shot.jpeg    # => String
@@ -35,7 +35,7 @@ module NimbleEyelet
         @paper = paper
       end
 
-      # @param thing [#draw, #truth] what lies there
+      # @param thing [#draw, #truth] the button or hole
       # @param broken [Symbol, nil] of BROKEN
       # @param across [Float, nil] degrees at most, across the slot
       # @return [Shot]

@@ -30,7 +30,9 @@ module NimbleEyelet
 
         # One that only behaves like a caliper belongs in the example, and where somebody switched it on: in any other
         # workroom it would write what nobody measured over what somebody did.
-        def gauge = settings.caliper.then { |one| one unless one&.stand_in? && !practice_devices? }
+        def gauge = settings.caliper.then { |one| one unless one&.stand_in? && !practice_caliper? }
+
+        def practice_caliper? = workroom.sample? || workroom.settings.fetch(:caliper) == "practice"
 
         def caliper = gauge || raise(Store::Missing)
 

@@ -1,9 +1,8 @@
 # frozen_string_literal: true
 
-# photo_reading: what lies on the printed card is measured from a photo, which is not kept; the card to print; and
-# photos of a stand-in camera, to try it with.
+# photo_reading: measures a button or a test hole on the printed card, from a photo that is not kept. The card to print,
+# and in the example made-up photos to try.
 
-require "vips"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../device/camera/lying"
 require_relative "../device/camera/pixels"
@@ -18,7 +17,6 @@ module NimbleEyelet
       AT = "/api/workrooms/:slug/photo-reading"
       # So many are read at a time: each takes a second and a hundred megabytes.
       PLACES = Thread::SizedQueue.new(2)
-      MOST_PIXELS = 50_000_000
       # A ruler laid on the card's check line, mm.
       RULER = (80..120)
       private_constant :PLACES
@@ -49,23 +47,14 @@ module NimbleEyelet
         # @return [Hash]
         # @raise [Refusal] for what is no photo, and for a photo that no figure can be read from
         def read_photo(bytes)
-          form = ButtonShape.fetch(params.fetch("shape", "rounded"))
+          form = BUTTON_SHAPES[params.fetch("shape", "rounded")] || raise(Store::Missing)
           known = { shape: form.key, ruler: ruler, thick: typed("thickness"), across: typed("across") }
           reading = PhotoReadingRoutes.in_turn do
-            PhotoReading::Survey.of(pixels(bytes), what: params.fetch("of"), **known)
+            PhotoReading::Survey.of(Device::Pixels.read(bytes), what: params.fetch("of"), **known)
           end
           View::PhotoReadingView.of(reading, present, { diameter: form.across })
         rescue PhotoReading::Unreadable => e
           raise Refusal.field("photo", "", e.message)
-        end
-
-        def pixels(bytes)
-          found = Vips::Image.new_from_buffer(bytes, "", access: :sequential)
-          raise Refusal.field("photo", "", "At most 50 megapixels: take a smaller picture.") if found.width * found.height > MOST_PIXELS
-
-          Device::Pixels.read(bytes)
-        rescue Vips::Error
-          raise Refusal.field("photo", "", "This picture breaks off: take it again, as JPEG, PNG or WebP.")
         end
 
         # What somebody measured on the card's check line.
@@ -102,7 +91,7 @@ module NimbleEyelet
 
         # @return [String] JPEG
         def practice_photo(sheet)
-          raise Store::Missing unless practice_devices?
+          raise Store::Missing unless workroom.sample?
 
           response["cache-control"] = "no-store"
           content_type "image/jpeg"

@@ -22,8 +22,8 @@ module NimbleEyelet
       end
 
       def self.form(form)
-        { noun: form.noun, measured: form.measured.map(&:to_s), across: form.across, formula: form.formula,
-          passes: form.passes }
+        { noun: form.noun, measured: form.measured.map(&:to_s), photographed: PhotoReading::Survey.ways(form),
+          across: form.across, formula: form.formula, passes: form.passes }
       end
       private_class_method :form
 

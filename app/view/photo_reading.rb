@@ -21,6 +21,7 @@ module NimbleEyelet
       COUNTED = { left_per_cm: "", right_per_cm: "", across: "", skew: "°" }.freeze
       # A length is told to a tenth of a millimetre.
       TENTH = 1r / 10
+      INCH = 25.4
 
       # @param reading [PhotoReading::Reading]
       # @param present [Presenter]
@@ -34,10 +35,17 @@ module NimbleEyelet
           eye: { numbers: camera.numbers, width: full.width, height: full.height } }
       end
 
+      # To a tenth of a millimetre; in inches in decimals, as a caliper shows them: the nearest fraction of a ruler is
+      # farther off than the photo.
+      #
       # @param mm [Float]
       # @param present [Presenter]
       # @return [Hash] a length
-      def self.length(mm, present) = present.length(Length.mm((mm / TENTH).round * TENTH))
+      def self.length(mm, present)
+        return present.length(Length.mm((mm / TENTH).round * TENTH)) if present.unit == :mm
+
+        { mm: mm.round(4), text: format("%.3f in", mm / INCH) }
+      end
 
       def self.figure(key, figure, present, name)
         own, path = FIGURES.fetch(key)
@@ -47,7 +55,7 @@ module NimbleEyelet
                else
                  length(figure.value, present)[:text]
                end
-        within = present.length(Length.mm([(figure.reach / TENTH).ceil, 1].max * TENTH))[:text] unless unit
+        within = length([(figure.reach / TENTH).ceil, 1].max * TENTH, present)[:text] unless unit
         { key: key.to_s, name: name || own, path: path, text: text, value: figure.value.round(3),
           spread: figure.spread.round(4), within: within }
       end

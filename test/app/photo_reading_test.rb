@@ -134,6 +134,10 @@ class PhotoReadingTest < AppTest
     assert_equal "photo", refused.call("no picture", "button").first
     assert_equal "photo", refused.call(Vips::Image.black(300, 200).pngsave_buffer, "button", type: "image/png").first
     assert_equal "photo.ruler", refused.call("x", "button", "&ruler=30").first
+    assert_equal ["photo", "This is no photo: JPEG, PNG or WebP."], refused.call("<svg xmlns='http://www.w3.org/2000/svg'/>", "button")
+    custom_request("POST", "#{AT}?of=button&shape=boot", {}, HEADERS.merge(input: "x", "CONTENT_TYPE" => "image/jpeg"))
+
+    assert_equal 404, last_response.status
     custom_request("POST", "#{AT}?of=shoe", {}, HEADERS.merge(input: "x", "CONTENT_TYPE" => "image/jpeg"))
 
     assert_equal 400, last_response.status
@@ -152,6 +156,27 @@ class PhotoReadingTest < AppTest
     threads.each(&:join)
 
     assert_equal 1, inside.size
+  end
+
+  # A ruler's fractions of an inch would be farther off than the photo.
+  def test_in_inches_a_figure_keeps_what_it_was_measured_to
+    db[:workrooms].update(unit: "in")
+    shot = trials("button", 1).first.shot
+    read(shot.jpeg, "button")["figures"].each do |one|
+      length = Typing::Notation.read(one["text"], unit: :in, field: "read")
+
+      assert_in_delta one["value"], length.to_f, 0.02, one["text"]
+      assert_match(/\A0\.\d{3} in\z/, one["within"])
+    end
+  end
+
+  # A toggle does not stand in a slot, and corners are read off paper: what is not measured is not offered.
+  def test_each_shape_is_offered_what_is_measured
+    ways = BUTTON_SHAPES.transform_values { |form| PhotoReading::Survey.ways(form) }
+
+    assert_equal [%w[button edge], %w[button], %w[button], %w[edge], []],
+                 ways.values_at("rounded", "ball", "bar", "polygon", "ribbon")
+    assert_empty ways.values_at(*BUTTON_SHAPES.reject { |_, form| form.fastens }.keys).flatten
   end
 
   # It would put a made-up button in the place of somebody's own.

@@ -46,7 +46,7 @@ class FromPhotoTest < BrowserTest
     choose(photo(button))
     figure = find("[data-figure=diameter]").text.to_f
 
-    assert_in_delta 20, figure, 0.3
+    assert_in_delta 20, figure, 0.5
     assert_violates_nothing
     # An end moved by the keyboard: the figure follows.
     5.times { find("[data-end='diameter 1']").send_keys(:arrow_down) }

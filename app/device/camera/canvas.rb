@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Canvas draws what lies in front of a camera: each place goes through the camera's own lens, and is then filled in.
+# Canvas draws a scene as a camera sees it: every point goes through the lens first, then the shape is filled.
 #
 #   canvas = Device::Canvas.new(sight, 1600, 1200)
 #   canvas.disc(65, 46, 9, high: 3, fill: [120, 60, 40])

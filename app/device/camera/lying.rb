@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What the stand-in camera finds lying there, each with what is true of it: a button flat on the card, a button standing
-# in the slot, a sewn hole under the window.
+# Things the stand-in camera photographs, each with its true figures: a button flat on the card, a button on its edge in
+# the slot, a sewn hole under the window.
 
 require_relative "../../../lib/nimble_eyelet"
 require_relative "canvas"
@@ -231,7 +231,7 @@ module NimbleEyelet
           10.0 * (points.size - 1) / (points.max - points.min)
         end
 
-        # Of what lies about the middle of the hole: on the card.
+        # From the middle of the hole to the card.
         def place(right, low)
           low -= path.shape.overall / 2
           [x + (right * Math.cos(turn)) - (low * Math.sin(turn)), y + (right * Math.sin(turn)) + (low * Math.cos(turn))]

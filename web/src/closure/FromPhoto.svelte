@@ -13,11 +13,12 @@
   type Props = {
     whats: What[];
     closure: number;
+    /** Fields that take a figure. */ paths: string[];
     known?: () => { shape?: string; thickness?: string; across?: string };
     use: (figures: PhotoReading['figures'], file: File | undefined) => void;
     small?: boolean;
   };
-  let { whats, closure, known = () => ({}), use, small = false }: Props = $props();
+  let { whats, closure, paths, known = () => ({}), use, small = false }: Props = $props();
 
   const dialog = later(load);
   let open = $state(false);
@@ -38,5 +39,5 @@
 >
 
 {#if dialog.part}
-  <dialog.part bind:open {whats} {closure} {known} {use} />
+  <dialog.part bind:open {whats} {closure} {paths} {known} {use} />
 {/if}

@@ -14,16 +14,16 @@
   type Props = {
     whats: What[];
     closure: number;
+    /** Fields that take a figure. */ paths: string[];
     known?: () => { shape?: string; thickness?: string; across?: string };
     use: (figures: PhotoReading['figures'], file: File | undefined) => void;
     open: boolean;
   };
-  let { whats, closure, known = () => ({}), use, open = $bindable() }: Props = $props();
+  let { whats, closure, paths, known = () => ({}), use, open = $bindable() }: Props = $props();
 
   const id = $props.id();
   const reader = new PhotoReader(() => known());
   let live = $state(false);
-  let practice = $derived(workroom.data?.sample || workroom.data?.caliper === 'practice');
   const HOW: Record<What, string> = {
     button:
       'Lay the button on the card, on the field where it stands out. Get all four corners into the photo.',
@@ -31,8 +31,8 @@
     hole: 'Lay the card on your test scrap, with the buttonhole in the window. Fill the photo with the card.',
   };
   const NAMES: Record<What, string> = { button: 'Lying flat', edge: 'On its edge', hole: 'In the window' };
-  let used = $derived(reader.figures.filter((one) => one.path));
-  let told = $derived(reader.figures.filter((one) => !one.path));
+  let used = $derived(reader.figures.filter(({ path }) => path && paths.includes(path)));
+  let told = $derived(reader.figures.filter(({ path }) => !path));
 
   // Each time it opens it begins anew, and a camera does not look on after it is closed.
   $effect(() => {
@@ -40,9 +40,9 @@
     else untrack(() => reader.clear(whats[0]));
   });
 
-  async function take(file: File): Promise<void> {
+  async function take(reading: Promise<void>): Promise<void> {
     live = false;
-    await reader.take(file);
+    await reading;
     const figure = reader.figures[0];
     if (figure) announce(`${figure.name} ${figure.text}`);
   }
@@ -50,23 +50,7 @@
   function chosen(event: Event & { currentTarget: HTMLInputElement }): void {
     const file = event.currentTarget.files?.[0];
     event.currentTarget.value = '';
-    if (file) void take(file);
-  }
-
-  /** Another button lies there each time. */
-  async function practise(): Promise<void> {
-    const seed = Math.floor(Math.random() * 1_000_000);
-    const at = `/api/workrooms/${workroom.slug}/closures/${closure}/practice-photo.jpg?of=${reader.what}&seed=${seed}`;
-    reader.busy = true;
-    try {
-      const answer = await fetch(at);
-      const blob = answer.ok ? await answer.blob() : undefined;
-      if (blob) await take(new File([blob], 'practice.jpg', { type: 'image/jpeg' }));
-      else reader.fault = 'There is no practice photo of this.';
-    } catch {
-      reader.fault = 'The server does not answer. Try again.';
-    }
-    reader.busy = false;
+    if (file) void take(reader.take(file));
   }
 
   function done(): void {
@@ -98,7 +82,7 @@
     {/if}
     <p class="mt-2 text-sm text-secondary">Is a line off? Move its ends.</p>
   {:else if live}
-    <CameraView taken={take} gone={() => (live = false)} />
+    <CameraView taken={(file) => take(reader.take(file))} gone={() => (live = false)} />
   {:else}
     <CardDrawn what={reader.what} />
     {#if whats.length > 1}
@@ -131,7 +115,11 @@
         {#if 'mediaDevices' in navigator}
           <button type="button" class="btn" onclick={() => (live = true)}>Open the camera</button>
         {/if}
-        {#if practice}<button type="button" class="btn" onclick={practise}>Use a practice photo</button>{/if}
+        {#if workroom.data?.sample}<button
+            type="button"
+            class="btn"
+            onclick={() => take(reader.practise(closure))}>Use a practice photo</button
+          >{/if}
       </div>
     {/if}
     {#if reader.fault}<p role="alert" class="mt-3 font-semibold text-error">{reader.fault}</p>{/if}
@@ -150,6 +138,7 @@
           placeholder="100 mm"
           aria-invalid={reader.rulerFault ? 'true' : undefined}
           bind:value={reader.ruler}
+          onchange={() => void reader.read()}
         /></label
       >
       {#if reader.rulerFault}<p role="alert" class="font-semibold text-error">{reader.rulerFault}</p>{/if}

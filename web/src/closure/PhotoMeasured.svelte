@@ -69,12 +69,11 @@
 
 <div
   bind:this={frame}
-  class="relative mx-auto aspect-square w-full max-w-96 touch-none overflow-hidden bg-base-200"
-  data-measured
+  class="relative mx-auto aspect-square w-full max-w-[min(24rem,40vh)] touch-none overflow-hidden bg-base-200"
 >
   <img
     src={reader.url}
-    alt=""
+    alt="Your photo with the measuring lines"
     class="absolute max-w-none"
     style:width="{100 / view.wide}%"
     style:left="{(-view.left / view.wide) * 100}%"

@@ -3,6 +3,7 @@
 import { ask, faultsOf, words } from '../api/ask';
 import { keep, recall } from '../api/browser_store';
 import { client, type PhotoReading } from '../api/client';
+import { photoBody, photoFault } from '../api/photo_file';
 import { workroom } from '../api/workroom.svelte';
 
 export type What = 'button' | 'edge' | 'hole';
@@ -11,8 +12,7 @@ type Known = { shape?: string; thickness?: string; across?: string };
 
 const AT = '/api/workrooms/{slug}/photo-reading';
 const RULER = 'photo-ruler';
-const LARGEST = 12 * 1024 * 1024;
-const TYPES = ['image/jpeg', 'image/png', 'image/webp'];
+const MOST_SEEDS = 1_000_000;
 
 export class PhotoReader {
   what = $state<What>('button');
@@ -54,8 +54,7 @@ export class PhotoReader {
 
   async take(file: File): Promise<void> {
     this.clear();
-    if (!TYPES.includes(file.type)) this.fault = 'This is no photo: JPEG, PNG or WebP.';
-    else if (file.size > LARGEST) this.fault = 'At most 12 MB: take a smaller picture.';
+    this.fault = photoFault(file);
     if (this.fault) return;
     this.file = file;
     this.url = URL.createObjectURL(file);
@@ -72,9 +71,7 @@ export class PhotoReader {
     const answer = await ask(
       client.POST(AT, {
         params: { path: { slug: workroom.slug }, query },
-        headers: { 'content-type': file.type },
-        body: file as unknown as string,
-        bodySerializer: (body: string) => body,
+        ...photoBody(file),
       }),
     );
     if (turn !== this.turn) return;
@@ -89,6 +86,20 @@ export class PhotoReader {
     this.fault = faults['photo'] ?? (this.rulerFault ? '' : words(answer));
   }
 
+  /** A made-up photo of this button or hole, in the example. */
+  async practise(closure: number): Promise<void> {
+    this.clear();
+    this.busy = true;
+    const seed = Math.floor(Math.random() * MOST_SEEDS);
+    const params = { path: { slug: workroom.slug, id: closure }, query: { of: this.what, seed } };
+    const answer = await ask(
+      client.GET('/api/workrooms/{slug}/closures/{id}/practice-photo.jpg', { params, parseAs: 'blob' }),
+    );
+    this.busy = false;
+    if (answer.kind !== 'data') this.fault = words(answer);
+    else await this.take(new File([answer.data as Blob], 'practice.jpg', { type: 'image/jpeg' }));
+  }
+
   /** An end of a line, as shares of the picture. */
   move(key: string, end: number, x: number, y: number): void {
     const line = this.drawn.find((one) => one.key === key && one.kind === 'line');
@@ -98,7 +109,7 @@ export class PhotoReader {
     this.moved[key] = { text: '', value: 0, ...this.moved[key], places };
   }
 
-  /** What the line measures now is said by the server. */
+  /** The server measures the line as it is now. */
   async measure(key: string): Promise<void> {
     const was = this.reading?.drawn.find((one) => one.key === key && one.kind === 'line');
     const figure = this.reading?.figures.find((one) => one.key === key);
@@ -107,8 +118,9 @@ export class PhotoReader {
     const { turn } = this;
     const body = { eye: this.reading.eye, from: was.places, to: now.places, mm: figure.value };
     const answer = await ask(client.POST(`${AT}/moved`, { params: { path: { slug: workroom.slug } }, body }));
-    if (turn !== this.turn) return;
-    if (answer.kind === 'data') this.moved[key] = { ...now, text: answer.data.text, value: answer.data.mm };
+    // Where an end was moved on meanwhile, another answer is on its way.
+    if (turn !== this.turn || this.moved[key] !== now) return;
+    if (answer.kind === 'data') Object.assign(now, { text: answer.data.text, value: answer.data.mm });
     else this.fault = words(answer);
   }
 }
@@ -119,9 +131,7 @@ export async function keepPhotoWith(entry: string, file: File): Promise<boolean>
     const answer = await ask(
       client.PUT('/api/workrooms/{slug}/swatches/{entry}/photo', {
         params: { path: { slug: workroom.slug, entry } },
-        headers: { 'content-type': file.type },
-        body: file as unknown as string,
-        bodySerializer: (body: string) => body,
+        ...photoBody(file),
       }),
     );
     if (answer.kind === 'data') return true;

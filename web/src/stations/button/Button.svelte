@@ -22,16 +22,28 @@
   let kept = $state('');
   let name = $derived(work.text('button.name').trim());
 
-  /** A photo is read better by whoever knows what it shows. */
-  const known = () => ({
-    shape: work.text('button.shape'),
-    thickness: work.text('button.thickness'),
-    across: work.text('button.diameter'),
-  });
+  /** As a photo of its edge told it. */
+  let fromEdge = $state('');
+  let decided = $derived(sheet.stages.some((stage) => stage.word === 'button' && stage.state === 'tied'));
+  /** A photo is read better by whoever knows what it shows. A thickness nobody measured is not known. */
+  function known() {
+    const thickness = work.text('button.thickness');
+    return {
+      shape: work.text('button.shape'),
+      thickness: decided || thickness === fromEdge ? thickness : '',
+      across: work.text('button.diameter'),
+    };
+  }
+
+  let measured = $derived([
+    'button.diameter',
+    ...sheet.button.measured.map((what) => `button.${what}`),
+    ...(sheet.button.holes.length ? ['button.hole_spacing', 'button.hole_diameter'] : []),
+  ]);
 
   function take(figures: PhotoReading['figures']): void {
-    for (const { path, text } of figures)
-      if (path && document.querySelector(`[data-path="${path}"]`)) work.type(path, text);
+    for (const { path, text } of figures) if (path) work.type(path, text);
+    fromEdge = figures.find((one) => one.path === 'button.thickness')?.text ?? fromEdge;
     work.saver.soon(0);
   }
 
@@ -118,8 +130,16 @@
         wide
       />
     {/if}
-    {#if fastens}
-      <div class="mt-3"><FromPhoto whats={['button', 'edge']} closure={closure.id} {known} use={take} /></div>
+    {#if sheet.button.photographed.length}
+      <div class="mt-3">
+        <FromPhoto
+          whats={sheet.button.photographed}
+          paths={measured}
+          closure={closure.id}
+          {known}
+          use={take}
+        />
+      </div>
     {/if}
     <Caliper />
     <div class="mt-2"><Cautions cautions={sheet.button.cautions} /></div>

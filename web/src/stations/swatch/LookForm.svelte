@@ -70,7 +70,13 @@
         label={closure.sheet.button.opens ? 'slit as measured' : 'tack as measured'}
       />
       {#if swatch.by_photo}
-        <FromPhoto whats={['hole']} closure={closure.id} use={(...read) => seen.byPhoto(...read)} small />
+        <FromPhoto
+          whats={['hole']}
+          paths={['swatch.measured']}
+          closure={closure.id}
+          use={(...read) => seen.byPhoto(...read)}
+          small
+        />
       {/if}
     </span>
     {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}

@@ -119,6 +119,7 @@
             {#if swatch.by_photo}
               <FromPhoto
                 whats={['hole']}
+                paths={['swatch.measured']}
                 closure={closure.id}
                 use={(...read) => seen.byPhoto(...read)}
                 small
