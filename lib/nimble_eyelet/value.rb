@@ -22,6 +22,8 @@ module NimbleEyelet
       Struct.new(*members) do
         # Written out with real keywords, since a sheet makes some hundreds of these.
         keywords = members.map { |field| defaults.key?(field) ? "#{field}: DEFAULTS[:#{field}]" : "#{field}:" }
+        own = members.each_with_index.map { |field, at| "#{field}: self[#{at}]" }
+        same = members.map { |field| "#{field}: #{field}" }
         const_set(:DEFAULTS, defaults.freeze)
         singleton_class.send(:alias_method, :from_fields, :new)
         class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
@@ -29,10 +31,12 @@ module NimbleEyelet
             from_fields(#{members.join(', ')}).freeze    #   from_fields(position, note).freeze
           end                                            # end
           private_class_method :from_fields, :[]
-        RUBY
 
-        # @return [Struct] a copy with some fields changed
-        def with(**changes) = self.class.new(**to_h, **changes)
+          # @return [Struct] a copy with some fields changed
+          def with(#{own.join(', ')})                    # def with(position: self[0], note: self[1])
+            self.class.new(#{same.join(', ')})           #   self.class.new(position: position, note: note)
+          end                                            # end
+        RUBY
       end
     end
   end

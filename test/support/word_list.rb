@@ -24,7 +24,7 @@ module NimbleEyelet
       # A sentence as it was met: its text with slots, and of each slot its words and the names it may have.
       Met = Struct.new(:text, :slots)
 
-      def self.read = new(YAML.safe_load_file(FILE).fetch("steps"))
+      def self.read = @read ||= new(YAML.safe_load_file(FILE).fetch("steps"))
 
       # @param rows [Hash{String => Array<Hash>}] by operation
       def initialize(rows) = @rows = rows

@@ -156,7 +156,9 @@ module NimbleEyelet
       end
 
       # @return [Array<String>] what can lie under the needle
-      def places = (0...SCRAP_HOLES).map { |number| "hole-#{number}" } + (0...pairs).map { |number| "pair-#{number}" }
+      def places
+        @places ||= [["hole", SCRAP_HOLES], ["pair", pairs]].flat_map { |what, all| Array.new(all) { |number| "#{what}-#{number}" } }
+      end
       # Holes of a scrap.
       SCRAP_HOLES = 3
 

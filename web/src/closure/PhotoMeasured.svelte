@@ -73,7 +73,7 @@
 >
   <img
     src={reader.url}
-    alt="Your photo with the measuring lines"
+    alt="Where the measuring lines are"
     class="absolute max-w-none"
     style:width="{100 / view.wide}%"
     style:left="{(-view.left / view.wide) * 100}%"
