@@ -4,7 +4,7 @@
 # description), and what they are in the workroom it is about. A stranger learns nothing, not even that it is there.
 # What comes after is asked of the database in their name.
 #
-#   use Http::Rights, description, db, Store::Person::NOBODY
+#   use Http::Rights, description, Described.new(description), db, Store::Person::NOBODY
 
 require "yaml"
 require_relative "../problem"
@@ -40,37 +40,15 @@ module NimbleEyelet
       UNKNOWN = "person"
 
       # @param description [Hash] openapi.yaml
+      # @param described [Described] the same, to look up addresses in
       # @param unknown [Person] who somebody is of whom nothing was found out
-      def initialize(app, description, db, unknown)
+      def initialize(app, description, described, db, unknown)
         @app = app
+        @paths = description["paths"]
+        @described = described
         @db = db
         @unknown = unknown
-        @operations = Rights.table(description)
       end
-
-      # @return [Hash] by verb and length of the path, Array<Array(Array<String, Regexp, nil>, String)>: its parts, nil
-      #   for what is filled in, and the right
-      def self.table(description)
-        all = description["paths"].flat_map do |path, item|
-          item.slice(*%w[get post put patch delete]).map { |verb, operation| [verb.upcase, parts(path), operation.fetch("x-right")] }
-        end
-        # What is spelled out comes before what is filled in.
-        all.sort_by { |_, parts, _| parts.count(&:nil?) }.group_by { |verb, parts, _| [verb, parts.size] }
-           .transform_values { |list| list.map { |_, *operation| operation } }
-      end
-
-      def self.parts(path)
-        path.split("/").map do |part|
-          if part.match?(/\A\{\w+\}\z/)
-            nil
-          else
-            part.include?("{") ? pattern(part) : part
-          end
-        end
-      end
-
-      def self.pattern(part) = Regexp.new("\\A#{part.split(/\{\w+\}/, -1).map { |text| Regexp.escape(text) }.join('[^/]+')}\\z")
-      private_class_method :parts, :pattern
 
       # A print of a plan that is shared: the same as in its workroom, and asked for in the name of that alone.
       SHARED = %r{\A/api/shared/([A-Za-z0-9_-]{10,80})/(strip\.pdf|strip\.svg|hole-card\.pdf|card\.pdf)\z}
@@ -115,12 +93,11 @@ module NimbleEyelet
       end
 
       def right_of(verb, path)
-        verb = "GET" if verb == "HEAD"
-        parts = path.split("/")
-        known = @operations.fetch([verb, parts.size], []).find do |wanted, _|
-          wanted.zip(parts).all? { |want, part| want.nil? || (want.is_a?(Regexp) ? part.match?(want) : want == part) }
-        end
-        known&.last || UNDESCRIBED.find { |address, _| path.match?(address) }&.last || UNKNOWN
+        verb = verb == "HEAD" ? "get" : verb.downcase
+        known, = @described.find(verb, path)
+        return @paths.dig(known, verb, "x-right") if known
+
+        UNDESCRIBED.find { |address, _| path.match?(address) }&.last || UNKNOWN
       end
 
       def role_of(person, path)

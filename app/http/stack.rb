@@ -11,6 +11,7 @@ require "rack/protection"
 require "roda/session_middleware"
 require "yaml"
 require_relative "../store/person"
+require_relative "described"
 require_relative "guards"
 require_relative "live"
 require_relative "rights"
@@ -23,6 +24,7 @@ module NimbleEyelet
       DESCRIPTION = File.expand_path("openapi.yaml", __dir__)
       # Read here: a folder whose name has a space or an umlaut in it would be taken for an address that is none.
       CONTENT = YAML.safe_load_file(DESCRIPTION).freeze
+      DESCRIBED = Described.new(CONTENT)
       # What is sent packed, from what size on.
       PACKED = %w[application/json application/problem+json image/svg+xml].freeze
       SMALL = 2048
@@ -69,7 +71,7 @@ module NimbleEyelet
             use RodaSessionMiddleware, **SignIn.session(access)
             use SignIn.of(db, access, now: clock)
           end
-          use Rights, CONTENT, db, unknown
+          use Rights, CONTENT, DESCRIBED, db, unknown
         end
       end
     end

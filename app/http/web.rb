@@ -44,6 +44,7 @@ require_relative "../store/workrooms"
 require_relative "access"
 require_relative "browser_name"
 require_relative "database_failure"
+require_relative "described"
 require_relative "exchange"
 require_relative "first_load"
 require_relative "front_end"
@@ -60,6 +61,7 @@ module NimbleEyelet
       DESCRIPTION = Stack::DESCRIPTION
       SCHEMA = Committee::Drivers.load_from_data(YAML.safe_load_file(DESCRIPTION),
                                                  parser_options: { strict_reference_validation: true })
+                                 .extend(Described::Operations).look_up(Stack::DESCRIBED)
 
       set :environment, :production
       set :logging, false

@@ -54,6 +54,23 @@ class ContractTest < AppTest
     assert_equal [*typed, "swatch.accepted"].sort, schemas["Plan"]["required"].sort
   end
 
+  # Whatever fills its gaps, as the library that checks would find it among all of them.
+  def test_an_address_means_the_same_operation_as_among_all_of_them
+    library = Http::Web::SCHEMA.open_api
+    random = Random.new(16)
+    Http::Stack::CONTENT["paths"].each do |path, item|
+      (Http::Described::VERBS & item.keys).each do |verb|
+        address = path.gsub(/\{\w+\}/) { %w[12 a-b zz.y 0-1.pdf].sample(random: random) }
+        expected = library.request_operation(verb, address)
+        found = Http::Web::SCHEMA.operation_object(address, verb)
+
+        assert_equal [expected.original_path, expected.path_params], [found.original_path, found.path_params], address
+      end
+    end
+
+    assert_nil Http::Web::SCHEMA.operation_object("/api/nowhere/12", "get")
+  end
+
   def test_the_page_of_the_interface_needs_nothing_from_elsewhere
     page = call(:get, "/api/docs")
 
