@@ -68,7 +68,7 @@ module NimbleEyelet
           Store::FreeName.of(taken.garment, all.map { |one| one[:name] })
         end
 
-        def machines_to_sew_on = machines.all.sort_by { |one| one.practice ? 1 : 0 }
+        def machines_to_sew_on = @machines_to_sew_on ||= machines.all.sort_by { |one| one.practice ? 1 : 0 }
 
         # What of the workroom is named in the line: garments, machines, and what is on its shelves.
         def own_words
