@@ -9,14 +9,16 @@
 
   let { closure }: { closure: Closure } = $props();
 
+  // Every answer is another object. What is drawn, and how it was laid, stay with the buttonholes.
+  let id = $derived(closure.id);
   let sewn = $state.raw(new ButtonSewn(0));
   $effect(() => {
-    const opened = new ButtonSewn(closure.id);
+    const opened = new ButtonSewn(id);
     sewn = opened;
     return () => opened.pause();
   });
   $effect(() => {
-    void closure.version;
+    void closure;
     void sewn.look();
   });
 

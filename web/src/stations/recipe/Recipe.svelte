@@ -26,15 +26,17 @@
   let open = $state('');
   let opened = $derived(recipe.settings.find((item) => item.key === open));
 
+  // Every answer is another object. The hole that is drawn and the dials that were turned stay with the buttonholes.
+  let id = $derived(closure.id);
   let sewn = $state.raw(new Sewn(0));
   $effect(() => {
-    const begun = new Sewn(closure.id);
+    const begun = new Sewn(id);
     sewn = begun;
     return () => begun.pause();
   });
-  // A saved change of the plan is sewn again.
+  // A saved change of the plan, or a fact, is sewn again.
   $effect(() => {
-    void closure.version;
+    void closure;
     if (!sheet.recipe.ways.instead) void sewn.look();
   });
 </script>
