@@ -71,6 +71,20 @@ class SimulatorTest < BrowserTest
     assert_no_selector "header [role=status]", text: "Saving"
   end
 
+  # It takes no picture away and turns no dial back.
+  def test_what_comes_in_meanwhile_leaves_the_dials_as_they_are
+    open_station "recipe"
+    turn said("simulator.stitch_length"), "0.8"
+
+    assert_selector "[data-cover]", text: /left-hand side: gappy/
+    page.execute_script("arguments[0].dataset.mine = 'yes'", simulator.find("canvas"))
+    log_swatch({ passes: "tight" })
+
+    assert_selector "nav [data-stage=swatch]", text: "1 sewn"
+    assert_selector "[data-cover]", text: /left-hand side: gappy/
+    assert simulator.has_selector?("canvas[data-mine]")
+  end
+
   def test_thicker_thread_lengthens_the_stitch_and_the_bobbin_is_held_against_the_row
     open_station "cloth"
     type "thread.tex", "No. 40"
