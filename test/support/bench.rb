@@ -4,6 +4,7 @@
 
 require "zlib"
 require_relative "world"
+require_relative "bench_page"
 require_relative "browser"
 require_relative "crowd_bench"
 require_relative "http_bench"
@@ -61,6 +62,12 @@ module NimbleEyelet
         unknown = only - PARTS.map(&:to_s)
         abort "There is no #{unknown.first}. There are: #{PARTS.join(', ')}." if unknown.any?
 
+        BenchPage.keep(File.expand_path("../../var/bench", __dir__)) { measured(only) }
+      end
+
+      private
+
+      def measured(only)
         puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}"
         World.open do |world|
           (only.empty? ? PARTS : PARTS & only.map(&:to_sym)).each do |part|
@@ -68,8 +75,6 @@ module NimbleEyelet
           end
         end
       end
-
-      private
 
       def sessions(world) = SessionBench.run(world)
       def crowd(world) = CrowdBench.run(world)
