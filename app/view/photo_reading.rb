@@ -42,7 +42,7 @@ module NimbleEyelet
       # @param present [Presenter]
       # @return [Hash] a length
       def self.length(mm, present)
-        return present.length(Length.mm((mm / TENTH).round * TENTH)) if present.unit == :mm
+        return present.length(Length.mm((mm / TENTH).round * TENTH)) unless present.unit == :in
 
         { mm: mm.round(4), text: format("%.3f in", mm / INCH) }
       end

@@ -158,15 +158,16 @@ class PhotoReadingTest < AppTest
     assert_equal 1, inside.size
   end
 
-  # A ruler's fractions of an inch would be farther off than the photo.
-  def test_in_inches_a_figure_keeps_what_it_was_measured_to
-    db[:workrooms].update(unit: "in")
+  # Whatever the ruler: fractions of an inch would be farther off than the photo.
+  def test_a_figure_keeps_what_it_was_measured_to_in_every_unit
     shot = trials("button", 1).first.shot
-    read(shot.jpeg, "button")["figures"].each do |one|
-      length = Typing::Notation.read(one["text"], unit: :in, field: "read")
-
-      assert_in_delta one["value"], length.to_f, 0.02, one["text"]
-      assert_match(/\A0\.\d{3} in\z/, one["within"])
+    { "mm" => 0.0501, "cm" => 0.0501, "in" => 0.02 }.each do |unit, off|
+      db[:workrooms].update(unit: unit)
+      read(shot.jpeg, "button")["figures"].each do |one|
+        assert_match(/\A[\d.]+ #{unit}\z/, one["text"])
+        assert_match(/\A[\d.]+ #{unit}\z/, one["within"])
+        assert_in_delta one["value"], Typing::Notation.read(one["text"], unit: unit.to_sym, field: "read").to_f, off, one["text"]
+      end
     end
   end
 
