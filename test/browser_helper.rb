@@ -213,7 +213,7 @@ class BrowserTest < AppTest
   # @return [Array<Array>] id, impact and places of what is found, on the page as it is
   def violations(only: nil)
     page.execute_script(AXE) unless page.evaluate_script("'axe' in window")
-    how = { resultTypes: ["violations"], preload: false, **(only ? { runOnly: { type: "rule", values: only } } : {}) }
+    how = { resultTypes: ["violations"], **(only ? { runOnly: { type: "rule", values: only } } : {}) }
     found = page.evaluate_async_script("axe.run(document, arguments[0]).then((result) => arguments[1](result.violations))", how)
     found.map { |one| [one["id"], one["impact"], one["nodes"].map { |node| node["html"][0, 160] }.first(3)] }
   end
