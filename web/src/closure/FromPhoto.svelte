@@ -3,22 +3,15 @@
 </script>
 
 <script lang="ts">
-  // Measured from a photo of the printed card: a button flat or on edge, or a test hole. The dialog is fetched when it is
-  // opened first.
+  // Measured from a photo of the printed card: a button flat or on edge, or a test hole. The dialog is fetched when it
+  // first opens.
   import { Camera } from '@lucide/svelte';
-  import type { PhotoReading } from '../api/client';
+  import type { ComponentProps } from 'svelte';
   import { later } from '../ui/later.svelte';
-  import type { What } from './from_photo.svelte';
+  import type PhotoDialog from './PhotoDialog.svelte';
 
-  type Props = {
-    whats: What[];
-    closure: number;
-    /** Fields that take a figure. */ paths: string[];
-    known?: () => { shape?: string; thickness?: string; across?: string };
-    use: (figures: PhotoReading['figures'], file: File | undefined) => void;
-    small?: boolean;
-  };
-  let { whats, closure, paths, known = () => ({}), use, small = false }: Props = $props();
+  type Props = Omit<ComponentProps<typeof PhotoDialog>, 'open'> & { small?: boolean };
+  let { small = false, ...asked }: Props = $props();
 
   const dialog = later(load);
   let open = $state(false);
@@ -39,5 +32,5 @@
 >
 
 {#if dialog.part}
-  <dialog.part bind:open {whats} {closure} {paths} {known} {use} />
+  <dialog.part bind:open {...asked} />
 {/if}

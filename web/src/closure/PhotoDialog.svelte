@@ -34,7 +34,7 @@
   let used = $derived(reader.figures.filter(({ path }) => path && paths.includes(path)));
   let told = $derived(reader.figures.filter(({ path }) => !path));
 
-  // Each time it opens it begins anew, and a camera does not look on after it is closed.
+  // It opens empty, and closing it ends the camera.
   $effect(() => {
     if (!open) live = false;
     else untrack(() => reader.clear(whats[0]));

@@ -73,7 +73,7 @@
 >
   <img
     src={reader.url}
-    alt="Where the measuring lines are"
+    alt={reader.what === 'hole' ? 'The buttonhole, up close' : 'The button, up close'}
     class="absolute max-w-none"
     style:width="{100 / view.wide}%"
     style:left="{(-view.left / view.wide) * 100}%"

@@ -3,10 +3,10 @@
   // sewn with. Looked at a second time, both looks stand together.
   import { on } from 'svelte/events';
   import type { Closure, LookDrawn } from '../../api/client';
-  import FromPhoto from '../../closure/FromPhoto.svelte';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
+  import HolePhoto from './HolePhoto.svelte';
   import LookQuestion from './LookQuestion.svelte';
   import OtherSymptoms from './OtherSymptoms.svelte';
   import { logSeen } from './log_seen';
@@ -69,15 +69,7 @@
         field="{id}-measured"
         label={closure.sheet.button.opens ? 'slit as measured' : 'tack as measured'}
       />
-      {#if swatch.by_photo}
-        <FromPhoto
-          whats={['hole']}
-          paths={['swatch.measured']}
-          closure={closure.id}
-          use={(...read) => seen.byPhoto(...read)}
-          small
-        />
-      {/if}
+      <HolePhoto {closure} {seen} />
     </span>
     {#if fault}<span role="alert" class="text-sm font-semibold text-error">{fault}</span>{/if}
   </div>

@@ -2,12 +2,12 @@
   // A test hole, one question at a time: set the machine, sew, measure, look five times, and what to change.
   import type { Advice, Closure, LookDrawn } from '../../api/client';
   import CaliperButton from '../../closure/CaliperButton.svelte';
-  import FromPhoto from '../../closure/FromPhoto.svelte';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import { count } from '../../closure/waiting';
   import type { ClosureWork } from '../../closure/work.svelte';
   import { on } from 'svelte/events';
   import { logSeen } from './log_seen';
+  import HolePhoto from './HolePhoto.svelte';
   import LookChoice from './LookChoice.svelte';
   import OtherSymptoms from './OtherSymptoms.svelte';
   import type { Seen } from './seen.svelte';
@@ -116,15 +116,7 @@
               {@attach (field) => on(field, READ_OFF, () => seen.byCaliper())}
             />
             <CaliperButton field="{id}-measured" label="slit as measured" />
-            {#if swatch.by_photo}
-              <FromPhoto
-                whats={['hole']}
-                paths={['swatch.measured']}
-                closure={closure.id}
-                use={(...read) => seen.byPhoto(...read)}
-                small
-              />
-            {/if}
+            <HolePhoto {closure} {seen} />
           </span>
         </div>
       {:else if look}
