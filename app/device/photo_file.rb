@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# PhotoFile lets in what is a photo by its content, and no larger than can be worked with.
+# PhotoFile checks that a file is a photo, by its content, and not too large to work with.
 #
 #   Device::PhotoFile.reading(bytes) { Vips::Image.new_from_buffer(bytes, "") }   # or raises a Refusal
 

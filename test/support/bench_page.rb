@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# BenchPage keeps what bin/bench tells: it is printed as ever, and stands on a small page beside the runs before it.
+# BenchPage keeps what bin/bench prints, and shows it on a small page beside the runs before.
 #
 #   BenchPage.keep("var/bench") { puts "a save 12.6 times a bare route (aim 10)" }   # var/bench/index.html
 
@@ -18,7 +18,7 @@ module NimbleEyelet
       # A figure and what it is held to.
       HELD = /(#{FIGURE})[^\d()]*\(aim (#{FIGURE})/
 
-      # What is written goes to both.
+      # Prints a text and keeps it.
       Both = Struct.new(:out, :kept) do
         def write(*texts) = texts.sum { |text| kept << text.to_s and out.write(text) }
         def puts(*lines) = lines.flatten.each { |line| write(line.to_s.end_with?("\n") ? line : "#{line}\n") }

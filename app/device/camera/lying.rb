@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Things the stand-in camera photographs, each with its true figures: a button flat on the card, a button on its edge in
-# the slot, a sewn hole under the window.
+# A button flat on the card, a button on its edge in the slot, and a sewn hole under the window, to photograph for
+# practice and for tests. Their true figures are known.
 
 require_relative "../../../lib/nimble_eyelet"
 require_relative "canvas"
