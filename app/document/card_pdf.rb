@@ -65,7 +65,7 @@ module NimbleEyelet
       def length
         return "Each tack #{@present.words(@sheet.opening)} long" unless @sheet.plan.button.opens?
 
-        "Opening #{@present.words(@sheet.opening)}, overall #{@present.words(@sheet.overall)} with both ends"
+        "Cut length #{@present.words(@sheet.opening)}, overall length #{@present.words(@sheet.overall)} with both ends"
       end
 
       def begins

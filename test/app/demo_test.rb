@@ -201,7 +201,7 @@ class DemoTest < AppTest
     assert_includes text_of("closures/#{id}/strip.svg"), "slit #{slit}, overall #{overall}"
     card = text_of("closures/#{id}/card.pdf")
 
-    [said, "Opening #{slit}, overall #{overall}", settings.fetch("stitch_length")].each { |figure| assert_includes card, figure }
+    [said, "Cut length #{slit}, overall length #{overall}", settings.fetch("stitch_length")].each { |figure| assert_includes card, figure }
   end
 
   def text_of(path)

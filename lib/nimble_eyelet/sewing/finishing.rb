@@ -163,7 +163,7 @@ module NimbleEyelet
 
       def eye? = @order.cut.ends.eye.positive?
 
-      # Where the chisel is set, from the first tack on.
+      # Where the chisel is set, from the first end on.
       def bitten(hole)
         bites = @order.cutting.bites(hole.opening)
         return "" if bites.empty?
