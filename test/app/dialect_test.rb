@@ -26,10 +26,10 @@ class DialectTest < AppTest
   end
 
   def test_prints_speak_as_the_browser_does
-    assert_match(/Opening \d+\.5 mm/, card)
+    assert_match(/Cut length \d+\.5 mm/, card)
     set_cookie "dialect=american.comma"
 
-    assert_match(/Opening \d+,5 mm/, card)
+    assert_match(/Cut length \d+,5 mm/, card)
     assert_match(/\d,\d/, strip_svg)
   end
 
