@@ -20,7 +20,8 @@ module NimbleEyelet
       # Column to the name of the field it holds, in the order they are written.
       COLUMNS = { "name" => "name", "shape" => "shape", "attachment" => "attachment", "diameter_mm" => "diameter",
                   "width_mm" => "width", "thickness_mm" => "thickness", "hole_spacing_mm" => "hole_spacing",
-                  "hole_diameter_mm" => "hole_diameter", "outline_mm" => "outline", "shank_mm" => "shank", "owned" => "owned", "colour" => "colour",
+                  "hole_diameter_mm" => "hole_diameter", "outline_mm" => "outline", "shank_mm" => "shank",
+                  "shank_width_mm" => "shank_width", "owned" => "owned", "colour" => "colour",
                   "note" => "note" }.freeze
       NEEDED = %w[name shape attachment diameter_mm].freeze
       # What other tables call them, without a unit in brackets.

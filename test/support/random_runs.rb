@@ -21,7 +21,7 @@ module NimbleEyelet
       # @return [Placket::Spacings]
       def self.spacings(run, opening)
         extent = Extent.new(opening: Length.mm(opening), ends: TACKS)
-        Placket::Spacings.new(run, BUTTON, Placket::Holes.new(run, extent, Length.mm(5), "carriage_foot"))
+        Placket::Spacings.new(run, BUTTON, Placket::Holes.new(run, extent, Length.mm(5), "carriage_foot", BUTTON))
       end
 
       # @return [Spacing::Demands] of the count that is asked for

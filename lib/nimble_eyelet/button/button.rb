@@ -26,15 +26,17 @@ module NimbleEyelet
 
   # width - Length or nil, the smallest width of a shape that is not round
   # outline - Outline or nil, of a shape with many corners
-  # shank - Length or nil, how high its own shank is, where it has one and somebody measured it
+  # shank, shank_width - Length or nil, how high its own shank is and how wide across, where it has one and somebody
+  #   measured it
   # tip - Length or nil, half the way round what is at the end of a cord or strap: knot, tip, buckle
   class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
-                          width: nil, outline: nil, tip: nil, shank: nil)
+                          width: nil, outline: nil, tip: nil, shank: nil,
+                          shank_width: nil)
     LIMITS = {
       diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
       width: Typing::Limit.length(0, 150, open: true), hole_spacing: Typing::Limit.length(0, 100, open: true),
       hole_diameter: Typing::Limit.length(0, 20, open: true), tip: Typing::Limit.length(0, 150, open: true),
-      shank: Typing::Limit.length(0, 30)
+      shank: Typing::Limit.length(0, 30), shank_width: Typing::Limit.length(0, 30)
     }.freeze
 
     # @return [ButtonShape]
@@ -117,8 +119,9 @@ module NimbleEyelet
                   width: width || (narrow if cornered?) }.compact.map do |name, length|
           LIMITS.fetch(name).check(check, "button.#{name}", length)
         end
-        LIMITS.fetch(:tip).check(check, "button.tip", tip) if tip
-        LIMITS.fetch(:shank).check(check, "button.shank", shank) if shank
+        %i[tip shank shank_width].each do |name|
+          length = public_send(name) and LIMITS.fetch(name).check(check, "button.#{name}", length)
+        end
         check_thickness(check) if sized.all?
         check_holes(check) if sized.all? && fastens? && holes.positive?
       end

@@ -12,8 +12,9 @@ require_relative "runway"
 module NimbleEyelet
   module Placket
     # The outer end of a horizontal hole passes the centre line by this, so that the button's
-    # shank lies on the line.
+    # shank lies on the line; for a shank that is wide by half its width and a little room.
     SHANK_ALLOWANCE = Length.mm(3)
+    SHANK_ROOM = Length.mm(1)
     # A keep-out is widened by half the hole's footprint and this.
     KEEP_CLEAR = Length.mm(3)
 
@@ -41,17 +42,18 @@ module NimbleEyelet
       # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
       # @param foot [String] key of FOOT_KINDS
+      # @param button [Button] that goes through them
       # @param sewn [Array<SewnHole>] that are in the garment
       # @param beginning [Beginning, nil] of the machine
-      # @param fastens [Boolean] whether a button sits in them
-      def initialize(run, extent, width, foot, sewn: [], beginning: nil, fastens: true)
+      def initialize(run, extent, width, foot, button, sewn: [], beginning: nil)
         @run = run
         @extent = extent
         @width = width
         @runway = Runway.of(foot)
         @sewn = sewn.to_h { |hole| [hole.at, hole] }
         @beginning = beginning
-        @fastens = fastens
+        @fastens = button.fastens?
+        @shank = button.shank? ? button.shank_width : nil
       end
 
       # @param places [Array<Length>] ascending
@@ -84,11 +86,13 @@ module NimbleEyelet
 
       # The outer end of a horizontal slit passes the centre line by this: the shank lies on the line; in a
       # keyhole the middle of the eye does. Without a button the slit's middle lies on it.
-      # @return [Length]
+      # @return [Length] source: max(3, half the width of the button's shank + 1)
       def passing
         return @extent.opening / 2 unless @fastens
 
-        @extent.ends.eye.positive? ? @extent.ends.eye : SHANK_ALLOWANCE
+        return @extent.ends.eye if @extent.ends.eye.positive?
+
+        [SHANK_ALLOWANCE, *(@shank && ((@shank / 2) + SHANK_ROOM))].max
       end
 
       # @return [Length] how far the row lies outside the centre line: nothing, unless there are two

@@ -124,7 +124,7 @@ module NimbleEyelet
       private
 
       def holes_of(run, extent, width, foot, sewn, beginning)
-        Holes.new(run, extent, width, foot, sewn: sewn, beginning: beginning, fastens: @button.fastens?)
+        Holes.new(run, extent, width, foot, @button, sewn: sewn, beginning: beginning)
       end
 
       def check_ends

@@ -11,20 +11,21 @@ require_relative "../swatch/sewn_with"
 
 module NimbleEyelet
   module Eyelets
-    # The loop of a usual shank, as a cord that runs through.
+    # The loop of a usual shank, as a cord that runs through, where nobody measured it.
     SHANK_LOOP = Length.mm(3)
 
     # @param sheet [Sheet] of a closure with buttons, whose holes fit
     # @return [Plan] in the same cloth, on the same machine; nothing of it is settled
     def self.plan(sheet)
-      sheet.plan.changed("closure.name" => "#{sheet.plan.name}: eyelets", **thing, **dials, **places(sheet.layout.holes.map(&:button)))
+      sheet.plan.changed("closure.name" => "#{sheet.plan.name}: eyelets", **thing(sheet.plan.button), **dials, **places(sheet.layout.holes.map(&:button)))
            .with(accepted: nil, settled: {})
     end
 
-    def self.thing
-      { "button.shape" => "cord", "button.name" => "", "button.diameter" => SHANK_LOOP,
-        "button.thickness" => SHANK_LOOP,
+    def self.thing(button)
+      loop = button.shank_width || SHANK_LOOP
+      { "button.shape" => "cord", "button.name" => "", "button.diameter" => loop, "button.thickness" => loop,
         "button.width" => nil, "button.outline" => nil, "button.tip" => nil, "button.shank" => nil,
+        "button.shank_width" => nil,
         "opening.correction" => nil, "opening.ease" => nil }
     end
 

@@ -28,6 +28,7 @@
     hole_spacing_mm: 'holes apart',
     hole_diameter_mm: 'size of a hole',
     shank_mm: 'height of its shank',
+    shank_width_mm: 'width of its shank',
     outline_mm: 'corner points',
     owned: 'how many',
     colour: 'colour',

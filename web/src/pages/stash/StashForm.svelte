@@ -23,6 +23,7 @@
     hole_spacing: '',
     hole_diameter: '',
     shank: '',
+    shank_width: '',
     outline: '',
     owned: '',
     colour: 'shell',
@@ -80,7 +81,11 @@
       { name: 'hole_spacing', label: 'Hole spacing' },
       { name: 'hole_diameter', label: 'Hole diameter' },
     ),
-    ...when(typed.attachment === 'shank', { name: 'shank', label: 'Height of its shank' }),
+    ...when(
+      typed.attachment === 'shank',
+      { name: 'shank', label: 'Height of its shank' },
+      { name: 'shank_width', label: 'Width of its shank' },
+    ),
     { name: 'note', label: 'Note', wide: true },
   ]);
 

@@ -109,6 +109,7 @@
           <Field {work} path="button.hole_spacing" measures hint="middle to middle" />
         {:else}
           <Field {work} path="button.shank" measures hint="empty: not measured" />
+          <Field {work} path="button.shank_width" measures hint="empty: not measured" />
         {/if}
       {:else if sheet.button.opens}
         <Field
