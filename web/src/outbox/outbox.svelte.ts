@@ -70,15 +70,15 @@ export class Outbox {
     this.channel?.close();
   }
 
-  /** Keeps what happened, shows it, and tells it. */
-  async add(press: Omit<NewPress, 'slug' | 'id' | 'at'>): Promise<void> {
-    const made = { ...press, slug: this.slug, id: uuid(), at: new Date(this.clock()).toISOString() };
+  /** Keeps what happened, shows it, and tells it: several at one moment, where they are one to whoever pressed. */
+  async add(...presses: Omit<NewPress, 'slug' | 'id' | 'at'>[]): Promise<void> {
+    const at = new Date(this.clock()).toISOString();
+    const made = presses.map((press) => ({ ...press, slug: this.slug, id: uuid(), at }));
     // Shown at once; its number comes out of the store.
-    const shown = { ...made, n: Number.MAX_SAFE_INTEGER };
-    this.presses = [...this.presses, shown];
+    this.presses = [...this.presses, ...made.map((press) => ({ ...press, n: Number.MAX_SAFE_INTEGER }))];
     stayKept();
-    await store.add(made);
-    await this.read([shown.id]);
+    await store.add(...made);
+    await this.read(made.map(({ id }) => id));
     this.tellOthers();
     void this.send();
   }

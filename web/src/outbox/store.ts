@@ -32,17 +32,26 @@ export class OutboxStore {
   private memory: Press[] = [];
   private readonly forNow = uuid();
 
-  /** Keeps a press behind all others. @returns its number */
-  async add(press: NewPress): Promise<number> {
+  /** Keeps presses of one workroom behind all others: all of them or, where the browser ends meanwhile, none. */
+  async add(...presses: NewPress[]): Promise<void> {
+    const [first] = presses;
     const db = await this.db();
     // A store that is full keeps nothing more: the page still holds it, and tells it.
-    const kept = await db?.add('presses', press as Press).catch(() => undefined);
-    if (kept !== undefined) return kept;
+    if (!first || (db && (await this.written(db, presses)))) return;
     // Behind what is there, and before what the store will number next.
-    const last = Math.max(0, ...(await this.all(press.slug)).map((one) => one.n));
-    const n = db ? last + BETWEEN : last + 1;
-    this.memory.push({ ...press, n });
-    return n;
+    const last = Math.max(0, ...(await this.all(first.slug)).map((one) => one.n));
+    const step = db ? BETWEEN / presses.length : 1;
+    this.memory.push(...presses.map((press, index) => ({ ...press, n: last + (index + 1) * step })));
+  }
+
+  private async written(db: IDBPDatabase<Schema>, presses: NewPress[]): Promise<boolean> {
+    try {
+      const write = db.transaction('presses', 'readwrite');
+      await Promise.all([...presses.map((press) => write.store.add(press as Press)), write.done]);
+      return true;
+    } catch {
+      return false;
+    }
   }
 
   /** All of a workroom, oldest first. */

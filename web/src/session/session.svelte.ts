@@ -25,6 +25,8 @@ const ONE_PRESS = 500;
 /** After a step so long until the server is asked again, ms: what comes next is known here. */
 const PAUSE_AFTER_A_STEP = 4000;
 
+type Happened = Pick<NewPress, 'facts' | 'says' | 'deed'>;
+
 export class SessionWork {
   doc = $state.raw<Session>();
   missing = $state(false);
@@ -113,17 +115,17 @@ export class SessionWork {
   /** These steps are done, each a fact of its own, so that each can be taken back. */
   async tick(steps: SessionStep[], measured = ''): Promise<void> {
     if (steps.length === 0 || !this.pressedAnew()) return;
-    for (const step of steps) await this.stepDone(step, measured);
+    await this.happened(...steps.map((step) => this.stepDone(step, measured)));
   }
 
-  private async stepDone(step: SessionStep, measured: string): Promise<void> {
+  private stepDone(step: SessionStep, measured: string): Happened {
     const facts = step.enter.map(({ id, ...entry }): Said => ({
       id,
       fact: { ...entry, ...this.figures(entry.with) } as Fact,
     }));
     const last = facts.at(-1);
     if (last && measured) Object.assign(last.fact, { kind: 'hole_sewn', measured });
-    await this.happened({ facts, says: step.does, deed: { kind: 'done', step } });
+    return { facts, says: step.does, deed: { kind: 'done', step } };
   }
 
   /** What was done last was not: it is withdrawn. */
@@ -140,8 +142,12 @@ export class SessionWork {
 
   /** Something went wrong at the step at hand, or at a hole before it. */
   async wrong(row: SessionMishap, step: SessionStep, measured = ''): Promise<void> {
+    await this.happened(...this.wentWrong(row, step, measured));
+  }
+
+  private wentWrong(row: SessionMishap, step: SessionStep, measured: string): Happened[] {
     const closure = step.closure ?? this.doc?.closures[0]?.id;
-    if (!closure) return;
+    if (!closure) return [];
     const id = uuid();
     const fact: Fact = {
       kind: 'mishap',
@@ -153,7 +159,7 @@ export class SessionWork {
       ...(measured ? { measured } : {}),
     };
     const deed: Deed = { kind: 'mishap', id, row, step, closure };
-    await this.happened({ facts: [{ id, fact }], says: row.says, deed });
+    return [{ facts: [{ id, fact }], says: row.says, deed }];
   }
 
   /** Something went wrong while the card at hand was done: what comes before that beat was done by then.
@@ -162,8 +168,8 @@ export class SessionWork {
     const { card } = this;
     const beat = at ?? beatOf(card, row.key);
     if (!beat) return;
-    for (const step of card.slice(0, card.indexOf(beat))) await this.stepDone(step, '');
-    await this.wrong(row, { ...beat, hole }, measured);
+    const before = card.slice(0, card.indexOf(beat)).map((step) => this.stepDone(step, ''));
+    await this.happened(...before, ...this.wentWrong(row, { ...beat, hole }, measured));
   }
 
   /** A hole was looked at, and differs: it teaches as a test hole does. */
@@ -215,9 +221,10 @@ export class SessionWork {
     return true;
   }
 
-  /** Everything that happens goes this way: kept, shown, told. */
-  private async happened(press: Pick<NewPress, 'facts' | 'says' | 'deed'>): Promise<void> {
-    await this.outbox.add({ ...press, session: this.id });
+  /** Everything that happens goes this way: kept, shown, told. The beats of a card are one moment. */
+  private async happened(...presses: Happened[]): Promise<void> {
+    if (presses.length === 0) return;
+    await this.outbox.add(...presses.map((press) => ({ ...press, session: this.id })));
   }
 
   /** What was told is the next step as it was given out: the server has nothing new to say at once. Whatever else
