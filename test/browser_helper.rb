@@ -11,7 +11,7 @@ Capybara.register_driver(:chromium) { |app| NimbleEyelet::Support::Browser.drive
 Capybara.default_driver = :chromium
 Capybara.default_max_wait_time = NimbleEyelet::Support::Browser::PATIENCE
 # How often it is looked again meanwhile, in seconds.
-Capybara.default_retry_interval = 0.05
+Capybara.default_retry_interval = 0.1
 Capybara.run_server = false
 Capybara.enable_aria_label = true
 

@@ -36,30 +36,65 @@ module NimbleEyelet
         def visible_text = driver.evaluate_script(READ, self).gsub(/[\t\u00a0 ]+/, " ").gsub(/ ?\n[ \n]*/, "\n").strip
       end
 
-      # Finds elements and says in the same answer which of them are seen, by the driver's own script, instead of asking
-      # again for each.
+      # Finds elements that hold all of these texts and says in the same answer which of them are seen, instead of asking
+      # again for each. The driver's own script that tells is long: a page is given it once.
       module FoundAtOnce
         FIND = <<~JS
-          const [css, selector, within] = arguments, root = within ?? document, found = [];
+          const [css, selector, texts, within] = arguments, root = within ?? document, found = [], seen = window.isSeen;
+          if (!seen) return null;
           if (css) found.push(...root.querySelectorAll(selector));
           else {
             const all = document.evaluate(selector, root, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE, null);
             for (let at = 0; at < all.snapshotLength; at++) found.push(all.snapshotItem(at));
           }
+          const holds = (one) => ((said) => texts.every((text) => said.includes(text)))(one.textContent.toLowerCase());
+          return (texts.length ? found.filter(holds) : found).map((one) => [one, seen(one)]);
         JS
 
         private
 
-        def find_by(format, selector, uses_visibility:, styles:, position:, **)
+        def find_by(by, selector, uses_visibility:, texts:, styles:, position:)
           return super if styles || position || !uses_visibility
 
           within, asked = is_a?(Capybara::Selenium::Node) ? [native, driver] : [nil, self]
-          seen = "return found.map((one) => [one, (#{is_displayed_atom})(one)])"
-          (asked.browser.execute_script(FIND + seen, format == :css, selector, within) || [])
+          found = -> { asked.browser.execute_script(FIND, by == :css, selector, texts.map(&:downcase), within) }
+          (found.call || seeing(asked.browser, found) || [])
             .map { |element, visible| build_node(element, { visible: visible }) }
         end
+
+        def seeing(browser, found)
+          browser.execute_script("Object.defineProperty(window, 'isSeen', { value: #{is_displayed_atom} })")
+          found.call
+        end
       end
-      Capybara::Selenium::ChromeNode.prepend(Text)
+      # A click where an element is in sight and nothing covers it: the mouse goes there, presses and lets go, as the
+      # driver does in three times the work. Whatever is not so simple is left to the driver, and to its errors.
+      module ClickInSight
+        SPOT = <<~JS
+          const [one] = arguments;
+          if (window !== window.top || one.matches('option')) return null;
+          const middle = (from, to, most) => (Math.max(from, 0) + Math.min(to, most)) / 2;
+          for (const block of ['nearest', 'center']) {
+            one.scrollIntoView({ block, inline: block, behavior: 'instant' });
+            const box = one.getClientRects()[0];
+            if (!box) return null;
+            const at = [middle(box.left, box.right, innerWidth), middle(box.top, box.bottom, innerHeight)];
+            if (one.contains(document.elementFromPoint(...at))) return at;
+          }
+          return null;
+        JS
+
+        def click(keys = [], **options)
+          x, y = driver.browser.execute_script(SPOT, native) if keys.empty? && options.empty?
+          return super unless x
+
+          [["mouseMoved", 0], ["mousePressed", 1], ["mouseReleased", 0]].each do |type, buttons|
+            driver.browser.execute_cdp("Input.dispatchMouseEvent", type: type, x: x, y: y, buttons: buttons,
+                                                                   clickCount: 1, button: type == "mouseMoved" ? "none" : "left")
+          end
+        end
+      end
+      Capybara::Selenium::ChromeNode.prepend(Text, ClickInSight)
       Capybara::Selenium::Find.prepend(FoundAtOnce)
     end
   end
