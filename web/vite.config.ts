@@ -57,6 +57,16 @@ function faces(): Plugin {
   };
 }
 
+/** What a browser needs to install the application is named when the first page is there (see main.ts). */
+function installedLater(): Plugin {
+  return {
+    name: 'installed-later',
+    apply: 'build',
+    enforce: 'post',
+    transformIndexHtml: { order: 'post', handler: (html) => html.replace(/<link rel="manifest"[^>]*>/, '') },
+  };
+}
+
 /** Everything that is text is packed once, here, and served as it lies. */
 function packed(): Plugin {
   return {
@@ -105,9 +115,9 @@ const shell = VitePWA({
   },
 });
 
-/** What every page begins with, in one file. */
+/** What every page begins with, in one file, and what would otherwise lie with a page that others need it from. */
 const FRAME =
-  /node_modules\/(svelte|esm-env|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|vite\/|\0/;
+  /node_modules\/(svelte|esm-env|clsx|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|src\/(router|version|closure\/caliper|drawn\/(loop|spot))|vite\/|\0/;
 
 /** What several pages or stages are made of: many small files become one, and what only waits for a press stays apart. */
 const SHARED = (id: string): boolean =>
@@ -116,10 +126,12 @@ const SHARED = (id: string): boolean =>
 
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), shell, apiDocs(), faces(), packages(), packed()],
+  plugins: [tailwindcss(), svelte(), shell, apiDocs(), faces(), installedLater(), packages(), packed()],
   build: {
     target: 'es2022',
     assetsInlineLimit: 0,
+    // What two pages have of their own is half a kilobyte: not worth a file each.
+    cssCodeSplit: false,
     // Which files a page begins with: the server tells a browser before it has read any.
     manifest: true,
     rolldownOptions: {

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # FirstLoad says what a page begins with, so that a browser fetches all of it at once instead of finding one after the
-# other: its scripts and styles as the build lists them, and the answers it asks for first.
+# other: its scripts as the build lists them, and the answers it asks for first.
 #
 #   FirstLoad.links("/w/marsh-walk/closures/1/length")   # => "</assets/Table-1a2b.js>; rel=modulepreload, …"
 
@@ -35,20 +35,16 @@ module NimbleEyelet
 
           files = parts.call(at).flat_map { |part| files("src/#{part}.svelte") }.uniq
           asked = answers.call(at).map { |rest| "</api/workrooms/#{at[:slug]}#{rest}>; rel=preload; as=fetch; crossorigin" }
-          return [*files.map { |file| link(file) }, *asked].join(", ")
+          return [*files.map { |file| "</#{file}>; rel=modulepreload" }, *asked].join(", ")
         end
         nil
       end
 
-      def self.link(file)
-        file.end_with?(".css") ? "</#{file}>; rel=preload; as=style; crossorigin" : "</#{file}>; rel=modulepreload"
-      end
-
-      # What a part of the front end is loaded with, but for what the page itself names.
+      # Scripts that a part of the front end is loaded with, but for what the page itself names; it names every style.
       def self.files(part)
         entry = manifest[part] or return []
         [entry, *entry.fetch("imports", []).filter_map { |name| manifest[name] unless name == FrontEnd::PAGE }]
-          .flat_map { |one| [one["file"], *one["css"]] }
+          .map { |one| one["file"] }
       end
 
       # Reads the list again when the front end was rebuilt while the server runs.
@@ -59,7 +55,7 @@ module NimbleEyelet
       rescue Errno::ENOENT
         {}
       end
-      private_class_method :link, :files, :manifest
+      private_class_method :files, :manifest
     end
   end
 end

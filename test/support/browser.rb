@@ -36,8 +36,8 @@ module NimbleEyelet
         def visible_text = driver.evaluate_script(READ, self).gsub(/[\t\u00a0 ]+/, " ").gsub(/ ?\n[ \n]*/, "\n").strip
       end
 
-      # Finds elements that hold all of these texts and says in the same answer which of them are seen, instead of asking
-      # again for each. The driver's own script that tells is long: a page is given it once.
+      # Finds elements that hold all of these texts and says in the same answer which of them are seen, instead of
+      # asking again for each. The driver's own script that tells is long: a page is given it once.
       module FoundAtOnce
         FIND = <<~JS
           const [css, selector, texts, within] = arguments, root = within ?? document, found = [], seen = window.isSeen;
@@ -67,6 +67,7 @@ module NimbleEyelet
           found.call
         end
       end
+
       # A click where an element is in sight and nothing covers it: the mouse goes there, presses and lets go, as the
       # driver does in three times the work. Whatever is not so simple is left to the driver, and to its errors.
       module ClickInSight
@@ -88,10 +89,15 @@ module NimbleEyelet
           x, y = driver.browser.execute_script(SPOT, native) if keys.empty? && options.empty?
           return super unless x
 
-          [["mouseMoved", 0], ["mousePressed", 1], ["mouseReleased", 0]].each do |type, buttons|
-            driver.browser.execute_cdp("Input.dispatchMouseEvent", type: type, x: x, y: y, buttons: buttons,
-                                                                   clickCount: 1, button: type == "mouseMoved" ? "none" : "left")
-          end
+          mouse("mouseMoved", x, y, button: "none", buttons: 0)
+          mouse("mousePressed", x, y, button: "left", buttons: 1, clickCount: 1)
+          mouse("mouseReleased", x, y, button: "left", buttons: 0, clickCount: 1)
+        end
+
+        private
+
+        def mouse(type, x, y, **more)
+          driver.browser.execute_cdp("Input.dispatchMouseEvent", type: type, x: x, y: y, **more)
         end
       end
       Capybara::Selenium::ChromeNode.prepend(Text, ClickInSight)

@@ -10,6 +10,7 @@
   import DisplayMenu from '../ui/DisplayMenu.svelte';
   import Menu from '../ui/Menu.svelte';
   import type { MenuGroup } from '../ui/menu';
+  import Mark from '../ui/Mark.svelte';
 
   const all = createQuery(() => ({
     queryKey: ['workrooms'],
@@ -40,7 +41,7 @@
 
 <header class="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-2">
   <a href="/" class="flex items-center gap-2 font-serif text-lg font-semibold">
-    <img src="/mark.svg" alt="" width="26" height="26" class="rounded" />
+    <Mark />
     <span class="max-sm:sr-only">Nimble Eyelet</span>
   </a>
   {#if workroom.slug && route.pathname !== '/'}

@@ -12,6 +12,7 @@
   import type { MenuGroup } from '../ui/menu';
   import Beside from '../ui/Beside.svelte';
   import History from './History.svelte';
+  import Mark from '../ui/Mark.svelte';
 
   let { work, station }: { work: ClosureWork; station: StageWord } = $props();
 
@@ -74,7 +75,7 @@
 
 <header class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 px-4 py-1.5">
   <a href={workroom.at()} class="flex items-center gap-2 font-serif text-lg font-semibold">
-    <img src="/mark.svg" alt="" width="26" height="26" class="rounded" />
+    <Mark />
     <span class="max-sm:sr-only">{workroom.data?.name ?? 'Nimble Eyelet'}</span>
   </a>
   {#if work.closure}

@@ -1,6 +1,7 @@
 <script lang="ts">
   // The frame of a page for whoever has not come in yet: one question, and nothing else.
   import { onMount, type Snippet } from 'svelte';
+  import Mark from '../../ui/Mark.svelte';
 
   let { title, failed = '', children }: { title: string; failed?: string; children: Snippet } = $props();
   let main = $state<HTMLElement>();
@@ -12,7 +13,7 @@
 
 <div class="min-h-screen bg-base-100 px-4 py-10 text-base-content">
   <p class="mx-auto flex max-w-md items-center gap-2 font-serif text-lg font-semibold">
-    <img src="/mark.svg" alt="" width="26" height="26" class="rounded" /> Nimble Eyelet
+    <Mark /> Nimble Eyelet
   </p>
   <main id="main" bind:this={main} tabindex="-1" class="mx-auto mt-6 max-w-md outline-none">
     <h1 class="text-4xl font-semibold">{title}</h1>
