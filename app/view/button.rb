@@ -16,6 +16,7 @@ module NimbleEyelet
           largest: present.length(button.across), smallest: present.length(button.narrow),
           lignes: present.number(button.across.in(:ligne), 1),
           section: button.section, face: button.face, holes: button.hole_places, hole: button.hole_size,
+          shank: button.shank_width&.to_f,
           measuring: Buttons.measuring(button).map(&:to_h), sewn: sheet.sewn, opens: button.opens?,
           cautions: present.cautions(Children.cautions(sheet.plan)),
           **form(button.form) }

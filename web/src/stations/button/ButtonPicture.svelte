@@ -31,7 +31,7 @@
   <ButtonFace button={sheet} />
   {#if sheet.holes.length === 0}
     <circle
-      r={wide * 0.09}
+      r={(sheet.shank ?? wide * 0.18) / 2}
       fill="none"
       stroke="var(--color-base-content)"
       stroke-dasharray={text / 3}
