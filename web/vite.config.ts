@@ -57,6 +57,19 @@ function faces(): Plugin {
   };
 }
 
+/** The frame stands by itself: what it took from a page that takes from it would not be there yet when it begins. */
+function frameAlone(): Plugin {
+  return {
+    name: 'frame-alone',
+    apply: 'build',
+    generateBundle(_, bundle) {
+      const frame = Object.values(bundle).find((chunk) => chunk.type === 'chunk' && chunk.name === 'frame');
+      const needs = frame?.type === 'chunk' ? frame.imports.filter((name) => !name.includes('runtime')) : [];
+      if (needs.length > 0) this.error(`frame imports ${needs.join(', ')}: see FRAME`);
+    },
+  };
+}
+
 /** What a browser needs to install the application is named when the first page is there (see main.ts). */
 function installedLater(): Plugin {
   return {
@@ -115,9 +128,9 @@ const shell = VitePWA({
   },
 });
 
-/** What every page begins with, in one file, and what would otherwise lie with a page that others need it from. */
+/** What every page begins with, in one file, and what that needs; and what others would need from a page's own file. */
 const FRAME =
-  /node_modules\/(svelte|esm-env|clsx|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|src\/(router|version|closure\/caliper|drawn\/(loop|spot))|vite\/|\0/;
+  /node_modules\/(svelte|esm-env|clsx|sv-router|openapi-fetch|@tanstack|idb)\/|src\/(api|outbox)\/|src\/(router|version|ui\/(announce|capital|dialect|say|american)|session\/drying|help\/tour|closure\/caliper|drawn\/(loop|spot))|vite\/|pwa-register|\0/;
 
 /** What several pages or stages are made of: many small files become one, and what only waits for a press stays apart. */
 const SHARED = (id: string): boolean =>
@@ -126,7 +139,17 @@ const SHARED = (id: string): boolean =>
 
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), shell, apiDocs(), faces(), installedLater(), packages(), packed()],
+  plugins: [
+    tailwindcss(),
+    svelte(),
+    shell,
+    apiDocs(),
+    faces(),
+    frameAlone(),
+    installedLater(),
+    packages(),
+    packed(),
+  ],
   build: {
     target: 'es2022',
     assetsInlineLimit: 0,

@@ -83,7 +83,16 @@ class FromPhotoTest < BrowserTest
     tests = -> { closure(1)["sheet"]["swatch"]["log"] }
     before = tests.call.size
     click_on said("test_card.i_can_t_tell") while page.has_button?(said("test_card.i_can_t_tell"), wait: 1)
+    # The connection goes, the page is left, and comes again: the test and its photo both waited.
+    offline(true)
     click_on said("test_card.save_the_test")
+
+    assert_no_button said("test_card.save_the_test")
+    visit "about:blank"
+    offline(false)
+
+    assert_equal 0, db[:photos].count
+    visit ROOM
 
     eventually { assert_equal before + 1, tests.call.size }
     entry = db[:journal].where(kind: "swatch", closure_id: 1).reverse(:seq).first

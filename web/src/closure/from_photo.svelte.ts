@@ -124,19 +124,3 @@ export class PhotoReader {
     else this.fault = words(answer);
   }
 }
-
-/** Kept with the test hole it shows, as soon as the server knows that one. */
-export async function keepPhotoWith(entry: string, file: File): Promise<boolean> {
-  for (let tried = 0; tried < 10; tried += 1) {
-    const answer = await ask(
-      client.PUT('/api/workrooms/{slug}/swatches/{entry}/photo', {
-        params: { path: { slug: workroom.slug, entry } },
-        ...photoBody(file),
-      }),
-    );
-    if (answer.kind === 'data') return true;
-    if (answer.kind === 'refused' && answer.status !== 404) return false;
-    await new Promise((done) => setTimeout(done, 500 * (tried + 1)));
-  }
-  return false;
-}

@@ -2,6 +2,7 @@
 import { sweepSeen } from '../api/seen';
 import { takeOver } from './older';
 import { CHANNEL, Outbox, store, type Heard } from './outbox.svelte';
+import { photos } from './photos';
 
 /** Where no page of its own tells what waits, it is told all the same. */
 const EVERY = 15_000;
@@ -18,7 +19,8 @@ export async function tellInTheBackground(): Promise<void> {
 }
 
 async function tellAll(): Promise<void> {
-  for (const slug of await store.slugs()) {
+  const rooms = [...(await store.slugs()), ...(await photos.all()).map(({ slug }) => slug)];
+  for (const slug of new Set(rooms)) {
     const outbox = new Outbox(slug);
     await outbox.send();
     outbox.leave();

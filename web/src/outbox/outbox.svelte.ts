@@ -2,6 +2,7 @@
 // is the server's own word with what waits laid over it, also for a moment after it was told, until that word is newer.
 import { uuid } from '../api/browser_store';
 import { Retry } from '../api/retry';
+import { photos } from './photos';
 import { waits, type NewPress, type Press, type Said } from './press';
 import { Sender } from './sender';
 import { OutboxStore } from './store';
@@ -136,6 +137,13 @@ export class Outbox {
     else this.retry.reset();
     if (sent === 'failing') this.later(FAILING_RETRY);
     if (!this.away && !this.gone) await this.onTold?.();
+    if (!this.away) await photos.tell(this.slug, () => this.untold());
+  }
+
+  /** Ids of facts that the server does not have. */
+  private async untold(): Promise<string[]> {
+    const all = await store.all(this.slug);
+    return all.filter(({ told }) => !told).flatMap(({ facts }) => facts.map(({ id }) => id));
   }
 
   /** Asks again after a while. */

@@ -1,9 +1,9 @@
 // Enters what was seen on a test hole. The figure is read by the server first, so that nothing wrong goes into the history.
+import { uuid } from '../../api/browser_store';
 import type { Closure } from '../../api/client';
-import { keepPhotoWith } from '../../closure/from_photo.svelte';
 import { readLength } from '../../closure/reading';
 import type { ClosureWork } from '../../closure/work.svelte';
-import { announce } from '../../ui/announce.svelte';
+import { photos } from '../../outbox/photos';
 import type { Seen } from './seen.svelte';
 
 /** @returns what is wrong with what was typed, or nothing once it is entered */
@@ -26,12 +26,10 @@ export async function logSeen(
     swatch.with,
   );
   const second = again ? { again: again.id } : {};
-  const { picture } = seen;
-  const id = work.enter({ kind: 'swatch', machine: closure.machine.id, ...entry, ...second }, 'a test hole');
+  const id = uuid();
+  // First, so that the one is never kept without the other.
+  if (seen.picture) await photos.add({ entry: id, slug: work.slug, file: seen.picture });
+  work.enter({ id, kind: 'swatch', machine: closure.machine.id, ...entry, ...second }, 'a test hole');
   seen.clear();
-  if (picture)
-    void keepPhotoWith(id, picture).then(
-      (kept) => kept || announce('The photo did not arrive. Add it to the test in the swatch book.'),
-    );
   return '';
 }
