@@ -15,6 +15,8 @@ const server = vi.hoisted(() => ({
   }),
   well: true,
   lists: [] as { step: string; n: number; press: string }[][],
+  /** What it answers to the photo of a fact, and of which it was asked to keep one. */
+  photo: { of: (entry: string): number => (entry ? 200 : 404), asked: [] as string[] },
 }));
 
 vi.mock('../src/api/client', () => ({
@@ -32,6 +34,14 @@ vi.mock('../src/api/client', () => ({
         return { id, answer, why };
       });
       return { data: { entries: answered }, response: new Response() };
+    },
+    PUT: async (_path: string, { params }: { params: { path: { entry: string } } }) => {
+      const { entry } = params.path;
+      server.photo.asked.push(entry);
+      const status = server.photo.of(entry);
+      if (status === 0) throw new TypeError('away');
+      const response = new Response('', { status });
+      return status === 200 ? { data: {}, response } : { error: { detail: `It says ${status}.` }, response };
     },
     GET: async () => ({
       data: {},
@@ -137,6 +147,33 @@ describe('a list of what waits', () => {
     expect(await says()).toEqual([]);
     const kept = await store.keepSession('marsh:7', doc('2026-01-01T10:00:01Z'), []);
     expect(kept.doc.as_of).toBe('2026-01-01T10:00:02Z');
+  });
+});
+
+describe('a photo of a test hole', () => {
+  it('waits for its fact and for the server, and goes when it is kept or will never be', async () => {
+    const { photos } = await import('../src/outbox/photos');
+    const now = vi.spyOn(Date, 'now').mockReturnValue(0);
+    const tell = async (untold: string[]) => {
+      server.photo.asked = [];
+      await photos.tell('marsh', async () => untold);
+      return server.photo.asked;
+    };
+    const left = async () => (await photos.all()).map(({ entry }) => entry);
+    for (const entry of ['untold', 'unknown', 'broken', 'fine', 'huge'])
+      await photos.add({ entry, slug: 'marsh', file: new File(['x'], 'a.jpg', { type: 'image/jpeg' }) });
+    await photos.add({ entry: 'elsewhere', slug: 'shore', file: new File(['x'], 'a.jpg') });
+    server.photo.of = (entry) => ({ unknown: 404, broken: 500, huge: 413 })[entry] ?? 200;
+    expect(await tell(['untold'])).toEqual(['unknown', 'broken', 'fine', 'huge']);
+    expect(await left()).toEqual(['untold', 'unknown', 'broken', 'elsewhere']);
+    server.photo.of = () => 0;
+    expect(await tell([])).toEqual(['untold']);
+    // What the server does not know after so long it will not know; what it failed over is for another page.
+    now.mockReturnValue(3_600_000);
+    server.photo.of = (entry) => (entry === 'unknown' ? 404 : 200);
+    expect(await tell([])).toEqual(['untold', 'unknown']);
+    expect(await left()).toEqual(['broken', 'elsewhere']);
+    now.mockRestore();
   });
 });
 
