@@ -111,7 +111,7 @@ class BrowserTest < AppTest
         const asked = indexedDB.deleteDatabase(name);
         asked.onsuccess = asked.onerror = asked.onblocked = gone;
       });
-      Promise.all(['nimble-eyelet', 'nimble-eyelet-outbox', 'nimble-eyelet-seen'].map(drop)).then(() => done(true), () => done(false));
+      Promise.all(['', '-outbox', '-photos', '-seen'].map((name) => drop('nimble-eyelet' + name))).then(() => done(true), () => done(false));
     JS
   end
 

@@ -25,12 +25,14 @@ class Photos {
   /** The server failed over these: they are tried again on another page. */
   private readonly failed = new Set<string>();
 
+  /** Keeps one until the server has it. */
   async add(found: Omit<WaitingPhoto, 'at'>): Promise<void> {
     const photo = { ...found, at: Date.now() };
     const kept = await (await this.db())?.put('photos', photo).catch(() => undefined);
     if (kept === undefined) this.memory.push(photo);
   }
 
+  /** All that wait, of every workroom. */
   async all(): Promise<WaitingPhoto[]> {
     return [...((await (await this.db())?.getAll('photos')) ?? []), ...this.memory];
   }

@@ -40,7 +40,8 @@ export class OutboxStore {
     if (!first || (db && (await this.written(db, presses)))) return;
     // Behind what is there, and before what the store will number next.
     const last = Math.max(0, ...(await this.all(first.slug)).map((one) => one.n));
-    const step = db ? BETWEEN / presses.length : 1;
+    let step = db ? BETWEEN : 1;
+    while (db && step * presses.length >= 1) step /= 2;
     this.memory.push(...presses.map((press, index) => ({ ...press, n: last + (index + 1) * step })));
   }
 
