@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
 # SessionSearch looks for the order in which everything ends first. Best first over what is done and how the machine is
-# set; of each only those points are kept that no other one beats in clock and in drying. A narrow search before it
-# gives the first order, and where that meets the bound nothing more is to be done.
+# set; of each only those points are kept that no other one beats in clock and in drying. The whole orders it is given
+# and, where none of them meets the bound, a narrow search give the first order; where that meets it nothing more is to
+# be done.
 
 require_relative "../value"
 require_relative "session_bounds"
@@ -39,7 +40,9 @@ module NimbleEyelet
         start = go(start, first, nil) if first
         @best = nil
         @ends = Float::INFINITY
-        [*orders.map { |order| along(order) }, beam(start)].compact.each { |last| better(last) }
+        orders.each { |order| better(along(order)) }
+        start.bound = bound(start)
+        better(beam(start)) if start.bound < @ends
         finished?(start) ? found(@ends, 0) : search(start, most)
       end
 
@@ -81,7 +84,6 @@ module NimbleEyelet
       end
 
       def search(start, most)
-        start.bound = bound(start)
         queue = SessionQueue.new
         queue.add(start)
         kept = { key_of(start) => [start] }
