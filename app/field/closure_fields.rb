@@ -55,7 +55,7 @@ module NimbleEyelet
       open("button.width", :length, "smallest width"),
       open("button.outline", :outline, "corner points"),
       open("button.shank", :length, "height of its own shank", help: "From the back of the button to the end of its loop."),
-      open("button.shank_width", :length, "width of its own shank", help: "Across its loop, at the widest. From 4 mm on holes that lie across begin further out."),
+      open("button.shank_width", :length, "width of its own shank", help: "Across its loop, at the widest. Over 4 mm, holes that lie across start further out."),
       open("button.tip", :length, "knot or tip at its end", help: "Half the way round what has to pass too."),
 
       row("cloth.name", :text, "fabric"),

@@ -41,7 +41,7 @@ class AcrossTest < CoreTest
 
   # A wide shank lies on the line too: the hole reaches further out, and asks for so much more of the extension.
   def test_a_wide_shank_moves_the_hole_outward
-    { nil => mm(3), mm(4) => mm(3), mm(5) => mm(3.5), mm(12) => mm(7) }.each do |wide, passes|
+    { nil => mm(3), mm(4) => mm(3), mm(5) => mm(3.5), mm(5.3) => mm(4), mm(12) => mm(7) }.each do |wide, passes|
       ball = button(shape: "ball", attachment: "shank", diameter: mm(14), shank_width: wide)
       found = sheet(button: ball, recipe: Recipes::Overrides.new(style: "two_tacks"),
                     placket: run_of(orientation: "horizontal", extension: mm(24))).layout
@@ -49,5 +49,8 @@ class AcrossTest < CoreTest
       assert_equal [passes, passes + mm(1.25) + mm(10), passes - found.holes.first.opening],
                    [found.holes.first.out_outer, found.edge.extension_needed, found.holes.first.out_inner], wide.inspect
     end
+    wider = button(attachment: "shank", diameter: mm(14), shank_width: mm(15))
+
+    assert_equal %w[button.shank_width], refused { wider.validate }.keys
   end
 end

@@ -30,8 +30,7 @@ module NimbleEyelet
   #   measured it
   # tip - Length or nil, half the way round what is at the end of a cord or strap: knot, tip, buckle
   class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
-                          width: nil, outline: nil, tip: nil, shank: nil,
-                          shank_width: nil)
+                          width: nil, outline: nil, tip: nil, shank: nil, shank_width: nil)
     LIMITS = {
       diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
       width: Typing::Limit.length(0, 150, open: true), hole_spacing: Typing::Limit.length(0, 100, open: true),
@@ -122,7 +121,7 @@ module NimbleEyelet
         %i[tip shank shank_width].each do |name|
           length = public_send(name) and LIMITS.fetch(name).check(check, "button.#{name}", length)
         end
-        check_thickness(check) if sized.all?
+        check_widths(check) if sized.all?
         check_holes(check) if sized.all? && fastens? && holes.positive?
       end
       self
@@ -132,11 +131,13 @@ module NimbleEyelet
 
     def cornered? = form.measured?(:outline) && !outline.nil?
 
-    def check_thickness(check)
+    def check_widths(check)
       check.expect("button.thickness", height, height <= across,
                    Sentence["A button is not thicker than it is wide: at most %s. Turn it and measure again.", across])
       check.expect("button.width", narrow, narrow <= across,
                    Sentence["The smallest width is not more than the largest, %s.", across])
+      check.expect("button.shank_width", shank_width, !shank? || shank_width.nil? || shank_width <= across,
+                   Sentence["A shank is not wider than its button: at most %s. Measure across its loop.", across])
     end
 
     def check_holes(check)

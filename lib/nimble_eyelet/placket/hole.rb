@@ -15,6 +15,7 @@ module NimbleEyelet
     # shank lies on the line; for a shank that is wide by half its width and a little room.
     SHANK_ALLOWANCE = Length.mm(3)
     SHANK_ROOM = Length.mm(1)
+    SHANK_STEP = Length.mm(1r / 2)
     # A keep-out is widened by half the hole's footprint and this.
     KEEP_CLEAR = Length.mm(3)
 
@@ -86,13 +87,13 @@ module NimbleEyelet
 
       # The outer end of a horizontal slit passes the centre line by this: the shank lies on the line; in a
       # keyhole the middle of the eye does. Without a button the slit's middle lies on it.
-      # @return [Length] source: max(3, half the width of the button's shank + 1)
+      # @return [Length] source: max(3, half the width of the button's shank + 1), up to what is marked by hand
       def passing
         return @extent.opening / 2 unless @fastens
 
         return @extent.ends.eye if @extent.ends.eye.positive?
 
-        [SHANK_ALLOWANCE, *(@shank && ((@shank / 2) + SHANK_ROOM))].max
+        [SHANK_ALLOWANCE, *(@shank && ((@shank / 2) + SHANK_ROOM).round_up_to(SHANK_STEP))].max
       end
 
       # @return [Length] how far the row lies outside the centre line: nothing, unless there are two
