@@ -1,3 +1,6 @@
+/** What is looked at first comes first: what nobody sees is fetched so long after, ms. */
+export const AFTER_THE_FIRST = 1500;
+
 /** Calls once nothing has happened for a while, in a moment when the page has nothing else to do. */
 export class AfterAPause {
   private timer: ReturnType<typeof setTimeout> | undefined;

@@ -1,10 +1,8 @@
 // Fetched is what of the table is there: the station that is looked at first, and by and by all that would be needed
 // without a connection.
+import { AFTER_THE_FIRST } from '../api/pause';
 import { fetchAll } from '../stations/stations';
 import { fetchParts } from '../ui/later.svelte';
-
-/** The station that is looked at comes first, ms. */
-const AFTER_THE_FIRST = 1500;
 
 export class Fetched {
   /** The first station and the typefaces are there: all of the table is shown at once, so that nothing moves under the eye. */
