@@ -6,8 +6,18 @@ import type { ClosureWork } from '../../closure/work.svelte';
 import { photos } from '../../outbox/photos';
 import type { Seen } from './seen.svelte';
 
-/** @returns what is wrong with what was typed, or nothing once it is entered */
-export async function logSeen(
+/** A second press on its way is the same press. @returns what is wrong with what was typed, or nothing once it is entered */
+export function logSeen(
+  work: ClosureWork,
+  closure: Closure,
+  seen: Seen,
+  again: { id: string } | undefined,
+): Promise<string> {
+  seen.logging ??= logOnce(work, closure, seen, again).finally(() => (seen.logging = undefined));
+  return seen.logging;
+}
+
+async function logOnce(
   work: ClosureWork,
   closure: Closure,
   seen: Seen,

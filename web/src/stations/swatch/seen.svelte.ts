@@ -22,6 +22,9 @@ const empty = (): Form => ({ passes: '', measured: '', caliper: false, looks: {}
 export class Seen {
   form = $state<Form>(empty());
 
+  /** What is wrong with it, or nothing, while it is on its way into the log. */
+  logging: Promise<string> | undefined;
+
   /** The photo it was measured from: kept with the test once that is saved. */
   picture = $state.raw<File>();
 
