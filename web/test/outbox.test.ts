@@ -150,6 +150,27 @@ describe('a list of what waits', () => {
   });
 });
 
+describe('a browser that keeps nothing more', () => {
+  it('numbers what one press does by whole numbers, before what it would number next', async () => {
+    vi.resetModules();
+    const full = () => {
+      throw new Error('full');
+    };
+    const there = async () => [{ ...press('mark'), n: 7 }];
+    vi.doMock('idb', () => ({ openDB: async () => ({ transaction: full, getAllFromIndex: there }) }));
+    const { OutboxStore: Full } = await import('../src/outbox/store');
+    const store = new Full();
+    await store.add(...Array.from({ length: 40 }, (_, place) => press(`open-${place}`)));
+    const numbers = (await store.all('marsh')).map((one) => numberOf(one, 0));
+    expect(numbers).toHaveLength(41);
+    expect(numbers.filter((n) => !Number.isInteger(n))).toEqual([]);
+    expect(new Set(numbers).size).toBe(41);
+    expect(Math.max(...numbers)).toBeLessThan(numberOf({ ...press('next'), n: 8 }, 0));
+    vi.doUnmock('idb');
+    vi.resetModules();
+  });
+});
+
 describe('a photo of a test hole', () => {
   it('waits for its fact and for the server, and goes when it is kept or will never be', async () => {
     const { photos } = await import('../src/outbox/photos');

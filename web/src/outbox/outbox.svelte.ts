@@ -137,7 +137,8 @@ export class Outbox {
     else this.retry.reset();
     if (sent === 'failing') this.later(FAILING_RETRY);
     if (!this.away && !this.gone) await this.onTold?.();
-    if (!this.away) await photos.tell(this.slug, () => this.untold());
+    // Beside the facts: a photo takes long on a slow line, and what happens meanwhile does not wait for it.
+    if (!this.away) void inTurn(`${this.slug}:photos`, () => photos.tell(this.slug, () => this.untold()));
   }
 
   /** Ids of facts that the server does not have. */

@@ -34,7 +34,8 @@ class Photos {
 
   /** All that wait, of every workroom. */
   async all(): Promise<WaitingPhoto[]> {
-    return [...((await (await this.db())?.getAll('photos')) ?? []), ...this.memory];
+    const kept = await (await this.db())?.getAll('photos').catch(() => []);
+    return [...(kept ?? []), ...this.memory];
   }
 
   /** Tells those of a workroom. @param untold gives ids of facts that the server does not have */
