@@ -15,7 +15,7 @@ module NimbleEyelet
     # shank lies on the line; for a shank that is wide by half its width and a little room.
     SHANK_ALLOWANCE = Length.mm(3)
     SHANK_ROOM = Length.mm(1)
-    SHANK_STEP = Length.mm(1r / 2)
+    PASSING_STEP = Length.mm(1r / 2)
     # A keep-out is widened by half the hole's footprint and this.
     KEEP_CLEAR = Length.mm(3)
 
@@ -93,7 +93,7 @@ module NimbleEyelet
 
         return @extent.ends.eye if @extent.ends.eye.positive?
 
-        [SHANK_ALLOWANCE, *(@shank && ((@shank / 2) + SHANK_ROOM).round_up_to(SHANK_STEP))].max
+        [SHANK_ALLOWANCE, *(@shank && ((@shank / 2) + SHANK_ROOM).round_up_to(PASSING_STEP))].max
       end
 
       # @return [Length] how far the row lies outside the centre line: nothing, unless there are two
