@@ -38,7 +38,7 @@ function packages(): Plugin {
   };
 }
 
-/** The two typefaces every screen is read in are there before the first line: a face that comes late moves the page. */
+/** The faces every screen is read in are there before the first line: a face that comes late moves the page. */
 function faces(): Plugin {
   return {
     name: 'faces',
@@ -47,7 +47,7 @@ function faces(): Plugin {
       order: 'post',
       handler: (_, { bundle = {} }) =>
         Object.keys(bundle)
-          .filter((name) => /-latin-wght-normal-.*\.woff2$/.test(name))
+          .filter((name) => /-latin-\d+-normal-.*\.woff2$/.test(name))
           .map((name) => ({
             tag: 'link',
             attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${name}` },
@@ -137,6 +137,22 @@ const SHARED = (id: string): boolean =>
   /src\/(closure|drawn|ui|help|table|stations|session|pages)\/|@lucide/.test(id) &&
   !/Body\.svelte|scroll-lock/.test(id);
 
+type Importers = { getModuleInfo(id: string): { importers: string[] } | null };
+
+/** The pages and stages that are made of a file, by the files that import it. */
+function madeOf(id: string, build: Importers, seen = new Set<string>()): Set<string> {
+  for (const importer of build.getModuleInfo(id)?.importers ?? [])
+    if (!seen.has(importer)) madeOf(importer, build, seen.add(importer));
+  return seen;
+}
+
+/** A stage comes first to most people: what only pages share does not come with it. */
+function shared(id: string, build: Importers): string {
+  const from = [...madeOf(id, build)];
+  const stages = from.filter((name) => /src\/stations\/(\w+)\/\1\.svelte$/i.test(name));
+  return stages.length > 1 || from.some((name) => name.endsWith('table/Table.svelte')) ? 'stage' : 'pages';
+}
+
 // The development server passes everything under /api on to the Ruby server.
 export default defineConfig({
   plugins: [
@@ -163,7 +179,7 @@ export default defineConfig({
           includeDependenciesRecursively: false,
           groups: [
             { name: 'frame', test: FRAME, priority: 3 },
-            { name: 'shared', test: SHARED, minShareCount: 2, priority: 2 },
+            { name: shared, debugName: 'shared', test: SHARED, minShareCount: 2, priority: 2 },
           ],
         },
       },
