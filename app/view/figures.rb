@@ -14,7 +14,8 @@ module NimbleEyelet
       # What is no field: it is worked out, and told.
       LABELS = {
         "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark at",
-        "hole.start_edge" => "the start from the edge", "opening.length" => "slit", "opening.overall" => "overall length",
+        "hole.start_edge" => "the start from the edge", "hole.from_edge" => "its slit from the edge",
+        "hole.lies" => "the way it lies", "opening.length" => "slit", "opening.overall" => "overall length",
         "opening.wanted" => "the opening wanted", "opening.verdict" => "the verdict", "setting.figure" => "the setting",
         "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
         "setting.stops" => "between the stops", "recipe.needle" => "the needle", "recipe.tension_move" => "the tension",
@@ -53,7 +54,8 @@ module NimbleEyelet
       end
 
       # Of what a person does not choose, but is told.
-      TOLD = { "recipe.tension_move" => Field.names(Recipes::TENSION_MOVES), "opening.verdict" => Opening::VERDICTS }.freeze
+      TOLD = { "recipe.tension_move" => Field.names(Recipes::TENSION_MOVES), "opening.verdict" => Opening::VERDICTS,
+               "hole.lies" => ClosureFields::BY_PATH["placket.orientation"].choices }.freeze
 
       # What is called by what it is made of.
       CALLED = { "recipe.needle" => ->(key) { Needle.called(key) }, "thread.tex" => ->(key) { "tex #{key}" } }.freeze

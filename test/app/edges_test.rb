@@ -85,6 +85,13 @@ class EdgesTest < AppTest
         hole["sewn"]
       end.map { |hole| hole["at"]["mm"] })
     end
+    # Nor does it move across, whatever edge the others get.
+    wider = save({ placket: { extension: "24" } })["sheet"]["placket"]
+    sewn, others = wider["holes"].partition { |hole| hole["sewn"] }.map { |holes| holes.map { |hole| hole["edge"]["mm"] }.uniq }
+
+    assert_equal [1, [sewn.first + 6]], [sewn.size, others]
+    assert_equal ["Hole 5 lies 6 mm nearer the edge than the others will."],
+                 wider["cautions"].map { |one| one["says"] }.grep(/nearer/)
     # Unpicked: the fact is withdrawn, and the hole is planned as any other.
     enter({ kind: "withdrawal", about: step(key)["entry"] })
 

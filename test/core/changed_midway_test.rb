@@ -14,6 +14,8 @@ class ChangedMidwayTest < CoreTest
     machine: -> { { machine: machine("stepped", id: 8) } },
     correction: -> { { opening: wish(correction: mm(1)) } },
     run: -> { { placket: run_of(run_length: mm(660)) } },
+    extension: -> { { placket: run_of(extension: mm(25)) } },
+    turned: -> { { placket: run_of(orientation: "horizontal", extension: mm(25)) } },
     width: -> { { recipe: Recipes::Overrides.new(stitch_width: mm(4)) } },
     way: -> { { recipe: Recipes::Overrides.new(way: "hand_worked") } },
     cut: -> { { cut: Opening::CutMethod.new(tool: "chisel", chisel: mm(12)) } },
@@ -67,11 +69,21 @@ class ChangedMidwayTest < CoreTest
       there = after.layout.holes.find { |one| one.at == hole.at }
 
       assert there&.sewn, "#{about}: the hole at #{hole.at} is gone"
-      assert_equal hole.opening, there.opening, about
+      assert_equal [hole.opening, hole.from_edge, hole.lies], [there.opening, there.from_edge, there.lies], about
     end
+    in_line(after, about)
     others = told_otherwise(before, after)
 
     assert_empty others - after.progress.outdated.keys, about
+  end
+
+  # What is sewn on another line than the rest will be is said once for all that lie so.
+  def in_line(after, about)
+    sewn, rest = after.layout.holes.partition(&:sewn)
+    lines = [sewn, rest].map { |holes| holes.map { |hole| [hole.lies, hole.from_edge] }.uniq }
+    unlike = sewn.any? && rest.any? && lines.first != lines.last
+
+    assert_equal unlike ? 1 : 0, after.layout.cautions.count { |one| one.rule == "one line" }, about
   end
 
   # Steps that were done and would be done otherwise now, as their own words and figures tell.

@@ -28,10 +28,17 @@ module NimbleEyelet
     # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
     # sewn - Boolean, it is in the garment already; starts - Array<StartMark>; edge - Length, outer end of the stitches
     #   to the finished edge
+    # planned_edge - Length, edge as it would be planned now; turned - Boolean, it is sewn the other way round than that
     class Hole < Value.of(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button, :out_outer,
                           :out_inner, :sewn_outer, :sewn_inner, :width, :opening, :edge, :lies, :cautions, sewn: false,
-                          starts: [])
+                          starts: [], planned_edge: nil, turned: false)
       def vertical? = lies == "vertical"
+
+      # @return [Length] outer end of its slit to the finished edge
+      def from_edge = edge + sewn_outer - out_outer
+
+      # @return [Length] how much nearer the edge it is sewn than it would be planned now, negative farther from it
+      def off = turned ? Length.zero : planned_edge - edge
 
       # @return [Length] middle of its slit, along the run
       def middle = (open_from + open_to) / 2
@@ -107,15 +114,29 @@ module NimbleEyelet
       def seat_below(opening) = [SEAT_BELOW, opening / 2].min
 
       def build(place, number:, gap:)
-        lies = number == 1 && @run.first_across? ? "horizontal" : @run.orientation
-        opening = @sewn[place]&.opening || @extent.opening
-        along = lies == "vertical" ? vertical(place, opening) : horizontal(place)
-        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, lies: lies, width: @width,
-                        opening: opening, sewn: @sewn.key?(place), **along, **across(lies, opening), cautions: [])
-        hole.with(cautions: [(if lies == "vertical"
+        sewn = @sewn[place]
+        opening = sewn&.opening || @extent.opening
+        lying = lying(planned_to_lie(number), opening, sewn)
+        along = lying[:lies] == "vertical" ? vertical(place, opening) : horizontal(place)
+        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, width: @width, opening: opening,
+                        sewn: !sewn.nil?, **along, **lying, cautions: [])
+        hole.with(cautions: [(if hole.vertical?
                                 @runway.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?)
                               end)].compact,
                   starts: @beginning ? @beginning.marks(hole, @run) : [])
+      end
+
+      def planned_to_lie(number) = number == 1 && @run.first_across? ? "horizontal" : @run.orientation
+
+      # Of a slit, from the centre line.
+      def outer_end(lies) = lies == "vertical" ? row_line : row_line + passing
+
+      # As it would be planned, or where it was sewn.
+      def lying(planned, opening, sewn)
+        as_planned = across(planned, opening, outer_end(planned))
+        known = sewn&.from_edge ? across(sewn.lies, opening, @run.extension - sewn.from_edge) : as_planned
+        { lies: sewn&.lies || planned, **known, planned_edge: as_planned[:edge],
+          turned: ![nil, planned].include?(sewn&.lies) }
       end
 
       def vertical(place, opening)
@@ -129,9 +150,9 @@ module NimbleEyelet
         { from: place - (@width / 2), to: place + (@width / 2), open_from: place, open_to: place, button: place }
       end
 
-      def across(lies, opening)
+      def across(lies, opening, outer)
         ends = @extent.ends
-        outer, inner = lies == "vertical" ? [row_line, row_line] : [row_line + passing, row_line + passing - opening]
+        inner = lies == "vertical" ? outer : outer - opening
         sewn_outer, sewn_inner = if lies == "vertical"
                                    [outer + (@width / 2),
                                     outer - (@width / 2)]

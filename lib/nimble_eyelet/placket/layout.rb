@@ -62,7 +62,7 @@ module NimbleEyelet
         moves = holes.zip(before).filter_map { |hole, place| [hole.number, hole.at - place] unless hole.at == place }
         return if moves.empty?
 
-        Layout.moved(Layout.counted(moves.map(&:first), words.noun), moves.map(&:last))
+        Layout.moved(LayoutWords.counted(moves.map(&:first), words.noun), moves.map(&:last))
       end
 
       # @param which [String] holes
@@ -76,14 +76,6 @@ module NimbleEyelet
         return " down" if ways.all?(&:positive?)
 
         " up" if ways.all?(&:negative?)
-      end
-
-      def self.counted(numbers, noun = "hole")
-        noun = noun.capitalize
-        return "#{noun} #{numbers.first}" if numbers.size == 1
-
-        following = numbers.each_cons(2).all? { |one, two| two == one + 1 }
-        following ? "#{noun}s #{numbers.first} to #{numbers.last}" : "#{noun}s #{numbers.join(', ')}"
       end
     end
 

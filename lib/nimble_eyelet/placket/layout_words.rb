@@ -19,6 +19,17 @@ module NimbleEyelet
       # @return [String] so many of it
       def self.so_many(count, noun = "hole") = count == 1 ? "1 #{noun}" : "#{count} #{noun}s"
 
+      # @param numbers [Array<Integer>] of what is sewn
+      # @param noun [String]
+      # @return [String] "Holes 2 to 4"
+      def self.counted(numbers, noun = "hole")
+        noun = noun.capitalize
+        return "#{noun} #{numbers.first}" if numbers.size == 1
+
+        following = numbers.each_cons(2).all? { |one, two| two == one + 1 }
+        following ? "#{noun}s #{numbers.first} to #{numbers.last}" : "#{noun}s #{numbers.join(', ')}"
+      end
+
       # @param run [Run]
       # @param button [Button]
       # @param spacings [Spacings]
@@ -61,7 +72,9 @@ module NimbleEyelet
       # @param holes [Array<Hole>]
       # @param seat [Length] how far below the button the first hole's middle lies
       # @return [Array<Caution>]
-      def cautions(row, holes, seat) = end_cautions(holes, seat) + gap_cautions(row.gaps) + unproven(row)
+      def cautions(row, holes, seat)
+        end_cautions(holes, seat) + gap_cautions(row.gaps) + unlike_cautions(holes) + unproven(row)
+      end
 
       private
 
@@ -117,6 +130,24 @@ module NimbleEyelet
         return if @run.pattern == "even"
 
         Reason.new(rule: "pattern", says: PATTERNS.fetch(@run.pattern).says, source: "your choice")
+      end
+
+      # Holes that were sewn before something across was changed: the rest would not lie as they do.
+      def unlike_cautions(holes)
+        return [] if holes.all?(&:sewn)
+
+        turned = holes.select(&:turned)
+        off = holes.reject { |hole| hole.off.zero? }.group_by(&:off)
+        [(unlike(turned, "the other way round from the others") if turned.any?),
+         *off.map do |far, some|
+           unlike(some, "%s #{far.positive? ? 'nearer' : 'farther from'} the edge than the others will", far.abs)
+         end].compact
+      end
+
+      def unlike(some, how, *lengths)
+        lie = some.one? ? "lies" : "lie"
+        Caution.new(rule: "one line", says: Sentence["#{LayoutWords.counted(some.map(&:number), noun)} #{lie} #{how}.", *lengths],
+                    instead: "Undo that change to keep them in line.")
       end
 
       def end_cautions(holes, seat)

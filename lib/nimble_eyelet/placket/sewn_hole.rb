@@ -2,13 +2,15 @@
 
 # SewnHole is a hole that is in the garment already: it is known by its place, never by a number.
 #
-#   SewnHole.new(at: Length.mm(118), opening: Length.mm(22.5))
+#   SewnHole.new(at: 118 mm, opening: 22.5 mm, from_edge: 12 mm, lies: "horizontal")
 
 require_relative "../value"
 
 module NimbleEyelet
   module Placket
     # at - Length from the datum; opening - Length of the slit, or nil where nobody said
-    SewnHole = Value.of(:at, opening: nil)
+    # from_edge - Length, outer end of the slit to the finished edge; lies - String, key of ORIENTATIONS; nil where
+    #   it was sewn before these were kept
+    SewnHole = Value.of(:at, opening: nil, from_edge: nil, lies: nil)
   end
 end

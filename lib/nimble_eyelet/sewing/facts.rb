@@ -119,12 +119,15 @@ module NimbleEyelet
       # away.
       def self.holes(standing)
         standing.each_with_object({}) do |entry, holes|
-          if entry.kind == "hole_sewn"
-            holes[entry.at] =
-              Placket::SewnHole.new(at: entry.at, opening: entry.opening || holes[entry.at]&.opening)
-          end
+          holes[entry.at] = sewn(entry, holes[entry.at]) if entry.kind == "hole_sewn"
           gone_wrong(entry, holes) if entry.mishap&.hole && entry.at
         end.values.sort_by(&:at)
+      end
+
+      def self.sewn(entry, before)
+        known = { from_edge: entry.done_with["hole.from_edge"], lies: entry.done_with["hole.lies"] }
+        known = before.to_h.slice(:from_edge, :lies) if known.value?(nil) && before
+        Placket::SewnHole.new(at: entry.at, opening: entry.opening || before&.opening, **known)
       end
 
       def self.gone_wrong(entry, holes)
@@ -136,10 +139,12 @@ module NimbleEyelet
           return unless entry.measured
 
           holes.delete(entry.at)
-          holes[entry.measured] = Placket::SewnHole.new(at: entry.measured, opening: was&.opening || entry.opening)
+          opening = was&.opening || entry.opening
+          was ||= Placket::SewnHole.new(at: entry.at)
+          holes[entry.measured] = was.with(at: entry.measured, opening: opening)
         end
       end
-      private_class_method :told, :holes, :placed, :swatches, :steps, :elsewhere, :gone_wrong
+      private_class_method :told, :holes, :placed, :swatches, :steps, :elsewhere, :gone_wrong, :sewn
 
       # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place

@@ -123,7 +123,7 @@ module NimbleEyelet
 
       # How far from the finished edge those lie that do not all lie across it.
       def on_lines
-        along, flat = @order.layout.holes.partition(&:vertical?)
+        along, flat = still_open.partition(&:vertical?)
         return [] if along.empty?
 
         [*line(along), *flat.map { |hole| across_alone(hole) }]
@@ -139,7 +139,7 @@ module NimbleEyelet
 
       def which_lie(along)
         return "It lies" if @order.count == 1
-        return "All lie" if along.size == @order.count
+        return "All lie" if along.size == still_open.size
 
         along.size == 1 ? "Hole #{along.first.number} lies" : "Holes #{along.map(&:number).minmax.join(' to ')} lie"
       end
@@ -158,7 +158,10 @@ module NimbleEyelet
       def across = edges.empty? ? "" : " The outer end lies %s from the edge."
 
       # Where some lie along the edge, no one figure is that of all.
-      def edges = @order.layout.holes.any?(&:vertical?) ? [] : [@order.layout.holes.first.edge]
+      def edges = still_open.any?(&:vertical?) ? [] : [still_open.first.edge]
+
+      # What is sewn needs no mark, and may lie on another line than the rest.
+      def still_open = @still_open ||= @order.layout.holes.then { |all| all.all?(&:sewn) ? all : all.reject(&:sewn) }
 
       def marks
         @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }

@@ -154,7 +154,7 @@ missing: nil)
       holes = layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }
       buttons = sheet.plan.button.fastens? ? layout.holes.to_h { |hole| ["button.#{hole.number}", hole.button] } : {}
       starts = layout.holes.to_h { |hole| ["start.#{hole.number}", hole.starts.map(&:along)] }
-      { "placket.count" => layout.holes.size, "mark.edge" => layout.holes.first.edge, "opening.overall" => sheet.overall, **holes,
+      { "placket.count" => layout.holes.size, "mark.edge" => layout.holes.first.planned_edge, "opening.overall" => sheet.overall, **holes,
         **buttons, **starts }
     end
 
