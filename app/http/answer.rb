@@ -15,7 +15,9 @@ module NimbleEyelet
     class Answer < Value.of(:plain, :packed)
       ROOT = File.expand_path("../..", __dir__)
       # Another release may say the same things otherwise.
-      RELEASE = Digest::SHA256.hexdigest(Dir[File.join(ROOT, "{lib,app}/**/*.{rb,yaml}")].sum("") { |file| File.binread(file) })
+      RELEASE = Dir[File.join(ROOT, "{lib,app}/**/*.{rb,yaml}")].each_with_object(Digest::SHA256.new) do |file, digest|
+        digest.file(file)
+      end.hexdigest
 
       # @param json [String]
       # @return [Answer]

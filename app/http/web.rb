@@ -5,7 +5,6 @@
 #   app = NimbleEyelet::Http::Web.application(db: Store::Database.connect(url))   # a Rack application
 
 require "sinatra/base"
-require "yaml"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../presenter"
 require_relative "../memo"
@@ -59,7 +58,7 @@ module NimbleEyelet
   module Http
     class Web < Sinatra::Base
       DESCRIPTION = Stack::DESCRIPTION
-      SCHEMA = Committee::Drivers.load_from_data(YAML.safe_load_file(DESCRIPTION),
+      SCHEMA = Committee::Drivers.load_from_data(Stack::CONTENT,
                                                  parser_options: { strict_reference_validation: true })
                                  .extend(Described::Operations).look_up(Stack::DESCRIBED)
 

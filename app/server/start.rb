@@ -105,6 +105,7 @@ module NimbleEyelet
       end
 
       def serve
+        begin_stand_in unless @caliper
         url = @url || own_database
         db = Store::Database.connect(url)
         aside = Store::Database.aside(url)
@@ -112,8 +113,7 @@ module NimbleEyelet
         Store::WasteBasket.empty(db)
         album = Store::Album.of(ENV, Http::Web::PHOTOS)
         sweep(db, album)
-        puts "Filled in the sample workroom." if Store::Sample.new(db, album: album, account: Store::Accounts.new(db).keeper).first
-        NewAccount.first(db, @access) if @access.asked
+        fill(db, album)
         @live = Http::Live.new(url)
         app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live,
                                     origins: @entrance.origins, access: @access,
@@ -123,6 +123,11 @@ module NimbleEyelet
       ensure
         @watch&.kill
         db&.disconnect
+      end
+
+      def fill(db, album)
+        puts "Filled in the sample workroom." if Store::Sample.new(db, album: album, account: Store::Accounts.new(db).keeper).first
+        NewAccount.first(db, @access) if @access.asked
       end
 
       # A store of photos that is away keeps nobody from sewing.
@@ -159,12 +164,11 @@ module NimbleEyelet
         @cluster.database("nimble_eyelet")
       end
 
-      # A stand-in caliper, in a process of its own that goes when this one goes.
+      # A stand-in caliper, in a process of its own that goes when this one goes; it begins while the database does.
+      def begin_stand_in = @stand_in = IO.popen([RbConfig.ruby, CALIPER], "r+")
+
       # @return [String] its address
-      def stand_in
-        @stand_in = IO.popen([RbConfig.ruby, CALIPER], "r+")
-        "stand-in:#{@stand_in.gets.to_i}"
-      end
+      def stand_in = "stand-in:#{@stand_in.gets.to_i}"
 
       # One server at a time may start and stop the cluster of this folder.
       def hold_lock

@@ -21,12 +21,13 @@ module NimbleEyelet
       LATEST = <<~SQL
         SELECT c.id FROM closures c
           JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id AND g.archived_at IS NULL AND NOT g.template
-          LEFT JOIN LATERAL (SELECT max(r.made_at) AS at FROM revisions r
-            WHERE r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.parent IS NOT NULL) typed ON true
-          LEFT JOIN LATERAL (SELECT max(j.noted_at) AS at FROM journal j
-            WHERE j.workroom_id = c.workroom_id AND j.closure_id = c.id AND NOT j.imported) done ON true
-         WHERE c.workroom_id = :workroom AND c.removed_at IS NULL AND COALESCE(typed.at, done.at) IS NOT NULL
-         ORDER BY GREATEST(typed.at, done.at) DESC LIMIT :most
+          JOIN (SELECT closure_id, max(at) AS at FROM (
+            SELECT closure_id, made_at AS at FROM revisions WHERE workroom_id = :workroom AND parent IS NOT NULL
+            UNION ALL SELECT closure_id, noted_at FROM journal
+             WHERE workroom_id = :workroom AND closure_id IS NOT NULL AND NOT imported) happened
+           GROUP BY closure_id) latest ON latest.closure_id = c.id
+         WHERE c.workroom_id = :workroom AND c.removed_at IS NULL
+         ORDER BY latest.at DESC, c.id LIMIT :most
       SQL
 
       AWAY = <<~SQL

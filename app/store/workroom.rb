@@ -5,6 +5,7 @@
 #
 #   Store::Workrooms.new(db).find("marsh-walk").unit   # => :mm
 
+require "json"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
 require_relative "../field/workroom_fields"
@@ -104,17 +105,21 @@ module NimbleEyelet
 
       # @return [Array<Hash>] garments that have closures, with these: id, name, archived, template, changed, closures
       def garments
-        closures = shortly.group_by { |row| row[:garment_id] }
-        @scope.standing(:garments).where(id: closures.keys).order(:name).map do |row|
-          parts = closures.fetch(row[:id])
-          { **row.slice(:id, :name, :template), archived: !row[:archived_at].nil?,
-            changed: parts.map { |one| one[:made_at] }.max.utc.iso8601,
-            closures: parts.map do |closure|
-              { **closure.slice(:id, :name, :machine_id), use: closure[:placket_use], place: closure[:placket_place],
-                length: closure[:placket_run_length_mm].to_f }
-            end }
-        end
+        JSON.parse(@scope.ask(:garments_shortly, SHORTLY).first[:garments] || "[]", symbolize_names: true)
       end
+
+      # Put together where it lies: a list of thousands is no work for Ruby.
+      SHORTLY = <<~SQL
+        SELECT json_agg(one ORDER BY one.name)::text AS garments FROM (
+          SELECT g.id, g.name, g.template, g.archived_at IS NOT NULL AS archived,
+                 to_char(max(COALESCE(r.made_at, 'epoch')) AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS changed,
+                 json_agg(json_build_object('id', c.id, 'name', c.name, 'machine_id', c.machine_id, 'use', c.placket_use,
+                   'place', c.placket_place, 'length', c.placket_run_length_mm::float8) ORDER BY c.name, c.id) AS closures
+            FROM closures c JOIN garments g ON g.workroom_id = c.workroom_id AND g.id = c.garment_id AND g.removed_at IS NULL
+            LEFT JOIN revisions r ON r.workroom_id = c.workroom_id AND r.closure_id = c.id AND r.number = c.position
+           WHERE c.workroom_id = :workroom AND c.removed_at IS NULL GROUP BY g.id) one
+      SQL
+      private_constant :SHORTLY
 
       # @return [Hash, nil] row of the closure that was changed last
       def last_used
@@ -164,16 +169,6 @@ module NimbleEyelet
       def stash = @stash ||= Stash.new(@scope)
 
       private
-
-      # Closures as a list of them shows them, and when the plan of each was made.
-      def shortly
-        made = Sequel.function(:coalesce, Sequel[:r][:made_at], Time.at(0)).as(:made_at)
-        here = { closure_id: :id, number: Sequel[:closures][:position] }
-        @scope.standing(:closures).left_join(Sequel[:revisions].as(:r), here)
-              .order(Sequel[:closures][:name], Sequel[:closures][:id])
-              .select(*%i[id name garment_id machine_id placket_use placket_place placket_run_length_mm]
-                .map { |column| Sequel[:closures][column] }, made).all
-      end
 
       def kept_habits(habits)
         habits.reduce(@row[:habits].to_h) do |all, (path, value)|

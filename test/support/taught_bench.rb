@@ -11,7 +11,6 @@ require_relative "taught"
 module NimbleEyelet
   module Support
     module TaughtBench
-      MACHINES = Integer(ENV.fetch("NIMBLE_EYELET_MACHINES", "240"))
       SEED = 20_261_127
       # Bins of what is said, and how many rows a bin needs to be told.
       BINS = 10
@@ -19,7 +18,9 @@ module NimbleEyelet
       # The slack from which a button slips out: as the model was first tried, and as buttons of 18 mm have it.
       SLIPS = [4.0, 3.6].freeze
 
-      def self.run
+      # @param machines [Integer] how many are taught
+      def self.run(machines)
+        @machines = machines
         { "one change an axis" => true, "one change a swatch" => false }.each { |name, each| paced(name, each) }
         [Inference::ROW_GATE, Inference::HOLE_STAYS_GATE].product(SLIPS).each { |gate, slips| gated(gate, slips) }
         noisy
@@ -29,9 +30,9 @@ module NimbleEyelet
       end
 
       def self.paced(name, each)
-        runs = ManyMachines.sewn(MACHINES, seed: SEED, each: each)
+        runs = ManyMachines.sewn(@machines, seed: SEED, each: each)
         found = runs.reject(&:hopeless)
-        puts "#{name}: #{MACHINES} machines, on #{runs.size - found.size} no settings make 4 in 5 right"
+        puts "#{name}: #{@machines} machines, on #{runs.size - found.size} no settings make 4 in 5 right"
         soon(found)
         puts "  mean on all #{against(runs)}"
         seconds(found.filter_map(&:second))
@@ -75,7 +76,7 @@ module NimbleEyelet
       end
 
       def self.gated(gate, slips)
-        runs = ManyMachines.sewn(MACHINES / 2, seed: SEED + 1, gate: gate, slips: slips,
+        runs = ManyMachines.sewn(@machines / 2, seed: SEED + 1, gate: gate, slips: slips,
                                  second: false).reject(&:hopeless)
         right = mean(runs.map(&:first).select { |one| one.ended == :accepted }.map(&:right))
         puts "gate #{gate}, slips from #{slips}: #{share(right, 1)} of the holes of accepted rows right (84 or 90); within 3 " \
@@ -83,20 +84,20 @@ module NimbleEyelet
       end
 
       def self.noisy
-        runs = ManyMachines.sewn(MACHINES / 2, seed: SEED + 2, noisier: true, second: false)
+        runs = ManyMachines.sewn(@machines / 2, seed: SEED + 2, noisier: true, second: false)
         found = runs.reject(&:hopeless)
         puts "doubled noise: #{runs.size - found.size} of #{runs.size} hopeless; of the others within 4 #{within(found, 4)}"
       end
 
       def self.outside(far)
-        runs = ManyMachines.sewn(MACHINES / 4, seed: SEED + 3, far: far).reject(&:hopeless)
+        runs = ManyMachines.sewn(@machines / 4, seed: SEED + 3, far: far).reject(&:hopeless)
         four, six = [4, 6].map { |most| within(runs, most) }
         puts "truth far out in #{far}: within 4 #{four} (87), within 6 #{six} (95; all at once 92) of #{runs.size}"
       end
 
       # Machines that share nothing with the beliefs, through real plans.
       def self.others
-        runs = Array.new(MACHINES) { |number| OtherMachines.run(number) }.compact
+        runs = Array.new(@machines) { |number| OtherMachines.run(number) }.compact
         accepted = runs.select { |run| run.ended == :accepted }
         puts "machines that know nothing of the beliefs: #{runs.size}; accepted within 3 #{soon_enough(runs, 3)} (76), " \
              "4 #{soon_enough(runs, 4)} (86); of those with a good one among four #{soon_enough(runs.select { |run| run.good_at&.<=(4) }, 4)} (94)"
