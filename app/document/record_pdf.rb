@@ -32,11 +32,15 @@ module NimbleEyelet
       def lines(sheet, present)
         holes = sheet.layout ? sheet.layout.holes.size : 0
         plan = sheet.plan
-        sewn = Placket::LayoutWords.so_many(holes, plan.button.sewn)
+        sewn = Placket::LayoutWords.so_many(holes, sheet.sewn)
+        return ["#{sewn}: #{sheet.way.name}", named(plan)] if sheet.way
+
         long = plan.button.opens? ? "slit #{present.words(sheet.opening)}" : "each #{present.words(sheet.opening)} long"
         [["#{sewn}, #{long}", (plan.button.name if plan.button.opens?)].compact.reject(&:empty?).join("; "),
-         [plan.cloth, plan.thread, plan.machine].map(&:name).reject(&:empty?).join("; "), fitted(sheet.recipe)]
+         named(plan), fitted(sheet.recipe)]
       end
+
+      def named(plan) = [plan.cloth, plan.thread, plan.machine].map(&:name).reject(&:empty?).join("; ")
 
       def fitted(recipe)
         [recipe.style.value.name, recipe.foot.value.full_name, recipe.needle.value, recipe.stay_words,

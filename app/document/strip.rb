@@ -161,12 +161,26 @@ module NimbleEyelet
       end
 
       def says
-        return "buttons: #{@layout.holes.size}, #{text(@button.across)} across#{from}" if @side == :underlap
-
+        return other_side if @side == :underlap
+        return "#{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}, #{by_hand(@sheet.way)}" if @sheet.way
         return "#{Placket::LayoutWords.so_many(holes.size, @button.sewn)}, each #{text(@sheet.opening)} long" unless @button.opens?
 
         slit = "#{Placket::LayoutWords.so_many(holes.size)}, slit #{text(@sheet.opening)}"
         "#{slit}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
+      end
+
+      def other_side
+        return "the other halves of #{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}" if @sheet.way && !@sheet.way.buttons
+
+        "buttons: #{@layout.holes.size}, #{text(@button.across)} across#{from}"
+      end
+
+      # @param way [Otherways::Way]
+      # @return [String]
+      def by_hand(way)
+        return "a mark for each#{from_edge}" unless way.opens
+
+        "cut length #{text(@sheet.opening)}, #{way.name}#{from_edge}"
       end
 
       # Where it matters, from what the crosses come.
@@ -203,7 +217,9 @@ module NimbleEyelet
       end
 
       def draw_stitches(pen, hole)
-        StripHole.new(self, @cut.ends, @sheet.recipe.style.value).draw(pen, hole)
+        way = @sheet.way
+        drawn = StripHole.new(self, way ? way.ends : @cut.ends, @sheet.recipe.style.value)
+        way && !way.opens ? drawn.mark(pen, hole) : drawn.draw(pen, hole)
         pen.circle(out(rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
         hole.starts.each { |start| draw_start(pen, start) }
       end

@@ -29,6 +29,17 @@ module NimbleEyelet
         hole.vertical? ? vertical(pen, hole) : horizontal(pen, hole)
       end
 
+      # A place where nothing is cut: a loop, a press stud, a hook.
+      #
+      # @param pen [#line]
+      # @param hole [Placket::Hole]
+      # @return [void]
+      def mark(pen, hole)
+        x = @strip.out(hole.out_outer)
+        pen.line(x - TACK, hole.at.to_f, x + TACK, hole.at.to_f, :tack)
+        pen.line(x, hole.at.to_f - TACK, x, hole.at.to_f + TACK, :tack)
+      end
+
       private
 
       def vertical(pen, hole)

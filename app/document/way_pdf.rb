@@ -21,6 +21,7 @@ module NimbleEyelet
       # @param title [String]
       def initialize(sheet, present, title:)
         super()
+        @sheet = sheet
         @way = sheet.other_ways.chosen
         @given = sheet.other_ways.given
         @figures = @way.figures(@given)

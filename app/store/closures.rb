@@ -65,8 +65,9 @@ module NimbleEyelet
       HISTORY = 200
       # What earlier test holes are known by: so many of the same machine, and of others.
       MOST_EARLIER = 40
-      EARLIER_DATA = <<~SQL
-        jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', j.happened_at, 'data', j.data)
+      EARLIER_DATA = <<~SQL.freeze
+        jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', #{JournalRows::HAPPENED},
+          'data', j.data)
       SQL
       STANDS = "NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')"
       EARLIER = <<~SQL.freeze

@@ -23,8 +23,9 @@ module NimbleEyelet
     Taught = Value.of(:name, :since, :swatches, :closures)
 
     class Machines
-      TAUGHT = <<~SQL
-        SELECT jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', j.happened_at, 'data', j.data)::text AS swatch,
+      TAUGHT = <<~SQL.freeze
+        SELECT jsonb_build_object('closure', j.closure_id, 'id', j.id, 'kind', j.kind, 'happened_at', #{JournalRows::HAPPENED},
+            'data', j.data)::text AS swatch,
           j.closure_id, COALESCE(g.name || ': ' || c.name, '') AS name
         FROM journal j JOIN machines m ON m.workroom_id = j.workroom_id AND m.id = j.machine_id
         LEFT JOIN closures c ON c.workroom_id = j.workroom_id AND c.id = j.closure_id

@@ -156,13 +156,18 @@ module NimbleEyelet
         { seconds: order.seconds, proven: best.proven?, gap: best.gap, one_by_one: best.one_by_one,
           by_stages: best.by_stages, changing: order.changing,
           waiting: order.waiting, wished: !record.wish.empty?, wish_costs: session.wish_costs,
-          moments: order.moments.map { |moment| moment(moment) },
+          moments: order.moments.map { |moment| moment(moment, sheet_of(record, moment)) },
           blocks: order.moments.filter_map { |moment| [moment.chain, moment.block] if moment.chain } }
       end
 
-      def self.moment(moment)
+      def self.sheet_of(record, moment) = record.closures.find { |one| one.id == moment.chain }&.sheet
+
+      # What is worked by hand has no test, and is called what it is.
+      def self.block(key, sheet) = key == "row" && sheet&.way ? "#{sheet.sewn.capitalize}s" : Work::BLOCKS[key]
+
+      def self.moment(moment, sheet)
         { kind: moment.kind, from: moment.from, to: moment.to, closure: moment.chain, block: moment.block,
-          says: Work::BLOCKS[moment.block],
+          says: block(moment.block, sheet),
           needs: moment.needs.map do |part, state|
             "#{Sewing::Changeover::PART_NAMES.fetch(part)}: #{state.split('|').reject(&:empty?).join(', ')}"
           end,
@@ -228,7 +233,7 @@ module NimbleEyelet
             usual: Sewing::Changeover::SECONDS.fetch(part) }
         end
       end
-      private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment,
+      private_class_method :called, :steps, :kept, :closure, :so_far, :waits, :hole, :last, :threaded, :order, :moment, :block, :sheet_of,
                            :forecast, :thread, :kit, :mishaps, :mishap, :way_out, :costs
     end
   end

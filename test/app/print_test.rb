@@ -37,6 +37,26 @@ class PrintTest < AppTest
     end
   end
 
+  # What no machine sews has a page of its own, and no print speaks of a foot, a needle or a slit of it.
+  def test_another_way_to_close_is_printed_as_what_it_is
+    Otherways::WAYS.each_value do |way|
+      save({ recipe: { way: way.key } })
+      sheet = Store::Closures.new(Store::Workrooms.new(db).find("marsh-walk")).find(1).sheet
+      page, strip = [call(:get, "/api/closures/1/way.pdf"), strip("pdf")].map do |pdf|
+        PDF::Reader.new(StringIO.new(pdf)).pages.map(&:text).join(" ").gsub(/\s+/, " ")
+      end
+
+      assert_includes page, way.name.capitalize
+      assert_includes page, sheet.layout.holes.map { |hole| "#{hole.at.to_f.to_i} mm" }.join(" · ")
+      next if way.beside
+
+      assert_includes strip, "7 #{way.makes}s, #{way.opens ? 'cut length' : 'a mark for each'}"
+      refute_match(/slit|needle|foot/, strip)
+      refute_includes sheet.layout.cautions.map(&:rule), "runway"
+      assert_empty(sheet.layout.holes.flat_map(&:starts))
+    end
+  end
+
   # The register crosses of two neighbouring pages stand for the same place of the run.
   def assert_joins_true(pages, tile)
     places = pages.map do |found|

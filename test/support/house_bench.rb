@@ -132,6 +132,7 @@ module NimbleEyelet
 
       # Ten thousand requests of all kinds, and what the server holds after the first thousand and after all.
       def memory(world)
+        begin_anew
         served = served(world)
         asks = mixed
         first = MIXED / 10

@@ -18,6 +18,7 @@ module NimbleEyelet
         orders
         everything
         live(world) if world
+        world&.reset
       end
 
       def self.orders(random = Random.new(7))

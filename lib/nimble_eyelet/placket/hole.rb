@@ -49,7 +49,7 @@ module NimbleEyelet
       # @param run [Run]
       # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
-      # @param foot [String] key of FOOT_KINDS
+      # @param foot [String, nil] key of FOOT_KINDS; nil where nothing is sewn by machine
       # @param button [Button] that goes through them
       # @param sewn [Array<SewnHole>] that are in the garment
       # @param beginning [Beginning, nil] of the machine
@@ -57,7 +57,7 @@ module NimbleEyelet
         @run = run
         @extent = extent
         @width = width
-        @runway = Runway.of(foot)
+        @runway = foot && Runway.of(foot)
         @sewn = sewn.to_h { |hole| [hole.at, hole] }
         @beginning = beginning
         @fastens = button.fastens?
@@ -121,7 +121,7 @@ module NimbleEyelet
         hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, width: @width, opening: opening,
                         sewn: !sewn.nil?, **along, **lying, cautions: [])
         hole.with(cautions: [(if hole.vertical?
-                                @runway.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?)
+                                @runway&.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?)
                               end)].compact,
                   starts: @beginning ? @beginning.marks(hole, @run) : [])
       end

@@ -85,7 +85,7 @@ module NimbleEyelet
       # @param button [Button]
       # @param extent [Extent]
       # @param width [Length] total stitch width of a hole
-      # @param foot [String] key of FOOT_KINDS
+      # @param foot [String, nil] key of FOOT_KINDS; nil where nothing is sewn by machine
       # @param sewn [Array<SewnHole>] that are in the garment and stay where they are
       # @param beginning [Beginning, nil] of the machine, for start marks
       def initialize(run, button, extent, width, foot, sewn: [], beginning: nil)

@@ -18,8 +18,8 @@ require_relative "../work/step"
 module NimbleEyelet
   # key - Integer, id of the closure; name, garment - String; sheet - Sheet whose holes fit
   class SessionPart < Value.of(:key, :name, :garment, :sheet)
-    # @return [String] what is sewn: a hole or a tack
-    def sewn = sheet.plan.button.sewn
+    # @return [String] what is made at every place: a hole, a tack, a loop
+    def sewn = sheet.sewn
 
     # @return [Sewing::Material]
     def material = Sewing::Material.of(sheet.plan.cloth, sheet.recipe.stitched)

@@ -241,9 +241,12 @@ module NimbleEyelet
 
     def laid(run, sewn)
       given = [run, @plan.button, cut.extent(opening)]
-      with = { width: recipe.width(opening), foot: fitted.kind, sewn: sewn, beginning: beginning }
+      # What is worked by hand needs no flat fabric for a foot, and no mark where the needle goes in.
+      with = { width: recipe.width(opening), sewn: sewn, **at_the_needle }
       @memory.of([:layout, given, with]) { Placket::Layout.of(*given, **with) }
     end
+
+    def at_the_needle = way ? { foot: nil } : { foot: fitted.kind, beginning: beginning }
 
     # A list of steps hangs on the plan, on what was learned for it, and on the holes that are sewn: not on what was
     # ticked.
@@ -275,11 +278,10 @@ module NimbleEyelet
 
     # Only holes of this closure tell what its button wants.
     def wants
-      own = own_swatches
-      own.empty? || !diagnosis.beliefs ? Length.zero : Inference::Strips.wants(diagnosis.beliefs, own)
+      own_swatches.any? && diagnosis.beliefs ? Inference::Strips.wants(diagnosis.beliefs, own_swatches) : Length.zero
     end
 
-    def own_swatches = @facts.swatches.select { |swatch| swatch.like?(current.set) }
+    def own_swatches = @own_swatches ||= @facts.swatches.select { |swatch| swatch.like?(current.set) }
 
     # Holes of a row that is not laid out yet.
     USUAL_ROW = 5

@@ -90,12 +90,12 @@
       </p>
       <p class="mt-1 max-w-prose" data-gain>
         {#if doc.closures.length > 1}
-          One garment after the other would take {lasting(Math.max(order.one_by_one - order.seconds, 0))} longer,
-          stage by stage {lasting(Math.max(order.by_stages - order.seconds, 0))}.
+          One garment after the other would take {lasting(Math.max(order.one_by_one - order.seconds, 0))} longer;
+          stage by stage, {lasting(Math.max(order.by_stages - order.seconds, 0))} longer.
         {/if}
         {order.proven
-          ? 'No order ends earlier.'
-          : `Another order might end ${lasting(order.gap)} earlier; nobody knows which.`}
+          ? 'No order is quicker.'
+          : `Another order might be ${lasting(order.gap)} quicker; nobody knows which.`}
       </p>
       {#if order.wished}
         <p class="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-primary pl-3" data-wish>

@@ -5,6 +5,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
   import { client } from '../../api/client';
+  import { capital } from '../../ui/capital';
   import Fold from '../../ui/Fold.svelte';
   import Lines from './Lines.svelte';
   import ShareLink from '../../closure/ShareLink.svelte';
@@ -18,22 +19,27 @@
     ['letter', 'Letter'],
     ['roll', 'a roll'],
   ] as const;
-  const SIDES = [
-    ['both', 'both, one after the other'],
-    ['overlap', 'overlap, the holes'],
-    ['underlap', 'button side, the buttons'],
-  ] as const;
 
   /** Where nobody signs in, nobody else reaches it. */
   let shares = $derived(workroom.data?.you.kind === 'account' && workroom.data.you.may.includes('plan'));
   let paper = $state<(typeof PAPERS)[number][0]>('a4');
   let crosses = $state<'sewn' | 'plan' | ''>('');
-  let side = $state<(typeof SIDES)[number][0]>('both');
+  let side = $state<'both' | 'overlap' | 'underlap'>('both');
   let buttoned = $derived(sheet.stages.some((stage) => stage.word === 'attach'));
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
 
   let plan = $derived(closure.plan);
-  let hole = $derived(sheet.button.opens ? 'Hole' : 'Tack');
+  /** Whether no machine sews what it closes by. */
+  let byHand = $derived(sheet.recipe.ways.instead);
+  /** What is sewn is laid on its mark from a card; a loop or a stud is not drawn through one. */
+  let carded = $derived(!byHand || sheet.button.sewn === 'hole');
+  let sides = $derived([
+    ['both', 'both, one after the other'],
+    ['overlap', `overlap, the ${sheet.button.sewn}s`],
+    ['underlap', 'button side, the buttons'],
+  ] as const);
+  let many = $derived(sheet.placket?.holes.length ?? 0);
+  let made = $derived(`${many} ${sheet.button.sewn}${many === 1 ? '' : 's'}`);
   let letter = $derived(paper === 'letter' ? '&paper=letter' : '');
   const line = (one: { number: number; at: { text: string } }): string => `${one.number}:  ${one.at.text}`;
   const bought = createQuery(() => ({
@@ -66,7 +72,7 @@
       <label class="flex flex-col gap-0.5">
         <span class="text-sm text-secondary">Side</span>
         <select class="select w-52 bg-base-100 pr-8 pl-2" bind:value={side}>
-          {#each SIDES as [key, name] (key)}<option value={key}>{name}</option>{/each}
+          {#each sides as [key, name] (key)}<option value={key}>{name}</option>{/each}
         </select>
       </label>
       {#if sheet.attach?.places}
@@ -94,31 +100,29 @@
       title="Print the strip, {paperName}"
       note="At true size. Print at 100 % and measure the check lines first."
     >
-      <img
-        src="{address}.svg{version}{crossing}"
-        alt="Marking strip, {sheet.placket.holes.length === 1
-          ? `1 ${sheet.button.sewn}`
-          : `${sheet.placket.holes.length} ${sheet.button.sewn}s`}"
-        class="w-full"
-      />
+      <img src="{address}.svg{version}{crossing}" alt="Marking strip, {made}" class="w-full" />
     </Sheet>
-    <Sheet
-      href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{letter}"
-      title="{hole} card and marks"
-      note="One {sheet.button.sewn} at true size, to lay on every mark."
-    >
-      <Lines title={sheet.opening.length.text} lines={sheet.placket.holes.map(line)} />
-    </Sheet>
-    <Sheet
-      href={workroom.file(`/closures/${closure.id}/card.pdf`)}
-      title="Machine card"
-      note="What to set, to lay beside the machine."
-    >
-      <Lines
-        title={closure.machine.name}
-        lines={sheet.recipe.settings.map((item) => `${item.label}: ${item.text}`)}
-      />
-    </Sheet>
+    {#if carded}
+      <Sheet
+        href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{letter}"
+        title="{capital(sheet.button.sewn)} card and marks"
+        note="One {sheet.button.sewn} at true size, to lay on every mark."
+      >
+        <Lines title={sheet.opening.length.text} lines={sheet.placket.holes.map(line)} />
+      </Sheet>
+    {/if}
+    {#if !byHand}
+      <Sheet
+        href={workroom.file(`/closures/${closure.id}/card.pdf`)}
+        title="Machine card"
+        note="What to set, to lay beside the machine."
+      >
+        <Lines
+          title={closure.machine.name}
+          lines={sheet.recipe.settings.map((item) => `${item.label}: ${item.text}`)}
+        />
+      </Sheet>
+    {/if}
     <Sheet
       href={workroom.file(`/closures/${closure.id}/supplies.pdf`)}
       title="Shopping list"
@@ -144,7 +148,7 @@
         title={closure.garment.name}
         lines={[
           closure.name,
-          `${sheet.placket.holes.length} ${hole.toLowerCase()}s, ${sheet.opening.length.text}`,
+          carded ? `${made}, ${sheet.opening.length.text}` : made,
           plan['cloth.name'],
           plan['button.name'],
           plan['thread.name'],
