@@ -33,6 +33,10 @@
   /** Right side up, with its top at the left, the edge of a side that closes right over left lies away from you. */
   let turned = $derived(closure.sheet.edge_lies === 'left');
   let down = $derived((y: number) => (turned ? band - beyond - y : beyond + y));
+  /** A hole that was sewn on another line than the row has now lies beside it. */
+  let row = $derived(plan['placket.rows'] === 'double' ? plan['placket.offset'].mm : 0);
+  const line = (hole: { out_outer: { mm: number } }): number =>
+    down(edge - (hole.out_outer.mm - row) * across);
   let rows = $derived(
     plan['placket.rows'] === 'double' ? Math.min(plan['placket.offset'].mm, band * 0.3) : 0,
   );
@@ -91,12 +95,12 @@
       <g class="cursor-pointer" onclick={() => pick(hole.number)} data-edge-hole={hole.number}>
         <rect x={hole.at.mm - text * 1.5} y={0} width={text * 3} height={band} fill="transparent" />
         {#if fastens}
-          {#each rows ? [0, rows * 2] : [0] as row (row)}
+          {#each rows ? [0, rows * 2] : [0] as apart (apart)}
             <g
               transform="translate({loop ? hole.at.mm : hole.button.mm} {loop
                 ? down((loop.base / 2 - loop.reach) * size)
-                : down(edge + row)}) scale({size})"
-              opacity={row ? 0.6 : 0.9}
+                : down(edge + apart)}) scale({size})"
+              opacity={apart ? 0.6 : 0.9}
             >
               <ButtonFace {button} />
             </g>
@@ -108,7 +112,7 @@
             : spot
               ? `M${hole.at.mm} ${down(edge)}h0`
               : hole.lies === 'vertical'
-                ? `M${hole.open_from.mm} ${down(edge)}H${hole.open_to.mm}`
+                ? `M${hole.open_from.mm} ${line(hole)}H${hole.open_to.mm}`
                 : `M${hole.at.mm} ${down(edge - hole.out_outer.mm * across)}V${down(edge - hole.out_inner.mm * across)}`}
           stroke={chosen ? 'var(--color-warning)' : hole.sewn ? 'var(--thread)' : 'var(--color-primary)'}
           stroke-width={text * (spot ? 1 : hole.sewn ? 0.42 : 0.26)}

@@ -31,6 +31,7 @@
   let plan = $derived(closure.plan);
   /** Whether no machine sews what it closes by. */
   let byHand = $derived(sheet.recipe.ways.instead);
+  let way = $derived(sheet.recipe.ways.offered.find((one) => one.key === sheet.recipe.ways.chosen));
   /** What is sewn is laid on its mark from a card; a loop or a stud is not drawn through one. */
   let carded = $derived(!byHand || sheet.button.sewn === 'hole');
   let sides = $derived([
@@ -130,13 +131,13 @@
     >
       <Lines title={closure.garment.name} lines={(bought.data ?? []).map((item) => item.name)} boxes />
     </Sheet>
-    {#if sheet.recipe.ways.chosen}
+    {#if way}
       <Sheet
         href={workroom.file(`/closures/${closure.id}/way.pdf`)}
-        title="Page for this way to close"
+        title={capital(way.name)}
         note="Its pieces at true size."
       >
-        <Lines title={closure.name} lines={[]} />
+        <Lines title={closure.name} lines={way.beats} />
       </Sheet>
     {/if}
     <Sheet
