@@ -150,6 +150,11 @@ class PeopleBrowserTest < BrowserTest
 
     assert_no_selector "#request"
     assert_violates_nothing
+    visit "/w/marsh-walk/habits"
+
+    assert_selector "[data-habit] input:disabled", minimum: 2
+    assert_no_selector "[data-habit] input:enabled"
+    assert_violates_nothing
   end
 
   # From an invitation to an account, and from an account that lapsed back to what was typed.

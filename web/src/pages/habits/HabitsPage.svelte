@@ -97,43 +97,45 @@
         </nav>
       {/if}
       <div bind:this={body} tabindex="-1" class="min-w-0 self-start outline-none md:sticky md:top-4">
-        {#each workroom.data.habits as habit (habit.path)}
-          {#if all || shown === habit.path}
-            <div class={all ? 'mt-8' : ''}>
-              <HabitQuestion {habit} fault={faults[habit.path] ?? ''} {set} />
-            </div>
+        <fieldset class="contents" disabled={!workroom.may('plan')}>
+          {#each workroom.data.habits as habit (habit.path)}
+            {#if all || shown === habit.path}
+              <div class={all ? 'mt-8' : ''}>
+                <HabitQuestion {habit} fault={faults[habit.path] ?? ''} {set} />
+              </div>
+            {/if}
+          {/each}
+          {#if all || shown === 'csv'}
+            <SettingChoice name="csv" question="How does your spreadsheet take numbers?" {change} />
           {/if}
-        {/each}
-        {#if all || shown === 'csv'}
-          <SettingChoice name="csv" question="How does your spreadsheet take numbers?" {change} />
-        {/if}
-        {#if !workroom.data.sample && (all || shown === 'caliper')}
-          <SettingChoice name="caliper" question="What do you measure with?" {change} />
-        {/if}
-        {#if all || shown === 'drawer'}
-          <fieldset class={all ? 'mt-8' : ''} data-drawer>
-            <legend class="font-serif text-2xl font-semibold">Which stabilisers do you have?</legend>
-            <p class="text-secondary">
-              You are offered the best of these, and told when another would do better.
-            </p>
-            {#each workroom.data.stabilisers as item (item.key)}
-              <label class="mt-1 flex min-h-11 w-fit cursor-pointer items-center gap-3">
-                <input
-                  type="checkbox"
-                  class="checkbox checkbox-sm"
-                  checked={item.owned}
-                  disabled={item.yours.length > 0}
-                  onchange={(event) => own(item.key, event.currentTarget.checked)}
-                />
-                <span
-                  >{item.name}{#if item.yours.length > 0}<span class="text-secondary"
-                      >, on the shelf: {item.yours.join(', ')}</span
-                    >{/if}</span
-                >
-              </label>
-            {/each}
-          </fieldset>
-        {/if}
+          {#if !workroom.data.sample && (all || shown === 'caliper')}
+            <SettingChoice name="caliper" question="What do you measure with?" {change} />
+          {/if}
+          {#if all || shown === 'drawer'}
+            <fieldset class={all ? 'mt-8' : ''} data-drawer>
+              <legend class="font-serif text-2xl font-semibold">Which stabilisers do you have?</legend>
+              <p class="text-secondary">
+                You are offered the best of these, and told when another would do better.
+              </p>
+              {#each workroom.data.stabilisers as item (item.key)}
+                <label class="mt-1 flex min-h-11 w-fit cursor-pointer items-center gap-3">
+                  <input
+                    type="checkbox"
+                    class="checkbox checkbox-sm"
+                    checked={item.owned}
+                    disabled={item.yours.length > 0}
+                    onchange={(event) => own(item.key, event.currentTarget.checked)}
+                  />
+                  <span
+                    >{item.name}{#if item.yours.length > 0}<span class="text-secondary"
+                        >, on the shelf: {item.yours.join(', ')}</span
+                      >{/if}</span
+                  >
+                </label>
+              {/each}
+            </fieldset>
+          {/if}
+        </fieldset>
         {#if !all}
           <p class="mt-6 flex flex-wrap gap-3">
             <button class="btn" disabled={at === 0} onclick={() => void open(at - 1)}>Back</button>
