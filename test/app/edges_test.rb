@@ -98,6 +98,17 @@ class EdgesTest < AppTest
     assert_empty(closure["sheet"]["placket"]["holes"].select { |hole| hole["sewn"] })
   end
 
+  # Where a hole lies is no other hand's to make up: what cannot be is as if it were not said.
+  def test_a_place_that_no_hole_can_have_is_not_believed
+    told = step("sew-4")["enter"]
+    before = closure["sheet"]["placket"]["holes"][3].values_at("edge", "lies")
+    [[{ "mm" => "99999" }, "vertical"], [{ "mm" => "9" }, "upside_down"], ["far", "vertical"], ["", ""]].each do |far, lies|
+      enter({ **told, "machine" => 4, "with" => { **told["with"], "hole.from_edge" => far, "hole.lies" => lies } })
+
+      assert_equal before, closure["sheet"]["placket"]["holes"][3].values_at("edge", "lies")
+    end
+  end
+
   # A plan without room for what is sewn says so; undo is never refused for it.
   def test_undo_is_never_refused_for_what_is_sewn
     save({ placket: { run_length: "800" } })

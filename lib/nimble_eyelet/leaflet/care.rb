@@ -12,25 +12,29 @@ module NimbleEyelet
     # @return [Array<String>]
     def self.of(sheet)
       plan = sheet.plan
-      [wash(plan, sheet.sewn), iron(plan, sheet.sewn), liquid(sheet), buttons(plan), pull(sheet), *children(plan)].compact
+      [wash(sheet), iron(sheet), liquid(sheet), buttons(plan), pull(sheet), *children(plan)].compact
     end
 
-    def self.wash(plan, sewn)
+    def self.wash(sheet)
+      plan = sheet.plan
       return "The fabric is not washed: wipe it, and keep the buttons dry." unless plan.cloth.washed?
 
       return "Wash it as its fabric is washed: a tack bears what the seams beside it bear." unless plan.button.opens?
       return "Wash it turned inside out." unless plan.button.fastens?
+      return "Wash it closed and turned inside out." if sheet.way && !sheet.way.buttons
 
-      "Wash it buttoned up and turned inside out: neither #{sewn}s nor buttons are pulled."
+      "Wash it buttoned up and turned inside out: neither #{sheet.sewn}s nor buttons are pulled."
     end
 
-    def self.iron(plan, sewn)
+    def self.iron(sheet)
+      plan = sheet.plan
       return "No hot iron on this fabric." unless plan.cloth.iron?
 
       return unless plan.button.opens?
-      return "Press the #{sewn}s from the wrong side." unless plan.button.fastens?
+      return "Press the #{sheet.sewn}s from the wrong side." unless plan.button.fastens?
+      return "Iron round the #{sheet.sewn}s, never over them." if sheet.way && !sheet.way.buttons
 
-      "Iron round the buttons, never over them; press the #{sewn}s from the wrong side."
+      "Iron round the buttons, never over them; press the #{sheet.sewn}s from the wrong side."
     end
 
     def self.liquid(sheet)

@@ -9,6 +9,7 @@
 #   facts.steps["mark"].done_with     # => { "opening.length" => 22.5 mm }, what it was done with
 
 require_relative "../length/length"
+require_relative "../placket/run"
 require_relative "../placket/sewn_hole"
 require_relative "../swatch/swatch"
 require_relative "../value"
@@ -61,6 +62,10 @@ module NimbleEyelet
     # closure - Integer or nil, whose facts they are
     class Facts < Value.of(swatches: [], steps: {}, holes: [], earlier: [], looked_at: [], mishaps: [], today: nil,
                            told: {}, closure: nil)
+      # From the edge to a hole: the widest extension, and a row of buttons beyond its centre line.
+      FARTHEST_IN = Length.mm(500)
+      private_constant :FARTHEST_IN
+
       def self.none = new
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
@@ -125,9 +130,15 @@ module NimbleEyelet
       end
 
       def self.sewn(entry, before)
-        known = { from_edge: entry.done_with["hole.from_edge"], lies: entry.done_with["hole.lies"] }
-        known = before.to_h.slice(:from_edge, :lies) if known.value?(nil) && before
+        known = across(entry.done_with) || before.to_h.slice(:from_edge, :lies)
         Placket::SewnHole.new(at: entry.at, opening: entry.opening || before&.opening, **known)
+      end
+
+      # What a fact of another hand says of it counts only where a hole can lie so.
+      def self.across(told)
+        from_edge, lies = told.values_at("hole.from_edge", "hole.lies")
+        within = from_edge.is_a?(Length) && from_edge.between?(Length.zero, FARTHEST_IN)
+        { from_edge: from_edge, lies: lies } if within && Placket::ORIENTATIONS.key?(lies)
       end
 
       def self.gone_wrong(entry, holes)
@@ -144,7 +155,7 @@ module NimbleEyelet
           holes[entry.measured] = was.with(at: entry.measured, opening: opening)
         end
       end
-      private_class_method :told, :holes, :placed, :swatches, :steps, :elsewhere, :gone_wrong, :sewn
+      private_class_method :told, :holes, :placed, :swatches, :steps, :elsewhere, :gone_wrong, :sewn, :across
 
       # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place
