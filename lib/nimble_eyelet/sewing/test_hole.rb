@@ -124,7 +124,7 @@ module NimbleEyelet
       def accept
         again = "If not, make the change#{', go back to the start' if @order.opens?} and sew another."
         step("accept", Work::Operation["accept", figures: @order.lengths.merge(@order.sewn_by), minds: [again],
-                                       says: "Happy with the test #{@order.noun}? Use these settings for the row."])
+                                       says: "Good test #{@order.noun}? Use these settings for the row."])
       end
 
       # The test used up a cycle, like any hole.
