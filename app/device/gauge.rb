@@ -24,8 +24,12 @@ module NimbleEyelet
       def self.at(address)
         return if address.nil? || address == "none"
 
-        address.start_with?("stand-in:") ? StandInGauge.new("tcp:127.0.0.1:#{address[/\d+/]}") : new(address)
+        address.start_with?("stand-in:") ? simulated(address[/\d+/]) : new(address)
       end
+
+      # @param port [Integer, String] of the simulated caliper on this machine
+      # @return [Gauge]
+      def self.simulated(port) = StandInGauge.new("tcp:127.0.0.1:#{port}")
 
       def initialize(address)
         @address = address

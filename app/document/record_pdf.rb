@@ -33,11 +33,15 @@ module NimbleEyelet
         holes = sheet.layout ? sheet.layout.holes.size : 0
         plan = sheet.plan
         sewn = Placket::LayoutWords.so_many(holes, sheet.sewn)
-        return ["#{sewn}: #{sheet.way.name}", named(plan)] if sheet.way
+        return [by_hand(sheet.way, sewn, plan), named(plan)] if sheet.way
 
         long = plan.button.opens? ? "slit #{present.words(sheet.opening)}" : "each #{present.words(sheet.opening)} long"
         [["#{sewn}, #{long}", (plan.button.name if plan.button.opens?)].compact.reject(&:empty?).join("; "),
          named(plan), fitted(sheet.recipe)]
+      end
+
+      def by_hand(way, sewn, plan)
+        ["#{sewn}: #{way.name}", (plan.button.name if way.buttons)].compact.reject(&:empty?).join("; ")
       end
 
       def named(plan) = [plan.cloth, plan.thread, plan.machine].map(&:name).reject(&:empty?).join("; ")
@@ -53,13 +57,14 @@ module NimbleEyelet
         pdf.move_down 10
         pdf.stroke_line([0, pdf.cursor], [pdf.bounds.width, pdf.cursor])
         pdf.line_width = 4
-        sheet.layout.holes.each { |hole| stroke(pdf, hole, scale) }
+        opened = sheet.way.nil? || sheet.way.opens
+        sheet.layout.holes.each { |hole| stroke(pdf, hole, scale, long: opened && hole.vertical?) }
         pdf.line_width = 1
         pdf.move_down 10
       end
 
-      def stroke(pdf, hole, scale)
-        from, to = hole.vertical? ? [hole.open_from, hole.open_to] : [hole.at, hole.at]
+      def stroke(pdf, hole, scale, long:)
+        from, to = long ? [hole.open_from, hole.open_to] : [hole.at, hole.at]
         pdf.stroke_line([from.to_f * scale, pdf.cursor], [[to.to_f, from.to_f + 1].max * scale, pdf.cursor])
       end
 

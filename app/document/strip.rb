@@ -162,7 +162,7 @@ module NimbleEyelet
 
       def says
         return other_side if @side == :underlap
-        return "#{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}, #{by_hand(@sheet.way)}" if @sheet.way
+        return "#{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}, #{by_hand}" if way
         return "#{Placket::LayoutWords.so_many(holes.size, @button.sewn)}, each #{text(@sheet.opening)} long" unless @button.opens?
 
         slit = "#{Placket::LayoutWords.so_many(holes.size)}, slit #{text(@sheet.opening)}"
@@ -170,14 +170,18 @@ module NimbleEyelet
       end
 
       def other_side
-        return "the other halves of #{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}" if @sheet.way && !@sheet.way.buttons
+        return "the other halves of #{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}" unless buttoned?
 
         "buttons: #{@layout.holes.size}, #{text(@button.across)} across#{from}"
       end
 
-      # @param way [Otherways::Way]
+      # @return [Otherways::Way, nil] where no machine sews what it closes by
+      def way = @sheet.way
+
+      def buttoned? = way.nil? || way.buttons
+
       # @return [String]
-      def by_hand(way)
+      def by_hand
         return "a mark for each#{from_edge}" unless way.opens
 
         "cut length #{text(@sheet.opening)}, #{way.name}#{from_edge}"
@@ -217,10 +221,9 @@ module NimbleEyelet
       end
 
       def draw_stitches(pen, hole)
-        way = @sheet.way
-        drawn = StripHole.new(self, way ? way.ends : @cut.ends, @sheet.recipe.style.value)
-        way && !way.opens ? drawn.mark(pen, hole) : drawn.draw(pen, hole)
-        pen.circle(out(rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens?
+        drawn = StripHole.new(self, @cut.ends, @sheet.recipe.style.value)
+        way.nil? || way.opens ? drawn.draw(pen, hole) : drawn.mark(pen, hole)
+        pen.circle(out(rows.first), hole.button.to_f, @button.across.to_f / 2, :ghost) if @button.fastens? && buttoned?
         hole.starts.each { |start| draw_start(pen, start) }
       end
 

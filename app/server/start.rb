@@ -83,7 +83,7 @@ module NimbleEyelet
         0
       ensure
         @live&.close
-        @stand_in&.close
+        @simulated&.close
         @cluster&.stop
       end
 
@@ -105,7 +105,7 @@ module NimbleEyelet
       end
 
       def serve
-        begin_stand_in unless @caliper
+        begin_caliper unless @caliper
         url = @url || own_database
         db = Store::Database.connect(url)
         aside = Store::Database.aside(url)
@@ -115,7 +115,7 @@ module NimbleEyelet
         sweep(db, album)
         fill(db, album)
         @live = Http::Live.new(url)
-        app = Http::Web.application(db: db, aside: aside, caliper: Device::Gauge.at(@caliper || stand_in), live: @live,
+        app = Http::Web.application(db: db, aside: aside, caliper: caliper, live: @live,
                                     origins: @entrance.origins, access: @access,
                                     keeping: PackedBackup.of(url, @var, own: @url.nil?))
         watch if @cluster
@@ -164,11 +164,11 @@ module NimbleEyelet
         @cluster.database("nimble_eyelet")
       end
 
-      # A stand-in caliper, in a process of its own that goes when this one goes; it begins while the database does.
-      def begin_stand_in = @stand_in = IO.popen([RbConfig.ruby, CALIPER], "r+")
+      # A simulated caliper, in a process of its own that goes when this one goes; it begins while the database does.
+      def begin_caliper = @simulated = IO.popen([RbConfig.ruby, CALIPER], "r+")
 
-      # @return [String] its address
-      def stand_in = "stand-in:#{@stand_in.gets.to_i}"
+      # @return [Device::Gauge, nil]
+      def caliper = @simulated ? Device::Gauge.simulated(@simulated.gets.to_i) : Device::Gauge.at(@caliper)
 
       # One server at a time may start and stop the cluster of this folder.
       def hold_lock

@@ -30,6 +30,7 @@ module NimbleEyelet
       def self.connect(url, connections: 8, limits: LIMITS, patience: 3)
         raise Sequel::Error, "not PostgreSQL" unless url.match?(%r{\Apostgres(ql)?://})
 
+        # Our statements are short: compiling them takes longer than they do.
         set = ["SET jit = off", *limits.map { |name, most| "SET #{name} = #{most}" }]
         db = Sequel.connect(url, max_connections: connections, connect_timeout: patience, pool_timeout: patience,
                             test: false,

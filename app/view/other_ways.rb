@@ -21,7 +21,7 @@ module NimbleEyelet
       def self.brief(sheet) = { instead: !sheet.way.nil? }
 
       def self.way(way, found, present)
-        { key: way.key, name: way.name, for_what: way.for_what, minutes: way.minutes, buttons: way.buttons,
+        { **way.to_h.slice(:key, :name, :for_what, :minutes, :buttons, :opens),
           first: found.wrong&.offers.to_a.include?(way.key),
           figures: way.figures(found.given).values.map { |one| figure(one, present) },
           once: way.once(found.given).map { |says| present.words(says) },

@@ -58,6 +58,19 @@ class ChangedMidwayTest < CoreTest
     end
   end
 
+  # Before it is cut a hole is told where it lies, not where the plan has it since.
+  def test_what_is_about_to_be_cut_is_told_where_it_lies
+    at = sheet(**given).layout.holes.first.at
+    entry = Sewing::Entry.new(id: "a", kind: "hole_sewn", happened_at: nil, at: at, opening: mm(22.5),
+                              done_with: { "hole.from_edge" => mm(6), "hole.lies" => "vertical" })
+    found = sheet(facts: Sewing::Facts.of([entry]), placket: run_of(extension: mm(25)), **given)
+    cut = found.progress.steps.find { |step| step.name == "open" }
+    told = found.layout.holes.first
+
+    assert_equal mm(6), told.from_edge
+    assert_includes said_in(cut.how, :mm), "lies #{told.edge.to_f} mm from the edge"
+  end
+
   private
 
   # One moment and one pair.

@@ -10,6 +10,8 @@ require "securerandom"
 require "socket"
 require "tmpdir"
 require_relative "served"
+require_relative "swatch_book_bench"
+require_relative "../../app/server/cluster"
 
 module NimbleEyelet
   module Support
@@ -92,21 +94,20 @@ module NimbleEyelet
       end
 
       def grow(db)
-        copied = ->(table, **changes) { copy(db, table, **changes) }
-        copied.call(:garments, where: "id = 1", times: GARMENTS, id: "DEFAULT", name: "'Bench ' || n")
+        copy(db, :garments, where: "id = 1", times: GARMENTS, id: "DEFAULT", name: "'Bench ' || n")
         room = db[:workrooms].where(slug: "marsh-walk").get(:id)
         garment = "(SELECT min(id) FROM garments WHERE name = 'Bench ' || (1 + (n - 1) / #{OF_EACH}))"
-        copied.call(:closures, where: "id = 2", times: GARMENTS * OF_EACH, id: "DEFAULT", name: "'Bench ' || n", garment_id: garment)
-        copied.call(:buttons, where: "id = (SELECT min(id) FROM buttons)", times: BUTTONS, id: "DEFAULT", words: "DEFAULT",
-                             name: "'Bench ' || n")
+        copy(db, :closures, where: "id = 2", times: GARMENTS * OF_EACH, id: "DEFAULT", name: "'Bench ' || n", garment_id: garment)
+        copy(db, :buttons, where: "id = (SELECT min(id) FROM buttons)", times: BUTTONS, id: "DEFAULT", words: "DEFAULT",
+                           name: "'Bench ' || n")
         db.fetch(SwatchBookBench::FILL, workroom: room, count: SAMPLES).all
         db.run(<<~SQL)
           INSERT INTO journal (workroom_id, id, kind, closure_id, machine_id, data, happened_at)
           SELECT #{room}, gen_random_uuid(), 'note', 1, NULL, jsonb_build_object('note', 'Bench ' || n, 'with', '{}'::jsonb),
                  now() - n * interval '1 minute' FROM generate_series(1, #{FACTS}) AS n
         SQL
-        copied.call(:revisions, where: "closure_id = 1 AND number = (SELECT max(number) FROM revisions WHERE closure_id = 1)",
-                                times: REVISIONS, number: "number + n", parent: "number + n - 1")
+        copy(db, :revisions, where: "closure_id = 1 AND number = (SELECT max(number) FROM revisions WHERE closure_id = 1)",
+                             times: REVISIONS, number: "number + n", parent: "number + n - 1")
         db.run("ANALYZE garments, closures, buttons, journal, revisions, swatch_book")
       end
 

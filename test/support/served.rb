@@ -42,9 +42,6 @@ module NimbleEyelet
         end
       end
 
-      # @return [String]
-      def address = "http://127.0.0.1:#{@port}"
-
       # @return [Float] MB of memory that the server holds
       def held = File.read("/proc/#{@pid}/status")[/VmRSS:\s*(\d+)/, 1].to_i / 1024.0
 

@@ -7,6 +7,7 @@ require_relative "../answer/sentence"
 require_relative "../length/length"
 require_relative "../machine/ledger"
 require_relative "../opening/cut_method"
+require_relative "../placket/edge"
 require_relative "../work/operation"
 require_relative "../work/step"
 
@@ -138,15 +139,19 @@ module NimbleEyelet
       def last_warning(hole)
         return [] unless hole == @order.holes.first
 
-        @order.layout.edge.cautions.map(&:rule).map { |rule| rule == "extension" ? overhangs : near_the_edge }
+        overhang = overhangs if @order.layout.edge.cautions.any? { |one| one.rule == "extension" }
+        [overhang, (near_the_edge if nearest < Placket::Edge.wanted(@order.layout.run))].compact
       end
 
       def overhangs
         Sentence["Before you cut: this button wants %s from centre line to edge.", @order.layout.edge.extension_needed]
       end
 
+      # Of what is there to be cut: a hole that is sewn may lie elsewhere than is planned now.
+      def nearest = @order.layout.holes.map(&:edge).min
+
       def near_the_edge
-        Sentence["Before you cut: the outer end lies %s from the edge, where it may tear out.", @order.layout.edge.to_edge]
+        Sentence["Before you cut: the outer end lies %s from the edge, where it may tear out.", nearest]
       end
 
       def does(hole)

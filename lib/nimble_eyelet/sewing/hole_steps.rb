@@ -41,9 +41,6 @@ module NimbleEyelet
 
       def at(hole) = { "hole.at" => hole.at }
 
-      # Where it lies across, as its marks say it: what is sewn keeps that whatever is planned later.
-      def across(hole) = { "hole.from_edge" => hole.from_edge, "hole.lies" => hole.lies }
-
       # After the test hole the machine stands at the first part already.
       def reset(hole, part, first)
         again = BeginAgain.of(@order, figures: at(hole)) unless first
@@ -120,7 +117,7 @@ module NimbleEyelet
 
       def sew(hole, part, first)
         sewn = Work::Lasting.new(kind: "stitched", at: hole.at, opening: hole.sewn ? hole.opening : @order.opening)
-        step("sew", hole, part, Work::Operation["sew", figures: { **at(hole), **across(hole), **@sewn_with }, needs: @needs, sets: @leaves,
+        step("sew", hole, part, Work::Operation["sew", figures: { **at(hole), **@order.across(hole), **@sewn_with }, needs: @needs, sets: @leaves,
                                                 lasts: [sewn], says: @words.does, minds: [@words.how]],
              symptom: (interrupted if first))
       end

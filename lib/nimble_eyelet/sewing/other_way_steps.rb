@@ -59,9 +59,9 @@ module NimbleEyelet
       def worked(hole)
         first, *more = @way.beats(@order.given)
         done = [Work::Lasting.new(kind: "stitched", at: hole.at, opening: hole.opening)]
-        work = Work::Operation["work_way", figures: { "hole.at" => hole.at, **OtherWaySteps.figures(@way, @order) },
-                                           says: first, minds: more,
-                                           lasts: done, hazards: @way.cut ? %w[blade] : []]
+        lies = @way.opens ? @order.across(hole) : {}
+        figures = { "hole.at" => hole.at, **lies, **OtherWaySteps.figures(@way, @order) }
+        work = Work::Operation["work_way", figures: figures, says: first, minds: more, lasts: done, hazards: @way.cut ? %w[blade] : []]
         Work::Step.of("worked", at: hole.at, block: "row", part: "Place #{hole.number} of #{@order.count}", operations: [work])
       end
     end

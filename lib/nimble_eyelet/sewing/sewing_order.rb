@@ -70,6 +70,9 @@ module NimbleEyelet
         { "setting.figure" => setting.figure, "setting.opened" => setting.opened.zero? ? nil : setting.opened }.compact
       end
 
+      # Where a hole lies across, as its marks say it: what is sewn keeps that whatever is planned later.
+      def across(hole) = { "hole.from_edge" => hole.from_edge, "hole.lies" => hole.lies }
+
       def slit_word = opens? ? "slit" : "tack"
 
       # What the dials are set to.

@@ -33,7 +33,7 @@
   let byHand = $derived(sheet.recipe.ways.instead);
   let way = $derived(sheet.recipe.ways.offered.find((one) => one.key === sheet.recipe.ways.chosen));
   /** What is sewn is laid on its mark from a card; a loop or a stud is not drawn through one. */
-  let carded = $derived(!byHand || sheet.button.sewn === 'hole');
+  let carded = $derived(!byHand || way?.opens);
   let sides = $derived([
     ['both', 'both, one after the other'],
     ['overlap', `overlap, the ${sheet.button.sewn}s`],
