@@ -73,7 +73,7 @@ module NimbleEyelet
       end
 
       def figures
-        @pdf.draw_text "slit #{yield(@line.slit)}", at: [x(slit + @far + 3), @middle + 4], size: SMALL + 2
+        @pdf.draw_text "cut length #{yield(@line.slit)}", at: [x(slit + @far + 3), @middle + 4], size: SMALL + 2
         said = @line.cuts.map { |cut| "#{yield(cut.from)} to #{yield(cut.to)}" }.join(", then ")
         @pdf.draw_text "from the first end: #{said}", at: [x(slit + @far + 3), @middle - 8], size: SMALL unless said.empty?
       end

@@ -35,7 +35,7 @@ module NimbleEyelet
         sewn = Placket::LayoutWords.so_many(holes, sheet.sewn)
         return [by_hand(sheet.way, sewn, plan), named(plan)] if sheet.way
 
-        long = plan.button.opens? ? "slit #{present.words(sheet.opening)}" : "each #{present.words(sheet.opening)} long"
+        long = plan.button.opens? ? "cut length #{present.words(sheet.opening)}" : "each #{present.words(sheet.opening)} long"
         [["#{sewn}, #{long}", (plan.button.name if plan.button.opens?)].compact.reject(&:empty?).join("; "),
          named(plan), fitted(sheet.recipe)]
       end

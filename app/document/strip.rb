@@ -165,8 +165,8 @@ module NimbleEyelet
         return "#{Placket::LayoutWords.so_many(holes.size, @sheet.sewn)}, #{by_hand}" if way
         return "#{Placket::LayoutWords.so_many(holes.size, @button.sewn)}, each #{text(@sheet.opening)} long" unless @button.opens?
 
-        slit = "#{Placket::LayoutWords.so_many(holes.size)}, slit #{text(@sheet.opening)}"
-        "#{slit}, overall #{text(@sheet.overall)} with both ends#{from_edge}"
+        cut = "#{Placket::LayoutWords.so_many(holes.size)}, cut length #{text(@sheet.opening)}"
+        "#{cut}, overall length #{text(@sheet.overall)}#{from_edge}"
       end
 
       def other_side

@@ -46,7 +46,7 @@ module NimbleEyelet
       def set = @told.settings.map { |name, value| "#{name} #{@present.words(value)}" }.each_slice(3).map { |some| some.join("; ") }
 
       def seen
-        measured = @swatch.measured && "The slit measured #{@present.words(@swatch.measured)}"
+        measured = @swatch.measured && "Cut length as measured: #{@present.words(@swatch.measured)}"
         [measured, @told.verdict, *@told.seen, @swatch.note].reject { |line| line.to_s.empty? }
       end
 

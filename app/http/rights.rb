@@ -51,7 +51,7 @@ module NimbleEyelet
       end
 
       # A print of a plan that is shared: the same as in its workroom, and asked for in the name of that alone.
-      SHARED = %r{\A/api/shared/([A-Za-z0-9_-]{10,80})/(strip\.pdf|strip\.svg|hole-card\.pdf|card\.pdf)\z}
+      SHARED = %r{\A/api/shared/([A-Za-z0-9_-]{10,80})/(strip\.pdf|strip\.svg|hole-card\.pdf|card\.pdf|way\.pdf)\z}
 
       def call(env)
         path = env["PATH_INFO"]

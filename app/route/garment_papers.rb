@@ -9,6 +9,7 @@ require_relative "../document/paper"
 require_relative "../document/record_pdf"
 require_relative "../document/strip_pdf"
 require_relative "../document/supplies_pdf"
+require_relative "../document/way_pdf"
 require_relative "../presenter"
 require_relative "../store/garments"
 require_relative "../view/swatch"
@@ -43,7 +44,7 @@ module NimbleEyelet
           Document::RecordPdf.new(title, parts)
         end
 
-        # The shopping list first, then for each part its strip, its hole and its machine, and the record.
+        # The shopping list first, then for each part its strip and what it is closed by, and the record.
         def all_sheets(garment)
           paper = params.fetch("paper", "a4")
           parts = garment.closures.select { |one| one.sheet.layout }.flat_map { |one| sheets_of(one, paper) }
@@ -57,11 +58,18 @@ module NimbleEyelet
 
         def sheets_of(closure, paper)
           present = Presenter.new(closure.unit)
-          strip = strip_of(closure, closure.sheet, in_unit: present)
-          [Document::StripPdf.new(strip, closure.called, paper: paper),
-           Document::HoleCardPdf.new(strip, closure.called, paper: paper == "roll" ? "a4" : paper),
-           Document::CardPdf.new(closure.sheet, present, title: closure.called,
-                                 held: View::SwatchView.held(closure.sheet, present))]
+          sheet = closure.sheet
+          strip = strip_of(closure, sheet, in_unit: present)
+          card = Document::HoleCardPdf.new(strip, closure.called, paper: paper == "roll" ? "a4" : paper)
+          [Document::StripPdf.new(strip, closure.called, paper: paper), *(card if sheet.other_ways.carded?),
+           *closed_by(sheet, present, closure.called)]
+        end
+
+        # What the machine is set to, and the page of another way to close: that of a ribbon has both.
+        def closed_by(sheet, present, title)
+          held = View::SwatchView.held(sheet, present)
+          [(Document::CardPdf.new(sheet, present, title: title, held: held) unless sheet.way),
+           (Document::WayPdf.new(sheet, present, title: title) if sheet.other_ways.chosen)].compact
         end
       end
     end

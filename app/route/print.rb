@@ -23,7 +23,7 @@ module NimbleEyelet
         end
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/hole-card\.pdf}) do |slug, id|
           paper = params.fetch("paper", "a4")
-          printed(slug, id, "hole card", "pdf") { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
+          printed(slug, id, "hole card", "pdf", only: ->(sheet) { sheet.other_ways.carded? }) { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
         end
         app.get("/api/workrooms/:slug/closures/:id/way.pdf") { print_way(number(params["id"])) }
       end
@@ -40,10 +40,12 @@ module NimbleEyelet
           drawn { Document::WayPdf.new(sheet, present, title: closure.called).render(dialect) }
         end
 
-        def printed(slug, id, name, format)
+        # @param only [#call] whether a sheet has such a print
+        def printed(slug, id, name, format, only: ->(_) { true })
           workroom_at(slug)
           closure = in_its_unit(closures.find(number(id)))
           sheet = closure.sheet
+          raise Store::Missing unless only.call(sheet)
           raise Refusal, sheet.faults unless sheet.layout
 
           strip = strip_of(closure, sheet)

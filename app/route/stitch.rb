@@ -37,6 +37,8 @@ module NimbleEyelet
         end
         app.get("/api/workrooms/:slug/closures/:id/card.pdf") do
           closure = in_its_unit(closures.find(number(params["id"])))
+          raise Store::Missing if closure.sheet.way
+
           sends("card.pdf", of: closure.called)
           held = View::SwatchView.held(closure.sheet, present)
           drawn { Document::CardPdf.new(closure.sheet, present, title: closure.called, held: held).render(dialect) }

@@ -15,7 +15,7 @@ module NimbleEyelet
       LABELS = {
         "hole.at" => "the hole at", "hole.button" => "the button at", "hole.start" => "the start mark at",
         "hole.start_edge" => "the start from the edge", "hole.from_edge" => "its slit from the edge",
-        "hole.lies" => "the way it lies", "opening.length" => "slit", "opening.overall" => "overall length",
+        "hole.lies" => "the way it lies", "opening.length" => "cut length", "opening.overall" => "overall length",
         "opening.wanted" => "the opening wanted", "opening.verdict" => "the verdict", "setting.figure" => "the setting",
         "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
         "setting.stops" => "between the stops", "recipe.needle" => "the needle", "recipe.tension_move" => "the tension",

@@ -11,7 +11,7 @@ module NimbleEyelet
       FIGURES = {
         diameter: ["Diameter", "button.diameter"], width: ["Smallest width", "button.width"],
         thickness: ["Thickness", "button.thickness"], hole_spacing: ["Hole spacing", "button.hole_spacing"],
-        hole_diameter: ["Hole diameter", "button.hole_diameter"], slit: ["Slit", "swatch.measured"],
+        hole_diameter: ["Hole diameter", "button.hole_diameter"], slit: ["Cut length", "swatch.measured"],
         overall: ["Overall length", nil], left: ["Width of the left-hand side", nil], right: ["Width of the right-hand side", nil],
         room: ["Room to cut", nil], left_per_cm: ["Stitches in 1 cm, left", nil],
         right_per_cm: ["Stitches in 1 cm, right", nil],

@@ -183,7 +183,7 @@ class ContractTest < AppTest
     stale = save({ button: { diameter: "20" } })
 
     assert_equal "stale", state.call(stale)
-    assert_equal "slit was 22.5 mm, now 24.5 mm", stale["sheet"]["stages"].find { |stage| stage["word"] == "opening" }["changes"].first
+    assert_equal "cut length was 22.5 mm, now 24.5 mm", stale["sheet"]["stages"].find { |stage| stage["word"] == "opening" }["changes"].first
     assert_equal "tied", state.call(act(:post, "undo"))
     assert_equal "loose", state.call(act(:delete, "settled/opening"))
     act(:put, "settled/lunch")

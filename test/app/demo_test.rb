@@ -198,7 +198,7 @@ class DemoTest < AppTest
 
       assert_equal slit, hole["opening"]["text"]
     end
-    assert_includes text_of("closures/#{id}/strip.svg"), "slit #{slit}, overall #{overall}"
+    assert_includes text_of("closures/#{id}/strip.svg"), "cut length #{slit}, overall length #{overall}"
     card = text_of("closures/#{id}/card.pdf")
 
     [said, "Cut length #{slit}, overall length #{overall}", settings.fetch("stitch_length")].each { |figure| assert_includes card, figure }

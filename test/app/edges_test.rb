@@ -158,11 +158,11 @@ class EdgesTest < AppTest
     call(:patch, "/api/workroom", { unit: "in" }, "HTTP_IF_MATCH" => '"1"')
     svg = call(:get, "/api/closures/1/strip.svg")
 
-    assert_match(/slit 22.5 mm/, svg, "made in millimetres")
+    assert_match(/cut length 22.5 mm/, svg, "made in millimetres")
     db[:closures].update(unit: "in")
     svg = call(:get, "/api/closures/1/strip.svg")
 
-    assert_match(%r{slit 15/16 in}, svg)
+    assert_match(%r{cut length 15/16 in}, svg)
     assert_includes svg, "50 mm", "the check line is what it is"
   end
 

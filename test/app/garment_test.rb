@@ -154,6 +154,12 @@ class GarmentTest < AppTest
 
     assert_equal ["en-GB", :None], [root[:Lang], root[:ViewerPreferences][:PrintScaling]]
     assert_equal "linen field smock", found.info[:Title]
+    # Loops have a page of their own, and no card of a machine that does not sew them.
+    call(:get, "/api/garments/#{garments['silk blouse']}/sheets.pdf")
+    text = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join(" ")
+
+    assert_includes text, Otherways::WAYS.fetch("fabric_loop").name.capitalize
+    refute_includes text, "Put back"
   end
 
   def test_out_and_in_again_is_the_same

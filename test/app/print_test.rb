@@ -48,6 +48,10 @@ class PrintTest < AppTest
 
       assert_includes page, way.name.capitalize
       assert_includes page, sheet.layout.holes.map { |hole| "#{hole.at.to_f.to_i} mm" }.join(" · ")
+      # What no machine sews has no card of the machine, and only what opens can be laid on its mark.
+      found = %w[card hole-card].map { |name| [call(:get, "/api/closures/1/#{name}.pdf"), last_response.status].last }
+
+      assert_equal [way.beside ? 200 : 404, way.beside || way.opens ? 200 : 404], found, way.key
       next if way.beside
 
       assert_includes strip, "7 #{way.makes}s, #{way.opens ? 'cut length' : 'a mark for each'}"

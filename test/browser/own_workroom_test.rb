@@ -78,7 +78,7 @@ class OwnWorkroomTest < BrowserTest
     open_station "opening"
     click_button "overall"
 
-    assert_text said("slit_length.overall", "length: The opening and the finish of both its ends.")
+    assert_text "#{said('slit_length.overall')}: The opening and the finish of both its ends."
     assert_violates_nothing
   end
 end

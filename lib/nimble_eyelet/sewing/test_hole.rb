@@ -41,7 +41,7 @@ module NimbleEyelet
         first = Sentence["It came out well with this machine, fabric and foot. Sew the lowest #{@order.noun} first: it should " \
                          "be %s overall; if it is not, sew a test after all.", @order.overall]
         step("stored", Work::Operation["lay_swatch", figures: @order.lengths.merge(@order.sewn_by), minds: [first],
-                                       says: "Lay the recent test hole beside you: this #{@order.noun} is set as that one was."])
+                                       says: "Lay your recent test beside you: this #{@order.noun} is set as that one was."])
       end
 
       def test_sew

@@ -34,6 +34,9 @@ module NimbleEyelet
     # @return [Otherways::Way, nil] where no hole is sewn by machine
     def instead = chosen&.beside ? nil : chosen
 
+    # @return [Boolean] whether one of it can be laid on every mark from a card: a loop or a stud is not drawn so
+    def carded? = instead.nil? || instead.opens
+
     # @return [Array(Length, Length), nil] between the legs of a loop, and how far it stands out
     def loop
       figures = instead&.figures(given)

@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
   import { client, type Sheet } from '../../api/client';
+  import { papersOf } from '../../closure/papers';
   import Garment from '../../drawn/Garment.svelte';
   import { capital } from '../../ui/capital';
   import Fold from '../../ui/Fold.svelte';
@@ -21,12 +22,22 @@
   let holes = $derived(sheet?.placket?.holes ?? []);
   /** What the stage is called that has this figure: of a loop it is no buttonhole's. */
   let title = $derived(sheet?.stages.find((stage) => stage.word === 'opening')?.title ?? '');
+  let papers = $derived(sheet && papersOf(sheet));
+  /** What the machine is set to, or what hands work to. */
+  let set = $derived<[string, string][]>(
+    papers && !papers.machine
+      ? (papers.way?.figures ?? []).map((one) => [one.name, one.value.text])
+      : (sheet?.recipe.settings ?? []).map((one) => [one.label, one.text]),
+  );
   let missing = $derived(token === '' || asked.isError);
-  const PRINTS = [
-    ['strip.pdf', 'Print the strip'],
-    ['hole-card.pdf', 'Print the hole card'],
-    ['card.pdf', 'Print the settings'],
-  ] as const;
+  let prints = $derived(
+    [
+      ['strip.pdf', 'Print the strip', true],
+      ['hole-card.pdf', `Print the ${sheet?.button.sewn} card`, papers?.card],
+      ['card.pdf', 'Print the settings', papers?.machine],
+      ['way.pdf', `Print the page: ${papers?.way?.name}`, papers?.way !== undefined],
+    ].filter(([, , there]) => there),
+  );
 </script>
 
 {#if closure && sheet && plan}
@@ -59,13 +70,13 @@
               </li>{/each}
           </ol>
           <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
-            {#each sheet.recipe.settings ?? [] as setting (setting.key)}
-              <dt class="text-secondary">{capital(setting.label)}</dt>
-              <dd>{setting.text}</dd>
+            {#each set as [label, text] (label)}
+              <dt class="text-secondary">{capital(label)}</dt>
+              <dd>{text}</dd>
             {/each}
           </dl>
           <p class="mt-5 flex flex-wrap gap-2">
-            {#each PRINTS as [file, name] (file)}
+            {#each prints as [file, name] (file)}
               <a class="btn" href="/api/shared/{token}/{file}" target="_blank">{name}</a>
             {/each}
           </p>

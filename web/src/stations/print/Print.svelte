@@ -8,6 +8,7 @@
   import { capital } from '../../ui/capital';
   import Fold from '../../ui/Fold.svelte';
   import Lines from './Lines.svelte';
+  import { papersOf } from '../../closure/papers';
   import ShareLink from '../../closure/ShareLink.svelte';
   import Sheet from './Sheet.svelte';
   import type { StationProps } from '../../closure/station';
@@ -29,11 +30,8 @@
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
 
   let plan = $derived(closure.plan);
-  /** Whether no machine sews what it closes by. */
-  let byHand = $derived(sheet.recipe.ways.instead);
-  let way = $derived(sheet.recipe.ways.offered.find((one) => one.key === sheet.recipe.ways.chosen));
-  /** What is sewn is laid on its mark from a card; a loop or a stud is not drawn through one. */
-  let carded = $derived(!byHand || way?.opens);
+  let papers = $derived(papersOf(sheet));
+  let way = $derived(papers.way);
   let sides = $derived([
     ['both', 'both, one after the other'],
     ['overlap', `overlap, the ${sheet.button.sewn}s`],
@@ -103,7 +101,7 @@
     >
       <img src="{address}.svg{version}{crossing}" alt="Marking strip, {made}" class="w-full" />
     </Sheet>
-    {#if carded}
+    {#if papers.card}
       <Sheet
         href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{letter}"
         title="{capital(sheet.button.sewn)} card and marks"
@@ -112,7 +110,7 @@
         <Lines title={sheet.opening.length.text} lines={sheet.placket.holes.map(line)} />
       </Sheet>
     {/if}
-    {#if !byHand}
+    {#if papers.machine}
       <Sheet
         href={workroom.file(`/closures/${closure.id}/card.pdf`)}
         title="Machine card"
@@ -149,7 +147,7 @@
         title={closure.garment.name}
         lines={[
           closure.name,
-          carded ? `${made}, ${sheet.opening.length.text}` : made,
+          papers.card ? `${made}, ${sheet.opening.length.text}` : made,
           plan['cloth.name'],
           plan['button.name'],
           plan['thread.name'],
