@@ -17,14 +17,16 @@ module NimbleEyelet
       end
     end
 
-    # The button that is usual there, until another is typed.
+    # The button that is usual there, until another is typed, and how one of its shape is mostly sewn on.
     #
     # @param typed [Hash{String => String}] what is known of a new set of buttonholes
     # @return [Hash{String => String}] by path
     def self.button(typed)
       shape = BUTTON_SHAPES[typed.fetch("button.shape", "rounded")]
       size = Placket::PLACES[typed["placket.place"]]&.button || Placket::USES[typed["placket.use"]]&.button
-      size && shape&.fastens ? { "button.diameter" => "#{Field.decimal(size)}mm" } : {}
+      return {} unless shape&.fastens
+
+      { "button.diameter" => size && "#{Field.decimal(size)}mm", "button.attachment" => shape.attached }.compact
     end
 
     # @param plan [Plan]

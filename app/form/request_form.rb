@@ -91,7 +91,7 @@ module NimbleEyelet
       end
 
       def garment(request)
-        name = [request.words_of("fabric"), request.words_of("garment")].reject(&:empty?).join(" ")
+        name = %w[wearer fabric garment].map { |kind| request.words_of(kind) }.reject(&:empty?).join(" ")
         name.empty? ? "New garment" : name[0, Field::LONGEST_TEXT]
       end
 

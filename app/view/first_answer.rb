@@ -38,10 +38,19 @@ module NimbleEyelet
       end
 
       def self.chips(taken, plan, present)
-        paths = plan.button.fastens? ? CHIPS : CHIPS - %w[button.attachment]
+        paths = CHIPS.select { |path| asked?(path, plan) }
         rows = paths.map { |path| chip(path, plan.at(path), taken.origin(path), present) }
         doubtful, rest = rows.partition { |row| row[:path] == FirstSheet::GUESSED_THICKNESS && taken.guessed.include?(row[:path]) }
         doubtful + rest
+      end
+
+      # Of a stud no button is asked, of a cord not how it is sewn on, and of a ball not how thick it is.
+      def self.asked?(path, plan)
+        button = plan.button
+        return false if path.start_with?("button.") && Otherways.instead(plan.recipe.way)&.buttons == false
+
+        { "button.attachment" => button.fastens?,
+          "button.thickness" => button.form.measured?(:thickness) }.fetch(path, true)
       end
 
       def self.chip(path, value, origin, present)
@@ -58,7 +67,7 @@ module NimbleEyelet
         { length: present.length(sheet.opening), drawn: DrawnEdge.of(sheet), noun: sheet.sewn,
           range: from && { from: present.length(from), to: present.length(to) },
           chance: from ? nil : OpeningView.of(sheet, present)[:chance],
-          **places(sheet.layout, present), **settings(sheet, present) }
+          **places(sheet.layout, present), **settings(sheet, present), way: sheet.way && way(sheet, present) }
       end
 
       def self.places(layout, present)
@@ -72,7 +81,15 @@ module NimbleEyelet
         dials = SETTINGS.map { |key| found.fetch(key).slice(:key, :label, :text, :dial) }
         { dials: dials, **%w[style needle stabiliser].to_h { |key| [key.to_sym, found.fetch(key)[:text]] } }
       end
-      private_class_method :finding, :machine, :chips, :chip, :answer, :places, :settings
+
+      # What is closed by hand: its figures, for no machine is set.
+      def self.way(sheet, present)
+        chosen = sheet.way
+        figures = chosen.figures(sheet.other_ways.given).values
+        { name: chosen.name, opens: chosen.opens,
+          figures: figures.map { |one| { label: one.name, text: present.words(one.value) } } }
+      end
+      private_class_method :finding, :machine, :chips, :asked?, :chip, :answer, :places, :settings, :way
     end
   end
 end

@@ -6,7 +6,8 @@ require_relative "../app_helper"
 class RequestRouteTest < AppTest
   LINES = ["shirt front, 7 buttons 11.5 mm, cotton poplin", "coat cuff, 3 buttons 24L, wool", "cushion cover, 4 buttons 22 mm",
            "toddler romper, jersey, 5 buttons 11 mm", "women's boiled wool jacket, four 25 mm domed buttons, 5 mm thick",
-           "bag strap, leather, one 20 mm button", "silk chiffon blouse, 9 ball buttons 10 mm", "skirt waistband 18 mm"].freeze
+           "bag strap, leather, one 20 mm button", "silk chiffon blouse, 9 ball buttons 10 mm", "skirt waistband 18 mm",
+           "jersey romper, 7 snaps", "satin dress, 24 ball buttons 10 mm, rouleau loops", "tweed coat, 4 buttons 25 mm, bound buttonholes"].freeze
 
   def ask(text, chosen = {}, room: "/api/workroom")
     call(:post, "#{room}/request", { text: text, chosen: chosen }).tap { assert_status 200 }
@@ -25,11 +26,20 @@ class RequestRouteTest < AppTest
       assert_empty found["unread"], line
       assert_equal found["answer"]["length"], sheet["opening"]["length"], line
       assert_equal found["answer"]["drawn"]["places"], sheet["placket"]["holes"].map { |hole| hole["at"]["mm"] }, line
+      assert_equal ways(found["answer"]["way"]), ways(sheet["recipe"]["ways"]), line
       assert_equal [found["garment"], found["part"]], [kept["garment"]["name"], kept["name"]]
       found["chips"].each { |chip| assert_chip kept, chip }
     end
 
     assert_equal LINES.size + 12, db[:closures].count
+  end
+
+  # Of the card, or of the sheet, what closes it by hand and with which figures.
+  def ways(found)
+    return found && [found["name"], found["figures"].map { |one| one.values_at("label", "text") }] unless found&.key?("offered")
+
+    chosen = found["offered"].find { |one| one["key"] == found["chosen"] }
+    chosen && [chosen["name"], chosen["figures"].map { |one| [one["name"], one["value"]["text"]] }]
   end
 
   # Nothing is kept by asking; a guessed thickness gives a range and no chance, a measured one a chance.
@@ -44,6 +54,18 @@ class RequestRouteTest < AppTest
     assert_nil measured["answer"]["range"]
     assert_operator measured["answer"]["chance"]["in_twenty"], :>, 0
     assert_equal "chosen", measured["chips"].find { |chip| chip["path"] == "button.thickness" }["origin"]
+  end
+
+  # Only what the answer rests on is asked: of a ball not how thick it is, of a stud no button at all.
+  def test_nothing_is_asked_that_changes_nothing
+    ball = ask("coat, 4 ball buttons 20 mm")
+    chips = ball["chips"].to_h { |chip| chip.values_at("path", "text") }
+
+    assert_nil ball["answer"]["range"]
+    assert_operator ball["answer"]["chance"]["in_twenty"], :>, 0
+    assert_equal "shank", chips["button.attachment"]
+    refute_includes chips.keys, "button.thickness"
+    assert_empty(ask("romper, 7 snaps")["chips"].select { |chip| chip["path"].start_with?("button.") })
   end
 
   # Names of the workroom go before the words of the craft.

@@ -58,14 +58,26 @@ class RequestTest < CoreTest
     "five 5/8 in buttons, shirt in cotton lawn" => { "placket.count" => "5", "button.diameter" => "5/8 in", "cloth.name" => "cotton lawn" },
     "trouser fly 3 buttons 15mm twill" => { "placket.place" => "fly", "placket.use" => "trousers", "cloth.kind" => "heavy_woven" },
     "pocket flap, corduroy, 1 button 18mm" => { "placket.place" => "tab", "cloth.kind" => "pile", "placket.count" => "1" },
+    # What is longer than any button is the edge, wherever it stands.
+    "gilet 18 inch front, 6 buttons 3/4 in" => { "placket.run_length" => "18 inch", "button.diameter" => "3/4 in", "placket.count" => "6" },
+    "62cm blouse with 7 Half inch brass buttons" =>
+      { "placket.run_length" => "62cm", "button.diameter" => "1/2 in", "button.name" => "brass", "placket.count" => "7" },
+    "coat, five covered buttons an inch and a half across" => { "button.diameter" => "1 1/2 in", "button.name" => "covered" },
+    "tweed jacket, 4 leather buttons three-quarter inch, bound buttonholes" =>
+      { "cloth.name" => "tweed", "button.name" => "leather", "button.diameter" => "3/4 in", "recipe.way" => "bound" },
+    # Whatever it is, what a child wears is planned for a child.
+    "denim dungarees for a toddler, 2 buttons 20 mm" =>
+      { "placket.use" => "children", "placket.place" => "waistband", "cloth.name" => "denim", "placket.count" => "2" },
+    "7 snaps for a romper" => { "placket.use" => "children", "recipe.way" => "press_stud", "placket.count" => "7" },
+    "dress, 24 ball buttons 10 mm, rouleau loops" => { "recipe.way" => "fabric_loop", "button.shape" => "ball", "placket.count" => "24" },
     "thickness 4 mm, diameter 22 mm, wool coat" => { "button.thickness" => "4 mm", "button.diameter" => "22 mm", "placket.use" => "coat" }
   }.freeze
 
   # Line => what of it is not understood.
   UNREAD = {
-    "shirt, glitter tulle" => ["glitter"], "poncho with 3 buttons" => ["poncho"], "shirt 7 buttons 11.5 mm 40 mm" => ["40 mm"],
-    "7 snaps for a romper" => ["7 snaps"], "shirt coat" => [], "" => [], ", ; -" => [], "gown zzzz 18 mm" => ["gown zzzz"],
-    "shirt tomorrow" => ["tomorrow"], "coat and cushion" => ["cushion"], "900 buttons" => ["900"], "7 buttons 11.5 mm by hand" => ["hand"]
+    "shirt, glitter tulle" => ["glitter"], "sarong with 3 buttons" => ["sarong"], "cuff 60 mm, 2 buttons 11 mm" => ["60 mm"], "shirt 7 buttons 11.5 mm 40 mm" => ["40 mm"],
+    "shirt coat" => [], "" => [], ", ; -" => [], "sarong zzzz 18 mm" => ["sarong zzzz"],
+    "shirt tomorrow" => ["tomorrow"], "coat and cushion" => ["cushion"], "900 buttons" => ["900"], "7 buttons 11.5 mm at dusk" => ["dusk"]
   }.freeze
 
   def read(text, unit: :mm) = Typing::RequestReader.read(text, words: RequestWords::ALL, unit: unit)

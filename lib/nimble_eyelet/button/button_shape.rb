@@ -17,6 +17,7 @@ module NimbleEyelet
   # key, name - String; clampable - Boolean, lies flat in a carriage foot; end_on - Boolean, passes tip first
   # fastens - Boolean, a button; opens - Boolean, a slit is cut for it; tied - Boolean, it is drawn through and tied
   # noun - String, what it is called in a sentence; ease - Length or nil, where it is not the cloth's
+  # attached - String or nil, key of an Attachment: how it is mostly sewn on, where that is not through holes
   # hollow - Boolean, thick only at its rim; height - Symbol, what its height is: :thickness, :diameter, :half_diameter
   # measured  - Array of what a person measures besides the diameter: :thickness, :width, :outline
   # across    - String, what the diameter is called for this shape
@@ -26,7 +27,8 @@ module NimbleEyelet
   # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
   class ButtonShape < Value.of(:key, :name, :measured, :formula, :passes, :half, :outline, across: "Diameter",
                                front: nil, clampable: true, end_on: false, hollow: false, height: :thickness,
-                               fastens: true, opens: true, tied: false, noun: "button", ease: nil)
+                               fastens: true, opens: true, tied: false, noun: "button", ease: nil,
+                               attached: nil)
     # @param diameter [Length] largest width
     # @param thickness [Length] height without shank
     # @param width [Length] smallest width
@@ -76,12 +78,12 @@ module NimbleEyelet
       half: ->(d, t, _w) { Section.dome_outline_length(d, t) / 2 }, outline: ->(d, t, _w) { Section.dome_outline(d, t) }
     ),
     ButtonShape.new(
-      key: "half_ball", name: "half ball", measured: [], clampable: false, height: :half_diameter,
+      key: "half_ball", attached: "shank", name: "half ball", measured: [], clampable: false, height: :half_diameter,
       formula: "H = (D + πD/2) / 2", passes: "edge on, as half a circle",
       half: ->(d, _t, _w) { (d + (Math::PI * d / 2)) / 2 }, outline: ->(d, _t, _w) { Section.segment_outline(d, d / 2) }
     ),
     ButtonShape.new(
-      key: "ball", name: "ball", measured: [], clampable: false, height: :diameter,
+      key: "ball", attached: "shank", name: "ball", measured: [], clampable: false, height: :diameter,
       formula: "H = πD/2", passes: "any way round, as a full circle",
       half: ->(d, _t, _w) { Math::PI * d / 2 }, outline: ->(d, _t, _w) { Section.circle(d) }
     ),

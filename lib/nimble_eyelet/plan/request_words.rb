@@ -10,17 +10,26 @@ module NimbleEyelet
   module RequestWords
     # Kind of garment => words, each with the place it is mostly closed at.
     GARMENTS = {
-      "shirt" => { "front" => %w[shirt blouse dress smock tunic pyjama pajama nightshirt overshirt shirtdress kurta] },
-      "coat" => { "front" => %w[coat jacket blazer parka overcoat raincoat cape duffel cloak anorak],
-                  "pulled_front" => %w[waistcoat gilet vest] },
-      "knitwear" => { "knit_band" => %w[cardigan henley jumper sweater pullover polo] },
-      "children" => { "front" => %w[romper baby toddler child children kid dungaree bib onesie] },
-      "trousers" => { "waistband" => %w[trouser trousers jeans short skirt kilt pants chinos] },
-      "bedding" => { "edge" => ["duvet", "duvet cover", "pillow", "pillowcase", "cushion", "cushion cover", "quilt cover", "bedding"] },
+      "shirt" => { "front" => ["shirt", "blouse", "dress", "smock", "tunic", "pyjama", "pajama", "nightshirt",
+                               "overshirt", "shirtdress", "kurta", "kaftan", "nightdress", "nightie", "nightgown",
+                               "gown", "housecoat", "jumpsuit", "playsuit", "boilersuit", "coverall", "overall",
+                               "pinafore", "dressing gown", "boiler suit"] },
+      "coat" => { "front" => ["coat", "jacket", "blazer", "parka", "overcoat", "raincoat", "cape", "duffel", "cloak",
+                              "anorak", "peacoat", "bomber", "shacket", "poncho", "trench coat", "trench", "chore coat",
+                              "pea coat"],
+                  "pulled_front" => %w[waistcoat gilet vest jerkin bodywarmer] },
+      "knitwear" => { "knit_band" => %w[cardigan cardi henley jumper sweater pullover polo] },
+      "children" => { "front" => %w[romper bib onesie sleepsuit babygrow] },
+      "trousers" => { "waistband" => %w[trouser trousers jeans short skirt kilt pants chinos culottes dungaree] },
+      "bedding" => { "edge" => ["duvet", "duvet cover", "pillow", "pillowcase", "pillow case", "cushion", "cushion cover",
+                                "quilt cover", "bedding"] },
       "curtain" => { "edge" => %w[curtain blind drape] },
       "bag" => { "tab" => %w[bag tote pouch satchel rucksack purse] },
-      "small" => { "tab" => %w[strap belt hat], "front" => %w[hood] }
+      "small" => { "tab" => %w[strap belt hat apron], "front" => %w[hood] }
     }.freeze
+    # Whatever it is, a child wears it.
+    WEARERS = { "children" => ["baby", "baby's", "toddler", "toddler's", "child", "childs", "child's", "children",
+                               "children's", "kid", "kid's"] }.freeze
 
     GARMENT_PARTS = {
       "front" => ["front", "front edge", "placket", "front placket"],
@@ -32,27 +41,42 @@ module NimbleEyelet
     }.freeze
 
     # Fibres say little of how heavy a fabric is: they give way to a weave.
-    FIBRES = { "light_woven" => %w[cotton linen silk viscose rayon bamboo hemp polyester], "heavy_woven" => %w[wool],
-               "knit" => %w[merino] }.freeze
+    FIBRES = { "light_woven" => %w[cotton linen silk viscose rayon bamboo hemp polyester tencel lyocell modal cupro],
+               "heavy_woven" => %w[wool], "knit" => %w[merino] }.freeze
     FABRICS = {
       "light_woven" => ["poplin", "lawn", "batiste", "chambray", "shirting", "flannel", "gingham", "seersucker",
                         "muslin", "cambric", "double gauze", "percale", "satin", "quilting cotton", "habotai", "crepe",
-                        "viyella", "woven"],
+                        "viyella", "woven", "calico", "oxford", "broadcloth", "sateen", "cheesecloth", "challis",
+                        "taffeta", "brushed cotton", "winceyette"],
       "heavy_woven" => ["denim", "canvas", "twill", "gabardine", "drill", "tweed", "worsted", "coating", "duck",
-                        "wool coating", "suiting", "ripstop", "melton", "hopsack", "upholstery"],
+                        "wool coating", "suiting", "ripstop", "melton", "hopsack", "upholstery",
+                        "herringbone", "houndstooth", "boucle", "bouclé", "brocade", "ticking"],
       "knit" => ["jersey", "rib", "ribbed", "knit", "interlock", "sweatshirt", "french terry", "ponte"],
-      "sheer" => %w[chiffon organza georgette voile tulle organdie],
+      "sheer" => %w[chiffon organza georgette voile tulle organdie lace],
       "leather" => ["leather", "suede", "nappa", "faux leather"],
       "waxed" => ["waxed", "waxed cotton", "waxed canvas", "oilskin"],
       "coated" => ["coated", "coated canvas", "laminated", "oilcloth", "vinyl", "pvc", "softshell", "pul"],
       "quilted" => %w[quilted padded],
       "pile" => ["velvet", "velveteen", "corduroy", "cord fabric", "fleece", "felt", "felted", "felted wool",
-                 "boiled wool", "fur", "terry", "towelling", "moleskin", "needlecord", "loden"]
+                 "boiled wool", "fur", "terry", "towelling", "moleskin", "needlecord", "loden", "sherpa"]
     }.freeze
 
     SHAPES = { "domed" => %w[domed dome], "ball" => %w[ball], "half_ball" => ["half ball", "half-ball"], "bar" => %w[toggle],
                "square" => %w[square], "rimmed" => %w[rimmed], "ribbon" => ["ribbon"], "cord" => %w[cord drawstring], "hook" => %w[hook],
                "flat" => ["square-edged"], "ring" => ["ring"] }.freeze
+    # What a button is made of is its name.
+    MATERIALS = %w[brass metal wooden wood horn plastic coconut corozo resin pearl mother-of-pearl bone glass
+                   vintage covered].freeze
+    # What is said of fabric as well, before the word alone.
+    ALSO_FABRIC = %w[leather silk linen fabric velvet shell cord].freeze
+    # Other ways to close, by what people call them.
+    CLOSED_BY = { "press_stud" => ["press stud", "snap", "popper"],
+                  "hand_worked" => ["hand-worked", "hand worked", "hand-worked buttonhole", "hand worked buttonhole",
+                                    "worked by hand", "by hand"],
+                  "bound" => ["bound", "bound buttonhole", "bound hole"], "faced_window" => ["faced window"],
+                  "in_seam" => ["in-seam", "in seam", "in-seam buttonhole"],
+                  "fabric_loop" => ["rouleau", "rouleau loop", "button loop", "fabric loop", "loop"],
+                  "thread_loop" => ["thread loop"], "hook_and_loop" => ["hook and loop", "hook-and-loop"] }.freeze
     # Balls and domes are mostly sewn on by a shank.
     SHANKED = ["shank", "shanked", "with a shank", "with shank", "on a shank"].freeze
     LAPS = { "right" => ["women's", "womens", "ladies", "ladies'", "right over left"],
@@ -74,7 +98,12 @@ module NimbleEyelet
         end
       end
     end
-    private_class_method :rows, :garments
+
+    def self.materials
+      said = [*MATERIALS.map { |word| [word, word] }, *ALSO_FABRIC.map { |word| ["#{word} button", word] }]
+      said.map { |phrase, name| Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => name }) }
+    end
+    private_class_method :rows, :garments, :materials
 
     # Where a garment is mostly closed; a part that is named goes before it.
     GARMENT_PLACE = "garment.place"
@@ -84,15 +113,17 @@ module NimbleEyelet
            *SHANKED.map do |phrase|
              Typing::RequestWord.new(phrase: phrase, kind: "attachment", sets: { "button.attachment" => "shank" })
            end,
-           *rows("lap", LAPS, "placket.overlap"), *rows("lies", LIES, "placket.orientation")].freeze
+           *rows("wearer", WEARERS, "placket.use"), *rows("way", CLOSED_BY, "recipe.way"),
+           *materials, *rows("lap", LAPS, "placket.overlap"), *rows("lies", LIES, "placket.orientation")].freeze
 
     # @param request [Typing::Request]
     # @return [Hash{String => String}] by path, as it would be typed into a new set of buttonholes
     def self.typed(request)
       sets = request.sets
-      place = sets["placket.place"] || sets[GARMENT_PLACE]
+      worn = request.findings.find { |one| one.kind == "wearer" }&.sets || {}
+      place = sets["placket.place"] || sets[GARMENT_PLACE] || ("front" if worn.any?)
       kind = sets["cloth.kind"]
-      { **sets.except(GARMENT_PLACE), "placket.place" => place,
+      { **sets.except(GARMENT_PLACE), **worn, "placket.place" => place,
         "cloth.name" => kind && !sets.key?("cloth.name") ? request.words_of("fabric") : nil }.compact
     end
   end

@@ -43,9 +43,9 @@ module NimbleEyelet
       [plan, *longer].find { |one| sheet_of(one, house).layout } || plan
     end
 
-    # @return [Array(Length, Length), nil] nothing where no button goes through
+    # @return [Array(Length, Length), nil] nothing where no button goes through, or a ball, whose height is its diameter
     def self.range(plan, house)
-      return unless plan.button.opens?
+      return unless plan.button.opens? && plan.button.form.measured?(:thickness)
 
       thick = plan.button.thickness
       found = [thick * (1 - THICKNESS_OFF), thick * (1 + THICKNESS_OFF)].filter_map do |one|

@@ -6,6 +6,8 @@
 #   Typing::RequestReader.read("coat cuff, 3 buttons 24L", words: words, unit: :mm)   # => Request
 
 require "did_you_mean"
+require_relative "../answer/refusal"
+require_relative "notation"
 require_relative "request"
 require_relative "request_grammar"
 
@@ -54,18 +56,34 @@ module NimbleEyelet
         scan(ATTACHED) { |match| take(match, word("attachment", "button.attachment", HOLES.fetch(match[1].downcase))) }
       end
 
-      # A length without a word beside it is the size of the button.
+      # What stands beside the buttons is their size; then comes what says itself what it is.
       def lengths
-        scan(LENGTH) do |match|
-          path, span = role(match)
-          next if taken?(path) || @findings.any? { |one| one.span.overlaps?(span) }
-
-          @findings << RequestFinding.new(span: span, kind: path, sets: { path => match[0].strip })
+        [true, false].each do |beside|
+          scan(WORDED) { |match| length(match, inches(match)) if beside == of_buttons?(match) }
+          scan(LENGTH) { |match| length(match, match[0].strip) if beside == of_buttons?(match) }
         end
       end
 
+      def of_buttons?(match)
+        before, behind = OF_BUTTONS
+        match.pre_match.match?(before) || match.post_match.match?(behind)
+      end
+
+      def length(match, typed)
+        path, span = role(match, typed)
+        return if taken?(path) || @findings.any? { |one| one.span.overlaps?(span) }
+
+        @findings << RequestFinding.new(span: span, kind: path, sets: { path => typed })
+      end
+
+      # @return [String] "half an inch" as "1/2 in"
+      def inches(match)
+        whole, part = match.captures.map { |words| words && FRACTIONS.fetch(words.downcase.tr("-", " ")) }
+        ["1", whole].compact.join(" ").then { |one| "#{part || one} in" }
+      end
+
       # @return [Array(String, RequestSpan)] path, and the length with the words that say so
-      def role(match)
+      def role(match, typed)
         span = span_of(match)
         ROLES.each do |path, behind, before|
           said = behind && match.post_match.match(behind)
@@ -74,7 +92,13 @@ module NimbleEyelet
           said = before && match.pre_match.match(before)
           return [path, span.with(from: said.begin(0))] if said
         end
-        ["button.diameter", span]
+        [!of_buttons?(match) && large?(typed) ? "placket.run_length" : "button.diameter", span]
+      end
+
+      def large?(typed)
+        Notation.read(typed, unit: @unit, field: "button.diameter").to_f > LARGEST_BUTTON
+      rescue Refusal
+        false
       end
 
       def span_of(match) = RequestSpan.new(from: match.begin(0), to: match.end(0))

@@ -4,6 +4,7 @@
   import Dial from '../../drawn/Dial.svelte';
   import Garment from '../../drawn/Garment.svelte';
   import TwentyButtons from '../../drawn/TwentyButtons.svelte';
+  import { capital } from '../../ui/capital';
   import AssumedChip from './AssumedChip.svelte';
 
   type Props = {
@@ -14,6 +15,11 @@
   let { answer, keeping, choose }: Props = $props();
 
   let found = $derived(answer.answer);
+  let many = $derived(found ? `${found.holes} ${found.noun}${found.holes === 1 ? '' : 's'}` : '');
+  /** How long it is cut; of what is not cut, how many. */
+  let headline = $derived(
+    found?.way && !found.way.opens ? many : `${found?.range ? 'about ' : ''}${found?.length.text}`,
+  );
   let apart = $derived(
     found?.gap && found.widest
       ? `, ${[...new Set([found.gap.text, found.widest.text])].join(' to ')} apart`
@@ -29,28 +35,38 @@
     <Garment part={found.drawn} name="{answer.garment}: {answer.part}" size="h-48 w-40" />
     <div class="min-w-0">
       <p class="wrap-anywhere text-secondary">{answer.garment}: {answer.part}</p>
-      <p class="answer" data-answer>{found.range ? 'about ' : ''}{found.length.text}</p>
-      {#if found.range}
+      <p class="answer" data-answer>{headline}</p>
+      {#if found.way}
+        {#if found.way.name !== found.noun}<p>{capital(found.way.name)}</p>{/if}
+      {:else if found.range}
         <p>{found.range.from.text} to {found.range.to.text}, until the thickness is measured.</p>
       {:else if found.chance}
         <p>{found.chance.words} ({found.chance.in_twenty} in 20)</p>
         <TwentyButtons filled={found.chance.in_twenty} />
       {/if}
       <p class="mt-2">
-        <strong>{found.holes} {found.noun}{found.holes === 1 ? '' : 's'}</strong>, the first {found.first
-          .text} from the {found.measured_from}{apart}.
+        <strong>{many}</strong>, the first {found.first.text} from the {found.measured_from}{apart}.
       </p>
-      <div class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-1">
-        {#each found.dials as item (item.key)}
-          <div class="flex flex-col items-center text-sm">
-            {#if item.dial}<Dial {...item.dial} />{/if}
-            <span><strong class="text-base">{item.text}</strong> {item.label.toLowerCase()}</span>
-          </div>
-        {/each}
-        <p class="text-[0.95rem]">
-          Needle <strong>{found.needle}</strong><br />{found.stabiliser}
-        </p>
-      </div>
+      {#if found.way}
+        <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4">
+          {#each found.way.figures as figure (figure.label)}
+            <dt class="text-secondary">{capital(figure.label)}</dt>
+            <dd>{figure.text}</dd>
+          {/each}
+        </dl>
+      {:else}
+        <div class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-1">
+          {#each found.dials as item (item.key)}
+            <div class="flex flex-col items-center text-sm">
+              {#if item.dial}<Dial {...item.dial} />{/if}
+              <span><strong class="text-base">{item.text}</strong> {item.label.toLowerCase()}</span>
+            </div>
+          {/each}
+          <p class="text-[0.95rem]">
+            Needle <strong>{found.needle}</strong><br />{found.stabiliser}
+          </p>
+        </div>
+      {/if}
     </div>
   {:else}
     <div class="md:col-span-2">
