@@ -20,10 +20,10 @@ module NimbleEyelet
         "setting.opened" => "opened further by", "setting.wanted" => "the length aimed at",
         "setting.stops" => "between the stops", "recipe.needle" => "the needle", "recipe.tension_move" => "the tension",
         "recipe.cord" => "the cord", "setting.hands" => "what is set", "machine.id" => "the machine",
-        "stay.width" => "the stay", "cord.length" => "the cord", "cord.strands" => "strands of the cord",
+        "stay.width" => "width of the strip", "cord.length" => "length of the cord", "cord.strands" => "strands of the cord",
         "cord.strand" => "each strand", "cord.thickness" => "thickness of the cord",
         "mark.edge" => "from the finished edge", "attach.diagonal" => "the width for the diagonal",
-        "attach.shank" => "the thread shank", "attach.spacer" => "the spacer", "attach.hand_thread" => "thread for a button",
+        "attach.shank" => "the thread shank", "attach.spacer" => "height of the spacer", "attach.hand_thread" => "thread for a button",
         "attach.by" => "sewn on by", "attach.clearance" => "the needle's room", "button.half_perimeter" => "half the way round",
         "machine.name" => "the machine", "machine.feet" => "its feet", "machine.styles" => "its programmes"
       }.freeze

@@ -159,7 +159,7 @@ class SewingTest < CoreTest
     assert_empty box.map(&:key).grep(/seal|dry|lever/)
     assert_nil step(steps(button: button(shape: "cord", diameter: mm(3))), "mark-buttons")
     assert_match(/near pair.*far pair.*each pair/, step(steps, "button").how)
-    assert_match(said("steps.presser_lever_down"), step(steps, "button").how)
+    assert_match(said("steps.presser_foot_down"), step(steps, "button").how)
     assert_match(said("steps.never_fingers_under_a"), step(steps(machine: machine("stepped")), "button-foot").how)
   end
 

@@ -229,10 +229,11 @@ module NimbleEyelet
       # As it is pinched between two fingers: what is padded gives.
       def overlap = @cloth.type.padded ? @cloth.stack * PINCHED : @cloth.stack
 
-      # The thread runs slanted over the spacer: it is higher than the shank that is left. Source: √(q² + q·s).
+      # The thread runs slanted over the spacer: it is higher than the shank that is left. Nobody cuts one to a tenth.
+      # Source: √(q² + q·s).
       def spacer
         q = shank.to_f
-        Length.mm(Math.sqrt((q**2) + (q * swings.longest.to_f)))
+        Length.mm(Math.sqrt((q**2) + (q * swings.longest.to_f))).round_to(SHANK_STEP)
       end
 
       def room_for_spacer = swings.shortest - @needle.across - SPACER_ROOM

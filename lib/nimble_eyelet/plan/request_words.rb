@@ -101,7 +101,9 @@ module NimbleEyelet
 
     def self.materials
       said = [*MATERIALS.map { |word| [word, word] }, *ALSO_FABRIC.map { |word| ["#{word} button", word] }]
-      said.map { |phrase, name| Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => name }) }
+      said.map do |phrase, word|
+        Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => "#{word} button" })
+      end
     end
     private_class_method :rows, :garments, :materials
 

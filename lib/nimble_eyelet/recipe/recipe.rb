@@ -111,7 +111,9 @@ module NimbleEyelet
       # @return [String, nil] nothing where one pass is enough
       def again_words(kind)
         return unless second_pass
-        return "Sew the whole #{style.value.opens ? 'hole' : 'tack'} a second time, on top." if whole_again?(kind)
+        if whole_again?(kind)
+          return "Back to the start, then sew the whole #{style.value.opens ? 'hole' : 'tack'} again on top."
+        end
 
         style.value.opens ? "Sew both sides a second time, without the ends." : "Sew over it a second time."
       end

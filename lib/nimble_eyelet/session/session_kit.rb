@@ -47,7 +47,7 @@ module NimbleEyelet
     def self.button_foot(machine)
       owned = machine.foot("button_foot")
       KitItem.new(kind: "foot", name: owned ? owned.full_name : "button foot",
-                  lacks: owned ? nil : "not in the box: tape or a dot of glue holds the button")
+                  lacks: owned ? nil : "not in the box; tape or a dot of glue holds the button")
     end
 
     def self.thread(thread)

@@ -15,10 +15,6 @@ require_relative "row_state"
 module NimbleEyelet
   module Sewing
     class ButtonSteps
-      # Nobody cuts a spacer to a tenth.
-      HALF = Length.mm(1r / 2)
-      private_constant :HALF
-
       # @param order [SewingOrder]
       def initialize(order)
         @order = order
@@ -167,9 +163,9 @@ module NimbleEyelet
       def spacer
         return unless spacing?
 
-        high = @attaching.spacer.round_to(HALF)
         step("spacer", Work::Operation["lay_spacer", figures: { "attach.spacer" => @attaching.spacer },
-                                       says: Sentence["Lay a spacer %s high over the button, between the holes. It leaves a shank of %s.", high, @attaching.shank]])
+                                       says: Sentence["Lay a spacer %s high over the button, between the holes. It leaves a shank of %s.",
+                                                      @attaching.spacer, @attaching.shank]])
       end
 
       # Where there is hardly any room.
@@ -185,7 +181,7 @@ module NimbleEyelet
       end
 
       def sewn
-        how = "Lever down; sew #{@attaching.stitches} stitches a pair.#{pairs} Begin and end in the same hole. With the lever up there " \
+        how = "Foot down; sew #{@attaching.stitches} stitches a pair.#{pairs} Begin and end in the same hole. With the foot up there " \
               "is no top tension."
         each("sew_button", "Turn the hand wheel: the needle must drop into both holes.", [how], needs: needs)
       end

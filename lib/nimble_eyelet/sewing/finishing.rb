@@ -54,7 +54,7 @@ module NimbleEyelet
         return unless @order.clamped?
 
         Work::Operation["unclamp", sets: { "lever" => nil, **Ledger.put_back(MACHINE_PARTS.fetch("button_in_foot")) },
-                        says: "Lever up. Take out of the foot what is in it."]
+                        says: "Push the buttonhole lever up. Empty the foot."]
       end
 
       def tear

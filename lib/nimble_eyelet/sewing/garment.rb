@@ -68,15 +68,20 @@ module NimbleEyelet
       def stabilise_buttons
         return if !@order.buttons? || @order.way&.shown
 
-        torn = @stay&.torn || @stay&.film
         stay = Work::Operation["stay_underlap", figures: { "recipe.stabiliser" => @recipe.laid }, hazards: heat,
-                               says: "Put interfacing behind the buttons' side too.", minds: torn ? [square] : []]
+                               says: gone ? square : "Put interfacing behind the buttons' side too.", minds: [gone].compact]
         step("stabilise-buttons", stay, block: "stay", symptom: "Without it a button tears its own hole.")
       end
 
+      # Why what is under a hole does not hold a button.
+      def gone
+        return "A sheet that tears away holds nothing." if @stay&.torn
+
+        "A film that rinses out holds nothing." if @stay&.film
+      end
+
       def square
-        of = @order.cloth.iron? ? "fabric or fusible" : "fabric"
-        "A small square of #{of} behind each button; a sheet that tears away holds nothing."
+        "Put a small square of #{@order.cloth.iron? ? 'fabric or fusible' : 'fabric'} behind each button."
       end
 
       def try_on

@@ -52,7 +52,8 @@
   }
 
   function otherwise(): string {
-    if (name) return `${name}, not as on the shelf`;
+    if (items.some((other) => other.name === name)) return `${name}, not as on the shelf`;
+    if (name) return `${name}, not from the shelf`;
     if (items.length) return 'not from the shelf';
     return search ? 'nothing on the shelf is called that' : 'the shelf is empty';
   }

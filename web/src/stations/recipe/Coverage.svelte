@@ -8,7 +8,7 @@
   /** The coverage index on a scale with the band in its middle. */
   let words = $derived.by(() => {
     if (recipe.coverage_least !== null && recipe.coverage < recipe.coverage_least)
-      return 'Thin: fabric shows through';
+      return recipe.second_pass ? 'Thin in one pass' : 'Thin: fabric shows through';
     if (recipe.coverage_most !== null && recipe.coverage > recipe.coverage_most)
       return 'Crowded: stitches pile up';
     return 'Full coverage';
@@ -22,7 +22,7 @@
       <strong>{words}</strong>
       <span class="text-secondary"
         >(<Term of="coverage" as="coverage" />
-        {recipe.coverage}{recipe.second_pass ? ' of one pass' : ''})</span
+        {recipe.coverage})</span
       >
     </p>
     <div class="relative h-3 rounded bg-base-200" aria-hidden="true">

@@ -42,7 +42,7 @@
       {scale}
       label="The hole as it will be sewn: {hole.cover.map((side) => `${side.name} ${side.words}`).join(', ')}"
     />
-    <p class="absolute bottom-2 left-4 text-base-content first-letter:uppercase">
+    <p class="absolute right-18 bottom-2 left-4 text-base-content first-letter:uppercase">
       {style} · {length} · about {seconds} seconds
     </p>
     <button
