@@ -37,7 +37,11 @@
   let slipped = $derived(work.card.map((step) => work.weak.get(step.name)).find(Boolean));
   let near = $derived(shown.some((step) => step.near));
   let cautions = $derived([...new Set(shown.flatMap((step) => step.caution ?? []))]);
-  let figure = $derived(joined ? work.card.find((step) => step.figure)?.figure : now.figure);
+  /** The figure to hit, large, unless the headline has it. */
+  let figure = $derived.by(() => {
+    const found = joined ? work.card.find((step) => step.figure)?.figure : now.figure;
+    return found && !headline.includes(found.text) ? found : undefined;
+  });
   /** The start mark is what has to be seen of a hole whose beats are joined. */
   let picture = $derived((joined && work.card.find((step) => step.name === 'place')) || now);
   /** Names of what is done at every hole of these buttonholes. */
@@ -177,7 +181,9 @@
     </div>
     <div class="order-1 shrink-0 text-xl lg:order-2 lg:w-[46%] lg:max-w-3xl">
       <StepPicture step={picture} {closure} />
-      {#if beats.size > 1}<div class="mt-2"><HoleBeats names={beats} card={work.card} /></div>{/if}
+      {#if beats.size > 1 && !work.card.some((step) => step.opens)}
+        <div class="mt-2"><HoleBeats names={beats} card={work.card} /></div>
+      {/if}
     </div>
   </div>
 </section>
