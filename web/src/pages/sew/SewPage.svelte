@@ -121,7 +121,7 @@
         <SewTold step={work.card.at(-1) ?? now} noun={closure?.passes ?? 'button'} {work} {goneWrong} />
       </div>
       <button
-        class="flex h-[15vh] min-h-28 shrink-0 sm:h-[23vh] sm:min-h-32 lg:h-[19vh] cursor-pointer flex-col items-center justify-center gap-1 bg-primary px-4 text-primary-content"
+        class="flex h-[17vh] min-h-28 shrink-0 sm:h-[23vh] sm:min-h-32 lg:h-[19vh] cursor-pointer flex-col items-center justify-center gap-1 bg-primary px-4 text-primary-content"
         data-done
         onclick={done}
       >
