@@ -48,7 +48,9 @@ module NimbleEyelet
           form.read(body_hash["text"], body_hash.fetch("chosen", {}))
         end
 
-        def first_sheet(taken) = FirstSheet.of(taken.plan, workroom.house_for(workroom.unit), guessed: taken.guessed)
+        def first_sheet(taken)
+          FirstSheet.of(taken.plan, workroom.house_for(workroom.unit), guessed: taken.guessed, memory: Store::Closure::PARTS)
+        end
 
         # Whoever has no machine here yet gets one that can be corrected.
         def keep(taken)

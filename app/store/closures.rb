@@ -46,7 +46,7 @@ module NimbleEyelet
       SHEETS = Memo.new(128)
       # What sheets are made of, each by what it hangs on: recipes, layouts, steps, and what test holes amount to.
       PARTS = Memo.new(512)
-      private_constant :SHEETS, :PARTS
+      private_constant :SHEETS
 
       # @return [Sheet]
       def sheet = worked_out(plan.in(house))

@@ -7,6 +7,7 @@
 
 require_relative "../answer/refusal"
 require_relative "../length/length"
+require_relative "../memory"
 require_relative "../value"
 require_relative "sheet"
 
@@ -25,41 +26,50 @@ module NimbleEyelet
     # @param plan [Plan]
     # @param house [House]
     # @param guessed [Array<String>] paths that nobody has said anything of
+    # @param memory [#of] of the parts of a sheet
     # @return [FirstSheet]
     # @raise [Refusal] for what no plan can have
-    def self.of(plan, house, guessed:)
-      plan = long_enough(plan, house) if guessed.include?(GUESSED_EDGE)
-      sheet = sheet_of(plan, house)
-      new(plan: plan, sheet: sheet, range: guessed.include?(GUESSED_THICKNESS) ? range(plan, house) : nil)
+    def self.of(plan, house, guessed:, memory: NO_MEMORY)
+      sheet_of = ->(one) { Sheet.of(one.in(house).validate, memory: memory) }
+      tried = guessed.include?(GUESSED_EDGE) ? long_enough(plan, sheet_of) : [plan, sheet_of.call(plan)]
+      range = guessed.include?(GUESSED_THICKNESS) ? range(tried.first, sheet_of) : nil
+      new(plan: tried.first, sheet: tried.last, range: range)
     end
 
-    def self.sheet_of(plan, house) = Sheet.of(plan.in(house).validate)
+    # The shortest on which it fits, as what fits on one edge fits on every longer one. What fits on none is answered on
+    # the one it began with.
+    #
+    # @return [Array(Plan, Sheet)]
+    def self.long_enough(plan, sheet_of)
+      begun = [plan, sheet_of.call(plan)]
+      return begun if begun.last.layout
 
-    # What fits on no edge is answered on the one it began with.
-    def self.long_enough(plan, house)
-      longer = LENGTHS_TRIED.select do |edge|
-        edge > plan.placket.run_length
-      end.map { |edge| plan.changed(GUESSED_EDGE => edge) }
-      [plan, *longer].find { |one| sheet_of(one, house).layout } || plan
+      tried = Hash.new do |known, edge|
+        long = plan.changed(GUESSED_EDGE => edge)
+        known[edge] = [long, sheet_of.call(long)]
+      end
+      longer = LENGTHS_TRIED.select { |edge| edge > plan.placket.run_length }
+      found = longer.bsearch { |edge| !tried[edge].last.layout.nil? }
+      found ? tried[found] : begun
     end
 
     # @return [Array(Length, Length), nil] nothing where no button goes through, or a ball, whose height is its diameter
-    def self.range(plan, house)
+    def self.range(plan, sheet_of)
       return unless plan.button.opens? && plan.button.form.measured?(:thickness)
 
       thick = plan.button.thickness
       found = [thick * (1 - THICKNESS_OFF), thick * (1 + THICKNESS_OFF)].filter_map do |one|
-        opening(plan, one.round_to(HALF_MILLIMETRE), house)
+        opening(plan, one.round_to(HALF_MILLIMETRE), sheet_of)
       end
       found.minmax unless found.empty?
     end
 
     # @return [Length, nil] nothing where there is no such button
-    def self.opening(plan, thick, house)
-      sheet_of(plan.changed(GUESSED_THICKNESS => thick), house).opening
+    def self.opening(plan, thick, sheet_of)
+      sheet_of.call(plan.changed(GUESSED_THICKNESS => thick)).opening
     rescue Refusal
       nil
     end
-    private_class_method :sheet_of, :long_enough, :range, :opening
+    private_class_method :long_enough, :range, :opening
   end
 end

@@ -81,19 +81,13 @@ module NimbleEyelet
     end
 
     # @return [Hash{String => Opening::Setting}] by school, what its opening asks of the foot
-    def settings
-      @settings ||= cut.answers.to_h do |answer|
-        [answer.school.key, Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: answer.length,
-                                                ends: cut.ends, correction: correction, style: style,
-                                                stitch: recipe.stitch_length.value, tack_by: @plan.opening.tack_by)]
-      end
-    end
+    def settings = @settings ||= cut.answers.to_h { |answer| [answer.school.key, setting_for(answer.length)] }
 
     # @return [Length] what is set beyond the opening wanted: as was said, or as earlier closures taught
     def correction = @plan.opening.correction || learned_correction
 
     # @return [Opening::Setting] that of the school chosen
-    def setting = settings.fetch(cut.chosen.school.key)
+    def setting = @setting ||= setting_for(cut.chosen.length)
 
     # @return [Length] the opening as it will come out, which everything after the opening goes by
     def opening = @opening ||= ways.slit || setting.planned
@@ -191,6 +185,12 @@ module NimbleEyelet
     def situation
       Recipes::Situation.new(**made_of, stabilisers: @plan.stabilisers, experience: @lessons.experience,
                                         stay_by: @plan.recipe.stay_by, shank: @plan.attach.shank)
+    end
+
+    def setting_for(length)
+      Opening::Setting.of(foot: fitted, machine: @plan.machine, button: @plan.button, length: length, ends: cut.ends,
+                          correction: correction, style: style, stitch: recipe.stitch_length.value,
+                          tack_by: @plan.opening.tack_by)
     end
 
     def made_of = @plan.to_h.slice(:button, :cloth, :thread, :machine)
