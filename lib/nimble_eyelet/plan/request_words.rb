@@ -110,6 +110,9 @@ module NimbleEyelet
     # Where a garment is mostly closed; a part that is named goes before it.
     GARMENT_PLACE = "garment.place"
 
+    # The front of a waistcoat is pulled, and that of a cardigan has a band.
+    FRONTS = %w[pulled_front knit_band].freeze
+
     ALL = [*garments, *rows("part", GARMENT_PARTS, "placket.place"), *rows("fabric", FIBRES, "cloth.kind", weak: true),
            *rows("fabric", FABRICS, "cloth.kind"), *rows("shape", SHAPES, "button.shape"),
            *SHANKED.map do |phrase|
@@ -123,7 +126,9 @@ module NimbleEyelet
     def self.typed(request)
       sets = request.sets
       worn = request.findings.find { |one| one.kind == "wearer" }&.sets || {}
-      place = sets["placket.place"] || sets[GARMENT_PLACE] || ("front" if worn.any?)
+      usual = sets[GARMENT_PLACE] || ("front" if worn.any?)
+      said = sets["placket.place"]
+      place = said == "front" && FRONTS.include?(usual) ? usual : said || usual
       kind = sets["cloth.kind"]
       { **sets.except(GARMENT_PLACE), **worn, "placket.place" => place,
         "cloth.name" => kind && !sets.key?("cloth.name") ? request.words_of("fabric") : nil }.compact

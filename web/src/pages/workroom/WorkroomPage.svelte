@@ -58,12 +58,10 @@
             </li>
           {/each}
         </ul>
-        <p class="mt-3 flex flex-wrap gap-3">
+        <p class="mt-3">
           <a class="btn btn-sm" href={workroom.at('/machines/new')}
-            >{machines.length ? 'Another machine' : 'Your machine'}</a
+            >{machines.length ? 'Add a machine' : 'Describe your machine'}</a
           >
-          <a class="btn btn-ghost btn-sm" href={workroom.at('/people')}>People</a>
-          <a class="btn btn-ghost btn-sm" href={workroom.at('/deleted')}>Deleted</a>
         </p>
       </section>
       <div class="self-start">
@@ -75,6 +73,10 @@
             <Fold name="waited" title="Open steps that a device kept"><WaitedForm /></Fold>
           {/if}
         {/if}
+        <p class="mt-3 flex flex-wrap gap-x-5">
+          <a class="link inline-flex min-h-11 items-center" href={workroom.at('/people')}>People</a>
+          <a class="link inline-flex min-h-11 items-center" href={workroom.at('/deleted')}>Deleted</a>
+        </p>
       </div>
     </div>
   </div>
