@@ -60,13 +60,16 @@ class RequestTest < CoreTest
     "pocket flap, corduroy, 1 button 18mm" => { "placket.place" => "tab", "cloth.kind" => "pile", "placket.count" => "1" },
     # What is longer than any button is the edge, wherever it stands.
     "gilet 18 inch front, 6 buttons 3/4 in" =>
-      { "placket.run_length" => "18 inch", "button.diameter" => "3/4 in", "placket.count" => "6", "placket.place" => "pulled_front" },
+      { "placket.run_length" => "18 inch", "button.diameter" => "3/4 in", "placket.count" => "6",
+"placket.place" => "pulled_front" },
     "cardigan front 8 x 15 mm" => { "placket.place" => "knit_band", "placket.count" => "8" },
     "62cm blouse with 7 Half inch brass buttons" =>
-      { "placket.run_length" => "62cm", "button.diameter" => "1/2 in", "button.name" => "brass button", "placket.count" => "7" },
+      { "placket.run_length" => "62cm", "button.diameter" => "1/2 in", "button.name" => "brass button",
+"placket.count" => "7" },
     "coat, five covered buttons an inch and a half across" => { "button.diameter" => "1 1/2 in", "button.name" => "covered button" },
     "tweed jacket, 4 leather buttons three-quarter inch, bound buttonholes" =>
-      { "cloth.name" => "tweed", "button.name" => "leather button", "button.diameter" => "3/4 in", "recipe.way" => "bound" },
+      { "cloth.name" => "tweed", "button.name" => "leather button", "button.diameter" => "3/4 in",
+"recipe.way" => "bound" },
     # Whatever it is, what a child wears is planned for a child.
     "denim dungarees for a toddler, 2 buttons 20 mm" =>
       { "placket.use" => "children", "placket.place" => "waistband", "cloth.name" => "denim", "placket.count" => "2" },
