@@ -50,7 +50,7 @@ module NimbleEyelet
 
     # What a new machine begins with, as it is typed: one that senses the button, as most do; and a new foot.
     BEGUN_FACTS = { "name" => "", "kind" => "sensing", "stops" => "machine", "reset" => "none", "max_width" => "7mm",
-                    "width_step" => "0.5mm", "length_step" => "0.25mm", "neutral_tension" => "4",
+                    "width_step" => "0.5mm", "length_step" => "0.1mm", "neutral_tension" => "4",
                     "tension_step" => "0.5", "feed_stop" => "drop_feed", **FLAGS.to_h { |flag| [flag, "no"] },
                     "first_side" => "", "first_direction" => "", "needle_positions" => "2", "top_speed" => "700",
                     "anchor" => "centre", "eye_end" => "far", "second_bead" => "back",

@@ -14,8 +14,8 @@ module NimbleEyelet
     # the second, where only a caliper reads it, in decimals.
     RULER_FRACTION = 32
     CALIPER_BELOW = 1r / 4
-    # Marks of the ruler.
-    LEAST_BY_HAND = 2
+    # Marks to the inch that a hand reads, and the least number of them.
+    HAND_MARKS = { RULER_FRACTION => 2, FINEST_FRACTION => 1 }.freeze
 
     # @param length [Length]
     # @param unit [Symbol] :mm, :cm or :in
@@ -29,7 +29,7 @@ module NimbleEyelet
     end
 
     # Somebody does what a sentence says with a ruler in the hand: inches are fractions a ruler has, down to a
-    # sixteenth. What is shorter no ruler tells, and rounding would say twice or half of it.
+    # sixteenth. What is shorter is told in the finest marks a steel rule has: rounding would say twice or half of it.
     #
     # @param length [Length]
     # @param unit [Symbol]
@@ -40,10 +40,10 @@ module NimbleEyelet
       number = length.in(:in)
       return of(length, unit) if (FINEST_FRACTION % number.denominator).zero?
 
-      marks = (number.abs * RULER_FRACTION).round
-      return of(length, unit) if marks < LEAST_BY_HAND
+      mark, = HAND_MARKS.find { |marks, least| (number.abs * marks).round >= least }
+      return "less than 1/#{FINEST_FRACTION} in" unless mark
 
-      "#{inches(Rational(number.negative? ? -marks : marks, RULER_FRACTION))} in"
+      "#{inches(Rational((number * mark).round, mark))} in"
     end
 
     # @param number [Rational]
