@@ -28,12 +28,13 @@ module NimbleEyelet
           SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet)
         end
         stash = reservations.of(ready.map { |one| one.plan.button.name }.uniq)
-        [title, Supplies.of(parts, stash: stash, card: params["card"] && number(params["card"]).clamp(1, 1000))]
+        card = params["card"] && number(params["card"]).clamp(1, 1000)
+        [title, Supplies.of(parts, stash: stash, card: card, unit: present.unit)]
       end
 
       def closures_of(whose, id)
         case whose
-        when "closures" then closures.find(id).then { |one| [one.called, [one]] }
+        when "closures" then in_its_unit(closures.find(id)).then { |one| [one.called, [one]] }
         when "garments" then garments.find(id).then { |garment| [garment.name, garment.closures] }
         else sessions.find(id).then { |one| ["At #{one.machine[:name]}", one.closures] }
         end

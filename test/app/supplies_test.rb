@@ -9,6 +9,15 @@ class SuppliesAnswersTest < AppTest
 
   def garments = call(:get, "/api/workroom")["garments"].to_h { |garment| [garment["name"], garment["id"]] }
 
+  # By the ruler of whoever reads the list: that of the buttonholes, or that of the workroom.
+  def test_what_is_cut_off_is_told_by_the_ruler_at_hand
+    db[:closures].update(unit: "in")
+    long = ->(whose, id) { call(:get, "/api/#{whose}/#{id}/supplies").find { |one| one["kind"] == "stay" }["length"] }
+
+    assert_match(%r{\A\d+( [13]/[24])? in\z}, long["closures", SMOCK]["text"])
+    assert_predicate long["garments", garments["linen field smock"]].then { |found| found["mm"] % 5 }, :zero?
+  end
+
   # One figure in all four: on the page, in the table, on paper and in the session that sews it.
   def test_buttons_are_laid_by_counted_and_told_for_a_closure_a_garment_and_a_session
     db[:buttons].where(name: closure["plan"]["button.name"]).update(owned: 9)

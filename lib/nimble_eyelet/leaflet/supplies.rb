@@ -52,13 +52,17 @@ module NimbleEyelet
     NONE = StashCount.new(owned: nil)
     # Thread on a usual reel.
     REEL = Length.mm(100_000)
+    # What is cut off a strip is never shorter than it is needed.
+    CUT_OFF_TO = { mm: Length.mm(5), in: Length.inches(1r / 4) }.freeze
 
     # @param parts [Array<SessionPart>] with holes that fit
     # @param stash [Hash{String => StashCount}] buttons in the stash, by name
     # @param card [Integer, nil] buttons come on cards of so many
+    # @param unit [Symbol] of whoever cuts by it
     # @return [Array<Supply>]
-    def self.of(parts, stash: {}, card: nil)
-      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts), *cords(parts),
+    def self.of(parts, stash: {}, card: nil, unit: :mm)
+      cut_to = CUT_OFF_TO.fetch(unit, CUT_OFF_TO[:mm])
+      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts, cut_to), *cords(parts, cut_to),
        *ways(parts), *stiff_cards(parts), *liquid(parts), *needles(parts)]
     end
 
@@ -201,28 +205,23 @@ module NimbleEyelet
     end
 
     # Under every hole, a little beyond the stitches; as wide as the step says.
-    def self.stays(parts)
+    def self.stays(parts, cut_to)
       parts.flat_map do |part|
         steps(part, "stabilise").map do |step|
           length = (part.sheet.overall + (Sewing::Garment::STAY_BEYOND * 2)) * part.sheet.layout.holes.size
           length *= part.sheet.recipe.stay_layers.value
-          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: cut_off(length, part),
+          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: length.round_up_to(cut_to),
                      says: Sentence["%s wide, for #{part.name}", step.figures.fetch("stay.width")])
         end
       end
     end
 
-    # What is cut off a strip is never shorter than it is needed.
-    def self.cut_off(length, part)
-      length.round_up_to(part.sheet.plan.unit == "in" ? Length.inches(1r / 4) : Length.mm(5))
-    end
-
-    def self.cords(parts)
+    def self.cords(parts, cut_to)
       parts.flat_map do |part|
         steps(part, "cord").select { |step| step.figures.key?("cord.length") }.map do |step|
           each = step.figures.fetch("cord.length")
           holes = part.sheet.layout.holes.size
-          Supply.new(kind: "cord", name: "gimp or made cord", length: cut_off(each * holes, part),
+          Supply.new(kind: "cord", name: "gimp or made cord", length: (each * holes).round_up_to(cut_to),
                      says: Sentence["#{holes} of %s, for #{part.name}", each])
         end
       end
