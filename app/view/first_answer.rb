@@ -67,7 +67,8 @@ module NimbleEyelet
         { length: present.length(sheet.opening), drawn: DrawnEdge.of(sheet), noun: sheet.sewn,
           range: from && { from: present.length(from), to: present.length(to) },
           chance: from ? nil : OpeningView.of(sheet, present)[:chance],
-          **places(sheet.layout, present), **settings(sheet, present), way: sheet.way && way(sheet, present) }
+          **places(sheet.layout, present), **settings(sheet, present), way: sheet.way && way(sheet, present),
+          doubt: sheet.other_ways.chosen ? nil : present.words(sheet.other_ways.wrong&.says) }
       end
 
       def self.places(layout, present)

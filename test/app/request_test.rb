@@ -65,6 +65,11 @@ class RequestRouteTest < AppTest
     assert_operator ball["answer"]["chance"]["in_twenty"], :>, 0
     assert_equal "shank", chips["button.attachment"]
     refute_includes chips.keys, "button.thickness"
+    # Where a hole is the wrong answer the card says so, until another way is asked for.
+    soft = "boiled wool coat, 4 ball buttons 20 mm"
+
+    assert_equal keep(soft)["sheet"]["recipe"]["ways"]["wrong"], ask(soft)["answer"]["doubt"]
+    assert_nil ask("#{soft}, button loops")["answer"]["doubt"]
     assert_empty(ask("romper, 7 snaps")["chips"].select { |chip| chip["path"].start_with?("button.") })
   end
 

@@ -47,6 +47,9 @@
       <p class="mt-2">
         <strong>{many}</strong>, the first {found.first.text} from the {found.measured_from}{apart}.
       </p>
+      {#if found.doubt}
+        <p class="mt-2 max-w-prose border-l-4 border-warning pl-3 text-warning" data-doubt>{found.doubt}</p>
+      {/if}
       {#if found.way}
         <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4">
           {#each found.way.figures as figure (figure.label)}
