@@ -82,7 +82,7 @@ class RequestTest < CoreTest
   UNREAD = {
     "shirt, glitter tulle" => ["glitter"], "sarong with 3 buttons" => ["sarong"], "cuff 60 mm, 2 buttons 11 mm" => ["60 mm"], "shirt 7 buttons 11.5 mm 40 mm" => ["40 mm"],
     "shirt coat" => [], "" => [], ", ; -" => [], "sarong zzzz 18 mm" => ["sarong zzzz"],
-    "shirt tomorrow" => ["tomorrow"], "coat and cushion" => ["cushion"], "900 buttons" => ["900"], "7 buttons 11.5 mm at dusk" => ["dusk"]
+    "shirt tomorrow" => ["tomorrow"], "coat and cushion" => ["cushion"], "900 buttons" => ["900"], "7 buttons 11.5 mm by hand" => ["hand"]
   }.freeze
 
   def read(text, unit: :mm) = Typing::RequestReader.read(text, words: RequestWords::ALL, unit: unit)

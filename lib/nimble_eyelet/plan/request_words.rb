@@ -19,7 +19,7 @@ module NimbleEyelet
                               "pea coat"],
                   "pulled_front" => %w[waistcoat gilet vest jerkin bodywarmer] },
       "knitwear" => { "knit_band" => %w[cardigan cardi henley jumper sweater pullover polo] },
-      "children" => { "front" => %w[romper bib onesie sleepsuit babygrow] },
+      "children" => { "front" => %w[romper bib onesie sleepsuit] },
       "trousers" => { "waistband" => %w[trouser trousers jeans short skirt kilt pants chinos culottes dungaree] },
       "bedding" => { "edge" => ["duvet", "duvet cover", "pillow", "pillowcase", "pillow case", "cushion", "cushion cover",
                                 "quilt cover", "bedding"] },
@@ -41,12 +41,12 @@ module NimbleEyelet
     }.freeze
 
     # Fibres say little of how heavy a fabric is: they give way to a weave.
-    FIBRES = { "light_woven" => %w[cotton linen silk viscose rayon bamboo hemp polyester tencel lyocell modal cupro],
+    FIBRES = { "light_woven" => %w[cotton linen silk viscose rayon bamboo hemp polyester lyocell modal cupro],
                "heavy_woven" => %w[wool], "knit" => %w[merino] }.freeze
     FABRICS = {
       "light_woven" => ["poplin", "lawn", "batiste", "chambray", "shirting", "flannel", "gingham", "seersucker",
                         "muslin", "cambric", "double gauze", "percale", "satin", "quilting cotton", "habotai", "crepe",
-                        "viyella", "woven", "calico", "oxford", "broadcloth", "sateen", "cheesecloth", "challis",
+                        "woven", "calico", "oxford", "broadcloth", "sateen", "cheesecloth", "challis",
                         "taffeta", "brushed cotton", "winceyette"],
       "heavy_woven" => ["denim", "canvas", "twill", "gabardine", "drill", "tweed", "worsted", "coating", "duck",
                         "wool coating", "suiting", "ripstop", "melton", "hopsack", "upholstery",
@@ -72,7 +72,7 @@ module NimbleEyelet
     # Other ways to close, by what people call them.
     CLOSED_BY = { "press_stud" => ["press stud", "snap", "popper"],
                   "hand_worked" => ["hand-worked", "hand worked", "hand-worked buttonhole", "hand worked buttonhole",
-                                    "worked by hand", "by hand"],
+                                    "worked by hand"],
                   "bound" => ["bound", "bound buttonhole", "bound hole"], "faced_window" => ["faced window"],
                   "in_seam" => ["in-seam", "in seam", "in-seam buttonhole"],
                   "fabric_loop" => ["rouleau", "rouleau loop", "button loop", "fabric loop", "loop"],
