@@ -268,6 +268,17 @@ describe('beats of a hole', () => {
     expect(cardOf(sealed, cut.slice(0, 2), false)).toHaveLength(1);
   });
 
+  it('are one card for all loops that are left', () => {
+    const loops = [1, 2, 3, 4].map((hole) =>
+      step(`1:row:worked-at-${hole}00000`, { part: `Place ${hole} of 4`, does: 'Lay the loop on the mark.' }),
+    );
+    expect(cardOf(loops.slice(1), loops.slice(0, 1), false)).toHaveLength(1);
+    const card = cardOf(loops.slice(2), loops.slice(0, 2), false);
+    const closure = { noun: 'loop', holes: [] } as unknown as Parameters<typeof headlineOf>[1];
+    expect(card).toEqual(loops.slice(2));
+    expect(headlineOf(card, closure)).toBe('Do the last 2 loops the same way.');
+  });
+
   it('of the machine can be ticked as one list', () => {
     const set = ['needle', 'thread', 'foot'].map((name) =>
       step(`1:set:${name}`, { part: 'Set the machine', turn: null, sets_only: true }),

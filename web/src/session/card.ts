@@ -1,6 +1,6 @@
 // Beats that are done in one go. From the third hole of a kind on a hole is one card: its words are known by then, and
-// only its figure is new. What is one step a place, cutting open or a button, is one card for all that are left. What is
-// set on the machine before, and put back after, can be ticked as one list.
+// only its figure is new. What is one step a place, cutting open, a button or a loop, is one card for all that are left.
+// What is set on the machine before, and put back after, can be ticked as one list.
 import type { SessionClosure, SessionStep } from '../api/client';
 
 /** Holes sewn beat by beat before their beats are one card. */
@@ -17,7 +17,7 @@ const alone = (step: SessionStep): boolean => step.asks !== null || step.dry_wai
 const setting = (step: SessionStep): boolean => step.sets_only && step.turn === null && !alone(step);
 
 /** One step a place, done one place after the other with the same tool in the hand. */
-const ROWS = ['open', 'button'];
+const ROWS = ['open', 'button', 'worked'];
 const ofRow = (step: SessionStep): boolean => ROWS.includes(step.name) && !alone(step);
 
 // A caution that was never shown, such as that of an empty bobbin, is not folded away.
@@ -103,10 +103,11 @@ export function beatOf(card: SessionStep[], mishap: string): SessionStep | undef
 export function headlineOf(card: SessionStep[], closure: SessionClosure | undefined): string {
   const [first] = card;
   if (!first || card.length === 1) return first?.does ?? '';
-  if (isRow(card))
-    return first.name === 'open'
-      ? `Cut the last ${card.length} holes open.`
-      : `Sew on the last ${card.length} ${closure?.passes ?? 'button'}s.`;
+  if (isRow(card)) {
+    if (first.name === 'open') return `Cut the last ${card.length} holes open.`;
+    if (first.name === 'button') return `Sew on the last ${card.length} ${closure?.passes ?? 'button'}s.`;
+    return `Do the last ${card.length} ${closure?.noun ?? 'hole'}s the same way.`;
+  }
   const number = closure?.holes.find((hole) => Math.abs(hole.at - (first.hole ?? -1)) < 0.01)?.number;
   return `Sew ${closure?.noun ?? 'hole'} ${number ?? ''}.`;
 }

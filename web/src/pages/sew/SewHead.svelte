@@ -18,16 +18,12 @@
   };
   let { work, doc, closure, now, children }: Props = $props();
 
-  let what = $derived(
-    doc.closures.every((closure) => closure.noun === 'tack')
-      ? 'tacks'
-      : doc.closures.some((closure) => closure.noun === 'tack')
-        ? 'holes and tacks'
-        : 'holes',
-  );
+  let what = $derived([...new Set(doc.closures.map((closure) => `${closure.noun}s`))].join(' and '));
   let holes = $derived(doc.closures.reduce((sum, one) => sum + one.holes.length, 0));
-  /** Holes of the session that are still to be sewn: their sewing is a step that is left. */
-  let toSew = $derived(work.steps.filter((step) => step.name === 'sew' && step.hole !== null).length);
+  /** Places of the session that are still to be sewn, by machine or by hand: their sewing is a step that is left. */
+  let toSew = $derived(
+    work.steps.filter((step) => ['sew', 'worked'].includes(step.name) && step.hole !== null).length,
+  );
   let shown = $derived(work.ledger);
   let nobody = $derived(
     work.outbox.away === 'sign_in' ? 'Sign in to save' : work.away ? 'No connection' : '',
