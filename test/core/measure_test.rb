@@ -87,7 +87,7 @@ class MeasureTest < CoreTest
     assert_equal "At most 3/4 in, 5 % more.", said.in(:in)
     # Whatever a hand is told in inches lies on marks that a rule has, within half of the finest.
     200.times do
-      length = mm(random.rand(1..4000) / 100r)
+      length = mm(random.rand(1..4000)/100r)
       text = Wording.by_hand(length, :in)
 
       refute_includes text, "."
