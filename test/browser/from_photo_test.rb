@@ -57,6 +57,8 @@ class FromPhotoTest < BrowserTest
     5.times { find("[data-end='diameter 1']").send_keys(:arrow_up) }
 
     eventually { assert_in_delta figure, find("[data-figure=diameter]").text.to_f, 0.11 }
+    # Every press is answered by then.
+    assert_selector "[data-figures]:not([aria-busy])"
     used = find("[data-figure=diameter]").text
     find("[data-use-figures]").click
 

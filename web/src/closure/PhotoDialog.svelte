@@ -53,7 +53,8 @@
     if (file) void take(reader.take(file));
   }
 
-  function done(): void {
+  async function done(): Promise<void> {
+    await reader.whole();
     use(used, reader.file);
     open = false;
   }
@@ -62,7 +63,11 @@
 <Dialog bind:open title="Measure from a photo">
   {#if reader.reading}
     <PhotoMeasured {reader} />
-    <dl class="mt-3 grid grid-cols-[1fr_auto_auto] gap-x-3 gap-y-1" data-figures>
+    <dl
+      class="mt-3 grid grid-cols-[1fr_auto_auto] gap-x-3 gap-y-1"
+      aria-busy={reader.measuring > 0 || undefined}
+      data-figures
+    >
       {#each used as one (one.key)}
         <dt>{one.name}</dt>
         <dd class="text-right text-lg font-semibold" data-figure={one.key}>{one.text}</dd>
@@ -147,7 +152,7 @@
   {#snippet actions()}
     {#if reader.reading}
       <button type="button" class="btn" onclick={() => reader.clear()}>Another photo</button>
-      <button type="button" class="btn btn-primary" onclick={done} data-use-figures
+      <button type="button" class="btn btn-primary" onclick={() => void done()} data-use-figures
         >{used.length === 1 ? 'Use this figure' : 'Use these figures'}</button
       >
     {/if}

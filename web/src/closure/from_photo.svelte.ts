@@ -27,6 +27,9 @@ export class PhotoReader {
   ruler = $state(recall<string>(RULER) ?? '');
   /** Ends of lines that were moved, by figure; and what they measure now. */
   moved = $state<Record<string, { places: Place[]; text: string; value: number }>>({});
+  /** How many lines are being measured. */
+  measuring = $state(0);
+  private settled: Promise<unknown> = Promise.resolve();
   private turn = 0;
 
   constructor(readonly known: () => Known) {}
@@ -110,7 +113,19 @@ export class PhotoReader {
   }
 
   /** The server measures the line as it is now. */
-  async measure(key: string): Promise<void> {
+  measure(key: string): Promise<void> {
+    this.measuring += 1;
+    const measured = this.measureLine(key).finally(() => (this.measuring -= 1));
+    this.settled = Promise.all([this.settled, measured]);
+    return measured;
+  }
+
+  /** Until every line that was moved is measured. */
+  async whole(): Promise<void> {
+    await this.settled;
+  }
+
+  private async measureLine(key: string): Promise<void> {
     const was = this.reading?.drawn.find((one) => one.key === key && one.kind === 'line');
     const figure = this.reading?.figures.find((one) => one.key === key);
     const now = this.moved[key];
