@@ -25,11 +25,13 @@ class SchoolsTest < CoreTest
                      [one.second_pass, one.stitch_length.cautions.map(&:rule)]
                    end
                  end)
-    # A programme sews all its parts; whoever steps through them leaves the tacks out.
+    # A programme sews all its parts; whoever steps through them leaves the tacks out. The test hole is sewn as the row.
     assert_match(said("steps.the_whole_hole_a_second"), at("sew", words(thin["second_pass"])))
+    assert_match(said("steps.the_whole_hole_a_second"), words(thin["second_pass"]).fetch("test-sew"))
     by_parts = sheet(machine: machine("stepped"), recipe: Recipes::Overrides.new(second_pass: "yes"))
 
     assert_match(said("steps.both_beads_a_second"), at("sew", words(by_parts)))
+    assert_match(said("steps.both_beads_a_second"), words(by_parts).fetch("test-sew"))
     refute_match(said("steps.second_time"), at("sew", words(thin["shorten"])))
     forced = %w[yes no].map { |answer| sheet(recipe: Recipes::Overrides.new(second_pass: answer)).recipe.second_pass }
 

@@ -38,7 +38,7 @@ module NimbleEyelet
       end
 
       # @return [String] what is sewn, and that it is sewn twice
-      def does = [sewing.first, *(@recipe.again_words(@machine.type) if @recipe.second_pass)].join(" ")
+      def does = [sewing.first, *@recipe.again_words(@machine.type)].join(" ")
 
       EVENLY = Sentence["Sew at an even speed. Guide the fabric, don't pull."]
       private_constant :EVENLY

@@ -47,7 +47,8 @@ module NimbleEyelet
       def test_sew
         step("test-sew", lever, Work::Operation["sew_scrap", figures: @order.lengths.merge(@order.length_set, @order.sewn_by),
                                                 needs: needs, sets: sets, says: scrap,
-                                                minds: [*test_words, "Take the same layers, grain and stabiliser."]])
+                                                minds: [*@order.recipe.again_words(@machine.type), *test_words,
+                                                        "Take the same layers, grain and stabiliser."]])
       end
 
       def lever

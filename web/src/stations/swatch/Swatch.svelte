@@ -106,7 +106,8 @@
     <section aria-label="What to sew" class="self-start">
       <h2 class="text-lg font-semibold">Sew it like this</h2>
       <p class="text-sm text-secondary">
-        {toSew.set} On a scrap of the same {toSew.layers}, the same grain and thread.
+        {toSew.set}
+        {toSew.again ?? ''} On a scrap of the same {toSew.layers}, the same grain and thread.
       </p>
       <dl class="mt-2 grid grid-cols-2 gap-x-6 gap-y-2">
         {#if sheet.button.opens}<Figure label="Opening" term="opening" text={toSew.opening.text} />

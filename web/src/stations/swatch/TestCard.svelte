@@ -98,6 +98,9 @@
         <SetPanel {closure} />
       {:else if panel === 'sew'}
         <TestHole {closure} />
+        {#if swatch.to_sew.again}<p class="mt-3 text-lg font-semibold" data-again>
+            {swatch.to_sew.again}
+          </p>{/if}
         <p class="mt-3 text-lg">Use the same {swatch.to_sew.layers}, grain and thread as the garment.</p>
       {:else if panel === 'measure'}
         <TestHole {closure} mark="length" size="max-h-40" />
