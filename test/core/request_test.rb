@@ -64,11 +64,11 @@ class RequestTest < CoreTest
 "placket.place" => "pulled_front" },
     "cardigan front 8 x 15 mm" => { "placket.place" => "knit_band", "placket.count" => "8" },
     "62cm blouse with 7 Half inch brass buttons" =>
-      { "placket.run_length" => "62cm", "button.diameter" => "1/2 in", "button.name" => "brass button",
+      { "placket.run_length" => "62cm", "button.diameter" => "1/2 in", "button.name" => "brass buttons",
 "placket.count" => "7" },
-    "coat, five covered buttons an inch and a half across" => { "button.diameter" => "1 1/2 in", "button.name" => "covered button" },
+    "coat, five covered buttons an inch and a half across" => { "button.diameter" => "1 1/2 in", "button.name" => "covered buttons" },
     "tweed jacket, 4 leather buttons three-quarter inch, bound buttonholes" =>
-      { "cloth.name" => "tweed", "button.name" => "leather button", "button.diameter" => "3/4 in",
+      { "cloth.name" => "tweed", "button.name" => "leather buttons", "button.diameter" => "3/4 in",
 "recipe.way" => "bound" },
     # Whatever it is, what a child wears is planned for a child.
     "denim dungarees for a toddler, 2 buttons 20 mm" =>

@@ -67,7 +67,7 @@ module NimbleEyelet
     # What a button is made of is its name.
     MATERIALS = %w[brass metal wooden wood horn plastic coconut corozo resin pearl mother-of-pearl bone glass
                    vintage covered].freeze
-    # What is said of fabric as well, before the word alone.
+    # Words for fabric too: they name a button only right before that word.
     ALSO_FABRIC = %w[leather silk linen fabric velvet shell cord].freeze
     # Other ways to close, by what people call them.
     CLOSED_BY = { "press_stud" => ["press stud", "snap", "popper"],
@@ -102,7 +102,7 @@ module NimbleEyelet
     def self.materials
       said = [*MATERIALS.map { |word| [word, word] }, *ALSO_FABRIC.map { |word| ["#{word} button", word] }]
       said.map do |phrase, word|
-        Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => "#{word} button" })
+        Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => "#{word} buttons" })
       end
     end
     private_class_method :rows, :garments, :materials

@@ -40,7 +40,7 @@
   /** The figure to hit, large, unless the headline has it. */
   let figure = $derived.by(() => {
     const found = joined ? work.card.find((step) => step.figure)?.figure : now.figure;
-    return found && !headline.includes(found.text) ? found : undefined;
+    return found && !` ${headline}`.includes(` ${found.text}`) ? found : undefined;
   });
   /** The start mark is what has to be seen of a hole whose beats are joined. */
   let picture = $derived((joined && work.card.find((step) => step.name === 'place')) || now);
