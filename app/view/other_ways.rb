@@ -17,8 +17,8 @@ module NimbleEyelet
           offered: found.offered.map { |way| way(way, found, present) } }
       end
 
-      # @return [Hash] whether no hole is sewn by machine
-      def self.brief(sheet) = { instead: !sheet.way.nil? }
+      # @return [Hash] whether no hole is sewn by machine, and whether one of it is laid on its mark from a card
+      def self.brief(sheet) = { instead: !sheet.way.nil?, carded: sheet.other_ways.carded? }
 
       def self.way(way, found, present)
         { **way.to_h.slice(:key, :name, :for_what, :minutes, :buttons, :opens),

@@ -64,8 +64,8 @@ module NimbleEyelet
         recipe = sheet.recipe
         { layers: layers(sheet.plan.cloth), opening: present.length(sheet.opening),
           overall: present.length(sheet.overall), set: present.words(sheet.setting.says),
-          again: recipe.again_words(sheet.plan.machine.type), style: recipe.style.value.name, stabiliser: recipe.stay_words,
-          **dials(recipe, sheet.plan.machine, present) }
+          again: recipe.again_words(sheet.plan.machine.type), style: recipe.style.value.name,
+          stabiliser: recipe.stay_words, **dials(recipe, sheet.plan.machine, present) }
       end
 
       def self.dials(recipe, machine, present)

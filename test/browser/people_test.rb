@@ -240,6 +240,8 @@ class PeopleBrowserTest < BrowserTest
 
       assert_selector "[data-path=password]"
     end
+    read_what_is_closed_by_loops
+    visit "/w/marsh-walk/closures/#{SMOCK}/print"
     click_button said("people.end_link", "1")
 
     assert_no_button said("people.end_link", "1")
@@ -248,6 +250,22 @@ class PeopleBrowserTest < BrowserTest
       visit address
 
       assert_selector "h1", text: said("people.link_no_longer_works")
+    end
+  end
+
+  # Of loops there is no card of a machine to print, and no setting to read.
+  def read_what_is_closed_by_loops
+    visit "/w/marsh-walk/closures/#{db[:closures].where(garment_id: db[:garments].where(name: 'silk blouse').select(:id)).get(:id)}/print"
+    click_button said("people.make_a_link")
+    address = find("[data-handed] code").text
+    Capybara.using_session(:other) do
+      visit address
+
+      assert_selector "main dt", text: "Width of the bias strip"
+      assert_no_selector "main dt", text: /stitch/i
+      assert_answer "8 loops"
+      assert_equal(%w[strip.pdf way.pdf], all("main a.btn").map { |link| link[:href][/[a-z-]+\.pdf/] })
+      assert_violates_nothing
     end
   end
 

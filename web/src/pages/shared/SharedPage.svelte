@@ -3,7 +3,6 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { read } from '../../api/ask';
   import { client, type Sheet } from '../../api/client';
-  import { papersOf } from '../../closure/papers';
   import Garment from '../../drawn/Garment.svelte';
   import { capital } from '../../ui/capital';
   import Fold from '../../ui/Fold.svelte';
@@ -20,22 +19,23 @@
   let sheet = $derived(closure?.sheet as Sheet | undefined);
   let plan = $derived(closure?.plan);
   let holes = $derived(sheet?.placket?.holes ?? []);
-  /** What the stage is called that has this figure: of a loop it is no buttonhole's. */
+  /** What the stage is called that has the length of what is cut. */
   let title = $derived(sheet?.stages.find((stage) => stage.word === 'opening')?.title ?? '');
-  let papers = $derived(sheet && papersOf(sheet));
+  let ways = $derived(sheet?.recipe.ways);
+  let way = $derived(ways?.offered.find((one) => one.key === ways.chosen));
   /** What the machine is set to, or what hands work to. */
   let set = $derived<[string, string][]>(
-    papers && !papers.machine
-      ? (papers.way?.figures ?? []).map((one) => [one.name, one.value.text])
+    ways?.instead
+      ? (way?.figures ?? []).map((one) => [one.name, one.value.text])
       : (sheet?.recipe.settings ?? []).map((one) => [one.label, one.text]),
   );
   let missing = $derived(token === '' || asked.isError);
   let prints = $derived(
     [
       ['strip.pdf', 'Print the strip', true],
-      ['hole-card.pdf', `Print the ${sheet?.button.sewn} card`, papers?.card],
-      ['card.pdf', 'Print the settings', papers?.machine],
-      ['way.pdf', `Print the page: ${papers?.way?.name}`, papers?.way !== undefined],
+      ['hole-card.pdf', `Print the ${sheet?.button.sewn} card`, ways?.carded],
+      ['card.pdf', 'Print the settings', !ways?.instead],
+      ['way.pdf', `Print the page: ${way?.name}`, way !== undefined],
     ].filter(([, , there]) => there),
   );
 </script>
@@ -60,9 +60,16 @@
           }}
         />
         <div>
-          <p class="text-secondary">{title}</p>
-          <p class="answer" data-answer>{sheet.opening.length.text}</p>
-          <p>{capital(sheet.button.sewn)}s to sew: {holes.length}</p>
+          {#if ways?.carded}
+            <p class="text-secondary">{title}</p>
+            <p class="answer" data-answer>{sheet.opening.length.text}</p>
+            <p>{capital(sheet.button.sewn)}s to sew: {holes.length}</p>
+          {:else}
+            <p class="answer" data-answer>
+              {holes.length}
+              {sheet.button.sewn}{holes.length === 1 ? '' : 's'}
+            </p>
+          {/if}
           <ol class="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-lg" aria-label="From the end you measure from">
             {#each holes as hole (hole.number)}<li>
                 <span class="text-secondary">{hole.number}</span>

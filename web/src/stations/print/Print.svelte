@@ -8,7 +8,6 @@
   import { capital } from '../../ui/capital';
   import Fold from '../../ui/Fold.svelte';
   import Lines from './Lines.svelte';
-  import { papersOf } from '../../closure/papers';
   import ShareLink from '../../closure/ShareLink.svelte';
   import Sheet from './Sheet.svelte';
   import type { StationProps } from '../../closure/station';
@@ -30,8 +29,8 @@
   let paperName = $derived(PAPERS.find(([key]) => key === paper)?.[1]);
 
   let plan = $derived(closure.plan);
-  let papers = $derived(papersOf(sheet));
-  let way = $derived(papers.way);
+  let ways = $derived(sheet.recipe.ways);
+  let way = $derived(ways.offered.find((one) => one.key === ways.chosen));
   let sides = $derived([
     ['both', 'both, one after the other'],
     ['overlap', `overlap, the ${sheet.button.sewn}s`],
@@ -101,7 +100,7 @@
     >
       <img src="{address}.svg{version}{crossing}" alt="Marking strip, {made}" class="w-full" />
     </Sheet>
-    {#if papers.card}
+    {#if ways.carded}
       <Sheet
         href="{workroom.file(`/closures/${closure.id}/hole-card`)}.pdf{version}{letter}"
         title="{capital(sheet.button.sewn)} card and marks"
@@ -110,7 +109,7 @@
         <Lines title={sheet.opening.length.text} lines={sheet.placket.holes.map(line)} />
       </Sheet>
     {/if}
-    {#if papers.machine}
+    {#if !ways.instead}
       <Sheet
         href={workroom.file(`/closures/${closure.id}/card.pdf`)}
         title="Machine card"
@@ -147,7 +146,7 @@
         title={closure.garment.name}
         lines={[
           closure.name,
-          papers.card ? `${made}, ${sheet.opening.length.text}` : made,
+          ways.carded ? `${made}, ${sheet.opening.length.text}` : made,
           plan['cloth.name'],
           plan['button.name'],
           plan['thread.name'],
