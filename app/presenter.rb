@@ -24,6 +24,12 @@ module NimbleEyelet
       length && { mm: length.to_f.round(4), text: Wording.of(length, unit) }
     end
 
+    # What is worked out for a hand, as sentences say it: nobody types it again.
+    #
+    # @param length [Length, nil]
+    # @return [Hash, nil]
+    def told(length) = length && { mm: length.to_f.round(4), text: words(length) }
+
     # A figure of the machine: in its own millimetres, never converted.
     #
     # @param length [Length, nil]

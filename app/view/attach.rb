@@ -14,13 +14,13 @@ module NimbleEyelet
         attaching = sheet.attaching
         { by_machine: attaching.by_machine, width: present.dial(attaching.width),
           spacing: present.length(attaching.spacing), diagonal: present.dial(attaching.diagonal),
-          clearance: present.length(attaching.clearance), verdict: attaching.verdict,
+          clearance: present.told(attaching.clearance), verdict: attaching.verdict,
           verdict_words: attaching.verdict && Attach::AttachPlanner::CLEARANCES.fetch(attaching.verdict),
           needle: sheet.recipe.needle.value.to_s, needle_width: present.length(sheet.recipe.needle.value.across),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
-          shank: present.length(attaching.shank), spacer: present.length(attaching.spacer),
-          needle_most: attaching.needle_most, hand_thread: present.length(attaching.hand_thread),
-          cord: present.length(attaching.cord),
+          shank: present.told(attaching.shank), spacer: present.told(attaching.spacer),
+          needle_most: attaching.needle_most, hand_thread: present.told(attaching.hand_thread),
+          cord: present.told(attaching.cord),
           feed: FEED_STOPS.fetch(sheet.plan.attach.feed_stop(sheet.plan.machine)), instead: attaching.instead,
           because: present.reasons(attaching.because), places: places(sheet, present),
             cautions: present.cautions(attaching.cautions) }

@@ -164,6 +164,13 @@ class EdgesTest < AppTest
 
     assert_match(%r{cut length 15/16 in}, svg)
     assert_includes svg, "50 mm", "the check line is what it is"
+    # Spacer and shank stand on the station as the step says them, in marks of a ruler.
+    save({ cloth: { layers: "5" } })
+    attach = closure["sheet"]["attach"]
+    said = step("spacer").values_at("does", "how").join(" ")
+
+    %w[spacer shank].each { |name| assert_includes said, " #{attach[name]['text']}" }
+    refute_includes attach["spacer"]["text"], "."
   end
 
   def test_a_closure_that_is_removed_lies_in_the_waste_basket_and_comes_out_whole
