@@ -32,7 +32,7 @@ class SchoolsTest < CoreTest
 
     assert_match(said("steps.both_beads_a_second"), at("sew", words(by_parts)))
     assert_match(said("steps.both_beads_a_second"), words(by_parts).fetch("test-sew"))
-    refute_match(said("steps.second_time"), at("sew", words(thin["shorten"])))
+    refute_match(said("steps.the_whole_hole_a_second"), at("sew", words(thin["shorten"])))
     forced = %w[yes no].map { |answer| sheet(recipe: Recipes::Overrides.new(second_pass: answer)).recipe.second_pass }
 
     assert_equal [true, false], forced

@@ -89,7 +89,7 @@ class SettingTest < CoreTest
   def test_every_other_way_says_whether_it_means_the_opening
     assert_equal "key", setting("sliding_scale_foot", kind: "memory").by.key
     assert_includes setting("cording_foot", kind: "memory").says.in(:mm), "a line 23 mm from the start"
-    assert_includes setting("general_zigzag_foot").says.in(:in), "in apart. The ends are sewn outside"
+    assert_includes setting("general_zigzag_foot").says.in(:in), "in apart. The ends go outside"
   end
 
   def test_every_habit_begins_with_one_of_its_options_and_says_for_and_against

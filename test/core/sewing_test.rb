@@ -68,7 +68,7 @@ class SewingTest < CoreTest
                  step(steps(machine: watched("sensing", second_bead: "same")), "sew").how.to_s)
     assert_match(said("steps.no_key_is_pressed"), words["memory"])
     assert_match(/at the 25 mm mark\. The marks of this foot count the overall length/, words["stepped"])
-    assert_match(/four parts\. .*second time/, step(steps(machine: machine("stepped")), "sew").does.to_s)
+    assert_match(/four parts\. .*twice/, step(steps(machine: machine("stepped")), "sew").does.to_s)
     assert_match(said("steps.needle_down_on_the"), words["plain"])
     assert_match(/Draw a line 22.5 mm from the start,/,
                  step(steps(machine: machine("memory")), "test-sew").how.to_s)
@@ -83,7 +83,7 @@ class SewingTest < CoreTest
     assert_empty said.values.grep(/\bslit\b/)
     assert_includes said["chalk"], "Draw a circle #{found.opening} across"
     assert_includes said["mark"], " #{found.opening} across"
-    assert_includes said["test-sew"], "an open hole of #{found.opening}, #{found.overall} overall"
+    assert_includes said["test-open"], "an open hole of #{found.opening}, #{found.overall} overall"
   end
 
   # Machine kinds begin otherwise; along the run the upper end lies away, across it the finished edge does.

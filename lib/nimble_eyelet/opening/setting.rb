@@ -123,7 +123,7 @@ module NimbleEyelet
 
       def self.key(request)
         made(request, "key", figure: request.set, short: Sentence["key at %s", request.set],
-                             says: Sentence["Draw a line %s from the start, sew to it, then press reverse. The machine repeats " \
+                             says: Sentence["Draw a line %s from the start, sew to it, press reverse. The machine repeats " \
                                             "that length.", request.set])
       end
 
@@ -157,7 +157,7 @@ module NimbleEyelet
         return tack_lines(request) unless request.button.opens?
 
         made(request, "lines", figure: request.set, short: Sentence["lines %s apart", request.set],
-                               says: Sentence["Chalk two lines %s apart. The ends are sewn outside them, %s in all.",
+                               says: Sentence["Chalk two lines %s apart. The ends go outside them, %s in all.",
                                               request.set, request.set + request.ends.both])
       end
 

@@ -115,7 +115,17 @@ module NimbleEyelet
           return "Back to the start, then sew the whole #{style.value.opens ? 'hole' : 'tack'} again on top."
         end
 
-        style.value.opens ? "Sew both sides a second time, without the ends." : "Sew over it a second time."
+        style.value.opens ? "Sew both sides twice, the ends once." : "Sew over it a second time."
+      end
+
+      # The same within the headline of a test hole.
+      #
+      # @param kind [MachineKind] of its machine
+      # @return [String, nil] nothing where one pass is enough
+      def twice_words(kind)
+        return unless second_pass
+
+        whole_again?(kind) ? "then again on top" : "both sides twice"
       end
 
       # A programme that goes by itself sews all its parts.

@@ -47,7 +47,7 @@ module NimbleEyelet
       def test_sew
         step("test-sew", lever, Work::Operation["sew_scrap", figures: @order.lengths.merge(@order.length_set, @order.sewn_by),
                                                 needs: needs, sets: sets, says: scrap,
-                                                minds: [*@order.recipe.again_words(@machine.type), *test_words,
+                                                minds: [*test_words, *in_between,
                                                         "Take the same layers, grain and stabiliser."]])
       end
 
@@ -68,7 +68,16 @@ module NimbleEyelet
       # The figure to hit stands in the step itself where a tack gets its length from it.
       def scrap
         says = "Sew a test #{@order.noun} on a matching scrap"
-        @order.opens? ? "#{says}." : Sentence["#{says}: %s.", @order.setting.short]
+        return Sentence["#{says}: %s.", @order.setting.short] unless @order.opens?
+
+        [says, *@order.recipe.twice_words(@machine.type)].join(", ").concat(".")
+      end
+
+      # A tack has its figure in its headline, and is told beside it to be sewn twice.
+      def in_between
+        return @order.recipe.again_words(@machine.type) unless @order.opens?
+
+        "Back to the start in between." if @order.recipe.second_pass && @order.recipe.whole_again?(@machine.type)
       end
 
       def test_words
@@ -76,9 +85,15 @@ module NimbleEyelet
         how = (SewingWords.new(@order).how if @order.by_hand?)
         return [said.says, how, Sentence["It should come out %s long.", @order.overall]].compact unless @order.opens?
 
-        return [said.expected ? Sentence["Expect a slit of about %s to %s.", *said.expected] : aim] if @order.clamped?
+        @order.clamped? ? [] : [said.says, how].compact
+      end
 
-        how ? [said.says, how, aim] : [(aim unless said.by.drawn), said.says].compact
+      # What the ruler should say, where it is laid on; what is drawn comes out as it is drawn.
+      def expected
+        said = @order.setting
+        return Sentence["Expect a slit of about %s to %s.", *said.expected] if @order.clamped? && said.expected
+
+        aim unless said.by.drawn && !@order.by_hand? && !@order.clamped?
       end
 
       # What comes out as it is drawn is not said twice.
@@ -111,7 +126,7 @@ module NimbleEyelet
         return test_pull unless @order.opens?
 
         noun = @order.button.form.noun
-        step("test-open", Work::Operation["open_scrap",
+        step("test-open", Work::Operation["open_scrap", figures: @order.lengths, minds: [expected].compact,
                                           says: "Measure the #{@order.cut_open}. Cut it open and try the #{noun}. Log what you see."],
              symptom: "If you skip this, the first hole in the garment is the test.")
       end
