@@ -12,7 +12,7 @@ module NimbleEyelet
     module FirstAnswer
       # What can be changed at once, in the order in which it decides most; a guessed thickness stands first.
       CHIPS = %w[button.thickness button.diameter button.shape button.attachment cloth.kind cloth.layers placket.run_length
-                 placket.orientation placket.count].freeze
+                 placket.orientation placket.count recipe.way].freeze
       SETTINGS = %w[stitch_width stitch_length].freeze
 
       # @param taken [Form::RequestForm::Taken]
@@ -50,7 +50,7 @@ module NimbleEyelet
         return false if path.start_with?("button.") && Otherways.instead(plan.recipe.way)&.buttons == false
 
         { "button.attachment" => button.fastens?,
-          "button.thickness" => button.form.measured?(:thickness) }.fetch(path, true)
+          "button.thickness" => button.form.measured?(:thickness), "recipe.way" => plan.recipe.way }.fetch(path, true)
       end
 
       def self.chip(path, value, origin, present)
@@ -68,7 +68,14 @@ module NimbleEyelet
           range: from && { from: present.length(from), to: present.length(to) },
           chance: from ? nil : OpeningView.of(sheet, present)[:chance],
           **places(sheet.layout, present), **settings(sheet, present), way: sheet.way && way(sheet, present),
-          doubt: sheet.other_ways.chosen ? nil : present.words(sheet.other_ways.wrong&.says) }
+          **doubt(sheet.other_ways, present) }
+      end
+
+      # Why a hole is the wrong one here, and what can be taken instead at once.
+      def self.doubt(ways, present)
+        wrong = ways.wrong unless ways.chosen
+        { doubt: present.words(wrong&.says),
+          instead: Otherways::WAYS.values_at(*wrong&.offers).map { |way| { key: way.key, name: way.name } } }
       end
 
       def self.places(layout, present)
@@ -90,7 +97,7 @@ module NimbleEyelet
         { name: chosen.name, opens: chosen.opens,
           figures: figures.map { |one| { label: one.name, text: present.words(one.value) } } }
       end
-      private_class_method :finding, :machine, :chips, :asked?, :chip, :answer, :places, :settings, :way
+      private_class_method :finding, :machine, :chips, :asked?, :chip, :answer, :doubt, :places, :settings, :way
     end
   end
 end

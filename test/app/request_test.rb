@@ -70,6 +70,11 @@ class RequestRouteTest < AppTest
 
     assert_equal keep(soft)["sheet"]["recipe"]["ways"]["wrong"], ask(soft)["answer"]["doubt"]
     assert_nil ask("#{soft}, button loops")["answer"]["doubt"]
+    loop = ask(soft)["answer"]["instead"].first
+    looped = ask(soft, { "recipe.way" => loop["key"] })["answer"]
+
+    assert_equal [loop["name"], nil, []], [looped["way"]["name"], *looped.values_at("doubt", "instead")]
+    assert_equal ask(soft)["answer"], ask(soft, { "recipe.way" => "" })["answer"], "a hole after all"
     assert_empty(ask("romper, 7 snaps")["chips"].select { |chip| chip["path"].start_with?("button.") })
   end
 

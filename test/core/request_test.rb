@@ -62,6 +62,7 @@ class RequestTest < CoreTest
     "gilet 18 inch front, 6 buttons 3/4 in" =>
       { "placket.run_length" => "18 inch", "button.diameter" => "3/4 in", "placket.count" => "6",
 "placket.place" => "pulled_front" },
+    "cuff 60 mm, 2 buttons 11 mm" => { "placket.run_length" => "60 mm", "button.diameter" => "11 mm", "placket.count" => "2" },
     "cardigan front 8 x 15 mm" => { "placket.place" => "knit_band", "placket.count" => "8" },
     "62cm blouse with 7 Half inch brass buttons" =>
       { "placket.run_length" => "62cm", "button.diameter" => "1/2 in", "button.name" => "brass buttons",
@@ -80,7 +81,7 @@ class RequestTest < CoreTest
 
   # Line => what of it is not understood.
   UNREAD = {
-    "shirt, glitter tulle" => ["glitter"], "sarong with 3 buttons" => ["sarong"], "cuff 60 mm, 2 buttons 11 mm" => ["60 mm"], "shirt 7 buttons 11.5 mm 40 mm" => ["40 mm"],
+    "shirt, glitter tulle" => ["glitter"], "sarong with 3 buttons" => ["sarong"], "cuff 20 mm, 2 buttons 11 mm" => ["20 mm"], "shirt 7 buttons 11.5 mm 40 mm" => ["40 mm"],
     "shirt coat" => [], "" => [], ", ; -" => [], "sarong zzzz 18 mm" => ["sarong zzzz"],
     "shirt tomorrow" => ["tomorrow"], "coat and cushion" => ["cushion"], "900 buttons" => ["900"], "7 buttons 11.5 mm by hand" => ["hand"]
   }.freeze

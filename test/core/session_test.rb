@@ -106,6 +106,13 @@ class SessionTest < CoreTest
       item.kind == "foot"
     }.map(&:name).sort.uniq
     assert_includes SessionKit.of(table({ one: { machine: machine("stepped") } }).session).filter_map(&:lacks).join, said("session_kit.not_in_the_box")
+    # What tears away under the holes holds no button: then something else lies ready for it.
+    { "tear_away" => 1, "fusible" => 0 }.each do |by, found|
+      laid = table({ one: { recipe: Recipes::Overrides.new(stay_by: by) } })
+      behind = SessionKit.of(laid.session).map { |item| item.name.to_s }.grep(/behind the buttons/)
+
+      assert_equal found, behind.size, by
+    end
   end
 
   def test_pace_is_the_middle_of_what_was_seen_drawn_to_what_is_usual

@@ -63,6 +63,7 @@ module NimbleEyelet
       if stay && has?(work, "stabilise")
         found << KitItem.new(kind: "stay", name: sheet.recipe.stay_words, lacks: lacks(stay, sheet))
       end
+      found << squares(sheet) if has?(work, "stabilise-buttons") && (stay&.torn || stay&.film)
       found << cord(sheet) if has?(work, "cord")
       found << KitItem.new(kind: "button", name: buttons) if has?(work, "button")
       found
@@ -72,6 +73,12 @@ module NimbleEyelet
     def self.lacks(stay, sheet)
       missing = stay.needs - sheet.plan.stabilisers
       "not in the drawer: #{missing.map { |key| STABILISER_KINDS.fetch(key) }.join(' and ')}" if missing.any?
+    end
+
+    # Behind the buttons, where what is under the holes does not stay.
+    def self.squares(sheet)
+      of = sheet.plan.cloth.iron? ? "fabric or fusible" : "fabric"
+      KitItem.new(kind: "stay", name: "#{sheet.layout.holes.size} small squares of #{of}, for behind the buttons")
     end
 
     def self.cord(sheet)
@@ -89,6 +96,7 @@ module NimbleEyelet
 
     def self.sewn?(work) = has?(work, "sew") || has?(work, "test-sew")
     def self.has?(work, name) = work.blocks.any? { |block| block.hands.any? { |step| step.name == name } }
-    private_class_method :machine, :button_foot, :thread, :materials, :lacks, :cord, :button, :tools, :sewn?, :has?
+    private_class_method :machine, :button_foot, :thread, :materials, :lacks, :squares, :cord, :button, :tools, :sewn?,
+                         :has?
   end
 end

@@ -49,8 +49,10 @@ module NimbleEyelet
       # Beside these words a length is the size of a button, whatever else is long.
       OF_BUTTONS = [/\bbuttons?\s*(?:of|at|,)?\s*\z/i,
                     /\A\s*(?:[a-z-]+\s+){0,2}?(?:buttons?|toggles?|balls?)\b/i].freeze
-      # No button is larger: then it is how long the edge is.
+      # No button is larger: then it is how long the edge is, mm.
       LARGEST_BUTTON = 100
+      # Before the buttons and their size, a length from here on is that of the edge, mm.
+      SHORTEST_EDGE = 40
 
       HOLES = { "2" => "two_holes", "two" => "two_holes", "4" => "four_holes", "four" => "four_holes" }.freeze
       ATTACHED = /\b(2|4|two|four)[\s-]holed?(?:\b|(?=\s+buttons?))(?!s)/i

@@ -92,11 +92,13 @@ module NimbleEyelet
           said = before && match.pre_match.match(before)
           return [path, span.with(from: said.begin(0))] if said
         end
-        [!of_buttons?(match) && large?(typed) ? "placket.run_length" : "button.diameter", span]
+        [!of_buttons?(match) && of_the_edge?(typed, span) ? "placket.run_length" : "button.diameter", span]
       end
 
-      def large?(typed)
-        Notation.read(typed, unit: @unit, field: "button.diameter").to_f > LARGEST_BUTTON
+      def of_the_edge?(typed, span)
+        long = Notation.read(typed, unit: @unit, field: "button.diameter").to_f
+        size = @findings.find { |one| one.sets.key?("button.diameter") }
+        long > LARGEST_BUTTON || (size && span.to <= size.span.from && long >= SHORTEST_EDGE)
       rescue Refusal
         false
       end

@@ -20,6 +20,8 @@
   let headline = $derived(
     found?.way && !found.way.opens ? many : `${found?.range ? 'about ' : ''}${found?.length.text}`,
   );
+  /** Another way than holes alone, as it was said or tapped. */
+  let otherwise = $derived(answer.chips.find((chip) => chip.path === 'recipe.way')?.text);
   let apart = $derived(
     found?.gap && found.widest
       ? `, ${[...new Set([found.gap.text, found.widest.text])].join(' to ')} apart`
@@ -48,7 +50,21 @@
         <strong>{many}</strong>, the first {found.first.text} from the {found.measured_from}{apart}.
       </p>
       {#if found.doubt}
-        <p class="mt-2 max-w-prose border-l-4 border-warning pl-3 text-warning" data-doubt>{found.doubt}</p>
+        <div class="mt-2 max-w-prose border-l-4 border-warning pl-3" data-doubt>
+          <p class="text-warning">{found.doubt}</p>
+          <p class="mt-1 flex flex-wrap gap-2">
+            {#each found.instead as way (way.key)}
+              <button type="button" class="btn btn-sm" onclick={() => choose('recipe.way', way.key)}
+                >{capital(way.name)} instead</button
+              >
+            {/each}
+          </p>
+        </div>
+      {/if}
+      {#if otherwise}
+        <button type="button" class="min-h-8 link text-sm" onclick={() => choose('recipe.way', '')}
+          >{found.way ? 'Sew holes by machine after all' : `Leave out the ${otherwise}`}</button
+        >
       {/if}
       {#if found.way}
         <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4">
