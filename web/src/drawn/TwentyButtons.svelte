@@ -3,7 +3,13 @@
   let { filled }: { filled: number } = $props();
 </script>
 
-<svg viewBox="0 0 400 20" class="h-5 w-full max-w-md" role="img" aria-label="{filled} of 20">
+<svg
+  viewBox="0 0 400 20"
+  class="h-5 w-full max-w-md"
+  preserveAspectRatio="xMinYMid"
+  role="img"
+  aria-label="{filled} of 20"
+>
   {#each Array.from({ length: 20 }, (_, index) => index) as index (index)}
     <g transform="translate({index * 20 + 10} 10)">
       {#if index < filled}

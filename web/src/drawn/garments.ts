@@ -206,6 +206,7 @@ function byLength(use: string, place: string, length: number): Outline | undefin
   if (length <= 1) return undefined;
   if (place === 'knit_band' && length <= NECK_LONG) return HENLEY;
   if (use === 'small' && place === 'front' && length <= STRAP_LONG) return STRAP;
+  if (use === 'children' && place === 'pulled_front') return WAISTCOAT;
   return undefined;
 }
 

@@ -22,6 +22,11 @@
   );
   /** Another way than holes alone, as it was said or tapped. */
   let otherwise = $derived(answer.chips.find((chip) => chip.path === 'recipe.way')?.text);
+  let what = $derived(
+    !found?.way || found.way.opens
+      ? 'these buttonholes'
+      : `${found.holes === 1 ? 'this' : 'these'} ${found.noun}${found.holes === 1 ? '' : 's'}`,
+  );
   let apart = $derived(
     found?.gap && found.widest
       ? `, ${[...new Set([found.gap.text, found.widest.text])].join(' to ')} apart`
@@ -96,7 +101,7 @@
   {/if}
   <div class="flex flex-col justify-end">
     <button class="btn btn-lg btn-primary" disabled={!found || keeping}
-      >{keeping ? 'Keeping it…' : 'Keep these buttonholes'}</button
+      >{keeping ? 'Keeping it…' : `Keep ${what}`}</button
     >
   </div>
   <div class="md:col-span-3">
