@@ -30,6 +30,7 @@ class BrowserTest < AppTest
   def setup
     super
     BrowserTest.port
+    wide
     Capybara.app_host = "http://127.0.0.1:#{BrowserTest.port}"
     # Everything stands open, but where folds are what a test is about.
     @unfolded = on_every_page("try { for (const key of ['everything', 'beats-singly']) localStorage.setItem('nimble-eyelet:' + key, 'true') } catch {}") if unfolded?
@@ -224,9 +225,12 @@ class BrowserTest < AppTest
   end
 
   def size(width, height)
-    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1,
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: drawn,
                                                                           mobile: false)
   end
+
+  # Dots of the screen for a pixel of the page: what nobody looks at is drawn in a quarter of them.
+  def drawn = 0.5
 
   def wide = size(1280, 800)
   def narrow = size(390, 844)

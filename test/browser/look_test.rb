@@ -14,6 +14,9 @@ class LookTest < BrowserTest
 
   LONG = "W" * 80
 
+  # Here every dot counts: edges are rounded to them.
+  def drawn = 1
+
   # So much may move while a view comes up, as browsers count it: as much as is hardly seen.
   MOVES = 0.02
 
