@@ -83,7 +83,7 @@ class SewingTest < CoreTest
     assert_empty said.values.grep(/\bslit\b/)
     assert_includes said["chalk"], "Draw a circle #{found.opening} across"
     assert_includes said["mark"], " #{found.opening} across"
-    assert_includes said["test-open"], "an open hole of #{found.opening}, #{found.overall} overall"
+    assert_includes said["test-open"], "expect #{found.opening}, #{found.overall} overall"
   end
 
   # Machine kinds begin otherwise; along the run the upper end lies away, across it the finished edge does.

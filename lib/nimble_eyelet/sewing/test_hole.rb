@@ -89,18 +89,16 @@ module NimbleEyelet
       end
 
       # What the ruler should say, where it is laid on; what is drawn comes out as it is drawn.
-      def expected
+      def measured
         said = @order.setting
-        return Sentence["Expect a slit of about %s to %s.", *said.expected] if @order.clamped? && said.expected
+        what = "Measure the #{@order.cut_open}"
+        return Sentence["#{what}: expect about %s to %s.", *said.expected] if @order.clamped? && said.expected
+        return "#{what}." if said.by.drawn && !@order.by_hand? && !@order.clamped?
 
-        aim unless said.by.drawn && !@order.by_hand? && !@order.clamped?
-      end
+        # The key stored one figure: the same is looked for.
+        return Sentence["#{what}: expect %s overall.", @order.overall] if said.by.key == "key" && !said.differs?
 
-      # What comes out as it is drawn is not said twice.
-      def aim
-        return Sentence["Expect %s overall.", @order.overall] if @order.setting.by.key == "key" && !@order.setting.differs?
-
-        Sentence["Expect #{@order.a_cut_open} of %s, %s overall.", @order.opening, @order.overall]
+        Sentence["#{what}: expect %s, %s overall.", @order.opening, @order.overall]
       end
 
       # Nobody is told where their machine begins before they have seen it.
@@ -126,8 +124,8 @@ module NimbleEyelet
         return test_pull unless @order.opens?
 
         noun = @order.button.form.noun
-        step("test-open", Work::Operation["open_scrap", figures: @order.lengths, minds: [expected].compact,
-                                          says: "Measure the #{@order.cut_open}. Cut it open and try the #{noun}. Log what you see."],
+        step("test-open", Work::Operation["open_scrap", figures: @order.lengths, says: measured,
+                                          minds: ["Cut it open and try the #{noun}.", "Log what you see."]],
              symptom: "If you skip this, the first hole in the garment is the test.")
       end
 
