@@ -13,27 +13,34 @@ module NimbleEyelet
     module MarksCsv
       COLUMNS = %i[at gap from to open_from open_to button out_outer out_inner].freeze
 
+      # Where a loop or a stud has its place; it has no slit, and no end of one.
+      PLACES = %i[at gap button].freeze
+
       # @param layout [Placket::Layout]
+      # @param way [Otherways::Way, nil] what is made there instead of holes sewn by machine
       # @return [String]
-      def self.of(layout)
+      def self.of(layout, way: nil)
         CSV.generate(row_sep: "\r\n") do |csv|
           csv << ["hole", *COLUMNS.map { |column| "#{column}_mm" }, "lies", "edge_mm", "start_mm", "start_edge_mm", "sewn"]
-          layout.holes.each do |hole|
-            csv << [hole.number, *COLUMNS.map do |column|
-              hole[column] && Field.decimal(hole[column])
-            end, hole.lies, Field.decimal(hole.edge),
-                    *start(hole), hole.sewn ? "yes" : "no"]
-          end
+          layout.holes.each { |hole| csv << row(hole, way) }
         end
       end
 
-      # Empty while nobody has watched where the machine begins.
-      def self.start(hole)
-        return [nil, nil] unless hole.starts.one?
+      def self.row(hole, way)
+        open = way.nil? || way.opens
+        shown = open ? COLUMNS : PLACES
+        figures = COLUMNS.map { |column| shown.include?(column) ? hole[column]&.then { |at| Field.decimal(at) } : nil }
+        [hole.number, *figures, *(open ? [hole.lies, Field.decimal(hole.edge)] : [nil, nil]), *start(hole, way),
+         hole.sewn ? "yes" : "no"]
+      end
+
+      # Empty where no machine begins, and while nobody has watched where it does.
+      def self.start(hole, way)
+        return [nil, nil] if way || !hole.starts.one?
 
         [hole.starts.first.along, hole.starts.first.from_edge].map { |length| Field.decimal(length) }
       end
-      private_class_method :start
+      private_class_method :row, :start
     end
   end
 end

@@ -49,9 +49,10 @@ module NimbleEyelet
       def self.marks(app)
         app.get("/api/workrooms/:slug/closures/:id/marks.csv") do
           closure = closures.find(number(params["id"]))
-          layout = closure.sheet.then { |sheet| sheet.layout || raise(Refusal, sheet.faults) }
+          sheet = closure.sheet
+          layout = sheet.layout || raise(Refusal, sheet.faults)
           sends("marks.csv", of: closure.called)
-          table(Document::MarksCsv.of(layout))
+          table(Document::MarksCsv.of(layout, way: sheet.way))
         end
       end
 

@@ -54,6 +54,10 @@ class PrintTest < AppTest
       assert_equal [way.beside ? 200 : 404, way.beside || way.opens ? 200 : 404], found, way.key
       next if way.beside
 
+      row = CSV.parse(call(:get, "/api/closures/1/marks.csv"), headers: true).first
+
+      assert_equal sheet.layout.holes.first.at.to_f, row["at_mm"].to_f
+      assert_equal [!way.opens] * 2, row.values_at("open_from_mm", "lies").map(&:nil?), way.key
       assert_includes strip, "7 #{way.makes}s, #{way.opens ? 'cut length' : 'a mark for each'}"
       refute_match(/slit|needle|foot/, strip)
       refute_includes sheet.layout.cautions.map(&:rule), "runway"
