@@ -191,22 +191,22 @@ module NimbleEyelet
 
       # @param known [Hash] what a SewingSession goes by: its ledger and pace
       def record(row:, closures:, last:, told:, machine:, sewn_on:, **known)
-        ready, waiting = closures.partition { |closure| closure.sheet.layout }
+        ready, waiting = closures.map { |closure| [closure, closure.sheet] }.partition { |_, sheet| sheet.layout }
         own = row[:costs_s].to_h.transform_values(&:to_i)
         wish = row[:wish].to_a.map(&:to_a)
         session = SewingSession.of(parts(ready), machine: sewn_on, costs: Sewing::Changeover.costs(own),
-                                   drying: row[:drying_s],
-                                                 wish: wish, now: @now, **known)
-        SessionRecord.new(**row.slice(:id, :revision, :begun_at, :ended_at), machine: machine, own_costs: own, wish: wish, last: last, told: told,
-                                                                             drying: row[:drying_s], closures: closures,
-                                                                             waiting: waiting, session: session)
+                                   drying: row[:drying_s], wish: wish, now: @now, **known)
+        kept = { **row.slice(:id, :revision, :begun_at, :ended_at), drying: row[:drying_s], own_costs: own, wish: wish }
+        SessionRecord.new(**kept, machine: machine, last: last, told: told, closures: closures, session: session,
+                                  waiting: waiting.map(&:first))
       end
 
       def machine(id) = @scope[:machines].where(id: id).select(:id, :name, :kind).first
 
-      def parts(closures)
-        closures.map do |one|
-          SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: one.sheet)
+      # @param ready [Array<Array(Closure, Sheet)>]
+      def parts(ready)
+        ready.map do |one, sheet|
+          SessionPart.new(key: one.id, name: one.plan.name, garment: one.garment_name, sheet: sheet)
         end
       end
 

@@ -66,19 +66,19 @@ module NimbleEyelet
       def self.composed(record, now)
         session = record.session
         things = Things.new
+        forecast = SessionForecast.of(session)
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },
-          last: last(record), steps: steps(record, things), things: things.all,
+          last: last(record), steps: steps(record, things, forecast), things: things.all,
           ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
-          threaded: threaded(session.ledger), order: order(record), forecast: forecast(session), kit: kit(session),
+          threaded: threaded(session.ledger), order: order(record), forecast: forecast(forecast), kit: kit(session),
           mishaps: mishaps(session) }
       end
 
       # Before the hole that the bobbin does not last for, that is said at its first step.
-      def self.steps(record, things)
-        session = record.session
+      def self.steps(record, things, forecast)
         ids = FactIds.new(record)
-        short = SessionForecast.of(session).threads.flat_map(&:changes)
-        session.steps.map do |one|
+        short = forecast.threads.flat_map(&:changes)
+        record.session.steps.map do |one|
           at = one.step.figures["hole.at"] unless one.step.key == "test-sew"
           known = at || one.step.key == "test-sew"
           here = short.find { |change| known && change.part == one.part && change.at == at }
@@ -105,7 +105,7 @@ module NimbleEyelet
       end
 
       def self.closure(closure, record)
-        sheet = closure.sheet
+        sheet = sheet_of(record, closure.id) || closure.sheet
         { id: closure.id, name: closure.plan.name, **called(sheet), garment: closure.garment_name,
           unit: closure.unit.to_s,
           run_length: sheet.plan.placket.run_length.to_f, measured_from: sheet.plan.placket.measured_from,
@@ -156,11 +156,12 @@ module NimbleEyelet
         { seconds: order.seconds, proven: best.proven?, gap: best.gap, one_by_one: best.one_by_one,
           by_stages: best.by_stages, changing: order.changing,
           waiting: order.waiting, wished: !record.wish.empty?, wish_costs: session.wish_costs,
-          moments: order.moments.map { |moment| moment(moment, sheet_of(record, moment)) },
+          moments: order.moments.map { |moment| moment(moment, sheet_of(record, moment.chain)) },
           blocks: order.moments.filter_map { |moment| [moment.chain, moment.block] if moment.chain } }
       end
 
-      def self.sheet_of(record, moment) = record.closures.find { |one| one.id == moment.chain }&.sheet
+      # As it was worked out for the session; nothing where its holes do not fit.
+      def self.sheet_of(record, closure) = record.session.work(closure)&.part&.sheet
 
       # What is worked by hand has no test, and is called what it is.
       def self.block(key, sheet) = key == "row" && sheet&.way ? "#{sheet.sewn.capitalize}s" : Work::BLOCKS[key]
@@ -174,8 +175,7 @@ module NimbleEyelet
           dry_at: moment.dry_at }
       end
 
-      def self.forecast(session)
-        found = SessionForecast.of(session)
+      def self.forecast(found)
         { seconds: found.seconds, least: found.least.round, most: found.most.round, changing: found.changing,
           waiting: found.waiting,
           working: found.working.map { |closure, seconds| { closure: closure, seconds: seconds } },
