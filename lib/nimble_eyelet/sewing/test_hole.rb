@@ -77,7 +77,7 @@ module NimbleEyelet
       def in_between
         return @order.recipe.again_words(@machine.type) unless @order.opens?
 
-        "Back to the start in between." if @order.recipe.second_pass && @order.recipe.whole_again?(@machine.type)
+        "Start over in between." if @order.recipe.second_pass && @order.recipe.whole_again?(@machine.type)
       end
 
       def test_words
