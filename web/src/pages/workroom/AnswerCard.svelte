@@ -57,10 +57,11 @@
       {#if found.doubt}
         <div class="mt-2 max-w-prose border-l-4 border-warning pl-3" data-doubt>
           <p class="text-warning">{found.doubt}</p>
-          <p class="mt-1 flex flex-wrap gap-2">
+          <p class="mt-1 flex flex-wrap items-center gap-2">
+            Better:
             {#each found.instead as way (way.key)}
               <button type="button" class="btn btn-sm" onclick={() => choose('recipe.way', way.key)}
-                >{capital(way.name)} instead</button
+                >{capital(way.name)}</button
               >
             {/each}
           </p>
