@@ -33,6 +33,13 @@ class SchoolsTest < CoreTest
     assert_match(said("steps.both_beads_a_second"), at("sew", words(by_parts)))
     assert_match(said("steps.both_beads_a_second"), words(by_parts).fetch("test-sew"))
     refute_match(said("steps.the_whole_hole_a_second"), at("sew", words(thin["shorten"])))
+    # An eyelet has no sides.
+    eyelet = words(sheet(button: button(shape: "cord", diameter: mm(4)), recipe: Recipes::Overrides.new(second_pass: "yes")))
+
+    [eyelet.fetch("test-sew"), at("sew", eyelet)].each do |told|
+      assert_match(/once more/, told)
+      refute_match(/\bsides\b/, told)
+    end
     forced = %w[yes no].map { |answer| sheet(recipe: Recipes::Overrides.new(second_pass: answer)).recipe.second_pass }
 
     assert_equal [true, false], forced

@@ -115,7 +115,9 @@ module NimbleEyelet
           return "Back to the start, then sew the whole #{style.value.opens ? 'hole' : 'tack'} again on top."
         end
 
-        style.value.opens ? "Sew both sides twice, the ends once." : "Sew over it a second time."
+        return "Sew over it a second time." unless style.value.opens
+
+        style.value.round? ? "Then go round once more, on top." : "Sew both sides twice, the ends once."
       end
 
       # The same within the headline of a test hole.
@@ -125,7 +127,9 @@ module NimbleEyelet
       def twice_words(kind)
         return unless second_pass
 
-        whole_again?(kind) ? "then again on top" : "both sides twice"
+        return "then again on top" if whole_again?(kind)
+
+        style.value.round? ? "then once more round" : "both sides twice"
       end
 
       # A programme that goes by itself sews all its parts.
