@@ -37,6 +37,9 @@ module NimbleEyelet
     def iron? = said(iron, type.heat)
     def washed? = said(washed, type.washed)
 
+    # @return [String] what a square behind a button is cut from
+    def behind_a_button = iron? ? "fabric or fusible" : "fabric"
+
     # @return [String] what to mark it with: no ink where it may not be rinsed
     def marking = inked? ? type.marking : CHALK
     # @return [String] how the marks come out

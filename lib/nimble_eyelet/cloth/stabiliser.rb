@@ -22,6 +22,9 @@ module NimbleEyelet
   class Stabiliser < Value.of(:key, :says, :why, needs: [], heat: false, wash: false, inside: false, torn: false,
                               film: false,
                                                  stretch_left: 1r)
+    # @return [Boolean] whether nothing is left of it that could hold a button
+    def goes? = torn || film
+
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")
 

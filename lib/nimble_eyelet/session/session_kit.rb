@@ -63,7 +63,7 @@ module NimbleEyelet
       if stay && has?(work, "stabilise")
         found << KitItem.new(kind: "stay", name: sheet.recipe.stay_words, lacks: lacks(stay, sheet))
       end
-      found << squares(sheet) if has?(work, "stabilise-buttons") && (stay&.torn || stay&.film)
+      found << squares(sheet) if has?(work, "stabilise-buttons") && stay&.goes?
       found << cord(sheet) if has?(work, "cord")
       found << KitItem.new(kind: "button", name: buttons) if has?(work, "button")
       found
@@ -77,8 +77,8 @@ module NimbleEyelet
 
     # Behind the buttons, where what is under the holes does not stay.
     def self.squares(sheet)
-      of = sheet.plan.cloth.iron? ? "fabric or fusible" : "fabric"
-      KitItem.new(kind: "stay", name: "#{sheet.layout.holes.size} small squares of #{of}, for behind the buttons")
+      KitItem.new(kind: "stay", name: "#{sheet.layout.holes.size} small squares of #{sheet.plan.cloth.behind_a_button}, " \
+                                      "for behind the buttons")
     end
 
     def self.cord(sheet)

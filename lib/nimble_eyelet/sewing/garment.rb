@@ -81,7 +81,7 @@ module NimbleEyelet
       end
 
       def square
-        "Put a small square of #{@order.cloth.iron? ? 'fabric or fusible' : 'fabric'} behind each button."
+        "Put a small square of #{@order.cloth.behind_a_button} behind each button."
       end
 
       def try_on
