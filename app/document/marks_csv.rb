@@ -13,7 +13,7 @@ module NimbleEyelet
     module MarksCsv
       COLUMNS = %i[at gap from to open_from open_to button out_outer out_inner].freeze
 
-      # Where a loop or a stud has its place; it has no slit, and no end of one.
+      # All there is to write of a loop or a stud: neither has a slit.
       PLACES = %i[at gap button].freeze
 
       # @param layout [Placket::Layout]

@@ -50,7 +50,7 @@ module NimbleEyelet
         return false if path.start_with?("button.") && Otherways.instead(plan.recipe.way)&.buttons == false
 
         { "button.attachment" => button.fastens?,
-          "button.thickness" => button.form.measured?(:thickness), "recipe.way" => plan.recipe.way }.fetch(path, true)
+          "button.thickness" => button.form.measured?(:thickness), "recipe.way" => !plan.recipe.way.nil? }.fetch(path, true)
       end
 
       def self.chip(path, value, origin, present)

@@ -5,6 +5,7 @@
   import { client, type Sheet } from '../../api/client';
   import Garment from '../../drawn/Garment.svelte';
   import { capital } from '../../ui/capital';
+  import { counted } from '../../ui/counted';
   import Fold from '../../ui/Fold.svelte';
   import Frame from '../account/Frame.svelte';
 
@@ -65,10 +66,7 @@
             <p class="answer" data-answer>{sheet.opening.length.text}</p>
             <p>{capital(sheet.button.sewn)}s to sew: {holes.length}</p>
           {:else}
-            <p class="answer" data-answer>
-              {holes.length}
-              {sheet.button.sewn}{holes.length === 1 ? '' : 's'}
-            </p>
+            <p class="answer" data-answer>{counted(holes.length, sheet.button.sewn)}</p>
           {/if}
           <ol class="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-lg" aria-label="From the end you measure from">
             {#each holes as hole (hole.number)}<li>

@@ -5,6 +5,7 @@
   import Garment from '../../drawn/Garment.svelte';
   import TwentyButtons from '../../drawn/TwentyButtons.svelte';
   import { capital } from '../../ui/capital';
+  import { counted } from '../../ui/counted';
   import AssumedChip from './AssumedChip.svelte';
 
   type Props = {
@@ -15,18 +16,14 @@
   let { answer, keeping, choose }: Props = $props();
 
   let found = $derived(answer.answer);
-  let many = $derived(found ? `${found.holes} ${found.noun}${found.holes === 1 ? '' : 's'}` : '');
+  let many = $derived(found ? counted(found.holes, found.noun) : '');
   /** How long it is cut; of what is not cut, how many. */
   let headline = $derived(
     found?.way && !found.way.opens ? many : `${found?.range ? 'about ' : ''}${found?.length.text}`,
   );
   /** Another way than holes alone, as it was said or tapped. */
   let otherwise = $derived(answer.chips.find((chip) => chip.path === 'recipe.way')?.text);
-  let what = $derived(
-    !found?.way || found.way.opens
-      ? 'these buttonholes'
-      : `${found.holes === 1 ? 'this' : 'these'} ${found.noun}${found.holes === 1 ? '' : 's'}`,
-  );
+  let what = $derived(!found?.way || found.way.opens ? 'these buttonholes' : many);
   let apart = $derived(
     found?.gap && found.widest
       ? `, ${[...new Set([found.gap.text, found.widest.text])].join(' to ')} apart`

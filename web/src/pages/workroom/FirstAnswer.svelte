@@ -7,6 +7,7 @@
   import { line } from '../../help/line.svelte';
   import { go } from '../../router';
   import { announce } from '../../ui/announce.svelte';
+  import { counted } from '../../ui/counted';
   import AnswerCard from './AnswerCard.svelte';
   import { Request } from './request.svelte';
 
@@ -51,8 +52,9 @@
   $effect(() => {
     const first = answer?.answer;
     if (!first) return;
-    const { length, holes, noun } = first;
-    untrack(() => announce(`${length.text}, ${holes} ${noun}${holes === 1 ? '' : 's'}`));
+    // What has no slit has no length of one.
+    const long = first.way && !first.way.opens ? [] : [first.length.text];
+    untrack(() => announce([...long, counted(first.holes, first.noun)].join(', ')));
   });
   $effect(() => {
     if (!shown || !line.wanted) return;

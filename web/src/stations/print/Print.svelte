@@ -6,6 +6,7 @@
   import { read } from '../../api/ask';
   import { client } from '../../api/client';
   import { capital } from '../../ui/capital';
+  import { counted } from '../../ui/counted';
   import Fold from '../../ui/Fold.svelte';
   import Lines from './Lines.svelte';
   import ShareLink from '../../closure/ShareLink.svelte';
@@ -37,7 +38,7 @@
     ['underlap', 'button side, the buttons'],
   ] as const);
   let many = $derived(sheet.placket?.holes.length ?? 0);
-  let made = $derived(`${many} ${sheet.button.sewn}${many === 1 ? '' : 's'}`);
+  let made = $derived(counted(many, sheet.button.sewn));
   let letter = $derived(paper === 'letter' ? '&paper=letter' : '');
   const line = (one: { number: number; at: { text: string } }): string => `${one.number}:  ${one.at.text}`;
   const bought = createQuery(() => ({
