@@ -20,7 +20,7 @@ class WalkCountTest < AppTest
       [[{ "machine.id" => 2, "placket.use" => "coat", "placket.place" => "pulled_front", "placket.count" => "4",
           "placket.orientation" => "horizontal", "placket.extension" => "30", "button.diameter" => "23",
           "button.thickness" => "4", "button.attachment" => "shank", "cloth.kind" => "heavy_woven",
-          "cloth.thickness" => "1.5" }], 36, 743],
+          "cloth.thickness" => "1.5" }], 36, 745],
     "toddler's romper" =>
       [[{ "machine.id" => 1, "placket.use" => "children", "placket.count" => "4", "placket.run_length" => "320",
           "button.diameter" => "11", "button.thickness" => "2.5" }], 36, 812],

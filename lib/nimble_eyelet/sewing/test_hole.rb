@@ -95,9 +95,6 @@ module NimbleEyelet
         return Sentence["#{what}: expect about %s to %s.", *said.expected] if @order.clamped? && said.expected
         return "#{what}." if said.by.drawn && !@order.by_hand? && !@order.clamped?
 
-        # The key stored one figure: the same is looked for.
-        return Sentence["#{what}: expect %s overall.", @order.overall] if said.by.key == "key" && !said.differs?
-
         Sentence["#{what}: expect %s, %s overall.", @order.opening, @order.overall]
       end
 
