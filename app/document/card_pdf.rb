@@ -58,7 +58,7 @@ module NimbleEyelet
 
       def settings
         lines = @sheet.recipe.lines.reject { |line| line.key == :cord && !line.decision.value }
-        lines.map { |line| "#{line.label}: #{@present.decided(line.decision.value)}" } +
+        lines.map { |line| "#{line.label}: #{@present.decided(@sheet.recipe.told(line))}" } +
           [*@sheet.recipe.again_words(@sheet.plan.machine.type), length] + @held
       end
 

@@ -88,7 +88,7 @@ module NimbleEyelet
       # Figures of the machine are said as its dial says them.
       def self.setting(line, sheet, present)
         decision = line.decision
-        value = decision.value
+        value = sheet.recipe.told(line)
         { key: line.key.to_s, label: line.label, field: line.field,
           text: value.is_a?(Length) ? present.dial(value)[:text] : present.decided(value),
           scores: scores(line, chosen(line, sheet.recipe)), dial: dial(line.key, value, sheet.plan.machine),

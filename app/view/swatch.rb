@@ -71,7 +71,7 @@ module NimbleEyelet
       def self.dials(recipe, machine, present)
         { stitch_width: machine.width_mark(recipe.stitch_width.value),
           stitch_length: machine.length_mark(recipe.stitch_length.value), tension: present.number(recipe.tension.value),
-          balance: recipe.balance && (recipe.balance_words || "in the middle") }
+          balance: recipe.balance && recipe.balance_told }
       end
 
       def self.layers(cloth) = "#{cloth.layers} layers#{', with the interfacing' unless cloth.interfacing.zero?}"

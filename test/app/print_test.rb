@@ -37,6 +37,19 @@ class PrintTest < AppTest
     end
   end
 
+  # A balance is told in notches: on the station, in the step, and on the card that lies beside the machine.
+  def test_a_balance_is_called_the_same_everywhere
+    { "2" => "2 notches to the side sewn towards you", "0" => "in the middle" }.each do |typed, told|
+      save({ recipe: { balance: typed } })
+      shown = closure["sheet"]["recipe"]["settings"].find { |line| line["key"] == "balance" }["text"]
+      card = PDF::Reader.new(StringIO.new(call(:get, "/api/closures/1/card.pdf"))).pages.map(&:text).join(" ").gsub(/\s+/, " ")
+
+      assert_equal [told, told], [shown, closure["sheet"]["swatch"]["to_sew"]["balance"]]
+      assert_includes step("settings").values_at("does", "how").join(" "), "balance #{told}"
+      assert_includes card, "Balance: #{told}"
+    end
+  end
+
   # What no machine sews has a page of its own, and no print speaks of a foot, a needle or a slit of it.
   def test_another_way_to_close_is_printed_as_what_it_is
     Otherways::WAYS.each_value do |way|

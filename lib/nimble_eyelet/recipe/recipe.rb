@@ -140,6 +140,13 @@ module NimbleEyelet
       # @return [String, nil] nothing in its middle, or where there is none
       def balance_words = MachinePart.notches(notches)
 
+      # @return [String] where the balance stands, in words
+      def balance_told = balance_words || "in the middle"
+
+      # @param line [RecipeLine] of this recipe
+      # @return [Object] what it is set to, as a hand is told it: a balance in notches from its middle
+      def told(line) = line.key == :balance ? balance_told : line.decision.value
+
       # @return [Integer] notches of the balance from its middle
       def notches = balance ? balance.value : 0
 

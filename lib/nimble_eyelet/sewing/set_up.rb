@@ -69,7 +69,7 @@ module NimbleEyelet
         [dial("width", @row.width, "width #{@row.width['width']}"),
          dial("length", @row.length, "length #{@row.length['length']}"),
          dial("tension", @row.tension, "tension #{@row.tension_mark}"),
-         dial("balance", @row.balance, "balance #{@recipe.balance_words || 'in the middle'}")]
+         dial("balance", @row.balance, "balance #{@recipe.balance_told}")]
       end
 
       # The figure of each is kept under its path.
