@@ -16,7 +16,8 @@ module NimbleEyelet
       def self.registered(app)
         app.helpers Helpers
         app.get("/api/workrooms/:slug/closures/:id/journal") do
-          json(View::JournalView.of(journal.log(number(params["id"])), present))
+          before = params["before"]
+          json(View::JournalView.of(journal.log(number(params["id"]), before: before && uuid(before)), present))
         end
         app.post("/api/workrooms/:slug/journal") { json({ entries: enter_all }) }
         app.put("/api/workrooms/:slug/journal/:entry") { enter }

@@ -15,6 +15,7 @@ require_relative "../field/plan_document"
 require_relative "../memo"
 require_relative "closure_writer"
 require_relative "errors"
+require_relative "happened"
 require_relative "journal_rows"
 require_relative "machine_rows"
 require_relative "machines"
@@ -26,11 +27,12 @@ module NimbleEyelet
     # version - String, rising with every write of the plan; position - Integer, number of the revision shown
     # undo_changes, redo_changes - Array<Hash> of what the next undo or redo changes, or nil where there is nowhere to
     #   go
-    # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>
+    # ledger - Ledger of its machine, whatever closure left it so; entries - Array<Sewing::Entry>; happened - Sewing::Facts,
+    #   what these come to on whatever machine
     # today - String, ISO 8601
     # earlier - Array<Swatches::EarlierSwatch> of other closures
     class Closure < Value.of(:id, :garment_id, :garment_name, :version, :position, :undo_changes, :redo_changes, :plan,
-                             :entries, :ledger, :house, :today, earlier: [])
+                             :entries, :happened, :ledger, :house, :today, earlier: [])
       # @return [Symbol] the one it was made in
       def unit = plan.unit.to_sym
 
@@ -39,7 +41,7 @@ module NimbleEyelet
 
       # @return [Sewing::Facts]
       def facts
-        Sewing::Facts.of(entries, closure: id, earlier: earlier, practice: plan.machine.practice, today: today)
+        happened.on(closure: id, earlier: earlier, practice: plan.machine.practice, today: today)
       end
 
       # Sheets of a process, the newest: an unchanged plan is not worked out again.
@@ -62,7 +64,8 @@ module NimbleEyelet
     end
 
     class Closures
-      HISTORY = 200
+      # Revisions of a page.
+      HISTORY = 15
       # What earlier test holes are known by: so many of the same machine, and of others.
       MOST_EARLIER = 40
       EARLIER_DATA = <<~SQL.freeze
@@ -89,8 +92,7 @@ module NimbleEyelet
           (SELECT jsonb_object_agg(k.key, jsonb_build_object('from', k.from_mm::text, 'to', k.to_mm::text, 'label', k.label, 'kind', k.kind))
              FROM keep_outs k WHERE k.workroom_id = c.workroom_id AND k.closure_id = c.id)::text AS keep_outs,
           #{MachineRows::JSON_OBJECT}::text AS machine,
-          (SELECT jsonb_agg(#{JournalRows::JSON_OBJECT} ORDER BY j.happened_at, j.seq)
-             FROM journal j WHERE j.workroom_id = c.workroom_id AND j.closure_id = c.id)::text AS entries,
+          #{Happened::COLUMNS},
           (SELECT jsonb_agg(e.swatch ORDER BY e.happened_at DESC) FROM (#{EARLIER}) e)::text AS earlier,
           (SELECT jsonb_object_agg(s.part, s.state) FROM (
              SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
@@ -106,12 +108,17 @@ module NimbleEyelet
         JOIN machines m ON m.workroom_id = c.workroom_id AND m.id = c.machine_id
         WHERE c.workroom_id = :workroom AND c.removed_at IS NULL
       SQL
+      # Of this process.
+      HAPPENED = Happened.new
+      private_constant :HAPPENED
       READ = "#{EVERYTHING} AND c.id = :id".freeze
       READ_GARMENT = "#{EVERYTHING} AND c.garment_id = :garment ORDER BY c.name".freeze
 
       # @param workroom [Workroom]
-      def initialize(workroom)
+      # @param happened [Happened] what is remembered of facts read before
+      def initialize(workroom, happened: HAPPENED)
         @workroom = workroom
+        @happened = happened
         @scope = workroom.scope
         @writer = ClosureWriter.new(@scope)
       end
@@ -119,12 +126,14 @@ module NimbleEyelet
       # @param id [Integer]
       # @return [Closure]
       # @raise [Missing]
-      def find(id) = closure(@scope.ask(:read_closure, READ, id: id).first || raise(Missing))
+      def find(id)
+        read(:read_closure, READ, known: @happened.known(@scope.workroom_id, [id]), id: id).first || raise(Missing)
+      end
 
       # @param garment_id [Integer]
       # @return [Array<Closure>] by name, read from one moment
       def of_garment(garment_id)
-        @scope.ask(:read_garment, READ_GARMENT, garment: garment_id).map { |row| closure(row) }
+        read(:read_garment, READ_GARMENT, known: @happened.known(@scope.workroom_id), garment: garment_id)
       end
 
       # @param id [Integer]
@@ -205,20 +214,28 @@ module NimbleEyelet
 
       def revisions(id) = @scope[:revisions].where(closure_id: id)
 
-      def closure(row)
+      # @param known [Hash] of what happened
+      # @return [Array<Closure>]
+      def read(name, sql, known:, **values)
+        rows = @scope.ask(name, sql, known: Happened.told(known), **values)
+        happened = rows.map { |row| @happened.read(@scope.workroom_id, row[:identity], row, known) }
+        return read(name, sql, known: {}, **values) if happened.include?(nil)
+
+        rows.zip(happened).map { |row, kept| closure(row, kept) }
+      end
+
+      def closure(row, kept)
         here = parse(row[:here])
         Closure.new(id: row[:id], garment_id: row[:garment_id], garment_name: row[:garment_name],
                     version: "#{row[:identity]}.#{row[:version]}",
                     position: row[:position], undo_changes: here["parent"] && here["changes"],
                     redo_changes: row[:following] && parse(row[:following]),
-                    plan: plan(row), today: @workroom.today, **happened(row),
+                    plan: plan(row), today: @workroom.today, entries: kept.entries, happened: kept.facts,
+                    earlier: earlier(row[:earlier]),
                     ledger: ledger(row[:moved]), house: @workroom.house_for(row[:unit].to_sym))
       end
 
-      def happened(row)
-        entries, earlier = row.values_at(:entries, :earlier).map { |rows| rows ? parse(rows) : [] }
-        { entries: entries.map { |entry| JournalRows.entry(entry) }, earlier: JournalRows.earlier(earlier) }
-      end
+      def earlier(rows) = rows ? JournalRows.earlier(parse(rows)) : []
 
       def parse(text) = JSON.parse(text.to_s, decimal_class: BigDecimal)
 

@@ -84,12 +84,19 @@ module NimbleEyelet
                (SELECT a.name FROM accounts a WHERE a.id = j.account_id) AS by
         FROM journal j LEFT JOIN journal w ON w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal'
         WHERE j.workroom_id = :workroom AND j.closure_id = :closure AND j.kind <> 'withdrawal'
-        ORDER BY j.happened_at DESC, j.seq DESC LIMIT 500
+          AND (:before::uuid IS NULL
+               OR (j.happened_at, j.seq) < (SELECT b.happened_at, b.seq FROM journal b WHERE b.workroom_id = :workroom AND b.id = :before::uuid))
+        ORDER BY j.happened_at DESC, j.seq DESC LIMIT :most
       SQL
 
       # One line of the log. withdrawn_at - Time or nil; imported - Boolean, it came with a garment file; by - String,
       # name of who entered it, where people sign in
       Line = Value.of(:entry, :withdrawn_at, :imported, by: nil)
+
+      # lines - Array<Line>, newest first; following - String or nil, the id that the next page comes before
+      Page = Value.of(:lines, :following)
+      # Lines of a page.
+      PAGE = 20
 
       # @param scope [Scope]
       def initialize(scope)
@@ -150,18 +157,23 @@ module NimbleEyelet
       end
 
       # @param closure_id [Integer]
-      # @return [Array<Line>] newest first, at most 500
+      # @param before [String, nil] id of the entry that the page comes before
+      # @return [Page]
       # @raise [Missing]
-      def log(closure_id)
+      def log(closure_id, before: nil)
         raise Missing if @scope.standing(:closures).where(id: closure_id).empty?
 
-        @scope.ask(:read_log, LOG, closure: closure_id).map do |row|
-          Line.new(entry: JournalRows.entry(JSON.parse(row[:entry], decimal_class: BigDecimal)), withdrawn_at: row[:withdrawn_at],
-                   imported: row[:imported], by: row[:by])
-        end
+        found = @scope.ask(:read_log, LOG, closure: closure_id, before: before, most: PAGE + 1)
+        lines = found.first(PAGE).map { |row| line(row) }
+        Page.new(lines: lines, following: found.size > PAGE ? lines.last.entry.id : nil)
       end
 
       private
+
+      def line(row)
+        Line.new(entry: JournalRows.entry(JSON.parse(row[:entry], decimal_class: BigDecimal)), withdrawn_at: row[:withdrawn_at],
+                 imported: row[:imported], by: row[:by])
+      end
 
       def row(entry, closure, machine)
         values(entry).merge(closure: closure, machine: machine, data: JournalRows.data(entry),

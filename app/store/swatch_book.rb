@@ -13,7 +13,7 @@ require_relative "journal_rows"
 module NimbleEyelet
   module Store
     class SwatchBook
-      PAGE = 30
+      PAGE = 20
       # Words that are looked for.
       MOST_WORDS = 8
       # What one can go by beside words, and the column it stands in.

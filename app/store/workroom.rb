@@ -104,11 +104,11 @@ module NimbleEyelet
       def machines = @machines ||= Machines.new(@scope)
 
       # @return [Array<Hash>] garments that have closures, with these: id, name, archived, template, changed, closures
-      def garments
-        JSON.parse(@scope.ask(:garments_shortly, SHORTLY).first[:garments] || "[]", symbolize_names: true)
-      end
+      def garments = JSON.parse(garments_written, symbolize_names: true)
 
-      # Put together where it lies: a list of thousands is no work for Ruby.
+      # @return [String] the same as JSON, put together where it lies: a list of thousands is no work for Ruby
+      def garments_written = @scope.ask(:garments_shortly, SHORTLY).first[:garments] || "[]"
+
       SHORTLY = <<~SQL
         SELECT json_agg(one ORDER BY one.name)::text AS garments FROM (
           SELECT g.id, g.name, g.template, g.archived_at IS NOT NULL AS archived,

@@ -11,16 +11,16 @@ module NimbleEyelet
       # Step of a note that earlier versions kept: from there on a simulated machine sewed the test holes.
       PRACTISED = "stand-in"
 
-      # @param lines [Array<Store::Journal::Line>]
+      # @param page [Store::Journal::Page]
       # @param present [Presenter]
-      # @return [Array<Hash>]
-      def self.of(lines, present)
-        lines.map do |line|
-          entry = line.entry
-          { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry, present)),
-            note: entry.note, happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601,
-            imported: line.imported, by: line.by }
-        end
+      # @return [Hash]
+      def self.of(page, present) = { lines: page.lines.map { |line| line(line, present) }, following: page.following }
+
+      def self.line(line, present)
+        entry = line.entry
+        { id: entry.id, kind: entry.kind, step: entry.step, says: present.words(says(entry, present)),
+          note: entry.note, happened_at: entry.happened_at.iso8601, withdrawn_at: line.withdrawn_at&.utc&.iso8601,
+          imported: line.imported, by: line.by }
       end
 
       def self.says(entry, present)
@@ -66,7 +66,7 @@ module NimbleEyelet
 
         swatch.again ? "test hole looked at again" : "test hole"
       end
-      private_class_method :called, :called_step, :says, :step, :hole, :swatch
+      private_class_method :line, :called, :called_step, :says, :step, :hole, :swatch
     end
   end
 end

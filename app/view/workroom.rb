@@ -2,6 +2,7 @@
 
 # The workroom: its unit, its shelves, and what can be chosen from.
 
+require "json"
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/closure_fields"
 require_relative "../field/field"
@@ -15,7 +16,7 @@ module NimbleEyelet
       def self.of(workroom)
         present = Presenter.new(workroom.unit)
         { **workroom.settings, slug: workroom.slug, sample: workroom.sample?, revision: workroom.revision,
-          garments: workroom.garments,
+          garments: JSON::Fragment.new(workroom.garments_written),
           habits: workroom.house.habits.map { |path, value| habit(HABITS.fetch(path), value, present) },
           stabilisers: STABILISER_KINDS.map do |key, name|
             { key: key, name: name, owned: workroom.house.stabilisers.include?(key),

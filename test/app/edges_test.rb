@@ -67,7 +67,7 @@ class EdgesTest < AppTest
     enter({ **step("needle")["enter"], machine: 4 }, id: id)
     enter({ **step("sew-7")["enter"], machine: 4 })
     enter({ kind: "withdrawal", about: id })
-    log = call(:get, "/api/closures/1/journal")
+    log = call(:get, "/api/closures/1/journal")["lines"]
 
     assert_equal(["Hole at 540 mm sewn, 22.5 mm.", "Done: needle, the needle universal 80/12."], log.map { |line| line["says"] })
     assert_equal([false, true], log.map { |line| !line["withdrawn_at"].nil? })

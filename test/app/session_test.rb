@@ -266,6 +266,6 @@ class SessionRoutesTest < AppTest
 
     assert_status 422
     assert_match(/Went wrong: The tack is cut through/,
-                 call(:get, "/api/closures/1/journal").map { |line| line["says"] }.join(" "))
+                 call(:get, "/api/closures/1/journal")["lines"].map { |line| line["says"] }.join(" "))
   end
 end

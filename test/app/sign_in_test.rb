@@ -177,7 +177,7 @@ class SignInTest < AppTest
     now = Time.now.utc.iso8601
     bo.call(:put, "#{HOME}/journal/#{SecureRandom.uuid}", { kind: "note", note: "n", closure: SMOCK, happened_at: now, sent_at: now })
 
-    assert_equal(["Bo"], people[:ana].call(:get, "#{HOME}/closures/1/journal").map { |line| line["by"] })
+    assert_equal(["Bo"], people[:ana].call(:get, "#{HOME}/closures/1/journal")["lines"].map { |line| line["by"] })
     bo.call(:get, "#{HOME}/everything.tar")
 
     assert_equal 403, bo.status, "the owner's to take along"
@@ -189,7 +189,7 @@ class SignInTest < AppTest
 
     assert_equal 200, bo.status
     assert_equal "nobody", bo.call(:get, "/api/account")["kind"]
-    assert_equal([Store::Accounts::LEFT], people[:ana].call(:get, "#{HOME}/closures/1/journal").map { |line| line["by"] })
+    assert_equal([Store::Accounts::LEFT], people[:ana].call(:get, "#{HOME}/closures/1/journal")["lines"].map { |line| line["by"] })
     assert_nil db[:accounts].where(Sequel.like(:email, "bo@%")).first
     refute_nil db[:workrooms].where(slug: "bo-s-own").get(:removed_at)
     refute_includes(people[:ana].call(:get, "#{HOME}/people")["people"].map { |one| one["name"] }, "Bo")

@@ -113,6 +113,43 @@ class StoreTest < AppTest
     assert_equal 12, db[:closures].count
   end
 
+  OFTEN = %i[step step step note late withdrawal withdrawal undone lost replaced other_hand].freeze
+
+  # Two servers, one of which remembers little, read what one reads that remembers nothing: whatever is entered late,
+  # taken back, taken back by the database, or lost by hand.
+  def test_facts_that_are_remembered_are_those_that_are_kept
+    random = Random.new(11)
+    servers = [Store::Happened.new, Store::Happened.new(9)]
+    read = lambda do |happened|
+      kept = Store::Closures.new(workroom, happened: happened)
+      [kept.find(SMOCK), *kept.of_garment(1), kept.find(2)].map { |one| [one.id, one.entries, one.facts] }
+    end
+    80.times do |turn|
+      happen(OFTEN.sample(random: random), random)
+      there = read.call(Store::Happened.new)
+
+      servers.sample(1 + (turn % 2), random: random).each { |one| assert_equal there, read.call(one) }
+    end
+  end
+
+  def test_a_long_log_is_read_in_pages_and_each_line_once
+    db[:journal].multi_insert(Array.new(47) do |number|
+      { workroom_id: workroom.id, id: SecureRandom.uuid, closure_id: SMOCK, kind: "note",
+        happened_at: NOW - (number / 3), data: Sequel.pg_jsonb_wrap({ "note" => number.to_s }) }
+    end)
+    pages = [call(:get, "/api/closures/1/journal")]
+    pages << call(:get, "/api/closures/1/journal?before=#{pages.last['following']}") while pages.last["following"]
+
+    assert_equal([20, 20, 7], pages.map { |page| page["lines"].size })
+    told = pages.flat_map { |page| page["lines"].map { |line| line["note"].to_i } }
+
+    assert_equal (0...47).to_a, told.sort
+    assert_equal told.map { |number| number / 3 }, told.map { |number| number / 3 }.sort
+    call(:get, "/api/closures/1/journal?before=nothing")
+
+    assert_status 400
+  end
+
   private
 
   # What is asked of the database meanwhile.
@@ -125,5 +162,45 @@ class StoreTest < AppTest
     said
   ensure
     db.loggers.delete(logger)
+  end
+
+  def happen(what, random)
+    closure = random.rand < 0.8 ? SMOCK : 2
+    ids, numbers = %i[id seq].map { |column| db[:journal].where(closure_id: closure, about: nil).select_map(column) }
+    row = lambda do |**more|
+      { workroom_id: workroom.id, id: SecureRandom.uuid, closure_id: closure, data: Sequel.pg_jsonb_wrap({}), **more }
+    end
+    told = { kind: "step", step_key: %w[mark needle thread].sample(random: random), happened_at: NOW - random.rand(1000) }
+    case what
+    when :step
+      (@numbers ||= []) << db.get(Sequel.lit("nextval(pg_get_serial_sequence('journal', 'seq'))"))
+      db[:journal].insert(row.call(**told))
+    when :note then db[:journal].insert(row.call(kind: "note", happened_at: NOW))
+    # It had its number before others that are there already.
+    when :late then db[:journal].overriding_system_value.insert(row.call(**told, seq: @numbers&.shift || return))
+    when :withdrawal
+      about = (ids - db[:journal].where(kind: "withdrawal").select_map(:about)).sample(random: random) or return
+      db[:journal].insert(row.call(kind: "withdrawal", about: about, happened_at: NOW))
+    when :undone
+      db.transaction(rollback: :always) do
+        db[:journal].insert(row.call(**told))
+        Store::Closures.new(workroom).find(closure)
+      end
+    when :lost then db[:journal].where(seq: numbers.max).delete
+    # Put back by hand, numbers and all.
+    when :replaced then replace(db[:journal].where(closure_id: closure).max(:seq), row.call(**told))
+    when :other_hand
+      replace(numbers.sample(random: random), row.call(**told))
+      db[:identity].update(id: SecureRandom.alphanumeric(6).downcase)
+    end
+  rescue Sequel::ForeignKeyConstraintViolation
+    nil # what was taken back is not lost
+  end
+
+  def replace(number, row)
+    db.transaction do
+      gone = db[:journal].where(seq: number).delete
+      db[:journal].overriding_system_value.insert(row.merge(seq: number)) if gone.positive?
+    end
   end
 end

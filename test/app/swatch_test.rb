@@ -95,7 +95,7 @@ class SwatchRoutesTest < AppTest
     assert_match(/washed field linen/, cuff["recipe"]["before"]["cloth"])
     assert_operator until_accepted(2).first, :<=, sewn + 1
     refute_empty call(:get, "/api/machines/4/learned")["feet"], "a practice machine learns of its own holes"
-    assert_equal "simulated", call(:get, "/api/closures/1/journal").first["says"][0, 9].downcase
+    assert_equal "simulated", call(:get, "/api/closures/1/journal")["lines"].first["says"][0, 9].downcase
     same = db[:journal].where(kind: "swatch").count
     first = db[:journal].where(kind: "swatch").get(:id)
     call(:post, "/api/closures/1/stand-in", { id: first })
@@ -219,7 +219,7 @@ class SwatchRoutesTest < AppTest
     first = call(:get, "/api/swatches")
     second = call(:get, "/api/swatches?before=#{Rack::Utils.escape(first['following'])}")
 
-    assert_equal [30, 5, nil], [first["leaves"].size, second["leaves"].size, second["following"]]
+    assert_equal [20, 15, nil], [first["leaves"].size, second["leaves"].size, second["following"]]
     assert_equal 35, (first["leaves"] + second["leaves"]).map { |leaf| leaf["note"] }.uniq.size
   end
 

@@ -101,14 +101,24 @@ module NimbleEyelet
         copy(db, :buttons, where: "id = (SELECT min(id) FROM buttons)", times: BUTTONS, id: "DEFAULT", words: "DEFAULT",
                            name: "'Bench ' || n")
         db.fetch(SwatchBookBench::FILL, workroom: room, count: SAMPLES).all
-        db.run(<<~SQL)
-          INSERT INTO journal (workroom_id, id, kind, closure_id, machine_id, data, happened_at)
-          SELECT #{room}, gen_random_uuid(), 'note', 1, NULL, jsonb_build_object('note', 'Bench ' || n, 'with', '{}'::jsonb),
-                 now() - n * interval '1 minute' FROM generate_series(1, #{FACTS}) AS n
-        SQL
+        happen(db, room)
         copy(db, :revisions, where: "closure_id = 1 AND number = (SELECT max(number) FROM revisions WHERE closure_id = 1)",
                              times: REVISIONS, number: "number + n", parent: "number + n - 1")
         db.run("ANALYZE garments, closures, buttons, journal, revisions, swatch_book")
+      end
+
+      # Steps told and taken back, and notes.
+      def happen(db, room)
+        db.run(<<~SQL)
+          WITH told AS (
+            INSERT INTO journal (workroom_id, id, kind, closure_id, step_key, data, happened_at)
+            SELECT #{room}, gen_random_uuid(), CASE n % 2 WHEN 0 THEN 'note' ELSE 'step' END, 1,
+                   CASE n % 2 WHEN 1 THEN (ARRAY['mark', 'thread', 'needle', 'stay'])[1 + n % 4] END,
+                   jsonb_build_object('note', 'Bench ' || n, 'with', '{}'::jsonb), now() - n * interval '1 minute'
+              FROM generate_series(1, #{FACTS * 2 / 3}) AS n RETURNING *)
+          INSERT INTO journal (workroom_id, id, kind, closure_id, about, data, happened_at)
+          SELECT workroom_id, gen_random_uuid(), 'withdrawal', 1, id, '{}', now() FROM told WHERE kind = 'step'
+        SQL
       end
 
       def copy(db, table, where:, times:, **changes)

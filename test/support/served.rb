@@ -90,7 +90,7 @@ module NimbleEyelet
       def bare_route(url, bytes)
         connection = PG.connect(url)
         connection.prepare("workroom", "SELECT * FROM workrooms WHERE slug = $1 AND removed_at IS NULL")
-        connection.prepare("closure", Store::Closures::READ.gsub(":workroom", "$1").gsub(/:id\b/, "$2"))
+        connection.prepare("closure", Store::Closures::READ.gsub(":workroom", "$1").gsub(/:id\b/, "$2").gsub(/:known\b/, "'{}'"))
         Class.new(Sinatra::Base) do
           set :environment, :production
           set :host_authorization, permitted_hosts: []

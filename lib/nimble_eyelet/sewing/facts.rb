@@ -8,6 +8,7 @@
 #   facts.entry_of(step)              # => Entry or nil, that says it was done
 #   facts.steps["mark"].done_with     # => { "opening.length" => 22.5 mm }, what it was done with
 
+require "set"
 require_relative "../length/length"
 require_relative "../placket/run"
 require_relative "../placket/sewn_hole"
@@ -33,6 +34,8 @@ module NimbleEyelet
       KINDS = %w[swatch step hole_sewn machine_part mishap note withdrawal].freeze
       # Kinds that say that a step was done.
       STEPS = %w[step hole_sewn].freeze
+      # Kinds of what was done to holes, or went wrong there.
+      DONE = [*STEPS, "mishap"].to_h { |kind| [kind, true] }.freeze
 
       def step? = STEPS.include?(kind)
 
@@ -69,23 +72,37 @@ module NimbleEyelet
       def self.none = new
 
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
-      # @param practice [Boolean] on a practice machine; to a real one what was sewn on such a machine is nothing
+      # @param on [Hash] as {#on} takes it
       # @return [Facts]
-      def self.of(entries, closure: nil, earlier: [], practice: false, today: nil)
-        withdrawn = entries.filter_map(&:about)
-        standing = entries.reject { |entry| withdrawn.include?(entry.id) || entry.kind == "withdrawal" }
-        seen = swatches(entries, withdrawn).reject { |swatch| swatch.simulated && !practice }
-        looked_at, swatches = seen.partition(&:in_garment?)
-        new(swatches: swatches, looked_at: looked_at, steps: steps(standing), holes: holes(standing),
-            earlier: earlier.select { |one| one.swatch.simulated == practice }, mishaps: standing.select(&:mishap),
-            today: today, closure: closure, told: told(entries))
+      def self.of(entries, **on) = read(entries).on(**on)
+
+      # @param entries [Array<Entry>] oldest first, withdrawn ones among them
+      # @return [Facts] of whatever machine: simulated test holes are among them
+      def self.read(entries)
+        withdrawn = entries.filter_map(&:about).to_set
+        done = entries.select { |entry| Entry::DONE.key?(entry.kind) && !withdrawn.include?(entry.id) }
+        looked_at, swatches = swatches(entries.filter_map(&:swatch), withdrawn).partition(&:in_garment?)
+        new(swatches: swatches, looked_at: looked_at, steps: steps(done), holes: holes(done),
+            mishaps: done.select(&:mishap), told: told(entries))
       end
 
-      def self.told(entries) = entries.select { |entry| entry.step? && entry.step }.map { |entry| placed(entry) }.tally
+      # @param practice [Boolean] whether it is a practice machine; to a real one what was sewn on such a machine is
+      #   nothing
+      # @return [Facts] as they count for one closure on one machine
+      def on(closure: nil, earlier: [], practice: false, today: nil)
+        count = practice ? ->(_) { true } : ->(swatch) { !swatch.simulated }
+        with(swatches: swatches.select(&count), looked_at: looked_at.select(&count), closure: closure, today: today,
+             earlier: earlier.select { |one| one.swatch.simulated == practice })
+      end
+
+      def self.told(entries)
+        entries.filter_map { |entry| [entry.step, place(entry)] if entry.step? && entry.step }.tally
+               .group_by { |(step, at), _| key_of(step, at) }.transform_values { |all| all.sum(&:last) }
+      end
 
       # What a mishap makes to be done again counts only from then on.
-      def self.steps(standing)
-        standing.each_with_object({}) do |entry, steps|
+      def self.steps(done)
+        done.each_with_object({}) do |entry, steps|
           steps[placed(entry)] = entry if entry.step? && entry.step
           next unless entry.mishap
 
@@ -105,8 +122,7 @@ module NimbleEyelet
       end
 
       # In the order they were sewn; what was looked at again stands with the first look.
-      def self.swatches(entries, withdrawn)
-        all = entries.filter_map(&:swatch)
+      def self.swatches(all, withdrawn)
         standing = all.reject { |swatch| withdrawn.include?(swatch.id) }
         in_garment, first = Swatches::Swatch.together(all, standing).partition(&:in_garment?)
         numbered = first.each_with_index.map { |swatch, index| swatch.with(number: index + 1) }
@@ -114,16 +130,18 @@ module NimbleEyelet
       end
 
       # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
-      def self.placed(entry)
-        key = Work::StepKey.parse(entry.step)
-        at = key.numbered? && (entry.at || entry.done_with["hole.at"])
-        at.is_a?(Length) ? Work::Step.key_at(key.name, at) : entry.step
+      def self.placed(entry) = key_of(entry.step, place(entry))
+      def self.place(entry) = entry.at || entry.done_with["hole.at"]
+
+      def self.key_of(step, at)
+        key = at.is_a?(Length) ? Work::StepKey.parse(step) : nil
+        key&.numbered? ? Work::Step.key_at(key.name, at) : step
       end
 
       # A hole sewn twice at one place counts as it was sewn last; what went wrong moves it, changes it or takes it
       # away.
-      def self.holes(standing)
-        standing.each_with_object({}) do |entry, holes|
+      def self.holes(done)
+        done.each_with_object({}) do |entry, holes|
           holes[entry.at] = sewn(entry, holes[entry.at]) if entry.kind == "hole_sewn"
           gone_wrong(entry, holes) if entry.mishap&.hole && entry.at
         end.values.sort_by(&:at)
@@ -155,7 +173,7 @@ module NimbleEyelet
           holes[entry.measured] = was.with(at: entry.measured, opening: opening)
         end
       end
-      private_class_method :told, :holes, :placed, :swatches, :steps, :elsewhere, :gone_wrong, :sewn, :across
+      private_class_method :told, :holes, :placed, :place, :key_of, :swatches, :steps, :elsewhere, :gone_wrong, :sewn, :across
 
       # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place

@@ -7,10 +7,7 @@
 
   let { work, open = $bindable() }: { work: ClosureWork; open: boolean } = $props();
 
-  /** Rows at a time. */
-  const PAGE = 15;
   let revisions = $state.raw<Revision[]>([]);
-  let shown = $state(PAGE);
   let failed = $state('');
 
   async function look(before?: number): Promise<void> {
@@ -23,16 +20,10 @@
     if (answer.kind === 'data') revisions = before ? [...revisions, ...answer.data] : answer.data;
   }
 
-  async function more(): Promise<void> {
-    const last = revisions.at(-1);
-    if (shown + PAGE > revisions.length && last && !last.first) await look(last.number);
-    shown += PAGE;
-  }
+  let last = $derived(revisions.at(-1));
 
   $effect(() => {
-    if (!open) return;
-    shown = PAGE;
-    void look();
+    if (open) void look();
   });
 
   async function bringBack(number: number): Promise<void> {
@@ -47,7 +38,7 @@
     Only the plan is brought back: test holes, steps done and holes sewn stay as they are.
   </p>
   <ol class="mt-3 space-y-1">
-    {#each revisions.slice(0, shown) as revision, index (revision.number)}
+    {#each revisions as revision, index (revision.number)}
       <li class="flex items-baseline justify-between gap-3 border-b border-base-300 py-1">
         <span class="min-w-0 wrap-anywhere"
           >{revision.changes}
@@ -65,7 +56,7 @@
       </li>
     {/each}
   </ol>
-  {#if revisions.length > shown || (revisions.length > 0 && !revisions.at(-1)?.first)}
-    <button class="btn mt-2 btn-sm" onclick={more}>Older</button>
+  {#if last && !last.first}
+    <button class="btn mt-2 btn-sm" onclick={() => void look(last.number)}>Older</button>
   {/if}
 </Dialog>

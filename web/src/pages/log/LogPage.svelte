@@ -1,6 +1,6 @@
 <script lang="ts">
   // What happened at the table with one closure: nothing here is ever changed, only withdrawn.
-  import { createQuery } from '@tanstack/svelte-query';
+  import { createInfiniteQuery } from '@tanstack/svelte-query';
   import { ask, gone, read, words } from '../../api/ask';
   import { uuid } from '../../api/browser_store';
   import { client, type JournalLine } from '../../api/client';
@@ -11,16 +11,17 @@
   import Page from '../Page.svelte';
 
   let id = $derived(Number((route.params as { id: string }).id));
-  const log = createQuery(() => ({
+  const log = createInfiniteQuery(() => ({
     queryKey: ['log', workroom.slug, id],
-    queryFn: () =>
-      read(
-        client.GET('/api/workrooms/{slug}/closures/{id}/journal', {
-          params: { path: { slug: workroom.slug, id } },
-        }),
-      ),
+    queryFn: ({ pageParam }: { pageParam: string }) => {
+      const params = { path: { slug: workroom.slug, id }, query: pageParam ? { before: pageParam } : {} };
+      return read(client.GET('/api/workrooms/{slug}/closures/{id}/journal', { params }));
+    },
+    initialPageParam: '',
+    getNextPageParam: (page) => page.following ?? undefined,
     enabled: workroom.slug !== '',
   }));
+  let lines = $derived(log.data?.pages.flatMap((page) => page.lines) ?? []);
   let name = $derived(
     workroom.data?.garments.flatMap((garment) => garment.closures).find((closure) => closure.id === id)
       ?.name ?? '',
@@ -74,7 +75,7 @@
     <button class="btn">Note it</button>
   </form>
   <ol class="mt-4">
-    {#each log.data ?? [] as line (line.id)}
+    {#each lines as line (line.id)}
       <li class="flex items-baseline gap-x-4 border-b border-dashed border-base-300 py-2">
         <span class="min-w-0 grow wrap-anywhere">
           <span class={line.withdrawn_at ? 'text-secondary line-through' : ''}
@@ -103,4 +104,9 @@
         </li>{/if}
     {/each}
   </ol>
+  {#if log.hasNextPage}
+    <button class="btn mt-3" disabled={log.isFetchingNextPage} onclick={() => void log.fetchNextPage()}
+      >Older</button
+    >
+  {/if}
 </Page>
