@@ -29,7 +29,8 @@ module NimbleEyelet
         def text(words, kind: :P, **options) = tags.of(kind) { super(dialect.say(words), options) }
         def draw_text(words, kind: :P, **options) = tags.of(kind) { super(dialect.say(words), options) }
         def width_of(words, ...) = super(dialect.say(words), ...)
-        def draw_text!(...) = tags.line { super }
+        def draw_text!(...) = others { tags.line { super } }
+        def font(...) = others { super }
 
         def start_new_page(...)
           tags.page_ends
@@ -38,10 +39,16 @@ module NimbleEyelet
 
         def render(...)
           tags.close
-          super
+          others { super }
         end
 
         private
+
+        # Between two lines others have their turn: a long print keeps nobody waiting.
+        def others
+          Thread.pass
+          yield
+        end
 
         def tags = @tags ||= Tags.new(self)
       end

@@ -4,6 +4,7 @@
 # remembered until what they hang on changes.
 
 require "json"
+require "monitor"
 require_relative "../dialect"
 require_relative "../document/separated"
 require_relative "../problem"
@@ -38,9 +39,12 @@ module NimbleEyelet
         halt 200, answer.packed
       end
 
-      # One print at a time is drawn: what is worked out for long leaves room for whoever asks something short.
-      DRAWING = Mutex.new
+      # One print at a time is worked out: what takes long leaves room for whoever asks something short.
+      DRAWING = Monitor.new
       private_constant :DRAWING
+
+      # Whatever is worked out for a print before it is drawn, too, waits until the one before is done.
+      def for_print(&) = DRAWING.synchronize(&)
 
       # A print as it was drawn last, or drawn now.
       #

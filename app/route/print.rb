@@ -19,13 +19,17 @@ module NimbleEyelet
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/strip\.(pdf|svg)}) do |slug, id, format|
           printer = FORMATS.fetch(format)
           on = format == "pdf" ? { paper: params.fetch("paper", "a4"), side: params.fetch("side", "both") } : {}
-          printed(slug, id, "strip", format) { |strip, title| printer.new(strip, title, **on) }
+          for_print { printed(slug, id, "strip", format) { |strip, title| printer.new(strip, title, **on) } }
         end
         app.get(%r{/api/workrooms/([a-z0-9-]+)/closures/(\d+)/hole-card\.pdf}) do |slug, id|
           paper = params.fetch("paper", "a4")
-          printed(slug, id, "hole card", "pdf", only: ->(sheet) { sheet.other_ways.carded? }) { |strip, title| Document::HoleCardPdf.new(strip, title, paper: paper) }
+          for_print do
+            printed(slug, id, "hole card", "pdf", only: ->(sheet) { sheet.other_ways.carded? }) do |strip, title|
+              Document::HoleCardPdf.new(strip, title, paper: paper)
+            end
+          end
         end
-        app.get("/api/workrooms/:slug/closures/:id/way.pdf") { print_way(number(params["id"])) }
+        app.get("/api/workrooms/:slug/closures/:id/way.pdf") { for_print { print_way(number(params["id"])) } }
       end
 
       module Helpers
