@@ -5,6 +5,7 @@ source "https://rubygems.org"
 ruby ">= 3.1"
 
 # The web application
+gem "bootsnap", "~> 1.18", require: false # a start reads what the one before it compiled
 gem "committee", "~> 5.6"
 gem "fsrs", "~> 0.9" # what is due again when practising
 gem "icalendar", "~> 2.10" # a session in a calendar

@@ -77,6 +77,18 @@ module NimbleEyelet
       # Hosts are looked at before anything else, see guarded.
       set :host_authorization, permitted_hosts: []
 
+      # An address as nearly all of ours are written. Made into a pattern here: the way that knows every kind of address
+      # takes half a second of each start for all of them.
+      PLAIN = %r{\A[\w/:.-]+\z}
+      private_constant :PLAIN
+
+      def self.compile(path, options = {})
+        return super unless path.is_a?(String) && path.match?(PLAIN)
+
+        super(Regexp.new(Regexp.escape(path).gsub(/:(\w+)/) { "(?<#{Regexp.last_match(1)}>[^/?#]+)" }), options)
+      end
+      private_class_method :compile
+
       register Route::AboutRoutes
       register Route::AccountRoutes
       register Route::PeopleRoutes

@@ -4,6 +4,7 @@
 # cluster of its own unless DATABASE_URL names one. Ctrl-C or SIGTERM stops both cleanly; what a killed start left
 # running is taken over.
 
+require_relative "compiled"
 require "etc"
 require "puma"
 require "puma/configuration"
@@ -24,6 +25,9 @@ require_relative "entrance"
 require_relative "listening"
 require_relative "new_account"
 require_relative "packed_backup"
+
+# Of what is loaded nothing was to be freed.
+GC.enable
 
 module NimbleEyelet
   module Server
