@@ -71,6 +71,9 @@ class RequestTest < CoreTest
     "tweed jacket, 4 leather buttons three-quarter inch, bound buttonholes" =>
       { "cloth.name" => "tweed", "button.name" => "leather buttons", "button.diameter" => "3/4 in",
 "recipe.way" => "bound" },
+    # A top is one unless something else is named.
+    "jersey top, 5 buttons 11 mm" => { **SHIRT, "cloth.kind" => "knit", "placket.count" => "5" },
+    "top of the bag, 1 button 20 mm" => { "placket.use" => "bag", "placket.place" => "tab" },
     # Whatever it is, what a child wears is planned for a child.
     "denim dungarees for a toddler, 2 buttons 20 mm" =>
       { "placket.use" => "children", "placket.place" => "waistband", "cloth.name" => "denim", "placket.count" => "2" },

@@ -13,7 +13,7 @@ module NimbleEyelet
       "shirt" => { "front" => ["shirt", "blouse", "dress", "smock", "tunic", "pyjama", "pajama", "nightshirt",
                                "overshirt", "shirtdress", "kurta", "kaftan", "nightdress", "nightie", "nightgown",
                                "gown", "housecoat", "jumpsuit", "playsuit", "boilersuit", "coverall", "overall",
-                               "pinafore", "dressing gown", "boiler suit"] },
+                               "pinafore", "dressing gown", "boiler suit", "top", "tank top", "camisole", "bodice"] },
       "coat" => { "front" => ["coat", "jacket", "blazer", "parka", "overcoat", "raincoat", "cape", "duffel", "cloak",
                               "anorak", "peacoat", "bomber", "shacket", "poncho", "trench coat", "trench", "chore coat",
                               "pea coat"],
@@ -27,6 +27,8 @@ module NimbleEyelet
       "bag" => { "tab" => %w[bag tote pouch satchel rucksack purse] },
       "small" => { "tab" => %w[strap belt hat apron], "front" => %w[hood] }
     }.freeze
+    # It may also be where something lies on another garment.
+    GIVES_WAY = %w[top].freeze
     # Whatever it is, a child wears it.
     WEARERS = { "children" => ["baby", "baby's", "toddler", "toddler's", "child", "childs", "child's", "children",
                                "children's", "kid", "kid's"] }.freeze
@@ -93,7 +95,8 @@ module NimbleEyelet
       GARMENTS.flat_map do |use, places|
         places.flat_map do |place, phrases|
           phrases.map do |phrase|
-            Typing::RequestWord.new(phrase: phrase, kind: "garment", sets: { "placket.use" => use, GARMENT_PLACE => place })
+            Typing::RequestWord.new(phrase: phrase, kind: "garment", weak: GIVES_WAY.include?(phrase),
+                                    sets: { "placket.use" => use, GARMENT_PLACE => place })
           end
         end
       end
