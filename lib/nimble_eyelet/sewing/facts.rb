@@ -8,7 +8,6 @@
 #   facts.entry_of(step)              # => Entry or nil, that says it was done
 #   facts.steps["mark"].done_with     # => { "opening.length" => 22.5 mm }, what it was done with
 
-require "set"
 require_relative "../length/length"
 require_relative "../placket/run"
 require_relative "../placket/sewn_hole"
@@ -79,8 +78,8 @@ module NimbleEyelet
       # @param entries [Array<Entry>] oldest first, withdrawn ones among them
       # @return [Facts] of whatever machine: simulated test holes are among them
       def self.read(entries)
-        withdrawn = entries.filter_map(&:about).to_set
-        done = entries.select { |entry| Entry::DONE.key?(entry.kind) && !withdrawn.include?(entry.id) }
+        withdrawn = entries.filter_map(&:about).to_h { |id| [id, true] }
+        done = entries.select { |entry| Entry::DONE.key?(entry.kind) && !withdrawn.key?(entry.id) }
         looked_at, swatches = swatches(entries.filter_map(&:swatch), withdrawn).partition(&:in_garment?)
         new(swatches: swatches, looked_at: looked_at, steps: steps(done), holes: holes(done),
             mishaps: done.select(&:mishap), told: told(entries))
@@ -123,10 +122,10 @@ module NimbleEyelet
 
       # In the order they were sewn; what was looked at again stands with the first look.
       def self.swatches(all, withdrawn)
-        standing = all.reject { |swatch| withdrawn.include?(swatch.id) }
+        standing = all.reject { |swatch| withdrawn.key?(swatch.id) }
         in_garment, first = Swatches::Swatch.together(all, standing).partition(&:in_garment?)
         numbered = first.each_with_index.map { |swatch, index| swatch.with(number: index + 1) }
-        (numbered + in_garment).reject { |swatch| withdrawn.include?(swatch.id) }
+        (numbered + in_garment).reject { |swatch| withdrawn.key?(swatch.id) }
       end
 
       # Steps of a hole go by its place. Older entries name its number, and its place among their figures.
