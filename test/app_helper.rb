@@ -107,6 +107,13 @@ class AppTest < Minitest::Test
 
   def log_swatch(seen, **more) = enter({ kind: "swatch", with: closure["sheet"]["swatch"]["with"], **seen }, **more)
 
+  # All lines of the log of a closure, page by page.
+  def log_of(path)
+    pages = [call(:get, "#{path}/journal")]
+    pages << call(:get, "#{path}/journal?before=#{pages.last['following']}") while pages.last["following"]
+    pages.flat_map { |page| page["lines"] }
+  end
+
   def assert_status(status) = assert_equal(status, last_response.status, last_response.body[0, 300])
 
   # The save is refused with a fault at the field, nothing else changes.

@@ -84,7 +84,7 @@ class DemoTest < AppTest
     assert_equal sewn, part["drawn"]["sewn"]
     assert_equal(sewn.count(true), steps.count { |step| step["key"].start_with?("sew-") })
     assert_equal part["done"], steps.size
-    assert_equal(sheet["swatch"]["log"].size, call(:get, "#{path}/journal").count { |line| line["kind"] == "swatch" })
+    assert_equal(sheet["swatch"]["log"].size, log_of(path).count { |line| line["kind"] == "swatch" })
   end
 
   # Whatever can go wrong has its drawing; the handwork of every stage is three to five drawn beats.
