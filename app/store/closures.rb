@@ -127,13 +127,15 @@ module NimbleEyelet
       # @return [Closure]
       # @raise [Missing]
       def find(id)
-        read(:read_closure, READ, known: @happened.known(@scope.workroom_id, [id]), id: id).first || raise(Missing)
+        known = @happened.known(@scope.workroom_id, closure: id)
+        read(:read_closure, READ, known: known, id: id).first || raise(Missing)
       end
 
       # @param garment_id [Integer]
       # @return [Array<Closure>] by name, read from one moment
       def of_garment(garment_id)
-        read(:read_garment, READ_GARMENT, known: @happened.known(@scope.workroom_id), garment: garment_id)
+        known = @happened.known(@scope.workroom_id, garment: garment_id)
+        read(:read_garment, READ_GARMENT, known: known, garment: garment_id)
       end
 
       # @param id [Integer]

@@ -4,7 +4,7 @@
 # the database those alone that it does not know yet.
 #
 #   happened = Store::Happened.new
-#   known = happened.known(4, [1])          # what the statement is told: { 1 => 5321 }, how far each is known
+#   known = happened.known(4, closure: 1)   # how far it is known; the statement is told { 1 => 5321 }
 #   happened.read(4, "k3f9", row, known)    # => Kept: entries, and what they come to; nil: all must be read again
 #
 # What is known may be otherwise than it was: one that was entered before and written later, a database put back by
@@ -33,13 +33,14 @@ module NimbleEyelet
       SQL
 
       # What is remembered of one closure. identity - String, of its database; seq - Integer, last - String, id: the
-      # newest of them; placed - Array<Array(Integer, Integer)>, when each happened, µs, and its seq
+      # newest of them; garment - Integer, id; placed - Array<Array(Integer, Integer)>, when each happened, µs, and its
+      # seq
       # entries - Array<Sewing::Entry>, oldest first; facts - Sewing::Facts, what they come to
-      class Kept < Value.of(:identity, :seq, :last, :placed, :entries, :facts)
+      class Kept < Value.of(:identity, :garment, :seq, :last, :placed, :entries, :facts)
         # @return [String] how many there are and what their numbers come to, as the database writes it
         def count = "{#{placed.size},#{placed.sum(&:last)}}"
       end
-      NOTHING = Kept.new(identity: nil, seq: 0, last: nil, placed: [].freeze, entries: [].freeze,
+      NOTHING = Kept.new(identity: nil, garment: nil, seq: 0, last: nil, placed: [].freeze, entries: [].freeze,
                          facts: Sewing::Facts.none)
       private_constant :NOTHING
 
@@ -52,12 +53,14 @@ module NimbleEyelet
       end
 
       # @param workroom [Integer]
-      # @param closures [Array<Integer>, nil] ids; nil for all of the workroom that are remembered
-      # @return [Hash{Integer => Object}] by closure what is known, for {SINCE} and {#read}
-      def known(workroom, closures = nil)
+      # @param closure [Integer, nil]
+      # @param garment [Integer, nil] all closures of it, where no closure is named
+      # @return [Hash{Integer => Kept}] by closure what is known, for {.told} and {#read}
+      def known(workroom, closure: nil, garment: nil)
         @lock.synchronize do
-          ids = closures || @kept.keys.filter_map { |room, id| id if room == workroom }
-          ids.filter_map { |id| @kept[[workroom, id]]&.then { |kept| [id, kept] } }.to_h
+          next { closure => @kept[[workroom, closure]] }.compact if closure
+
+          @kept.select { |(room, _), kept| room == workroom && kept.garment == garment }.transform_keys(&:last)
         end
       end
 
@@ -67,14 +70,14 @@ module NimbleEyelet
 
       # @param workroom [Integer]
       # @param identity [String] of the database
-      # @param row [Hash] id and COLUMNS
+      # @param row [Hash] id, garment_id and COLUMNS
       # @param known [Hash] that the statement was told
       # @return [Kept, nil] nil where what is known is otherwise: then nothing is known of it any more
       def read(workroom, identity, row, known)
         before = known.fetch(row[:id], NOTHING)
         return forget(workroom, row[:id]) unless so?(before, identity, row)
 
-        now = row[:facts_new] ? with_new(before, identity, row[:facts_new]) : before
+        now = row[:facts_new] ? with_new(before, identity, row) : before
         keep([workroom, row[:id]], now) unless now.equal?(NOTHING)
         now
       end
@@ -86,15 +89,15 @@ module NimbleEyelet
           ([identity, row[:fact_last]] == [before.identity, before.last] && row[:facts_known] == before.count)
       end
 
-      def with_new(before, identity, text)
-        objects = JSON.parse(text, decimal_class: BigDecimal)
+      def with_new(before, identity, row)
+        objects = JSON.parse(row[:facts_new], decimal_class: BigDecimal)
         placed = before.placed + objects.map { |object| object.values_at("happened_at", "seq") }
         entries = before.entries + objects.map { |object| JournalRows.entry(object) }
         order = placed.each_index.sort_by { |index| placed[index] } unless in_order?(placed)
         newest = objects.max_by { |object| object["seq"] }
         placed, entries = [placed, entries].map { |all| all.values_at(*order).freeze } if order
-        Kept.new(identity: identity, seq: newest["seq"], last: newest["id"], placed: placed, entries: entries,
-                 facts: Sewing::Facts.read(entries))
+        Kept.new(identity: identity, garment: row[:garment_id], seq: newest["seq"], last: newest["id"],
+                 placed: placed, entries: entries, facts: Sewing::Facts.read(entries))
       end
 
       def in_order?(placed) = placed.each_cons(2).all? { |one, other| (one <=> other).negative? }
