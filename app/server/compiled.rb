@@ -3,7 +3,7 @@
 # Loaded before all else: a start reads what the one before it has compiled, and where each file lies, and frees no
 # memory while it loads what stays anyway. Nearly all of a start is reading some fourteen hundred files.
 #
-# What cannot be written is compiled anew; what was changed, too.
+# A file that changed is compiled again, and so is one whose folder in the cache cannot be written to.
 
 require "bootsnap"
 

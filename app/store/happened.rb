@@ -7,8 +7,8 @@
 #   known = happened.known(4, closure: 1)   # how far it is known; the statement is told { 1 => 5321 }
 #   happened.read(4, "k3f9", row, known)    # => Kept: entries, and what they come to; nil: all must be read again
 #
-# What is known may be otherwise than it was: one that was entered before and written later, a database put back by
-# hand. So a statement also tells how many it has of those that are known, what their numbers come to, and which the
+# What is known may not hold any more: a fact was entered before and written later, or a database was put back by hand.
+# So a statement also tells how many it has of those that are known, what their numbers come to, and which the
 # last of them is.
 
 require "json"
@@ -72,7 +72,7 @@ module NimbleEyelet
       # @param identity [String] of the database
       # @param row [Hash] id, garment_id and COLUMNS
       # @param known [Hash] that the statement was told
-      # @return [Kept, nil] nil where what is known is otherwise: then nothing is known of it any more
+      # @return [Kept, nil] nil where what is known does not hold: then all of that closure is read again
       def read(workroom, identity, row, known)
         before = known.fetch(row[:id], NOTHING)
         return forget(workroom, row[:id]) unless so?(before, identity, row)

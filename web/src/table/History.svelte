@@ -9,13 +9,16 @@
 
   let revisions = $state.raw<Revision[]>([]);
   let failed = $state('');
+  let looking = $state(false);
 
   async function look(before?: number): Promise<void> {
     const path = { slug: work.slug, id: work.id };
     const query = before ? { before: String(before) } : {};
+    looking = true;
     const answer = await ask(
       client.GET('/api/workrooms/{slug}/closures/{id}/history', { params: { path, query } }),
     );
+    looking = false;
     failed = words(answer);
     if (answer.kind === 'data') revisions = before ? [...revisions, ...answer.data] : answer.data;
   }
@@ -57,6 +60,6 @@
     {/each}
   </ol>
   {#if last && !last.first}
-    <button class="btn mt-2 btn-sm" onclick={() => void look(last.number)}>Older</button>
+    <button class="btn mt-2 btn-sm" disabled={looking} onclick={() => void look(last.number)}>Older</button>
   {/if}
 </Dialog>
