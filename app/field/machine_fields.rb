@@ -48,16 +48,18 @@ module NimbleEyelet
                      field("foot.scale_reads", :choice, choices: SCALE_READS)
                    ])
 
-    # What a new machine begins with, as it is typed: one that senses the button, as most do; and a new foot.
+    # What a new machine begins with, as it is typed: one that senses the button, as most do, with its foot; and
+    # another foot.
     BEGUN_FACTS = { "name" => "", "kind" => "sensing", "stops" => "machine", "reset" => "none", "max_width" => "7mm",
                     "width_step" => "0.5mm", "length_step" => "0.1mm", "neutral_tension" => "4",
                     "tension_step" => "0.5", "feed_stop" => "drop_feed", **FLAGS.to_h { |flag| [flag, "no"] },
                     "first_side" => "", "first_direction" => "", "needle_positions" => "2", "top_speed" => "700",
                     "anchor" => "centre", "eye_end" => "far", "second_bead" => "back",
                     "forgets" => "other_programme", "foot_lift" => "6mm", "tack_length" => "" }.freeze
-    BEGUN = { "facts" => BEGUN_FACTS, "styles" => %w[two_tacks].freeze, "feet" => [].freeze }.freeze
     BEGUN_FOOT = { "kind" => "sliding_scale_foot", "nickname" => "", "largest_button" => "", "allowance" => "",
                    "click" => "", "scale_pitch" => "5mm", "scale_reads" => "overall" }.freeze
+    BEGUN = { "facts" => BEGUN_FACTS, "styles" => %w[two_tacks].freeze,
+              "feet" => [{ **BEGUN_FOOT, "kind" => MACHINE_KINDS.fetch("sensing").foot }.freeze].freeze }.freeze
 
     # @param fields [Hash] MACHINE or FOOT
     # @param row [Hash] as in the table

@@ -27,9 +27,8 @@ module NimbleEyelet
         def guessed = ClosureFields::ALL.map(&:path).reject { |path| SAID.include?(origin(path)) }
       end
 
-      # What a machine is taken to be until its owner corrects it: a new one, with the foot its kind comes with.
-      MACHINE = { **MachineFields::BEGUN, "facts" => { **MachineFields::BEGUN_FACTS, "name" => "My machine" },
-                                          "feet" => [{ **MachineFields::BEGUN_FOOT, "kind" => "carriage_foot" }] }.freeze
+      # What a machine is taken to be until its owner corrects it: a new one.
+      MACHINE = { **MachineFields::BEGUN, "facts" => { **MachineFields::BEGUN_FACTS, "name" => "My machine" } }.freeze
 
       # @param unit [Symbol] the person's unit
       # @param machines [Array<Machine>] real ones first
@@ -70,7 +69,8 @@ module NimbleEyelet
       end
 
       def usual(known)
-        { **Conventions.button(known), **Conventions.of(known["placket.place"]), **cloth(known["cloth.kind"]) }
+        { **Conventions.button(known, unit: @unit), **Conventions.of(known["placket.place"]),
+          **cloth(known["cloth.kind"]) }
       end
 
       # The figures that are typical of a kind of fabric.

@@ -36,7 +36,8 @@ module NimbleEyelet
           overlaps: plain(Placket::OVERLAPS), answers: plain(Cloth::ANSWERS),
           programmes: noted(STYLES.slice(*Recipes::PROGRAMMES), &:for_what),
           sews: MACHINE_KINDS.values.map do |kind|
-            { key: kind.key, parts: kind.sews, programmed: kind.programmed, stores: kind.stores, usual: kind.usual }
+            { key: kind.key, parts: kind.sews, programmed: kind.programmed, stores: kind.stores, foot: kind.foot,
+              usual: kind.usual }
           end,
           measured: BUTTON_SHAPES.values.map do |shape|
             { key: shape.key, across: shape.across, parts: shape.measured, fastens: shape.fastens, opens: shape.opens }

@@ -56,6 +56,26 @@ class RequestRouteTest < AppTest
     assert_equal "chosen", measured["chips"].find { |chip| chip["path"] == "button.thickness" }["origin"]
   end
 
+  # A dome is higher than a disc, and a toggle as thick as a finger: what nobody measured is taken as it mostly is, in
+  # the line and in the form.
+  def test_a_guessed_thickness_is_that_of_such_a_button
+    words = { "rounded" => "", "domed" => "domed", "bar" => "toggle", "rimmed" => "rimmed" }
+    words.to_a.product([10, 18, 28, 38]) do |(shape, word), across|
+      usual = BUTTON_SHAPES.fetch(shape).usual_thickness(Length.mm(across))
+      first = ask("coat, 3 buttons #{across} mm #{word}")
+      typed = { "button.shape" => shape, "button.diameter" => across.to_s, "placket.run_length" => "900" }
+      made = call(:post, "/api/closures", { garment: "moor coat", name: "#{word} #{across}", plan: typed })["plan"]
+
+      asked = "#{across} #{word}"
+
+      assert_equal [usual.to_s] * 2, [first["chips"].first["text"], made["button.thickness"]["text"]], asked
+      assert_operator first["answer"]["range"]["from"]["mm"], :<, first["answer"]["range"]["to"]["mm"], asked
+    end
+    { "rounded" => [18, 3], "domed" => [28, 8.5], "bar" => [28, 7] }.each do |shape, (across, high)|
+      assert_equal Length.mm(high), BUTTON_SHAPES[shape].usual_thickness(Length.mm(across)), shape
+    end
+  end
+
   # Only what the answer rests on is asked: of a ball not how thick it is, of a stud no button at all.
   def test_nothing_is_asked_that_changes_nothing
     ball = ask("coat, 4 ball buttons 20 mm")

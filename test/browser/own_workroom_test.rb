@@ -19,10 +19,10 @@ class OwnWorkroomTest < BrowserTest
     click_link said("first_moves.say_which_machine_you")
     fill_in said("machine_page.what_you_call_it"), with: "Dunlin"
     find("label", text: "stepped").click
-    click_button said("machine_feet.another_foot")
     click_button said("machine_page.put_it_in_the")
 
     assert_selector "[role=status]", text: said("machine_page.all_saved")
+    assert_equal ["sliding_scale_foot"], db[:feet].where(machine_id: db[:machines].max(:id)).select_map(:kind), "the foot of its kind"
     click_link said("page_bar.workroom")
     click_button said("begin_form.begin")
 

@@ -42,6 +42,9 @@ class RecipeTest < CoreTest
       assert_equal %w[manual_zigzag general_zigzag_foot], [by_hand.style.value.key, by_hand.foot.value.kind]
       assert_includes by_hand.style.cautions.map(&:rule), "machine"
     end
+    # It is the foot that is missing, not the programme.
+    assert_match(/None is among its feet/, recipe(machine: without).style.cautions.first.says)
+    refute_match(/feet/, recipe(button: button(diameter: mm(30))).style.cautions.first.says)
     assert_equal "grooved_satin_foot", recipe(kind: "plain").foot.value.kind
     bare = recipe(machine: machine("plain", feet: [])).foot
 

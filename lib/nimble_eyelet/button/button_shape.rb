@@ -25,10 +25,13 @@ module NimbleEyelet
   # half      - Proc(d, t, w) -> Float mm, of diameter, thickness and smallest width
   # outline   - Proc(d, t, w) -> Array of [x, y] in mm, the section with its middle at x = 0
   # front     - Proc(d, t, w) -> the same for the button seen from the front, or nil where it is round
+  # usual     - Proc(d) -> mm, how thick one of this diameter mostly is, by the look of a box of them
   class ButtonShape < Value.of(:key, :name, :measured, :formula, :passes, :half, :outline, across: "Diameter",
                                front: nil, clampable: true, end_on: false, hollow: false, height: :thickness,
                                fastens: true, opens: true, tied: false, noun: "button", ease: nil,
-                               attached: nil)
+                               attached: nil, usual: ->(d) { 1 + (d / 9) })
+    HALF_MILLIMETRE = Length.mm(1r / 2)
+
     # @param diameter [Length] largest width
     # @param thickness [Length] height without shank
     # @param width [Length] smallest width
@@ -36,6 +39,10 @@ module NimbleEyelet
     def half_perimeter(diameter, thickness, width)
       Length.at_least(half.call(diameter.to_f, thickness.to_f, width.to_f))
     end
+
+    # @param diameter [Length]
+    # @return [Length] to half a millimetre: how thick one so wide is taken to be until somebody measures it
+    def usual_thickness(diameter) = Length.mm(usual.call(diameter.millimetres)).round_to(HALF_MILLIMETRE)
 
     # @return [Array<Array(Float, Float)>] points in mm, y downward, closing on the first
     def section(diameter, thickness, width) = drawn(outline, diameter, thickness, width)
@@ -72,7 +79,7 @@ module NimbleEyelet
       outline: ->(d, t, _w) { d + t > Math::PI * d / 2 ? Section.disc_outline(d, t) : Section.rimmed_outline(d, t) }
     ),
     ButtonShape.new(
-      key: "domed", name: "domed, flat back", measured: %i[thickness],
+      key: "domed", name: "domed, flat back", measured: %i[thickness], usual: ->(d) { d * 3 / 10 },
       formula: "H = (D + arc) / 2, arc over chord D with rise T; above D/2 chord and arc of a ball cut at the back",
       passes: "edge on, as a dome on a flat back",
       half: ->(d, t, _w) { Section.dome_outline_length(d, t) / 2 }, outline: ->(d, t, _w) { Section.dome_outline(d, t) }
@@ -106,6 +113,7 @@ module NimbleEyelet
     ),
     ButtonShape.new(
       key: "bar", name: "bar or toggle", end_on: true, measured: %i[thickness], across: "Length",
+      usual: ->(d) { d / 4 },
       formula: "H = πd/2, d its thickness", passes: "end on, as a circle as wide as it is thick",
       half: ->(_d, t, _w) { Math::PI * t / 2 }, outline: ->(_d, t, _w) { Section.circle(t) },
       front: ->(d, t, _w) { Section.stadium_outline(d, t) }
@@ -118,7 +126,7 @@ module NimbleEyelet
     ),
     ButtonShape.new(
       key: "ribbon", name: "ribbon, belt or strap", fastens: false, tied: true, ease: Length.mm(1.5), measured: %i[thickness], across: "Width",
-      noun: "ribbon", clampable: false, formula: "w + T", passes: "edge on, as a rectangle of width by thickness",
+      noun: "ribbon", usual: ->(_d) { 1 }, clampable: false, formula: "w + T", passes: "edge on, as a rectangle of width by thickness",
       half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) },
       front: ->(d, _t, _w) { Section.rectangle_outline(d, d / 2) }
     ),
@@ -129,7 +137,7 @@ module NimbleEyelet
     ),
     ButtonShape.new(
       key: "ring", name: "ring, the whole of it", fastens: false, ease: Length.mm(1), measured: %i[thickness], across: "Outer width",
-      noun: "ring", clampable: false, formula: "outer width + wire Ø", passes: "edge on, as a bar of wire",
+      noun: "ring", usual: ->(d) { d / 8 }, clampable: false, formula: "outer width + wire Ø", passes: "edge on, as a bar of wire",
       half: ->(d, t, _w) { d + t }, outline: ->(d, t, _w) { Section.rectangle_outline(d, t) }
     ),
     # Nothing goes through at all: what is sewn holds layers together.

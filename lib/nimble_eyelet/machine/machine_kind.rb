@@ -17,9 +17,10 @@ module NimbleEyelet
   #   it is sewn by hand; partwise - Boolean, the person turns from part to part and so says how long each is
   # reset - String or nil, what always takes it back to its first part; usual - Hash of a machine's member to what this
   #   kind mostly does, to begin its form with
+  # foot - String, key of FOOT_KINDS: what it sews its holes with as it is sold
   class MachineKind < Value.of(:key, :name, :length_from, :order, :sews, programmed: true, senses: false, stores: false,
                                                                          partwise: false, sewing: nil, reset: nil,
-                                                                         usual: {})
+                                                                         foot: "carriage_foot", usual: {})
     # @return [Boolean] whether a hole begins with a tack and so at its very end, or with a bead, at the slit's end
     def tack_first? = sews.first == :near_tack
   end
@@ -37,6 +38,7 @@ module NimbleEyelet
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "machine", reset: "none", forgets: "clear_key" }),
     MachineKind.new(key: "stepped", name: "stepped", partwise: true, length_from: "your eye on the marks",
+                    foot: "sliding_scale_foot",
                     sewing: ["Sew the hole in its four parts.",
                              ["Side, end, side, end. Needle up before each turn of the selector. Sew the same four to seven " \
                               "stitches at both ends."]],
@@ -44,6 +46,7 @@ module NimbleEyelet
                     sews: %i[first_bead far_tack second_bead near_tack],
                     usual: { stops: "operator", reset: "first_step", forgets: "other_programme" }),
     MachineKind.new(key: "plain", name: "plain zigzag", programmed: false, length_from: "chalk lines",
+                    foot: "general_zigzag_foot",
                     order: "wide end, narrow side, half a turn, wide end, narrow side",
                     sews: %i[near_tack first_bead far_tack second_bead],
                     usual: { stops: "operator", reset: "none", forgets: "other_programme" })

@@ -51,11 +51,15 @@ module NimbleEyelet
         return Opening::TackLength.programme?(machine, button.across) if style == "bar_tack"
         return machine.zigzag? if HAND_MADE.include?(style)
 
-        machine.zigzag? && machine.styles.include?(NEEDS.fetch(style, style)) && length_known?
+        machine.zigzag? && listed?(style) && length_known?
       end
 
+      # @param style [String] key of STYLES
+      # @return [Boolean] whether it is its own foot alone that this machine lacks to sew it
+      def lacks_foot?(style) = !programme?(style) && machine.zigzag? && listed?(style) && footless?
+
       # A programme that senses its length has only its own foot to tell it by, and what that foot takes.
-      def length_known? = !machine.type.senses || !button.opens? || (!machine.foot("carriage_foot").nil? && clamps?)
+      def length_known? = !machine.type.senses || !button.opens? || (!footless? && clamps?)
 
       def stretchy? = cloth.type.knitted || cloth.stretch >= STRETCHY
       def heavy? = cloth.type.thick || (!cloth.type.knitted && cloth.weight >= HEAVY)
@@ -79,6 +83,9 @@ module NimbleEyelet
       end
 
       private
+
+      def listed?(style) = machine.styles.include?(NEEDS.fetch(style, style))
+      def footless? = machine.type.senses && machine.foot("carriage_foot").nil?
 
       # The ring is no wider than the needle swings.
       def round_fits? = button.across + ROUND_ROOM <= machine.max_width

@@ -57,8 +57,15 @@ module NimbleEyelet
       end
 
       def lacking(wanted)
+        return footless if @situation.lacks_foot?(wanted.key)
+
         Caution.new(rule: "machine", says: "#{@machine.name} cannot sew: #{wanted.name}.",
                     instead: "The nearest it can do is chosen instead.")
+      end
+
+      def footless
+        Caution.new(rule: "machine", says: "#{@machine.name} takes the length from its buttonhole foot. None is among its feet.",
+                    instead: "Add that foot on the machine's page.")
       end
     end
   end

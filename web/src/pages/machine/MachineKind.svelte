@@ -9,10 +9,15 @@
   let facts = $derived(profile.typed.facts);
   const changed = () => profile.changed();
 
-  /** What this kind mostly does is filled in; whoever owns it corrects it. */
+  const sews = (key: string) => catalogue.sews.find((kind) => kind.key === key);
+
+  /** What this kind mostly does and the foot it comes with are filled in; whoever owns it corrects them. */
   function begin(kind: string): void {
-    const { stops, reset, forgets } =
-      catalogue.sews.find((order) => order.key === kind)?.usual ?? ({} as Record<string, string>);
+    const { stops, reset, forgets } = sews(kind)?.usual ?? ({} as Record<string, string>);
+    const came = (foot = '') => JSON.stringify([{ ...catalogue.begun.foot, kind: foot }]);
+    if (!profile.id && JSON.stringify(profile.typed.feet) === came(sews(facts.kind)?.foot)) {
+      profile.typed.feet = JSON.parse(came(sews(kind)?.foot)) as typeof profile.typed.feet;
+    }
     Object.assign(facts, {
       kind,
       stops: stops ?? facts.stops,
@@ -44,10 +49,7 @@
             begin(kind.key);
           }}
         />
-        <OrderPicture
-          parts={catalogue.sews.find((order) => order.key === kind.key)?.parts ?? []}
-          side={facts.first_side}
-        />
+        <OrderPicture parts={sews(kind.key)?.parts ?? []} side={facts.first_side} />
         <span
           ><span class={['text-lg', kind.key === facts.kind && 'font-semibold']}>{kind.name}</span><br /><span
             class="text-sm text-secondary">{kind.note}</span
