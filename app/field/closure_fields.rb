@@ -49,7 +49,7 @@ module NimbleEyelet
       row("button.shape", :choice, "shape", choices: BUTTON_SHAPES, initial: "rounded"),
       row("button.attachment", :choice, "sewn on through", choices: ATTACHMENTS, initial: "four_holes"),
       row("button.diameter", :length, "diameter", initial: "15", help: "The largest width. Measure twice, a quarter turned."),
-      row("button.thickness", :length, "thickness", initial: "3", help: "The height without the shank, at its highest."),
+      open("button.thickness", :length, "thickness", help: "The height without the shank, at its highest."),
       row("button.hole_spacing", :length, "hole spacing", initial: "3", help: "Middle to middle of two neighbouring holes."),
       row("button.hole_diameter", :length, "hole diameter", initial: "1.8"),
       open("button.width", :length, "smallest width"),

@@ -9,9 +9,10 @@ require_relative "field"
 
 module NimbleEyelet
   module StashFields
-    # By name, as columns of the shelf.
+    # By name, as columns of the shelf; what lies there was measured.
     BUTTON = ClosureFields::ALL.select { |field| field.path.start_with?("button.") }
-                               .to_h { |field| [field.path.delete_prefix("button."), field] }.freeze
+                               .to_h { |field| [field.path.delete_prefix("button."), field] }
+                               .then { |all| all.merge("thickness" => all["thickness"].with(optional: false)) }.freeze
     MORE = { "owned" => Field.new(path: "button.owned", kind: :whole, column: :owned, initial: "0", limit: StashButton::LIMITS[:owned]),
              "colour" => Field.new(path: "button.colour", kind: :colour, column: :colour, initial: "shell", choices: Field.names(Buttons::COLOURS)),
              "note" => Field.new(path: "button.note", kind: :text, column: :note) }.freeze

@@ -23,8 +23,8 @@ module NimbleEyelet
         # @return [String] where its figure comes from
         def origin(path) = origins.fetch(path, "usual")
 
-        # @return [Array<String>] paths of fields that nobody has said anything of
-        def guessed = ClosureFields::ALL.map(&:path).reject { |path| SAID.include?(origin(path)) }
+        # @return [Boolean] whether nobody has said how long the edge is
+        def edge_guessed? = !SAID.include?(origin(FirstSheet::GUESSED_EDGE))
       end
 
       # What a machine is taken to be until its owner corrects it: a new one.
@@ -69,8 +69,7 @@ module NimbleEyelet
       end
 
       def usual(known)
-        { **Conventions.button(known, unit: @unit), **Conventions.of(known["placket.place"]),
-          **cloth(known["cloth.kind"]) }
+        { **Conventions.button(known), **Conventions.of(known["placket.place"]), **cloth(known["cloth.kind"]) }
       end
 
       # The figures that are typical of a kind of fabric.

@@ -49,7 +49,7 @@ module NimbleEyelet
         end
 
         def first_sheet(taken)
-          FirstSheet.of(taken.plan, workroom.house_for(workroom.unit), guessed: taken.guessed, memory: Store::Closure::PARTS)
+          FirstSheet.of(taken.plan, workroom.house_for(workroom.unit), edge_guessed: taken.edge_guessed?, memory: Store::Closure::PARTS)
         end
 
         # Whoever has no machine here yet gets one that can be corrected.

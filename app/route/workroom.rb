@@ -69,7 +69,7 @@ module NimbleEyelet
         app.post("#{AT}/buttons") do
           closure = closures.find(body_hash.fetch("closure_id"))
           name = Form::WorkroomForm.name(body_hash.fetch("name"), field: "button.name")
-          workroom.stash.measure(closure.plan.button.with(name: name).validate)
+          workroom.stash.measure(measured(closure.plan.button).with(name: name).validate)
           show_workroom(workroom)
         end
         app.get("#{AT}/picks/:section") do
@@ -88,6 +88,15 @@ module NimbleEyelet
       private_class_method :all, :one, :shelves, :basket
 
       module Helpers
+        # @param button [Button]
+        # @return [Button] with its height
+        # @raise [Refusal] where that is a guess
+        def measured(button)
+          return button.with(thickness: button.height) unless button.guessed?
+
+          raise Refusal.field("button.thickness", "", "Measure this first. Only measured buttons go on the shelf.")
+        end
+
         def show_workroom(found, status: 200)
           etag_of(found.revision)
           # What was begun just now is its own.

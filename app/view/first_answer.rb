@@ -10,9 +10,11 @@ require_relative "recipe"
 module NimbleEyelet
   module View
     module FirstAnswer
-      # What can be changed at once, in the order in which it decides most; a guessed thickness stands first.
+      # What can be changed at once, in the order in which it decides most; a thickness nobody measured stands
+      # first.
       CHIPS = %w[button.thickness button.diameter button.shape button.attachment cloth.kind cloth.layers placket.run_length
                  placket.orientation placket.count recipe.way].freeze
+      THICKNESS = "button.thickness"
       SETTINGS = %w[stitch_width stitch_length].freeze
 
       # @param taken [Form::RequestForm::Taken]
@@ -39,8 +41,10 @@ module NimbleEyelet
 
       def self.chips(taken, plan, present)
         paths = CHIPS.select { |path| asked?(path, plan) }
-        rows = paths.map { |path| chip(path, plan.at(path), taken.origin(path), present) }
-        doubtful, rest = rows.partition { |row| row[:path] == FirstSheet::GUESSED_THICKNESS && taken.guessed.include?(row[:path]) }
+        rows = paths.map do |path|
+          chip(path, path == THICKNESS ? plan.button.height : plan.at(path), taken.origin(path), present)
+        end
+        doubtful, rest = rows.partition { |row| row[:path] == THICKNESS && plan.button.guessed? }
         doubtful + rest
       end
 
@@ -59,14 +63,10 @@ module NimbleEyelet
         { path: path, label: field.label, text: value.nil? ? "by the rules" : present.typed(shown), origin: origin }
       end
 
-      # While the thickness is guessed the length is a range, never a chance: it is the commonest cause of a hole too
-      # short.
       def self.answer(first, present)
         sheet = first.sheet
-        from, to = first.range
         { length: present.length(sheet.opening), drawn: DrawnEdge.of(sheet), noun: sheet.sewn,
-          range: from && { from: present.length(from), to: present.length(to) },
-          chance: from ? nil : OpeningView.of(sheet, present)[:chance],
+          **OpeningView.how_sure(sheet, present),
           **places(sheet.layout, present), **settings(sheet, present), way: sheet.way && way(sheet, present),
           **doubt(sheet.other_ways, present) }
       end

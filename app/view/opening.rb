@@ -13,7 +13,7 @@ module NimbleEyelet
         { **brief(sheet, present),
           wanted: present.length(cut.length), says: present.words(says(sheet)), ruler: cut.ruler.name,
           verdict: verdict(sheet.verdict, present),
-          chance: chance(sheet),
+          **how_sure(sheet, present),
           answers: cut.answers.map { |answer| answer(answer, cut, present, sheet.settings.fetch(answer.school.key)) },
           setting: setting(sheet.setting, present), foot: sheet.recipe.foot.value.name,
           bands: sheet.bands.to_h { |key, length| [key, present.length(length)] }, asks: cut.chosen.school.asks,
@@ -28,6 +28,16 @@ module NimbleEyelet
       def self.brief(sheet, present)
         { length: present.length(sheet.opening), overall: present.length(sheet.overall),
           ends: ends(sheet.cut.ends, present), across: present.length(sheet.recipe.width(sheet.opening)) }
+      end
+
+      # How likely it fits. While nobody has measured the button it is between which lengths, and no chance.
+      #
+      # @return [Hash] range, chance: one of them nil
+      def self.how_sure(sheet, present)
+        from, to = LengthRange.of(sheet)
+        return { range: nil, chance: chance(sheet) } unless from
+
+        { range: { from: present.length(from), to: present.length(to) }, chance: nil }
       end
 
       # How likely it fits: as its own test holes tell, and by the rule until there are any.

@@ -57,23 +57,43 @@ class RequestRouteTest < AppTest
   end
 
   # A dome is higher than a disc, and a toggle as thick as a finger: what nobody measured is taken as it mostly is, in
-  # the line and in the form.
-  def test_a_guessed_thickness_is_that_of_such_a_button
+  # the line, on the button's page and for the length, until somebody measures it or sews a test hole.
+  def test_a_guessed_thickness_is_that_of_such_a_button_everywhere
     words = { "rounded" => "", "domed" => "domed", "bar" => "toggle", "rimmed" => "rimmed" }
     words.to_a.product([10, 18, 28, 38]) do |(shape, word), across|
-      usual = BUTTON_SHAPES.fetch(shape).usual_thickness(Length.mm(across))
-      first = ask("coat, 3 buttons #{across} mm #{word}")
-      typed = { "button.shape" => shape, "button.diameter" => across.to_s, "placket.run_length" => "900" }
-      made = call(:post, "/api/closures", { garment: "moor coat", name: "#{word} #{across}", plan: typed })["plan"]
+      usual = BUTTON_SHAPES.fetch(shape).usual_thickness(Length.mm(across)).to_s
+      line = "coat, 3 buttons #{across} mm #{word}"
+      first = ask(line)
+      kept = keep(line)
 
-      asked = "#{across} #{word}"
-
-      assert_equal [usual.to_s] * 2, [first["chips"].first["text"], made["button.thickness"]["text"]], asked
-      assert_operator first["answer"]["range"]["from"]["mm"], :<, first["answer"]["range"]["to"]["mm"], asked
+      assert_nil kept["plan"]["button.thickness"], line
+      assert_equal [usual] * 2, [first["chips"].first["text"], kept["sheet"]["button"]["height"]["text"]], line
+      assert_equal first["answer"].slice("range", "chance"), kept["sheet"]["opening"].slice("range", "chance"), line
+      assert_operator first["answer"]["range"]["from"]["mm"], :<, first["answer"]["range"]["to"]["mm"], line
     end
     { "rounded" => [18, 3], "domed" => [28, 8.5], "bar" => [28, 7] }.each do |shape, (across, high)|
       assert_equal Length.mm(high), BUTTON_SHAPES[shape].usual_thickness(Length.mm(across)), shape
     end
+  end
+
+  def test_the_range_ends_with_what_is_measured_or_sewn
+    kept = keep("flannel shirt, 6 buttons 20 mm domed")
+    id = kept["id"]
+    refused = call(:post, "/api/buttons", { closure_id: id, name: "horn" })
+
+    assert kept["sheet"]["button"]["guessed"]
+    assert_match(/Measure it/, kept["sheet"]["button"]["cautions"].first["instead"])
+    assert_equal(["button.thickness"], refused["faults"].map { |one| one["field"] })
+    typed = preview({ button: { thickness: "5" } }, id: id, station: "opening")["sheet"]
+
+    assert_nil typed["opening"]["range"]
+    assert_operator typed["opening"]["chance"]["in_twenty"], :>, 0
+    enter({ closure: id, kind: "swatch", with: kept["sheet"]["swatch"]["with"], passes: "passes",
+            measured: kept["sheet"]["opening"]["length"]["text"] })
+
+    tested = closure(id)["sheet"]["opening"]
+
+    assert_equal [nil, true], [tested["range"], tested["chance"]["tested"]]
   end
 
   # Only what the answer rests on is asked: of a ball not how thick it is, of a stud no button at all.

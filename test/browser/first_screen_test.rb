@@ -132,7 +132,7 @@ class FirstScreenTest < BrowserTest
     refute_nil tabs, "the field is reached by a few Tabs"
     page.active_element.send_keys("shirt front, 7 buttons 11.5 mm, cotton poplin, glitter", :enter)
 
-    assert_selector "[data-first-answer] [data-answer]", text: "14.5 mm"
+    assert_selector "[data-first-answer] [data-answer]", text: "14 mm"
     assert_selector "[data-unread]", text: "glitter"
     assert_violates_nothing
     find("[data-chip='button.thickness']").click

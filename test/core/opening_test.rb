@@ -127,6 +127,24 @@ class OpeningTest < CoreTest
     assert_operator at.call(1).chance, :>, at.call(0.35r).chance
   end
 
+  # What nobody measured makes every verdict less sure, and a thickness that is typed takes that away again.
+  def test_a_guessed_thickness_makes_the_verdict_less_sure
+    %w[rounded flat rimmed domed square irregular bar].each do |shape|
+      guessed = button(shape: shape, diameter: mm(24), thickness: nil)
+      known = guessed.with(thickness: guessed.height)
+      sure, doubtful = [known, guessed].map do |one|
+        Opening::Passing.of(one, cloth).then { |passing| passing.verdict(passing.bands["easy"]) }
+      end
+
+      assert_equal known.half_perimeter, guessed.half_perimeter, shape
+      assert_equal sure.slack, doubtful.slack
+      assert_operator doubtful.deviation, :>, sure.deviation, shape
+      assert_operator doubtful.passes, :<, sure.passes, shape
+      assert_in_delta guessed.likely.map { |one| one.half_perimeter.to_f }.minmax.reduce(:-).abs, 4 * guessed.doubt
+      assert_equal [known, 0.0], [*known.likely, known.doubt]
+    end
+  end
+
   def test_a_stay_or_a_cord_keeps_the_slit_from_giving
     knit = cloth(kind: "knit", stretch: 40)
     whole, half, none = [1r, 1r / 2, 0r].map { |held| cut(cloth: knit, held: held).length }

@@ -7,6 +7,7 @@
 #                       attachment: "four_holes", hole_spacing: Length.mm(3), hole_diameter: Length.mm(1.8))
 #   button.half_perimeter   # 21 mm
 
+require_relative "../answer/reason"
 require_relative "../answer/refusal"
 require_relative "../answer/sentence"
 require_relative "../typing/limit"
@@ -24,12 +25,13 @@ module NimbleEyelet
     Attachment.new(key: "tunnel", name: "tunnel at the back", holes: 0)
   ].to_h { |attachment| [attachment.key, attachment] }.freeze
 
+  # thickness - Length or nil, without the shank: nobody measured it, and it is taken to be as thick as such buttons are
   # width - Length or nil, the smallest width of a shape that is not round
   # outline - Outline or nil, of a shape with many corners
   # shank, shank_width - Length or nil, how high its own shank is and how wide across, where it has one and somebody
   #   measured it
   # tip - Length or nil, half the way round what is at the end of a cord or strap: knot, tip, buckle
-  class Button < Value.of(:shape, :attachment, :diameter, :thickness, :hole_spacing, :hole_diameter, name: "",
+  class Button < Value.of(:shape, :attachment, :diameter, :hole_spacing, :hole_diameter, name: "", thickness: nil,
                           width: nil, outline: nil, tip: nil, shank: nil, shank_width: nil)
     LIMITS = {
       diameter: Typing::Limit.length(0, 150, open: true), thickness: Typing::Limit.length(0, 150, open: true),
@@ -65,7 +67,35 @@ module NimbleEyelet
 
     # Height without the shank; for balls it follows from the diameter.
     # @return [Length]
-    def height = { thickness: thickness, diameter: diameter, half_diameter: diameter / 2 }.fetch(form.height)
+    def height
+      { thickness: thickness || form.usual_thickness(across), diameter: diameter,
+        half_diameter: diameter / 2 }.fetch(form.height)
+    end
+
+    # @return [Boolean] whether its thickness matters and nobody has measured it
+    def guessed? = thickness.nil? && form.measured?(:thickness)
+
+    # A guessed button may be a third thinner or thicker than it is taken to be.
+    GUESSED_OFF = 1r / 3
+    private_constant :GUESSED_OFF
+
+    # @return [Array<Button>] itself; guessed, the thinnest and the thickest it may well be
+    def likely
+      return [self] unless guessed?
+
+      [1 - GUESSED_OFF, 1 + GUESSED_OFF].map { |share| with(thickness: [height * share, across].min) }
+    end
+
+    # @return [Array<Caution>]
+    def cautions
+      return [] unless guessed?
+
+      [Caution.new(rule: "guessed", says: Sentence["Nobody has measured how thick it is. It is taken to be %s.", height],
+                   instead: "Measure it. A guess is the commonest cause of a hole that is too short.")]
+    end
+
+    # @return [Float] mm, by how much what has to pass is uncertain for want of measuring: they are two of it either way
+    def doubt = likely.map { |one| one.half_perimeter.to_f }.minmax.reduce(:-).abs / 4
 
     # @return [Length] largest width: measured, or from the corners
     def across = cornered? ? outline.largest_width : diameter

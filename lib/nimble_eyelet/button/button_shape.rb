@@ -42,7 +42,9 @@ module NimbleEyelet
 
     # @param diameter [Length]
     # @return [Length] to half a millimetre: how thick one so wide is taken to be until somebody measures it
-    def usual_thickness(diameter) = Length.mm(usual.call(diameter.millimetres)).round_to(HALF_MILLIMETRE)
+    def usual_thickness(diameter)
+      [usual_of(diameter), diameter].min
+    end
 
     # @return [Array<Array(Float, Float)>] points in mm, y downward, closing on the first
     def section(diameter, thickness, width) = drawn(outline, diameter, thickness, width)
@@ -57,6 +59,11 @@ module NimbleEyelet
     def self.fetch(key) = BUTTON_SHAPES.fetch(key)
 
     private
+
+    def usual_of(diameter)
+      thick = Length.mm(usual.call(diameter.millimetres)).round_to(HALF_MILLIMETRE)
+      thick.zero? ? HALF_MILLIMETRE : thick
+    end
 
     def drawn(form, *lengths) = form.call(*lengths.map(&:to_f)).map { |point| point.map { |figure| figure.round(3) } }
   end

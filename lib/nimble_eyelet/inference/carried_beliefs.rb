@@ -105,7 +105,8 @@ module NimbleEyelet
 
       def tried(swatch)
         demand = CarriedBeliefs.demand(swatch)
-        return unless demand && swatch.measured && swatch.passes
+        # What a button seemed to want whose thickness was a guess says nothing of the next one.
+        return if demand.nil? || swatch.sewn_with.key?("slit.doubt") || !swatch.measured || !swatch.passes
 
         Opening::FitTried.new(set: Swatches::Learned.set(swatch), reading: swatch.measured.to_f, reading_spread: Swatches::Learned.spread(swatch),
                               seen: swatch.place("fit"), demand: demand)

@@ -20,9 +20,9 @@ module NimbleEyelet
     # alike - Hash{Symbol => Object}, what an earlier closure is told alike by; stitched - Symbol; machine - Machine
     # cover - Array(Float, Float) or nil, coverage index at least and at most; opposite - Boolean, the second side is
     #   sewn the other way
-    # width, wanted, fold - Float, mm
+    # width, wanted, fold - Float, mm; doubt - Float, mm, for a button whose thickness is a guess
     class Prior < Value.of(:earlier, :alike, :stitched, :machine, :foot, :allowance, :cover, :opposite, :width, :wanted,
-                           :by, :fold)
+                           :by, :fold, :doubt)
       # @param current [Swatches::CurrentSettings]
       # @param learned [Swatches::Learned] from earlier closures
       # @return [Prior]
@@ -32,7 +32,8 @@ module NimbleEyelet
             stitched: current.stitched, machine: current.machine, by: current.by,
             foot: current.set["recipe.foot"], allowance: current.foot.allowance,
             cover: current.cover && [current.cover.least, current.cover.most], opposite: Options.new(current).opposite?,
-            width: current.width_wanted.to_f, wanted: current.wanted.to_f, fold: current.passing.fold.to_f)
+            width: current.width_wanted.to_f, wanted: current.wanted.to_f, fold: current.passing.fold.to_f,
+            doubt: current.passing.doubt)
       end
 
       # @return [Beliefs]
@@ -48,7 +49,8 @@ module NimbleEyelet
 
       def fit
         offset = learned.offset(**alike.slice(:machine, :structure), foot: foot, set: wanted, by: by, known: known)
-        Opening::FitBelief.prior(offset: offset, fold: fold, length: wanted, like: carried.want(fold, wanted))
+        Opening::FitBelief.prior(offset: offset, fold: fold, length: wanted, like: carried.want(fold, wanted),
+                                 doubt: doubt)
       end
 
       # What the owner says a carriage foot adds counts as one hole that was measured.

@@ -52,10 +52,11 @@ module NimbleEyelet
       # @param length [Float] mm, about
       # @param like [Array(Float, Float), nil] mean and variance of h learned on something alike; without, nothing is
       #   known
+      # @param doubt [Float] mm, for a button whose thickness is a guess
       # @return [FitBelief]
-      def self.prior(offset:, fold:, length:, like: nil)
+      def self.prior(offset:, fold:, length:, like: nil, doubt: 0.0)
         mean, variance = like || [0.0, shared(fold) + anew(length)]
-        wanted = Belief::Normal.prior(WANTED, mean: mean, deviation: Math.sqrt(variance), wide: WIDE_WANT,
+        wanted = Belief::Normal.prior(WANTED, mean: mean, deviation: Math.sqrt(variance + (doubt**2)), wide: WIDE_WANT,
                                               share: like ? Belief::CARRIED_WIDE_SHARE : Belief::WIDE_SHARE)
         weights = offset.noises.each_with_index.flat_map do |chance, noise|
           offset.weights(ADDED, noise).flat_map { |one| wanted.map { |other| chance * one * other } }

@@ -12,6 +12,7 @@
 # circle instead of 2r of slit: it opens to (π − 2)·r more.
 
 require_relative "../length/length"
+require_relative "../length/wording"
 require_relative "../value"
 require_relative "verdict"
 
@@ -19,8 +20,10 @@ module NimbleEyelet
   module Opening
     # half_perimeter, fold, across - Length; give - Rational, how much further a slit reaches
     # eye - Length, what a keyhole's eye adds; fastens - Boolean, what is no button cannot slip out
+    # doubt - Float, mm: what a button whose thickness is a guess adds to what is uncertain
     # opens - Boolean; of a bar tack, which nothing passes, slack is how much longer it is than it may be at least
-    class Passing < Value.of(:half_perimeter, :fold, :give, :across, eye: Length.zero, fastens: true, opens: true)
+    class Passing < Value.of(:half_perimeter, :fold, :give, :across, eye: Length.zero, fastens: true, opens: true,
+                               doubt: 0.0)
       # @param button [Button]
       # @param cloth [Cloth]
       # @param held [Rational] share of the stretch that is left: 1 unstayed, a half with a knit stay, 0 with a cord
@@ -28,7 +31,8 @@ module NimbleEyelet
       # @param round [Boolean] an eyelet, which is open without being pushed apart: π/2 of its width
       # @return [Passing]
       def self.of(button, cloth, held: 1r, ends: nil, round: false)
-        own = { half_perimeter: button.half_perimeter, across: button.across, fastens: button.fastens? }
+        own = { half_perimeter: button.half_perimeter, across: button.across, fastens: button.fastens?,
+                doubt: button.doubt }
         return new(**own, fold: Length.zero, give: ROUND) if round
         return tack(own) unless button.opens?
 
@@ -66,6 +70,14 @@ module NimbleEyelet
       # @return [Hash{String => Length}] the shortest cut length of each band, from tight on
       def bands(wants = Length.zero) = lower_ends.transform_values { |slack| [length(slack + wants), Length.zero].max }
 
+      # What the slit has to do for this button, as a test hole keeps it.
+      #
+      # @return [Hash{String => Length, String, nil}] by path
+      def kept
+        { "slit.need" => half_perimeter + fold - eye, "slit.give" => Wording.decimal(give, 5), "slit.slips" => slips_from,
+          "slit.doubt" => (Wording.decimal(doubt.to_r, 3) if doubt.positive?) }
+      end
+
       # @return [Length] slack from which a button slips out
       def slips_from
         return SLIPS_FROM unless opens
@@ -85,7 +97,7 @@ module NimbleEyelet
 
       # @return [Float] mm
       def deviation(length)
-        shared = (BUTTON_SPREAD**2) + ((FOLD_SPREAD * fold.to_f)**2) + ((LENGTH_SPREAD * length.to_f)**2)
+        shared = (BUTTON_SPREAD**2) + (doubt**2) + ((FOLD_SPREAD * fold.to_f)**2) + ((LENGTH_SPREAD * length.to_f)**2)
         Math.sqrt(shared + (CUT_SPREAD**2))
       end
     end

@@ -53,7 +53,7 @@ module NimbleEyelet
     # Source: sum of the parts of the way, 15 % waste and 100 mm for each tail.
     def self.thread(sheet, path)
       half = sheet.plan.cloth.stack.to_f / 2
-      deep = sheet.plan.button.thickness.to_f + sheet.attaching.shank.to_f + half
+      deep = sheet.plan.button.height.to_f + sheet.attaching.shank.to_f + half
       [with_tails(path, path.travel, deep), with_tails(path, path.parts.sum(&:travel), half)]
     end
 

@@ -14,7 +14,6 @@ require_relative "../memory"
 require_relative "../answer/refusal"
 require_relative "../attach/attaching"
 require_relative "../length/length"
-require_relative "../length/wording"
 require_relative "../opening/slit_length"
 require_relative "../opening/cut_marks"
 require_relative "../opening/setting"
@@ -63,6 +62,10 @@ module NimbleEyelet
       @memory = memory
       @lessons = Teaching.new(plan, facts, memory)
     end
+
+    # @param plan [Plan] another, valid, in its house
+    # @return [Sheet] that plan after what happened here
+    def planned(plan) = Sheet.new(plan, @facts, @memory)
 
     # Two are equal when all their parts are.
     def ==(other)
@@ -165,7 +168,7 @@ module NimbleEyelet
     def sewn_with
       @sewn_with ||= { "opening.length" => cut.length, "setting.set" => setting.set, "setting.hands" => setting.hands,
                        "setting.by" => setting.by.key, "foot.allowance" => (fitted.allowance if setting.by.key == "clamp"),
-                       "machine.id" => @plan.machine.known_as, **asked, **recipe.sewn_with, **@plan.sewn_on }.compact
+                       "machine.id" => @plan.machine.known_as, **cut.passing.kept, **recipe.sewn_with, **@plan.sewn_on }.compact
     end
 
     # @return [Sewing::SewingOrder] what its steps are written by, while the holes fit
@@ -216,13 +219,6 @@ module NimbleEyelet
     # What is clamped has its allowance, and what is drawn needs none.
     UNLEARNED = ["clamp", *Opening::SETTING_METHODS.values.select(&:drawn).map(&:key)].freeze
     private_constant :UNLEARNED
-
-    # What the slit has to do for this button, as a test hole keeps it.
-    def asked
-      passing = cut.passing
-      { "slit.need" => passing.half_perimeter + passing.fold - passing.eye, "slit.give" => Wording.decimal(passing.give, 5),
-        "slit.slips" => passing.slips_from }
-    end
 
     def laid_out
       @laid_out ||= begin

@@ -54,7 +54,7 @@ module NimbleEyelet
         *%w[setting.set setting.clamped slit.need foot.allowance].map do |path|
           row(path, limit: Typing::Limit.length(-500, 500))
         end,
-        row("slit.give", limit: Typing::Limit.number(0.1..10)),
+        row("slit.give", limit: Typing::Limit.number(0.1..10)), row("slit.doubt", limit: Typing::Limit.number(0..75)),
         row("setting.by", table: Opening::SETTING_METHODS),
         row("measured.with", table: { "caliper" => true, "photo" => true }),
         row("measured.off", limit: Typing::Limit.number(0..5))

@@ -22,15 +22,11 @@
   let kept = $state('');
   let name = $derived(work.text('button.name').trim());
 
-  /** As a photo of its edge told it. */
-  let fromEdge = $state('');
-  let decided = $derived(sheet.stages.some((stage) => stage.word === 'button' && stage.state === 'tied'));
-  /** A photo is read better by whoever knows what it shows. A thickness nobody measured is not known. */
+  /** A photo is read better by whoever knows what it shows. */
   function known() {
-    const thickness = work.text('button.thickness');
     return {
       shape: work.text('button.shape'),
-      thickness: decided || thickness === fromEdge ? thickness : '',
+      thickness: work.text('button.thickness'),
       across: work.text('button.diameter'),
     };
   }
@@ -43,7 +39,6 @@
 
   function take(figures: PhotoReading['figures']): void {
     for (const { path, text } of figures) if (path) work.type(path, text);
-    fromEdge = figures.find((one) => one.path === 'button.thickness')?.text ?? fromEdge;
     work.saver.soon(0);
   }
 
@@ -99,6 +94,7 @@
           {work}
           path="button.thickness"
           measures
+          placeholder={sheet.button.height.text}
           hint={fastens ? 'without the shank' : 'lying flat'}
           large
         />

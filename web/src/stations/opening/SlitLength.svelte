@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { workroom } from '../../api/workroom.svelte';
   import Cautions from '../../ui/Cautions.svelte';
   import Field from '../../closure/Field.svelte';
   import Habits from '../../closure/Habits.svelte';
@@ -26,20 +27,27 @@
       <p class="answer" data-answer>{opening.length.text}</p>
       <div>
         <div data-verdict>
-          <p
-            class={[
-              'text-lg font-semibold',
-              !opening.chance.tested && !opening.verdict.usable && 'text-warning',
-            ]}
-          >
-            {opening.chance.words}
-          </p>
-          <TwentyButtons filled={opening.chance.in_twenty} />
-          <p class="text-sm text-secondary">
-            {opening.chance.tested
-              ? `${opening.chance.in_twenty} in 20, by your test holes; by the rule: ${opening.verdict.words}`
-              : `${opening.chance.in_twenty} in 20 such holes; ${opening.verdict.passes_in_twenty} let it through`}
-          </p>
+          {#if opening.chance}
+            <p
+              class={[
+                'text-lg font-semibold',
+                !opening.chance.tested && !opening.verdict.usable && 'text-warning',
+              ]}
+            >
+              {opening.chance.words}
+            </p>
+            <TwentyButtons filled={opening.chance.in_twenty} />
+            <p class="text-sm text-secondary">
+              {opening.chance.tested
+                ? `${opening.chance.in_twenty} in 20, by your test holes; by the rule: ${opening.verdict.words}`
+                : `${opening.chance.in_twenty} in 20 such holes; ${opening.verdict.passes_in_twenty} let it through`}
+            </p>
+          {:else if opening.range}
+            <p class="text-lg font-semibold text-warning">
+              {opening.range.from.text} to {opening.range.to.text}, until the thickness is measured.
+            </p>
+            <a class="btn mt-1" href={workroom.at(`/closures/${closure.id}/button`)}>Measure the button</a>
+          {/if}
         </div>
       </div>
     </div>
