@@ -51,6 +51,8 @@ module NimbleEyelet
 
         request = Typing::RequestReader.read(text, words: [*@words, *RequestWords::ALL], unit: @unit)
         said = RequestWords.typed(request)
+        # What was said of one fabric does not hold of another.
+        said = said.except(*RequestWords::CARE.keys) if chosen.key?("cloth.kind")
         typed, origins = gathered(said, chosen)
         machine = machine_of(typed)
         plan = ClosureForm.new(@unit).blank(name: part(request, typed), machine: machine,

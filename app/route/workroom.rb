@@ -94,7 +94,7 @@ module NimbleEyelet
         def measured(button)
           return button.with(thickness: button.height) unless button.guessed?
 
-          raise Refusal.field("button.thickness", "", "Measure this first. Only measured buttons go on the shelf.")
+          raise Refusal.field("button.thickness", "", "Measure the thickness first. Only measured buttons go on the shelf.")
         end
 
         def show_workroom(found, status: 200)

@@ -250,7 +250,7 @@ module NimbleEyelet
         PlanDocument.load(document, MachineRows.from_json(parse(row[:machine])))
       end
 
-      def ledger(moved) = Ledger.kept(moved ? PlainValue.load_all(parse(moved)) : {})
+      def ledger(moved) = Sewing::KeptLedger.of(moved ? PlainValue.load_all(parse(moved)) : {})
 
       def locked(id, version)
         @scope.transaction do

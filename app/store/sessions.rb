@@ -213,7 +213,7 @@ module NimbleEyelet
       def ledger(machine_id)
         rows = @scope.ask(:machine_state, STATE, machine: machine_id)
         state = rows.to_h { |row| [row[:part], row[:state] && PlainValue.load(JSON.parse(row[:state]))] }
-        Ledger.kept(state)
+        Sewing::KeptLedger.of(state)
       end
 
       def pace

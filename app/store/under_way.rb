@@ -82,7 +82,7 @@ module NimbleEyelet
       def machines
         @scope.ask(:machines_away, AWAY).map do |row|
           state = PlainValue.load_all(JSON.parse(row[:state]))
-          MachineLeft.new(id: row[:id], name: row[:name], ledger: Ledger.kept(state))
+          MachineLeft.new(id: row[:id], name: row[:name], ledger: Sewing::KeptLedger.of(state))
         end.reject { |machine| machine.ledger.empty? }
       end
     end

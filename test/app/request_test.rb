@@ -76,6 +76,15 @@ class RequestRouteTest < AppTest
     end
   end
 
+  # Towelling takes an iron and the wash, other pile does not; where another fabric is chosen nothing of it is left.
+  def test_what_is_said_of_a_fabric_goes_with_it
+    care = ->(line, chosen = {}) { keep(line, chosen)["plan"].values_at("cloth.kind", "cloth.iron", "cloth.washed") }
+
+    assert_equal %w[pile yes yes], care.call("robe, 5 buttons 28 mm, towelling")
+    assert_equal ["pile", nil, nil], care.call("jacket, 5 buttons 28 mm, velvet")
+    assert_equal ["leather", nil, nil], care.call("robe, 5 buttons 28 mm, towelling", { "cloth.kind" => "leather" })
+  end
+
   def test_the_range_ends_with_what_is_measured_or_sewn
     kept = keep("flannel shirt, 6 buttons 20 mm domed")
     id = kept["id"]

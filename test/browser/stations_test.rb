@@ -261,7 +261,7 @@ class StationsTest < BrowserTest
     open_station "sewing"
     click_on said("sew_page.done")
 
-    assert_answer "Thread all-purpose polyester (tex 27 polyester)"
+    assert_answer "Thread all-purpose polyester, number 110"
     click_on said("sew_page.back_one_step")
 
     assert_answer said("steps.fit_a_new_needle")

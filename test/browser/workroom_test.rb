@@ -160,7 +160,7 @@ class WorkroomPageTest < BrowserTest
     click_on said("under_way.go_on_with", "linen field smock", "front placket")
 
     assert_current_path "#{ROOM}/closures/1/sew"
-    assert_answer "Thread all-purpose polyester (tex 27 polyester)"
+    assert_answer "Thread all-purpose polyester, number 110"
     visit ROOM
     find("[data-left] summary").click
     click_button said("still_to_put_back.it_is_all_back")

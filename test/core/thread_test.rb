@@ -18,6 +18,20 @@ class ThreadTest < CoreTest
     assert_equal({ "dtex" => 250, "den" => 225, "Nm" => 40, "Ne" => 24, "No." => 120 }, LinearDensity.in_all(25r))
   end
 
+  # A shop sells all-purpose thread by 100 to 120, strong by 75, topstitching by 50: nobody asks for tex.
+  def test_a_thread_is_called_as_a_shop_does
+    named = { 18 => ["fine polyester", 165], 27 => ["all-purpose polyester", 110], 40 => ["strong polyester", 75],
+              60 => ["topstitching polyester", 50] }
+
+    named.each do |tex, (called, number)|
+      assert_equal "#{called}, number #{number}", thread(tex: tex).spool
+      # As an earlier version kept what a machine is threaded with.
+      kept = { "top_thread" => "tex #{tex} polyester", "bobbin_thread" => "grey (tex #{tex} polyester)" }
+
+      assert_equal ["#{called}, number #{number}", "grey, number #{number}"], Sewing::KeptLedger.of(kept).state.values
+    end
+  end
+
   def test_a_cloth_by_feel
     assert_equal 120, ClothFeel.weight(grams: 1.2r, side: mm(100))
     assert_equal mm(0.5r), ClothFeel.thickness(folded: mm(4), layers: 8)

@@ -57,10 +57,12 @@ module NimbleEyelet
         plan.machine.type.programmed && !plan.machine.type.partwise && !style.by_hand && !straight? && !style.round?
       end
 
-      # @return [String] as it is said of the reel
+      # @return [String] as a spool is asked for in a shop
       def thread
-        size = "tex #{Wording.decimal(plan.thread.tex.to_r, 2)} #{plan.thread.fibre}"
-        plan.thread.name.empty? ? size : "#{plan.thread.name} (#{size})"
+        number = (600.0 / plan.thread.tex).round * 5
+        sorts = { 5..22 => "fine", 23..32 => "all-purpose", 33..45 => "strong" }
+        sort = sorts.find { |some, _| some.cover?(plan.thread.tex) }&.last || "topstitching"
+        "#{plan.thread.name.empty? ? "#{sort} #{plan.thread.fibre}" : plan.thread.name}, number #{number}"
       end
 
       # What every hole is to be sewn with, from the recipe alone.

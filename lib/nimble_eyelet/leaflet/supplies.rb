@@ -175,13 +175,9 @@ module NimbleEyelet
       parts.group_by { |part| part.sheet.plan.thread.with(bobbin: "") }.map do |thread, sharing|
         top, bobbin = sharing.map { |part| thread_of(part) }.transpose.map { |some| some.sum(Length.zero) }
         bobbins = (bobbin / Bobbin.full(thread)).ceil
-        Supply.new(kind: "thread", name: thread_name(thread), length: top + bobbin, count: ((top + bobbin) / REEL).ceil,
+        Supply.new(kind: "thread", name: thread.spool, length: top + bobbin, count: ((top + bobbin) / REEL).ceil,
                    says: "#{bobbins} #{bobbins == 1 ? 'bobbin' : 'bobbins'} to wind, from #{reels(top + bobbin)}")
       end
-    end
-
-    def self.thread_name(thread)
-      [thread.name, "#{thread.fibre}, tex #{Wording.decimal(thread.tex.to_r, 2)}"].reject(&:empty?).join(": ")
     end
 
     def self.reels(length)
@@ -245,7 +241,7 @@ module NimbleEyelet
     end
     private_class_method :buttons_of, :anchors, :backing, :ways, :toggles, :stiff_cards
     private_class_method :steps, :spare, :buttons, :open_buttons, :sewn, :sewn_on, :also, :laid_by, :cards, :shared,
-                         :button_name, :threads, :thread_name, :reels, :thread_of, :of_a_button, :stays, :cords,
+                         :button_name, :threads, :reels, :thread_of, :of_a_button, :stays, :cords,
                          :liquid, :needles
   end
 end

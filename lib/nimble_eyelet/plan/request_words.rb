@@ -63,6 +63,11 @@ module NimbleEyelet
                  "boiled wool", "fur", "terry", "towelling", "moleskin", "needlecord", "loden", "sherpa"]
     }.freeze
 
+    # What is otherwise than its kind mostly is.
+    CARE = { "cloth.washed" => ["corduroy", "cord fabric", "needlecord", "moleskin", "fleece", "sherpa", "terry",
+                                "towelling"],
+             "cloth.iron" => %w[terry towelling] }.freeze
+
     SHAPES = { "domed" => %w[domed dome], "ball" => %w[ball], "half_ball" => ["half ball", "half-ball"], "bar" => %w[toggle],
                "square" => %w[square], "rimmed" => %w[rimmed], "ribbon" => ["ribbon"], "cord" => %w[cord drawstring], "hook" => %w[hook],
                "flat" => ["square-edged"], "ring" => ["ring"] }.freeze
@@ -108,7 +113,9 @@ module NimbleEyelet
         Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => "#{word} buttons" })
       end
     end
-    private_class_method :rows, :garments, :materials
+
+    def self.care(phrase) = CARE.select { |_, phrases| phrases.include?(phrase) }.transform_values { "yes" }
+    private_class_method :rows, :garments, :materials, :care
 
     # Where a garment is mostly closed; a part that is named goes before it.
     GARMENT_PLACE = "garment.place"
@@ -117,7 +124,8 @@ module NimbleEyelet
     FRONTS = %w[pulled_front knit_band].freeze
 
     ALL = [*garments, *rows("part", GARMENT_PARTS, "placket.place"), *rows("fabric", FIBRES, "cloth.kind", weak: true),
-           *rows("fabric", FABRICS, "cloth.kind"), *rows("shape", SHAPES, "button.shape"),
+           *rows("fabric", FABRICS, "cloth.kind").map { |word| word.with(sets: { **word.sets, **care(word.phrase) }) },
+           *rows("shape", SHAPES, "button.shape"),
            *SHANKED.map do |phrase|
              Typing::RequestWord.new(phrase: phrase, kind: "attachment", sets: { "button.attachment" => "shank" })
            end,

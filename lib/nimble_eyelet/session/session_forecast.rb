@@ -8,7 +8,6 @@
 #   forecast.threads.first.changes.map(&:number)   # => [3], before hole 3
 
 require_relative "../length/length"
-require_relative "../length/wording"
 require_relative "../thread/bobbin"
 require_relative "../value"
 
@@ -50,10 +49,7 @@ module NimbleEyelet
       sewn.group_by { |one| thread_of(one.part) }.map { |name, all| need(name, all, session) }
     end
 
-    def self.thread_of(part)
-      thread = part.sheet.plan.thread
-      ["tex #{Wording.decimal(thread.tex.to_r, 2)} #{thread.fibre}", thread.name].reject(&:empty?).reverse.join(", ")
-    end
+    def self.thread_of(part) = part.sheet.plan.thread.spool
 
     def self.need(name, steps, session)
       sharing = session.parts.select { |part| thread_of(part) == name }

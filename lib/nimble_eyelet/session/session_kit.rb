@@ -6,7 +6,6 @@
 
 require_relative "../answer/sentence"
 require_relative "../cloth/stabiliser"
-require_relative "../length/wording"
 require_relative "../thread/cord"
 require_relative "../value"
 
@@ -24,7 +23,7 @@ module NimbleEyelet
               "punch" => "punch and block",
               "open" => "seam ripper, two pins", "tails" => "hand needle", "stabilise" => "iron and press cloth",
                 "spacer" => "thin upright spacer",
-              "test-sew" => "scrap of the same layers", "hand-thread" => "hand needle, wax" }.freeze
+              "test-sew" => "scrap of the same layers", "hand-thread" => ["hand needle", "wax"] }.freeze
 
     # @param session [SewingSession]
     # @return [Array<KitItem>] each once
@@ -51,14 +50,13 @@ module NimbleEyelet
     end
 
     def self.thread(thread)
-      called = thread.name.empty? ? thread.fibre : thread.name
-      KitItem.new(kind: "thread", name: "#{called}, tex #{Wording.decimal(thread.tex.to_r, 2)}; a full bobbin of it")
+      KitItem.new(kind: "thread", name: "#{thread.spool}, and a matching full bobbin")
     end
 
     def self.materials(work)
       sheet = work.part.sheet
       stay = sheet.recipe.stay
-      buttons = "#{sheet.layout.holes.size} of #{button(sheet.plan.button)}"
+      buttons = button(sheet.plan.button, sheet.layout.holes.size)
       found = []
       if stay && has?(work, "stabilise")
         found << KitItem.new(kind: "stay", name: sheet.recipe.stay_words, lacks: lacks(stay, sheet))
@@ -86,12 +84,15 @@ module NimbleEyelet
       KitItem.new(kind: "cord", name: Sentence["%s of cord, %s for each hole", cord.length * sheet.layout.holes.size, cord.length])
     end
 
-    def self.button(button) = button.name.empty? ? "#{button.form.noun}s" : button.name
+    def self.button(button, count)
+      return "#{count} of #{button.name}" unless button.name.empty?
+
+      Sentence["#{count} #{button.form.noun}#{'s' if count > 1}, %s", button.across]
+    end
 
     def self.tools(work)
-      TOOLS.filter_map do |name, tool|
-        KitItem.new(kind: "tool", name: tool) if has?(work, name) && (name != "stabilise" || work.part.sheet.plan.cloth.iron?)
-      end
+      used = TOOLS.select { |name, _| has?(work, name) && (name != "stabilise" || work.part.sheet.plan.cloth.iron?) }
+      used.values.flatten.map { |tool| KitItem.new(kind: "tool", name: tool) }
     end
 
     def self.sewn?(work) = has?(work, "sew") || has?(work, "test-sew")

@@ -48,11 +48,9 @@ module NimbleEyelet
       def bobbin_finger? = @recipe.tension_move.key == "bobbin_finger"
 
       # By its name too, where it has one: the colour counts.
-      def thread_name = @order.thread.name.empty? ? thread_size : "#{@order.thread.name} (#{thread_size})"
 
-      def thread_size = "tex #{Wording.decimal(@order.thread.tex.to_r, 2)} #{@order.thread.fibre}"
       def thread_figures = { "thread.tex" => Wording.decimal(@order.thread.tex.to_r, 4), "thread.fibre" => @order.thread.fibre }
-      def threads = { "top_thread" => thread_name, "bobbin_thread" => thread_name }
+      def threads = @order.thread.spool.then { |spool| { "top_thread" => spool, "bobbin_thread" => spool } }
       def thread = { **needle, **threads, "bobbin_finger" => (THREADED if bobbin_finger?) }
       def foot = { "foot" => @recipe.foot.value.type.neutral ? nil : @recipe.foot.value.kind }
 

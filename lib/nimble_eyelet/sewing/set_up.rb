@@ -42,7 +42,7 @@ module NimbleEyelet
 
       def thread
         step("thread", Work::Operation["thread", figures: @row.thread_figures, sets: @row.threads,
-                                       says: "Thread #{@row.thread_name}, with a full bobbin to match.",
+                                       says: "Thread #{@order.thread.spool}, with a matching full bobbin.",
                                        minds: ["Foot up while you thread, so that it lies between the discs."]])
       end
 

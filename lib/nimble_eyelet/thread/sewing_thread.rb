@@ -25,6 +25,10 @@ module NimbleEyelet
     # Share of a twisted thread that is fibre.
     PACKING = 0.65
 
+    # Up to so much tex, what a shop calls it.
+    SORTS = { 22 => "fine", 32 => "all-purpose", 45 => "strong" }.freeze
+    THICKEST_SORT = "topstitching"
+
     LIMITS = { tex: Typing::Limit.number(5..200) }.freeze
 
     # The coverage index k = thread thickness / stitch length.
@@ -40,6 +44,30 @@ module NimbleEyelet
       return "gappy" if index < COVERAGE_LEAST
 
       index > COVERAGE_MOST ? "piled up" : "full"
+    end
+
+    # @return [String] as its owner calls it, or a shop
+    def called
+      return name unless name.empty?
+
+      "#{SORTS.find { |most, _| tex <= most }&.last || THICKEST_SORT} #{fibre}"
+    end
+
+    # @return [Integer] about the number on its spool, to five. Source: number = 3000 / tex
+    def number = (3000 / tex.to_r / 5).round * 5
+
+    # @return [String] what to take from the drawer or ask for: "all-purpose polyester, number 110"
+    def spool = "#{called}, number #{number}"
+
+    # A thread as it was kept before, by its tex and fibre behind its name where it had one.
+    OLDER = /\A(?:(?<name>.+) \()?tex (?<tex>[\d.]+) (?<fibre>[a-z]+)\)?\z/
+    private_constant :OLDER
+
+    # @param kept [String, nil] by an earlier version or this one
+    # @return [String, nil] as it is called now
+    def self.spool_of(kept)
+      found = kept.to_s.match(OLDER)
+      found ? new(fibre: found[:fibre], tex: found[:tex].to_r, name: found[:name].to_s).spool : kept
     end
 
     # @return [Length] to the micrometre

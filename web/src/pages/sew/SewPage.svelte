@@ -115,7 +115,7 @@
         >
         {#if work.settings.length > 1}
           <button class="btn min-h-11" onclick={() => void work.tick(work.settings)}
-            >All {work.settings.length} of these are done</button
+            >{work.settings.length === 2 ? 'Both' : `All ${work.settings.length}`} of these are done</button
           >
         {/if}
         <SewTold step={work.card.at(-1) ?? now} noun={closure?.passes ?? 'button'} {work} {goneWrong} />

@@ -27,7 +27,7 @@
     ),
   ]);
 
-  /** Another kind begins with the figures that are typical for it; what was measured is typed over them. */
+  /** Another kind begins with what is typical for it; what was measured is typed over that. */
   function begin(key: string): void {
     const usual = workroom.catalogue?.cloth_figures.find((item) => item.key === key);
     if (!usual) return;
@@ -36,6 +36,9 @@
       'cloth.weight': usual.weight,
       'cloth.thickness': usual.thickness,
       'cloth.stretch': usual.stretch,
+      'cloth.frays': '',
+      'cloth.iron': '',
+      'cloth.washed': '',
     });
   }
 </script>
