@@ -4,6 +4,7 @@ import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { faces, firstLetters } from './faces';
 
 /** The page of the interface is shown by a renderer that ships with the application. */
 function apiDocs(): Plugin {
@@ -38,25 +39,6 @@ function packages(): Plugin {
   };
 }
 
-/** The faces every screen is read in are there before the first line: a face that comes late moves the page. */
-function faces(): Plugin {
-  return {
-    name: 'faces',
-    apply: 'build',
-    transformIndexHtml: {
-      order: 'post',
-      handler: (_, { bundle = {} }) =>
-        Object.keys(bundle)
-          .filter((name) => /-latin-\d+-normal-.*\.woff2$/.test(name))
-          .map((name) => ({
-            tag: 'link',
-            attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${name}` },
-            injectTo: 'head',
-          })),
-    },
-  };
-}
-
 /** The frame stands by itself: what it took from a page that takes from it would not be there yet when it begins. */
 function frameAlone(): Plugin {
   return {
@@ -77,6 +59,27 @@ function installedLater(): Plugin {
     apply: 'build',
     enforce: 'post',
     transformIndexHtml: { order: 'post', handler: (html) => html.replace(/<link rel="manifest"[^>]*>/, '') },
+  };
+}
+
+/** What is small and asked for by every page stands in the page: how it is lit, and its mark. */
+function inPlace(): Plugin {
+  return {
+    name: 'in-place',
+    apply: 'build',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (html) =>
+        html
+          .replace(
+            '<script src="/theme.js"></script>',
+            `<script>${readFileSync('public/theme.js', 'utf8')}</script>`,
+          )
+          .replace(
+            'href="/mark.svg"',
+            `href="data:image/svg+xml,${encodeURIComponent(readFileSync('public/mark.svg', 'utf8').trim())}"`,
+          ),
+    },
   };
 }
 
@@ -101,7 +104,7 @@ function packed(): Plugin {
 const shell = VitePWA({
   registerType: 'prompt',
   injectRegister: false,
-  includeAssets: ['mark.svg', 'theme.js'],
+  includeAssets: ['mark.svg'],
   manifest: {
     name: 'Nimble Eyelet',
     short_name: 'Nimble Eyelet',
@@ -160,7 +163,9 @@ export default defineConfig({
     svelte(),
     shell,
     apiDocs(),
+    firstLetters(),
     faces(),
+    inPlace(),
     frameAlone(),
     installedLater(),
     packages(),

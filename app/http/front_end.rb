@@ -5,6 +5,7 @@
 #
 #   FrontEnd.at("assets/index-1a2b.js", "br, gzip")   # => Found(file: "…/index-1a2b.js.br", type: ".js", encoding: "br")
 
+require "digest"
 require_relative "../../lib/nimble_eyelet"
 
 module NimbleEyelet
@@ -34,6 +35,22 @@ module NimbleEyelet
       end
 
       def self.built? = File.file?(File.join(FOLDER, PAGE))
+
+      INLINE = %r{<script>(.*?)</script>}m
+      private_constant :INLINE
+
+      # The scripts that stand in the page itself, as a browser is told that just these may run. Read again when the
+      # front end was rebuilt while the server runs.
+      #
+      # @return [Array<String>] sources of a content security policy: "'sha256-…'"
+      def self.inline
+        at = File.mtime(File.join(FOLDER, PAGE))
+        unless @inline&.first == at
+          found = File.read(File.join(FOLDER, PAGE)).scan(INLINE).flatten
+          @inline = [at, found.map { |script| "'sha256-#{Digest::SHA256.base64digest(script)}'" }]
+        end
+        @inline.last
+      end
     end
   end
 end

@@ -48,10 +48,18 @@ module NimbleEyelet
 
       SAFE = %w[GET HEAD OPTIONS].freeze
 
+      POLICY = "content-security-policy"
+
+      # @param scripts [Array<String>] sources beside our own files: hashes of what stands in the page
+      # @return [String]
+      def self.policy(*scripts)
+        "default-src 'none'; script-src #{["'self'", *scripts].join(' ')}; style-src 'self'; " \
+          "img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
+          "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+      end
+
       HEADERS = {
-        "content-security-policy" => "default-src 'none'; script-src 'self'; style-src 'self'; " \
-                                     "img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; " \
-                                     "base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        POLICY => policy,
         "x-content-type-options" => "nosniff", "x-frame-options" => "DENY", "referrer-policy" => "no-referrer",
         "cross-origin-opener-policy" => "same-origin", "cross-origin-resource-policy" => "same-origin",
         "permissions-policy" => "camera=(self), microphone=(), geolocation=()"

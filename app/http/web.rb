@@ -228,12 +228,17 @@ module NimbleEyelet
         found.lasting ? cache_control(:public, :immutable, max_age: 31_536_000) : cache_control(:no_cache)
         headers "content-encoding" => found.encoding if found.encoding
         headers "vary" => "accept-encoding"
-        links = FirstLoad.links(request.path_info) if found.type == ".html"
-        headers "link" => links if links
+        page_headers if found.type == ".html"
         send_file found.file, type: found.type
       end
 
       private
+
+      # What comes with the one page: which scripts may run in it, and what to fetch at once.
+      def page_headers
+        headers({ Guards::POLICY => Guards.policy(*FrontEnd.inline),
+                  "link" => FirstLoad.links(request.path_info) }.compact)
+      end
 
       def moved(address, kind, id, status: 302)
         found = workrooms.public_send(:"of_#{kind.delete_suffix('s')}", number(id)) or raise Store::Missing

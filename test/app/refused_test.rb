@@ -167,6 +167,13 @@ class RefusedTest < AppTest
     policy = last_response["content-security-policy"]
 
     refute_match(/script-src[^;]*unsafe-inline/, policy)
+    # The page has one script of its own, and just that may run.
+    script = last_response.body[%r{<script>(.*?)</script>}m, 1]
+
+    assert_equal ["'self'", "'sha256-#{Digest::SHA256.base64digest(script)}'"], policy[/script-src ([^;]*)/, 1].split
+    call(:get, "/api/workroom")
+
+    assert_match(/script-src 'self';/, last_response["content-security-policy"])
     assert_includes policy, "default-src 'none'"
     assert_equal "nosniff", last_response["x-content-type-options"]
   end
