@@ -53,19 +53,30 @@ module NimbleEyelet
         said = RequestWords.typed(request)
         # What was said of one fabric does not hold of another.
         said = said.except(*RequestWords::CARE.keys) if chosen.key?("cloth.kind")
-        typed, origins = gathered(said, chosen)
+        typed, origins = gathered(said, chosen, RequestWords.mostly(request))
         machine = machine_of(typed)
-        plan = ClosureForm.new(@unit).blank(name: part(request, typed), machine: machine,
-                                            typed: typed.except("machine.id", "garment.name"))
+        plan = planned(request, typed, chosen, machine)
         own = said["garment.name"]
         Taken.new(request: request, plan: plan, machine: machine, origins: origins, own: own, garment: own || garment(request))
       end
 
       private
 
+      # Whoever measures in inches goes on in inches: what is chosen on the card is typed in what the card shows.
+      def planned(request, typed, chosen, machine)
+        unit = request.inches? ? :in : @unit
+        begun = ClosureForm.new(@unit).blank(name: part(request, typed), machine: machine,
+                                             typed: typed.except(*chosen.keys, *NO_FIELDS))
+        ClosureForm.new(unit).apply({ **chosen.except(*NO_FIELDS), "closure.unit" => unit.to_s }, begun)
+      end
+      NO_FIELDS = %w[machine.id garment.name].freeze
+      private_constant :NO_FIELDS
+
       # The line goes before what is usual there, and that before what was used last.
-      def gathered(said, chosen)
+      def gathered(said, chosen, mostly)
         known = { **said, **chosen }
+        made_of = mostly unless known.key?("cloth.kind") || like_last?(mostly)
+        known = { "cloth.kind" => made_of, **known } if made_of
         layers = { "last" => last(known), "usual" => usual(known), "said" => said, "chosen" => chosen }
         [layers.values.reduce(:merge), layers.reduce({}) { |all, (origin, paths)| all.merge(paths.transform_values { origin }) }]
       end
@@ -74,10 +85,18 @@ module NimbleEyelet
         { **Conventions.button(known), **Conventions.of(known["placket.place"]), **cloth(known["cloth.kind"]) }
       end
 
+      # What was used last does for such a garment too: any knit for a cardigan, whatever is not light for a coat.
+      def like_last?(mostly)
+        last = CLOTH_KINDS[@last.dig(:fields, "cloth.kind")] or return mostly.nil?
+        mostly.nil? || (mostly == "knit" ? last.knitted : !last.knitted && !LIGHT.include?(last.key))
+      end
+      LIGHT = %w[light_woven sheer].freeze
+      private_constant :LIGHT
+
       # The figures that are typical of a kind of fabric.
       def cloth(key)
         kind = CLOTH_KINDS[key] or return {}
-        { "cloth.weight" => kind.weight.to_s, "cloth.thickness" => "#{Field.decimal(kind.thickness)}mm", "cloth.stretch" => kind.stretch.to_s }
+        { "cloth.kind" => key, "cloth.weight" => kind.weight.to_s, "cloth.thickness" => "#{Field.decimal(kind.thickness)}mm", "cloth.stretch" => kind.stretch.to_s }
       end
 
       # The fabric used last, unless the line names another; its thread.

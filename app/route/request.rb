@@ -23,6 +23,7 @@ module NimbleEyelet
       module Helpers
         # Nothing is written.
         def first_answer(taken)
+          @present = Presenter.new(taken.plan.unit.to_sym)
           first = first_sheet(taken)
           View::FirstAnswer.of(taken, first, first.sheet.faults, present)
         rescue Refusal => e
@@ -49,7 +50,8 @@ module NimbleEyelet
         end
 
         def first_sheet(taken)
-          FirstSheet.of(taken.plan, workroom.house_for(workroom.unit), edge_guessed: taken.edge_guessed?, memory: Store::Closure::PARTS)
+          FirstSheet.of(taken.plan, workroom.house_for(taken.plan.unit.to_sym), edge_guessed: taken.edge_guessed?,
+                                                                                memory: Store::Closure::PARTS)
         end
 
         # Whoever has no machine here yet gets one that can be corrected.

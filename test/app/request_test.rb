@@ -76,6 +76,33 @@ class RequestRouteTest < AppTest
     end
   end
 
+  # Whoever measures in inches gets inches, on the card and in what is kept, and types inches into the card.
+  def test_a_line_in_inches_goes_on_in_inches
+    line = "linen shirt front, 27 in, 7 buttons 1/2\""
+    first = ask(line)
+    chips = first["chips"].to_h { |chip| chip.values_at("path", "text") }
+
+    assert_equal ["1/2 in", "27 in"], chips.values_at("button.diameter", "placket.run_length")
+    assert_match(/ in\z/, first["answer"]["length"]["text"])
+    kept = keep(line, { "button.thickness" => "1/8" })
+
+    assert_equal ["in", "1/8 in"], [kept["unit"], kept["plan"]["button.thickness"]["text"]]
+    [["linen shirt, 27 in, 7 buttons 11.5 mm", "mm"], ["linen shirt, 7 buttons 18L", "mm"], ["linen shirt, 7 buttons", "mm"],
+     ["linen shirt in cream, 7 buttons", "mm"], ["linen shirt, buttons half an inch", "in"]].each do |said, unit|
+      assert_equal unit, keep(said)["unit"], said
+    end
+  end
+
+  # A cardigan is knitted and a coat heavy, whatever was sewn last, until a fabric is named.
+  def test_a_garment_is_of_what_it_is_mostly_made_of
+    kind = ->(line) { ask(line)["chips"].find { |chip| chip["path"] == "cloth.kind" }.values_at("text", "origin") }
+
+    assert_equal %w[knit usual], kind.call("baby cardigan, 4 buttons 12 mm")
+    assert_equal ["heavy woven", "usual"], kind.call("pea coats, 4 buttons 30 mm")
+    assert_equal ["pile or felted", "said"], kind.call("boiled wool cardigan, 4 buttons 20 mm")
+    assert_equal "jeans buttons", keep("denim skirt, 8 jeans buttons")["plan"]["button.name"]
+  end
+
   # Towelling takes an iron and the wash, other pile does not; where another fabric is chosen nothing of it is left.
   def test_what_is_said_of_a_fabric_goes_with_it
     care = ->(line, chosen = {}) { keep(line, chosen)["plan"].values_at("cloth.kind", "cloth.iron", "cloth.washed") }

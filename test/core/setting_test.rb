@@ -35,6 +35,9 @@ class SettingTest < CoreTest
 
     assert_equal [0, mm(3), mm(23)], [plain.clicks, plain.opened, plain.gives]
     assert_equal "Put the button in the foot. Then open the foot 3 mm more: 23 mm between the stops, by ruler.", plain.says.in(:mm)
+    # What no ruler shows is not said.
+    assert_equal "Put the button in the foot. Then open it to 20 mm between the stops, by ruler.",
+                 setting("carriage_foot", allowance: mm(2), length: 20, on: { diameter: mm(17.6r) }).says.in(:mm)
     assert_equal "Put the button in the foot and leave it there. Between the stops: 23 mm.",
                  setting("carriage_foot", allowance: mm(5)).says.in(:mm)
     # Too far, too long already, or a ball: a flat stand-in of the right length.

@@ -168,7 +168,7 @@ module NimbleEyelet
 
     def self.button_name(part)
       button = part.sheet.plan.button
-      button.name.empty? ? "#{button.form.noun}, #{Wording.of(button.diameter, part.sheet.plan.unit.to_sym)}" : button.name
+      button.name.empty? ? "#{button.form.noun}s, #{Wording.of(button.diameter, part.sheet.plan.unit.to_sym)}" : button.name
     end
 
     def self.threads(parts)

@@ -266,8 +266,15 @@ module NimbleEyelet
                           Wording.of(click, :mm), made + further]
         end
 
+        return Sentence["Put %s in the foot. Then open it to %s between the stops, by ruler.", named, made + further] if fine?(further)
+
         Sentence["Put %s in the foot. Then open the foot %s more: %s between the stops, by ruler.", named, further, made + further]
       end
+
+      # No ruler shows so little.
+      def fine?(length) = length.round_to(READ_TO) != length
+      READ_TO = Length.mm(1r / 2)
+      private_constant :READ_TO
 
       def left_alone
         build(gap, gives: made - @request.correction, stops: made, clamps: thing, short: Sentence["%s as it is", gap],

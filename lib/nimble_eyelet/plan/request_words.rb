@@ -63,6 +63,11 @@ module NimbleEyelet
                  "boiled wool", "fur", "terry", "towelling", "moleskin", "needlecord", "loden", "sherpa"]
     }.freeze
 
+    # What a garment is mostly made of, where nobody says so.
+    MOSTLY = { "knit" => %w[cardigan cardi henley jumper sweater pullover polo onesie sleepsuit],
+               "heavy_woven" => ["coat", "jacket", "blazer", "overcoat", "duffel", "peacoat", "pea coat", "chore coat", "shacket",
+                                 "trench", "trench coat", "waistcoat", "jeans"] }.freeze
+
     # What is otherwise than its kind mostly is.
     CARE = { "cloth.washed" => ["corduroy", "cord fabric", "needlecord", "moleskin", "fleece", "sherpa", "terry",
                                 "towelling"],
@@ -76,6 +81,8 @@ module NimbleEyelet
                    vintage covered].freeze
     # Words for fabric too: they name a button only right before that word.
     ALSO_FABRIC = %w[leather silk linen fabric velvet shell cord].freeze
+    # One is hammered on, and stands off as a shank does.
+    JEANS_BUTTON = { "button.name" => "jeans buttons", "button.attachment" => "shank" }.freeze
     # Other ways to close, by what people call them.
     CLOSED_BY = { "press_stud" => ["press stud", "snap", "popper"],
                   "hand_worked" => ["hand-worked", "hand worked", "hand-worked buttonhole", "hand worked buttonhole",
@@ -111,7 +118,7 @@ module NimbleEyelet
       said = [*MATERIALS.map { |word| [word, word] }, *ALSO_FABRIC.map { |word| ["#{word} button", word] }]
       said.map do |phrase, word|
         Typing::RequestWord.new(phrase: phrase, kind: "material", sets: { "button.name" => "#{word} buttons" })
-      end
+      end << Typing::RequestWord.new(phrase: "jeans button", kind: "material", sets: JEANS_BUTTON)
     end
 
     def self.care(phrase) = CARE.select { |_, phrases| phrases.include?(phrase) }.transform_values { "yes" }
@@ -131,6 +138,16 @@ module NimbleEyelet
            end,
            *rows("wearer", WEARERS, "placket.use"), *rows("way", CLOSED_BY, "recipe.way"),
            *materials, *rows("lap", LAPS, "placket.overlap"), *rows("lies", LIES, "placket.orientation")].freeze
+
+    def self.singular(words) = words.downcase.split.map { |word| word.delete_suffix("s") }
+    private_class_method :singular
+
+    # @param request [Typing::Request]
+    # @return [String, nil] kind of the fabric that such a garment is mostly made of
+    def self.mostly(request)
+      named = singular(request.words_of("garment"))
+      MOSTLY.find { |_, garments| garments.any? { |one| (singular(one) - named).empty? } }&.first
+    end
 
     # @param request [Typing::Request]
     # @return [Hash{String => String}] by path, as it would be typed into a new set of buttonholes

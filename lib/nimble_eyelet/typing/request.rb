@@ -31,6 +31,16 @@ module NimbleEyelet
       # @return [Hash{String => String}] by path, as it would be typed
       def sets = findings.reduce({}) { |all, finding| finding.sets.merge(all) }
 
+      IN_INCHES = %r{\A[\d\s./,-]+(?:in|inch|inches|"|″|”|'')\z|\d/\d|[½¼¾⅛⅜⅝⅞]}i
+      IN_MILLIMETRES = /\d\s*-?(?:mm|cm|m)\z/i
+      private_constant :IN_INCHES, :IN_MILLIMETRES
+
+      # @return [Boolean] whether somebody measures in inches here, and in nothing else
+      def inches?
+        typed = sets.values
+        typed.any? { |one| one.match?(IN_INCHES) } && typed.none? { |one| one.match?(IN_MILLIMETRES) }
+      end
+
       # @param kinds [Array<String>]
       # @return [String] what stands there of these kinds, in the person's own words
       def words_of(*kinds)
