@@ -23,8 +23,8 @@ module NimbleEyelet
         # @return [String] where its figure comes from
         def origin(path) = origins.fetch(path, "usual")
 
-        # @return [Boolean] whether nobody has said how long the edge is
-        def edge_guessed? = !SAID.include?(origin(FirstSheet::GUESSED_EDGE))
+        # @return [Array<String>] of FirstSheet::GUESSES, what nobody has said anything of
+        def guessed = FirstSheet::GUESSES.reject { |path| SAID.include?(origin(path)) }
       end
 
       # What a machine is taken to be until its owner corrects it: a new one.

@@ -50,7 +50,7 @@ module NimbleEyelet
         end
 
         def first_sheet(taken)
-          FirstSheet.of(taken.plan, workroom.house_for(taken.plan.unit.to_sym), edge_guessed: taken.edge_guessed?,
+          FirstSheet.of(taken.plan, workroom.house_for(taken.plan.unit.to_sym), guessed: taken.guessed,
                                                                                 memory: Store::Closure::PARTS)
         end
 

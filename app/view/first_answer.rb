@@ -13,8 +13,12 @@ module NimbleEyelet
       # What can be changed at once, in the order in which it decides most; a thickness nobody measured stands
       # first.
       CHIPS = %w[button.thickness button.diameter button.shape button.attachment cloth.kind cloth.layers placket.run_length
-                 placket.orientation placket.count recipe.way].freeze
+                 placket.extension placket.orientation placket.count recipe.way].freeze
       THICKNESS = "button.thickness"
+      # What a chip calls it, where a label alone would not do.
+      CALLED = { FirstSheet::GUESSED_EXTENSION => "centre line to edge" }.freeze
+      # Where it may gape or lies too near the edge; Placement has all of them.
+      MOST_CAUTIONS = 2
       SETTINGS = %w[stitch_width stitch_length].freeze
 
       # @param taken [Form::RequestForm::Taken]
@@ -41,11 +45,18 @@ module NimbleEyelet
 
       def self.chips(taken, plan, present)
         paths = CHIPS.select { |path| asked?(path, plan) }
+        paths.delete(FirstSheet::GUESSED_EXTENSION) if as_usual?(taken, plan)
         rows = paths.map do |path|
           chip(path, path == THICKNESS ? plan.button.height : plan.at(path), taken.origin(path), present)
         end
         doubtful, rest = rows.partition { |row| row[:path] == THICKNESS && plan.button.guessed? }
         doubtful + rest
+      end
+
+      # Nobody asks how far the edge is where it is as everybody has it there.
+      def self.as_usual?(taken, plan)
+        path = FirstSheet::GUESSED_EXTENSION
+        taken.guessed.include?(path) && plan.at(path) == taken.plan.at(path)
       end
 
       # Of a stud no button is asked, of a cord not how it is sewn on, and of a ball not how thick it is.
@@ -60,7 +71,8 @@ module NimbleEyelet
       def self.chip(path, value, origin, present)
         field = ClosureFields.fetch(path)
         shown = field.choices&.fetch(value, value) || value
-        { path: path, label: field.label, text: value.nil? ? "by the rules" : present.typed(shown), origin: origin }
+        { path: path, label: CALLED.fetch(path, field.label), origin: origin,
+          text: value.nil? ? "by the rules" : present.typed(shown) }
       end
 
       def self.answer(first, present)
@@ -81,7 +93,8 @@ module NimbleEyelet
       def self.places(layout, present)
         { holes: layout.holes.size, first: present.length(layout.holes.first.at),
           measured_from: layout.run.measured_from, gap: present.length(layout.smallest_gap),
-          widest: present.length(layout.largest_gap) }
+          widest: present.length(layout.largest_gap),
+          cautions: layout.cautions.map { |one| present.words(one.says) }.uniq.first(MOST_CAUTIONS) }
       end
 
       def self.settings(sheet, present)
@@ -97,7 +110,8 @@ module NimbleEyelet
         { name: chosen.name, opens: chosen.opens,
           figures: figures.map { |one| { label: one.name, text: present.words(one.value) } } }
       end
-      private_class_method :finding, :machine, :chips, :asked?, :chip, :answer, :doubt, :places, :settings, :way
+      private_class_method :finding, :machine, :chips, :as_usual?, :asked?, :chip, :answer, :doubt, :places, :settings,
+                           :way
     end
   end
 end

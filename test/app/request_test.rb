@@ -27,6 +27,9 @@ class RequestRouteTest < AppTest
       assert_equal found["answer"]["length"], sheet["opening"]["length"], line
       assert_equal found["answer"]["drawn"]["places"], sheet["placket"]["holes"].map { |hole| hole["at"]["mm"] }, line
       assert_equal ways(found["answer"]["way"]), ways(sheet["recipe"]["ways"]), line
+      warned = sheet["placket"]["cautions"].map { |one| one["says"] }
+
+      assert_equal found["answer"]["cautions"], warned.uniq.first(2), line
       assert_equal [found["garment"], found["part"]], [kept["garment"]["name"], kept["name"]]
       found["chips"].each { |chip| assert_chip kept, chip }
     end
@@ -101,6 +104,20 @@ class RequestRouteTest < AppTest
     assert_equal ["heavy woven", "usual"], kind.call("pea coats, 4 buttons 30 mm")
     assert_equal ["pile or felted", "said"], kind.call("boiled wool cardigan, 4 buttons 20 mm")
     assert_equal "jeans buttons", keep("denim skirt, 8 jeans buttons")["plan"]["button.name"]
+  end
+
+  # A large button wants more fabric beside it: taken so, with a chip that says it, unless somebody measured the edge.
+  def test_a_guessed_edge_has_room_for_its_buttons
+    chip = ->(found) { found["chips"].find { |one| one["path"] == "placket.extension" }&.fetch("text") }
+    warns = ->(kept) { kept["sheet"]["placket"]["cautions"].any? { |one| one["says"].start_with?("The extension is") } }
+    large = "wool coat, 4 buttons 38 mm, 90 cm"
+
+    assert_equal "25 mm", chip.call(ask(large))
+    refute warns.call(keep(large))
+    assert_nil chip.call(ask("wool coat, 4 buttons 20 mm, 90 cm")), "as usual there"
+    assert_equal "18 mm", chip.call(ask(large, { "placket.extension" => "18" }))
+    assert warns.call(keep(large, { "placket.extension" => "18" }))
+    assert_equal "1 in", chip.call(ask('wool coat, 4 buttons 1 1/2", 36 in'))
   end
 
   # Towelling takes an iron and the wash, other pile does not; where another fabric is chosen nothing of it is left.

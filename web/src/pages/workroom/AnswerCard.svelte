@@ -51,6 +51,7 @@
       <p class="mt-2">
         <strong>{many}</strong>, the first {found.first.text} from the {found.measured_from}{apart}.
       </p>
+      {#each found.cautions as caution (caution)}<p class="mt-1 text-sm text-warning">{caution}</p>{/each}
       {#if found.doubt}
         <div class="mt-2 max-w-prose border-l-4 border-warning pl-3" data-doubt>
           <p class="text-warning">{found.doubt}</p>
