@@ -53,6 +53,7 @@ module NimbleEyelet
         said = RequestWords.typed(request)
         # What was said of one fabric does not hold of another.
         said = said.except(*RequestWords::CARE.keys) if chosen.key?("cloth.kind")
+        @shown = request.inches? ? :in : @unit
         typed, origins = gathered(said, chosen, RequestWords.mostly(request))
         machine = machine_of(typed)
         plan = planned(request, typed, chosen, machine)
@@ -64,10 +65,9 @@ module NimbleEyelet
 
       # Whoever measures in inches goes on in inches: what is chosen on the card is typed in what the card shows.
       def planned(request, typed, chosen, machine)
-        unit = request.inches? ? :in : @unit
         begun = ClosureForm.new(@unit).blank(name: part(request, typed), machine: machine,
                                              typed: typed.except(*chosen.keys, *NO_FIELDS))
-        ClosureForm.new(unit).apply({ **chosen.except(*NO_FIELDS), "closure.unit" => unit.to_s }, begun)
+        ClosureForm.new(@shown).apply({ **chosen.except(*NO_FIELDS), "closure.unit" => @shown.to_s }, begun)
       end
       NO_FIELDS = %w[machine.id garment.name].freeze
       private_constant :NO_FIELDS
@@ -82,7 +82,8 @@ module NimbleEyelet
       end
 
       def usual(known)
-        { **Conventions.button(known), **Conventions.of(known["placket.place"]), **cloth(known["cloth.kind"]) }
+        { **Conventions.button(known), **Conventions.edge(@shown),
+          **Conventions.of(known["placket.place"], unit: @shown), **cloth(known["cloth.kind"]) }
       end
 
       # What was used last does for such a garment too: any knit for a cardigan, whatever is not light for a coat.

@@ -183,12 +183,15 @@ module NimbleEyelet
           asked = body_hash.fetch("plan", {})
           unit = Plan::UNITS.key?(asked["closure.unit"]) ? asked["closure.unit"].to_sym : workroom.unit
           begun = form(unit).blank(name: name, machine: machine,
-                                   typed: { **usual(asked), **asked })
+                                   typed: { **usual(asked, unit), **asked })
           begun.in(workroom.house_for(unit)).validate
           begun
         end
 
-        def usual(asked) = { **Conventions.button(asked), **Conventions.of(asked["placket.place"]) }
+        def usual(asked, unit)
+          { **Conventions.button(asked), **Conventions.edge(unit),
+            **Conventions.of(asked["placket.place"], unit: unit) }
+        end
 
         # What buttons on pins need on the underlap.
         def eyelets_of(closure, name)

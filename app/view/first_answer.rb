@@ -47,7 +47,8 @@ module NimbleEyelet
         paths = CHIPS.select { |path| asked?(path, plan) }
         paths.delete(FirstSheet::GUESSED_EXTENSION) if as_usual?(taken, plan)
         rows = paths.map do |path|
-          chip(path, path == THICKNESS ? plan.button.height : plan.at(path), taken.origin(path), present)
+          guess = path == THICKNESS && plan.button.guessed?
+          chip(path, guess ? present.words(plan.button.height) : plan.at(path), taken.origin(path), present)
         end
         doubtful, rest = rows.partition { |row| row[:path] == THICKNESS && plan.button.guessed? }
         doubtful + rest

@@ -190,14 +190,21 @@ module NimbleEyelet
 
       def self.kit(session)
         items = SessionKit.of(session)
+        present = Presenter.new(unit(session))
         SessionKit::KIT_KINDS.filter_map do |kind, title|
           of_kind = items.select { |item| item.kind == kind }
           if of_kind.any?
             { title: title, items: of_kind.map do |item|
-              { name: Presenter.new(:mm).words(item.name), lacks: item.lacks }
+              { name: present.words(item.name), lacks: item.lacks }
             end }
           end
         end
+      end
+
+      # What it is measured in as a whole: as everything in it is, and millimetres where that differs.
+      def self.unit(session)
+        units = session.parts.map { |part| part.sheet.plan.unit }.uniq
+        units.one? ? units.first.to_sym : :mm
       end
 
       # Rows of what can go wrong, with the way out of it, for whoever has no connection just then: one for each way

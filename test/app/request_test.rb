@@ -87,7 +87,11 @@ class RequestRouteTest < AppTest
 
     assert_equal ["1/2 in", "27 in"], chips.values_at("button.diameter", "placket.run_length")
     assert_match(/ in\z/, first["answer"]["length"]["text"])
+    assert_equal "3/32 in thick", "#{chips['button.thickness']} thick", "a guess is a mark of the ruler too"
     kept = keep(line, { "button.thickness" => "1/8" })
+    usual = keep("linen shirt cuff, buttons 1/2 in")["plan"].values_at("placket.extension", "placket.run_length").map { |one| one["text"] }
+
+    usual.each { |text| assert_match(%r{\A(\d+ )?(\d+/[248] )?in\z|\A\d+ in\z}, text) }
 
     assert_equal ["in", "1/8 in"], [kept["unit"], kept["plan"]["button.thickness"]["text"]]
     [["linen shirt, 27 in, 7 buttons 11.5 mm", "mm"], ["linen shirt, 7 buttons 18L", "mm"], ["linen shirt, 7 buttons", "mm"],

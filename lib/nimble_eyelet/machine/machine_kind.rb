@@ -31,7 +31,7 @@ module NimbleEyelet
                     sewing: ["Sew the hole.", [:in_order]],
                     sews: %i[near_tack first_bead far_tack second_bead],
                     usual: { stops: "machine", reset: "push_lever", forgets: "other_programme" }),
-    MachineKind.new(key: "memory", name: "memory one-step", stores: true,
+    MachineKind.new(key: "memory", name: "memory one-step", stores: true, foot: "sliding_scale_foot",
                     length_from: "the reverse key, pressed at the first hole's far end",
                     order: "first side out to where you press, then the rest by itself",
                     sewing: ["Sew. The machine repeats the length.", ["Press no key this time."]],

@@ -21,6 +21,9 @@ module NimbleEyelet
     # What the foot needs to hook it, and the tails that are pulled closed and knotted.
     HOOK = Length.mm(20)
     TAILS = Length.mm(200)
+    # Nobody cuts it nearer.
+    CUT_AT = Length.mm(10)
+    private_constant :CUT_AT
     # At most so many strands can be twisted together by hand.
     MOST_STRANDS = 16
     # Twisting takes up a tenth. A zigzag over it lies so far beside it, is never narrower, and is so long.
@@ -34,7 +37,8 @@ module NimbleEyelet
     # @return [Cord]
     def self.of(thread, overall:)
       strands = strands_of(thread)
-      new(strands: strands, thickness: thickness(thread, strands), length: ((overall + HOOK) * 2) + TAILS)
+      new(strands: strands, thickness: thickness(thread, strands),
+          length: (((overall + HOOK) * 2) + TAILS).round_up_to(CUT_AT))
     end
 
     # What one is made of: strands are cut longer than the cord, since twisting takes some up.
