@@ -135,6 +135,7 @@ module NimbleEyelet
         session.visit("#{@address}#{room}#{path}")
         session.assert_selector("h1", wait: 10)
         session.assert_no_selector("[aria-busy]", wait: 10)
+        session.assert_no_selector("[role=status]", text: "…", wait: 60)
         yield session if block_given?
         session.evaluate_async_script("document.fonts.ready.then(() => requestAnimationFrame(arguments[0]))")
         session.save_screenshot(File.join(@folder, "#{name}.png"))
