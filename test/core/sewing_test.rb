@@ -187,6 +187,16 @@ class SewingTest < CoreTest
     end
   end
 
+  # What stays inside holds the buttons too; of what tears away or rinses out nothing is left for them.
+  def test_what_is_gone_holds_no_button
+    STABILISERS.each do |key, stay|
+      laid = step(sheet(recipe: Recipes::Overrides.new(stabiliser: key)).progress.steps, "stabilise-buttons")
+
+      assert_equal !stay.inside, laid.does.to_s.start_with?("Put a small square"), key
+      assert_equal !stay.inside, laid.how.to_s.include?("holds nothing"), key
+    end
+  end
+
   def test_a_needle_that_strikes_is_never_among_the_steps
     [button(hole_diameter: mm(0.7)), button(thickness: mm(12)), button(attachment: "shank"),
      button(attachment: "tunnel")].each do |thing|

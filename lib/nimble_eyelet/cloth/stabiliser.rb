@@ -23,7 +23,7 @@ module NimbleEyelet
                               film: false,
                                                  stretch_left: 1r)
     # @return [Boolean] whether nothing is left of it that could hold a button
-    def goes? = torn || film
+    def goes? = !inside
 
     # @return [String] what it takes, in words
     def names = needs.map { |key| STABILISER_KINDS.fetch(key) }.join(" and ")

@@ -75,9 +75,9 @@ module NimbleEyelet
 
       # Why what is under a hole does not hold a button.
       def gone
-        return "A sheet that tears away holds nothing." if @stay&.torn
+        return unless @stay&.goes?
 
-        "A film that rinses out holds nothing." if @stay&.film
+        @stay.torn ? "A sheet that tears away holds nothing." : "What rinses out holds nothing."
       end
 
       def square
