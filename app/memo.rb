@@ -8,6 +8,22 @@
 
 module NimbleEyelet
   class Memo
+    # A key that stands for the thing itself and not for what it is like: for what never changes, is remembered anyway,
+    # and would cost more to compare than to work out. What is kept by it keeps the thing.
+    class Itself
+      attr_reader :thing, :more
+
+      # @param thing [Object]
+      # @param more [Array<Object>] what else it hangs on, by what it is like
+      def initialize(thing, *more)
+        @thing = thing
+        @more = more
+      end
+
+      def hash = [@thing.__id__, @more].hash
+      def eql?(other) = other.is_a?(Itself) && other.thing.equal?(@thing) && other.more == @more
+    end
+
     # @param most [Integer] that are remembered
     def initialize(most)
       @most = most

@@ -4,6 +4,7 @@
 
 require_relative "../../lib/nimble_eyelet"
 require_relative "../field/field"
+require_relative "../memo"
 require_relative "../presenter"
 require_relative "figures"
 require_relative "sewing"
@@ -14,14 +15,19 @@ module NimbleEyelet
     module SessionStepView
       BOBBIN = "Change the bobbin first: what is on it does not last for this hole."
 
+      # A tick leaves most steps as they are, and their words with them.
+      WORDS = Memo.new(2000)
+      private_constant :WORDS
+
       # @param one [SessionStep]
       # @param ids [FactIds]
       # @param things [Things]
       # @param bobbin [Boolean] whether the bobbin has to be changed before it
       # @return [Hash]
       def self.of(one, ids, things, bobbin: false)
-        present = Presenter.new(one.part ? one.part.sheet.plan.unit.to_sym : :mm)
-        { id: one.id, closure: one.part&.key, block: one.block, **words(one.step, present, bobbin),
+        unit = one.part ? one.part.sheet.plan.unit.to_sym : :mm
+        words = WORDS.of(Memo::Itself.new(one.step, unit, bobbin)) { words(one.step, Presenter.new(unit), bobbin) }
+        { id: one.id, closure: one.part&.key, block: one.block, **words,
           opens: one.step.opens?, sets_only: one.step.sets_only?, seconds: one.seconds.round,
           asks: asks(one), enter: entries(one, ids), mishaps: one.mishaps,
           ledger: things.numbers(one.ledger) }

@@ -89,6 +89,18 @@ class AnswersTest < AppTest
     refute last_response.headers["content-encoding"], "what is short is not packed"
   end
 
+  # Two things that are alike are two; the same thing with something else beside it is another answer.
+  def test_what_is_remembered_by_itself_is_no_other_thing
+    memo = Memo.new(10)
+    one, other = Array.new(2) { +"the same words" }
+    ask = ->(thing, unit) { memo.of(Memo::Itself.new(thing, unit)) { Object.new } }
+    known = ask.call(one, :mm)
+
+    assert_same known, ask.call(one, :mm)
+    [ask.call(other, :mm), ask.call(one, :in)].each { |found| refute_same known, found }
+    assert_equal 3, memo.size
+  end
+
   def test_what_is_remembered_is_as_what_is_made_anew_and_the_oldest_is_forgotten
     memo = Memo.new(5)
     closures = Store::Closures.new(workroom)
