@@ -57,6 +57,21 @@ class LessonsTest < CoreTest
     told.zip(seen["2026-11-29T11:00:00Z"]).each { |was, now| refute_equal was, now }
   end
 
+  # A hole sewn while the thickness was a guess tells of the button as it was measured since: what it wanted is not
+  # counted once by the caliper and once by the hole.
+  def test_a_hole_sewn_on_a_guess_is_read_by_what_was_measured_since
+    domed = { shape: "domed", attachment: "shank", diameter: mm(28) }
+    on = ->(thickness, *holes) { sheet(button: button(**domed, thickness: thickness), facts: Sewing::Facts.new(swatches: holes)) }
+    guessed, measured = [nil, mm(11)].map { |thickness| on[thickness] }
+    tried = hole(guessed, passes: "tight", measured: guessed.cut.length)
+    known = tried.with(sewn_with: tried.sewn_with.except("slit.doubt").merge(measured.sewn_with.slice("slit.need")))
+
+    assert tried.sewn_with.key?("slit.doubt")
+    assert_equal on[mm(11), known].bands, on[mm(11), tried].bands
+    assert_in_delta on[mm(11), known].seen_to_fit, on[mm(11), tried].seen_to_fit, 1e-9
+    refute_equal measured.sewn_with["slit.need"], guessed.sewn_with["slit.need"]
+  end
+
   def test_the_recipe_begins_where_the_most_alike_one_ended
     first = sheet(machine: stepped)
     thin = (1..3).map do |number|

@@ -50,13 +50,16 @@ module NimbleEyelet
         return unless swatch.measured || swatch.passes
 
         Opening::FitTried.new(set: Swatches::Learned.set(swatch, by: current.by),
-                              demand: CarriedBeliefs.demand(swatch) || demand(current.passing),
+                              demand: asked_of(swatch) || demand(current.passing),
                               reading: swatch.measured&.to_f,
                               reading_spread: Swatches::Learned.spread(swatch, step: current.ruler.step),
                               seen: swatch.place("fit"))
       end
 
-      private_class_method :seen, :tried
+      # As it was kept with the hole, unless the thickness was a guess then: of the same button more is known by now.
+      def self.asked_of(swatch) = swatch.sewn_with.key?("slit.doubt") ? nil : CarriedBeliefs.demand(swatch)
+
+      private_class_method :seen, :tried, :asked_of
     end
   end
 end
