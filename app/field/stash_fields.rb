@@ -9,7 +9,7 @@ require_relative "field"
 
 module NimbleEyelet
   module StashFields
-    # By name, as columns of the shelf; what lies there was measured.
+    # By name, as columns of the shelf, where every thickness was measured.
     BUTTON = ClosureFields::ALL.select { |field| field.path.start_with?("button.") }
                                .to_h { |field| [field.path.delete_prefix("button."), field] }
                                .then { |all| all.merge("thickness" => all["thickness"].with(optional: false)) }.freeze

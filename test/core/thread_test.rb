@@ -28,7 +28,7 @@ class ThreadTest < CoreTest
       # As an earlier version kept what a machine is threaded with.
       kept = { "top_thread" => "tex #{tex} polyester", "bobbin_thread" => "grey (tex #{tex} polyester)" }
 
-      assert_equal ["#{called}, number #{number}", "grey, number #{number}"], Sewing::KeptLedger.of(kept).state.values
+      assert_equal ["#{called}, number #{number}", "grey polyester, number #{number}"], Sewing::KeptLedger.of(kept).state.values
     end
   end
 

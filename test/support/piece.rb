@@ -62,7 +62,9 @@ module NimbleEyelet
         number = (600.0 / plan.thread.tex).round * 5
         sorts = { 5..22 => "fine", 23..32 => "all-purpose", 33..45 => "strong" }
         sort = sorts.find { |some, _| some.cover?(plan.thread.tex) }&.last || "topstitching"
-        "#{plan.thread.name.empty? ? "#{sort} #{plan.thread.fibre}" : plan.thread.name}, number #{number}"
+        own = [plan.thread.name.empty? ? sort : plan.thread.name, plan.thread.fibre]
+        own.pop if own.first.downcase.include?(own.last)
+        "#{own.join(' ')}, number #{number}"
       end
 
       # What every hole is to be sewn with, from the recipe alone.

@@ -48,9 +48,8 @@ module NimbleEyelet
       def bobbin_finger? = @recipe.tension_move.key == "bobbin_finger"
 
       # By its name too, where it has one: the colour counts.
-
-      def thread_figures = { "thread.tex" => Wording.decimal(@order.thread.tex.to_r, 4), "thread.fibre" => @order.thread.fibre }
       def threads = @order.thread.spool.then { |spool| { "top_thread" => spool, "bobbin_thread" => spool } }
+      def thread_figures = { "thread.tex" => Wording.decimal(@order.thread.tex.to_r, 4), "thread.fibre" => @order.thread.fibre }
       def thread = { **needle, **threads, "bobbin_finger" => (THREADED if bobbin_finger?) }
       def foot = { "foot" => @recipe.foot.value.type.neutral ? nil : @recipe.foot.value.kind }
 

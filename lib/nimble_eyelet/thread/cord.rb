@@ -21,8 +21,8 @@ module NimbleEyelet
     # What the foot needs to hook it, and the tails that are pulled closed and knotted.
     HOOK = Length.mm(20)
     TAILS = Length.mm(200)
-    # Nobody cuts it nearer.
-    CUT_AT = Length.mm(10)
+    # It is cut to the next so many.
+    CUT_AT = Length.mm(5)
     private_constant :CUT_AT
     # At most so many strands can be twisted together by hand.
     MOST_STRANDS = 16

@@ -46,9 +46,9 @@ module NimbleEyelet
       index > COVERAGE_MOST ? "piled up" : "full"
     end
 
-    # @return [String] as its owner calls it, or a shop
+    # @return [String] as its owner calls it, or a shop; what it is made of is always said
     def called
-      return name unless name.empty?
+      return name.downcase.include?(fibre) ? name : "#{name} #{fibre}" unless name.empty?
 
       "#{SORTS.find { |most, _| tex <= most }&.last || THICKEST_SORT} #{fibre}"
     end
