@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import subset from 'subset-font';
 import type { Plugin } from 'vite';
 
-/** What the screens are written in: plain letters, figures, and the signs between them. app.css has the same range. */
+/** What the screens are written in: plain letters, figures, and the signs between them. */
 const FIRST = [
   ...Array.from({ length: 0x7f - 0x20 }, (_, index) => 0x20 + index),
   ...[
@@ -11,10 +11,12 @@ const FIRST = [
   ],
 ];
 const CUT = [
-  ['atkinson-hyperlegible-next', 400],
-  ['atkinson-hyperlegible-next', 600],
-  ['piazzolla', 600],
+  ['Atkinson Hyperlegible Next', 400],
+  ['Atkinson Hyperlegible Next', 600],
+  ['Piazzolla', 600],
 ] as const;
+/** Seen from app.css, which imports it after the whole faces: of two, the one that comes last is taken. */
+const FOLDER = '../var/cache/faces';
 
 /** Each face is cut to what nearly every screen needs; a browser fetches the rest where somebody writes with it. */
 export function firstLetters(): Plugin {
@@ -22,14 +24,18 @@ export function firstLetters(): Plugin {
     name: 'first-letters',
     async buildStart() {
       const text = String.fromCodePoint(...FIRST);
-      mkdirSync('../var/cache/faces', { recursive: true });
-      for (const [face, weight] of CUT) {
+      const range = FIRST.map((code) => `U+${code.toString(16)}`).join(', ');
+      mkdirSync(FOLDER, { recursive: true });
+      const rules = CUT.map(async ([face, weight]) => {
+        const name = face.toLowerCase().replaceAll(' ', '-');
         const whole = readFileSync(
-          `node_modules/@fontsource/${face}/files/${face}-latin-${weight}-normal.woff2`,
+          `node_modules/@fontsource/${name}/files/${name}-latin-${weight}-normal.woff2`,
         );
-        const first = await subset(whole, text, { targetFormat: 'woff2' });
-        writeFileSync(`../var/cache/faces/${face}-${weight}-first.woff2`, first);
-      }
+        const file = `${name}-${weight}-first.woff2`;
+        writeFileSync(`${FOLDER}/${file}`, await subset(whole, text, { targetFormat: 'woff2' }));
+        return `@font-face { font-family: '${face}'; font-weight: ${weight}; font-display: swap; src: url('./${file}') format('woff2'); unicode-range: ${range}; }`;
+      });
+      writeFileSync(`${FOLDER}/first.css`, (await Promise.all(rules)).join('\n'));
     },
   };
 }
