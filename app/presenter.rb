@@ -26,7 +26,7 @@ module NimbleEyelet
 
     # What is worked out for a hand, as sentences say it: nobody types it again.
     #
-    # @param length [Length, nil]
+    # @param length [Length, ToolLength, nil]
     # @return [Hash, nil]
     def told(length) = length && { mm: length.to_f.round(4), text: words(length) }
 

@@ -30,7 +30,7 @@ module NimbleEyelet
         open = way.nil? || way.opens
         shown = open ? COLUMNS : PLACES
         figures = COLUMNS.map { |column| shown.include?(column) ? hole[column]&.then { |at| Field.decimal(at) } : nil }
-        [hole.number, *figures, *(open ? [hole.lies, Field.decimal(hole.edge)] : [nil, nil]), *start(hole, way),
+        [hole.number, *figures, *(open ? [hole.lies, Field.decimal(hole.marked_edge)] : [nil, nil]), *start(hole, way),
          hole.sewn ? "yes" : "no"]
       end
 

@@ -209,7 +209,7 @@ module NimbleEyelet
       # Holes across the run are measured from the finished edge, too.
       def from_edge
         flat = @layout.holes.reject(&:vertical?)
-        flat.empty? ? "" : "; outer end of the stitches #{text(flat.first.edge)} from the finished edge"
+        flat.empty? ? "" : "; outer end of the stitches #{text(flat.first.marked_edge)} from the finished edge"
       end
 
       # Rows lie on the centre line, or two of them at one distance on either side of it.

@@ -32,6 +32,8 @@ module NimbleEyelet
                    "hole.start" => "start mark (%s end) at",
                    "hole.start_edge" => "start (%s end) from the edge" }.freeze
       DIALS = %w[recipe.stitch_width recipe.stitch_length attach.width].freeze
+      # Kept to with scissors.
+      CUT_OFF = %w[stay.width cord.length cord.strand attach.hand_thread].freeze
       NOTHING = "—"
 
       # @param path [String]
@@ -73,6 +75,8 @@ module NimbleEyelet
       def self.shown(path, value, present)
         return NOTHING if value.nil? || value == ""
         return present.dial(value)[:text] if value.is_a?(Length) && DIALS.include?(path)
+
+        return present.words(Tool::SCISSORS.at(value)) if value.is_a?(Length) && CUT_OFF.include?(path)
 
         name = named(path, value)
         return present.words(name) if name

@@ -43,11 +43,12 @@ module NimbleEyelet
         Placket::LayoutWords.so_many(holes.size, sheet.sewn)
       end
 
-      LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner edge opening].freeze
+      LENGTHS = %i[at gap from to open_from open_to button out_outer out_inner opening].freeze
 
       def self.hole(hole, present)
         LENGTHS.to_h { |name| [name, present.length(hole[name])] }
-               .merge(inside: present.length(hole.out_inner.abs), number: hole.number, pinned: hole.pinned,
+               .merge(inside: present.length(hole.out_inner.abs), edge: present.length(hole.marked_edge),
+                      number: hole.number, pinned: hole.pinned,
                       lies: hole.lies, sewn: hole.sewn, cautions: present.cautions(hole.cautions),
                       starts: hole.starts.map { |start| start(start, present) })
       end

@@ -58,7 +58,7 @@ module NimbleEyelet
         return unless sheet.recipe.cord.value
 
         cord = Cord.of(sheet.plan.thread, overall: sheet.overall)
-        { strands: cord.strands, thickness: present.length(cord.thickness), length: present.length(cord.length) }
+        { strands: cord.strands, thickness: present.length(cord.thickness), length: present.told(Tool::SCISSORS.at(cord.length)) }
       end
 
       # What else there is, and why not.

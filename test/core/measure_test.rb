@@ -85,6 +85,14 @@ class MeasureTest < CoreTest
 
     assert_equal "At most 19.05 mm, 5 % more.", said.in(:mm)
     assert_equal "At most 3/4 in, 5 % more.", said.in(:in)
+    # Scissors are never short and never a mark too long; the length stays what it is.
+    long = Tool::SCISSORS.at(mm(288))
+
+    { Sentence["Cut %s.", long] => ["Cut 290 mm.", "Cut 11 1/2 in."], Tool::HAND_SPAN.at(mm(100)) => ["10 cm", "4 in"],
+      Tool::CHALK_LINE.at(mm(15)) => ["15 mm", "5/8 in"] }.each do |told, both|
+      assert_equal(both, %i[mm in].map { |unit| told.in(unit) })
+    end
+    assert_equal mm(288), long.length
     # Whatever a hand is told in inches lies on marks that a rule has, within half of the finest.
     200.times do
       length = mm(random.rand(1..4000)/100r)

@@ -37,7 +37,7 @@ class OtherWaysTest < CoreTest
   # Lengths of thread, of a loop and of what a window takes, against figures that hands have found.
   def test_figures_are_those_of_the_hand
     given = sheet.other_ways.given.with(need: mm(11), ease: mm(0.5), stack: mm(0.8), fine: false, thick: false,
-                                        step: mm(0.5))
+                                        ruler: Ruler.fetch("half_millimetre"))
     figure = ->(key, name, **more) { WAYS.fetch(key).figures(given.with(**more)).fetch(name).value.to_f }
 
     assert_in_delta 700, figure["hand_worked", "thread"], 160, "about 0.7 m for a hole of 12"

@@ -87,7 +87,8 @@ module NimbleEyelet
                         slots)
         end
 
-        slot(Sentence.in(value, :mm), named(operation).select { |_, one| one == value }.keys, slots)
+        length = value.is_a?(ToolLength) ? value.length : value
+        slot(Sentence.in(value, :mm), named(operation).select { |_, one| one == length }.keys, slots)
       end
 
       def self.named(operation)

@@ -6,11 +6,12 @@
 #   Sentence["Ease of %s lets a hand push it through.", Length.mm(0.5)].in(:mm)
 
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../length/wording"
 require_relative "../value"
 
 module NimbleEyelet
-  # template - String with a %s for each figure; figures - Array of Length or anything with to_s
+  # template - String with a %s for each figure; figures - Array of Length, ToolLength or anything with to_s
   class Sentence < Value.of(:template, :figures)
     def self.[](template, *figures) = new(template: template, figures: figures)
 
@@ -18,12 +19,12 @@ module NimbleEyelet
     # @return [Sentence] all of them, one after the other
     def self.list(sentences) = Sentence[(["%s"] * sentences.size).join(" "), *sentences]
 
-    # @param text [String, Sentence, Length, Object]
+    # @param text [String, Sentence, Length, ToolLength, Object]
     # @param unit [Symbol] :mm, :cm or :in
     # @return [String]
     def self.in(text, unit)
       case text
-      when Sentence then text.in(unit)
+      when Sentence, ToolLength then text.in(unit)
       when Length then Wording.by_hand(text, unit)
       else text.to_s
       end

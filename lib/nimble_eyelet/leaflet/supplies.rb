@@ -9,6 +9,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../length/wording"
 require_relative "../machine/needle"
 require_relative "../sewing/buttons_by_hand"
@@ -52,8 +53,6 @@ module NimbleEyelet
     NONE = StashCount.new(owned: nil)
     # Thread on a usual reel.
     REEL = Length.mm(100_000)
-    # What is cut off a strip is never shorter than it is needed.
-    CUT_OFF_TO = { mm: Length.mm(5), in: Length.inches(1r / 4) }.freeze
 
     # @param parts [Array<SessionPart>] with holes that fit
     # @param stash [Hash{String => StashCount}] buttons in the stash, by name
@@ -61,9 +60,8 @@ module NimbleEyelet
     # @param unit [Symbol] of whoever cuts by it
     # @return [Array<Supply>]
     def self.of(parts, stash: {}, card: nil, unit: :mm)
-      cut_to = CUT_OFF_TO.fetch(unit, CUT_OFF_TO[:mm])
-      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts, cut_to), *cords(parts, cut_to),
-       *ways(parts), *stiff_cards(parts), *liquid(parts), *needles(parts)]
+      [*buttons(parts, stash, card), *anchors(parts), *backing(parts), *threads(parts), *stays(parts, unit), *cords(parts, unit),
+       *ways(parts, unit), *stiff_cards(parts), *liquid(parts), *needles(parts)]
     end
 
     # Cut to length, it goes into the buttonhole foot instead of the button.
@@ -90,19 +88,19 @@ module NimbleEyelet
     end
 
     # What is taken instead of holes sewn by machine, and the cord toggles hang on.
-    def self.ways(parts)
+    def self.ways(parts, unit)
       parts.flat_map do |part|
         made = part.sheet.other_ways.chosen&.supplies(part.sheet.other_ways.given).to_a
         [*made.map { |one| Supply.new(kind: "way", name: one.name, length: one.length, count: one.count, says: "for #{part.name}") },
-         *toggles(part)]
+         *toggles(part, unit)]
       end
     end
 
-    def self.toggles(part)
+    def self.toggles(part, unit)
       return [] if part.sheet.attaching.cord.nil?
 
       count = steps(part, "button").size
-      each = Sewing::ButtonsByHand.cord_for_one(part.sheet.attaching)
+      each = Tool::SCISSORS.kept(Sewing::ButtonsByHand.cord_for_one(part.sheet.attaching), unit)
       [Supply.new(kind: "cord", name: "thin cord for toggles", length: each * count,
                   says: Sentence["#{count} of %s, for #{part.name}", each])]
     end
@@ -201,23 +199,23 @@ module NimbleEyelet
     end
 
     # Under every hole, a little beyond the stitches; as wide as the step says.
-    def self.stays(parts, cut_to)
+    def self.stays(parts, unit)
       parts.flat_map do |part|
         steps(part, "stabilise").map do |step|
           length = (part.sheet.overall + (Sewing::Garment::STAY_BEYOND * 2)) * part.sheet.layout.holes.size
           length *= part.sheet.recipe.stay_layers.value
-          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: length.round_up_to(cut_to),
-                     says: Sentence["%s wide, for #{part.name}", step.figures.fetch("stay.width")])
+          Supply.new(kind: "stay", name: part.sheet.recipe.stabiliser.value, length: Tool::SCISSORS.kept(length, unit),
+                     says: Sentence["%s wide, for #{part.name}", Tool::SCISSORS.at(step.figures.fetch("stay.width"))])
         end
       end
     end
 
-    def self.cords(parts, cut_to)
+    def self.cords(parts, unit)
       parts.flat_map do |part|
         steps(part, "cord").select { |step| step.figures.key?("cord.length") }.map do |step|
-          each = step.figures.fetch("cord.length")
+          each = Tool::SCISSORS.kept(step.figures.fetch("cord.length"), unit)
           holes = part.sheet.layout.holes.size
-          Supply.new(kind: "cord", name: "gimp or made cord", length: (each * holes).round_up_to(cut_to),
+          Supply.new(kind: "cord", name: "gimp or made cord", length: each * holes,
                      says: Sentence["#{holes} of %s, for #{part.name}", each])
         end
       end

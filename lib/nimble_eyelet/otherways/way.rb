@@ -8,6 +8,7 @@
 #   way.beats(given).first             # => Sentence, what is done first at every place
 
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../style/ends"
 require_relative "../value"
 
@@ -15,9 +16,9 @@ module NimbleEyelet
   module Otherways
     # What a way is worked out from. need - Length, half the outline of what passes; ease, across, stack, layer -
     # Length, layer of one thickness of fabric; count - Integer; gap - Length or nil, the least from one to the next
-    # edge - Length of the edge; step - Length of the ruler's marks
+    # edge - Length of the edge; ruler - Ruler
     # fine, thick - Boolean, of the fabric; ball - Boolean
-    WayGiven = Value.of(:need, :ease, :across, :stack, :layer, :count, :gap, :edge, :step, fine: false, thick: false,
+    WayGiven = Value.of(:need, :ease, :across, :stack, :layer, :count, :gap, :edge, :ruler, fine: false, thick: false,
                                                                                             ball: false)
 
     # One figure of a way. value - Length, or Integer of a count
@@ -42,7 +43,7 @@ module NimbleEyelet
       # @return [Hash{String => WayFigure}] by key, lengths as a hand can measure them
       def figures(given)
         work.figures(given).to_h do |key, value|
-          [key, WayFigure.new(key: key, name: FIGURE_NAMES.fetch(key), value: Way.handy(key, value, given.step))]
+          [key, WayFigure.new(key: key, name: FIGURE_NAMES.fetch(key), value: Way.handy(key, value, given.ruler))]
         end
       end
 
@@ -55,16 +56,16 @@ module NimbleEyelet
       # @return [Array<WaySupply>] for all places together
       def supplies(given) = work.supplies(*told(given))
 
-      # What is cut goes up to the next mark; what is cut off a spool or a strip, to the next 5 mm.
+      # What is cut goes up to the next mark; what is cut off a spool or a strip, as scissors keep to it.
       #
       # @param key [String]
       # @param value [Length, Integer]
-      # @param step [Length]
+      # @param ruler [Ruler]
       # @return [Length, Integer]
-      def self.handy(key, value, step)
+      def self.handy(key, value, ruler)
         return value unless value.is_a?(Length)
 
-        value.round_up_to(CUT_LENGTHS.include?(key) ? CUT_STEP : step)
+        CUT_LENGTHS.include?(key) ? Tool::SCISSORS.kept(value, ruler.unit) : ruler.up(value)
       end
 
       private
@@ -81,7 +82,6 @@ module NimbleEyelet
       "square" => "side of the square", "back" => "back from the edge", "ribbon" => "length of the ribbon"
     }.freeze
     CUT_LENGTHS = %w[thread gimp patch patch_wide tape loop_cut ribbon].freeze
-    CUT_STEP = Length.mm(5)
-    private_constant :CUT_LENGTHS, :CUT_STEP
+    private_constant :CUT_LENGTHS
   end
 end

@@ -28,10 +28,11 @@ module NimbleEyelet
     # gap - Length to the hole above, or nil; lies - String, key of ORIENTATIONS; cautions - Array<Caution>
     # sewn - Boolean, it is in the garment already; starts - Array<StartMark>; edge - Length, outer end of the stitches
     #   to the finished edge
+    # marked_edge - Length, edge as somebody finds it with a ruler
     # planned_edge - Length, edge as it would be planned now; turned - Boolean, it is sewn the other way round than that
     class Hole < Value.of(:number, :at, :pinned, :gap, :from, :to, :open_from, :open_to, :button, :out_outer,
                           :out_inner, :sewn_outer, :sewn_inner, :width, :opening, :edge, :lies, :cautions, sewn: false,
-                          starts: [], planned_edge: nil, turned: false)
+                          starts: [], marked_edge: nil, planned_edge: nil, turned: false)
       def vertical? = lies == "vertical"
 
       # @return [Length] outer end of its slit to the finished edge
@@ -136,6 +137,7 @@ module NimbleEyelet
         as_planned = across(planned, opening, outer_end(planned))
         known = sewn&.from_edge ? across(sewn.lies, opening, @run.extension - sewn.from_edge) : as_planned
         { lies: sewn&.lies || planned, **known, planned_edge: as_planned[:edge],
+          marked_edge: known[:edge].round_to(@run.grid_ruler.finest),
           turned: ![nil, planned].include?(sewn&.lies) }
       end
 

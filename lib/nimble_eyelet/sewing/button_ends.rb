@@ -5,12 +5,15 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../work/operation"
 require_relative "../work/step"
 
 module NimbleEyelet
   module Sewing
     class ButtonEnds
+      # What winds a shank four to five times, at least and at most.
+      WOUND_WITH = [200, 250].map { |long| Tool::HAND_SPAN.at(Length.mm(long)) }.freeze
       BUTTONED = "Sew the buttons"
       SECURED = { "knot" => "Take the tails to the back, knot and trim them.", "liquid" => "Trim the tails and put a drop of fray sealant on them.",
                   "tie_off" => "Tie off by machine: width 0, the needle set over a hole.",
@@ -43,7 +46,7 @@ module NimbleEyelet
 
         step("wind", Work::Operation["wind_shank", figures: { "attach.shank" => @attaching.shank }, lasts: everywhere("wound"),
                                      says: "Take the spacer out. Wind the tails round the shank and knot them.",
-                                     minds: [Sentence["Tails of %s to %s wind four to five times.", Length.mm(200), Length.mm(250)]]])
+                                     minds: [Sentence["Tails of %s to %s wind four to five times.", *WOUND_WITH]]])
       end
 
       def child = @order.for_child ? %w[children] : []

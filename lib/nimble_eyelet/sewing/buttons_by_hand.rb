@@ -6,6 +6,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../work/operation"
 
 module NimbleEyelet
@@ -42,7 +43,7 @@ module NimbleEyelet
 
         length = @attaching.hand_thread
         Work::Operation["cut_thread", figures: { "attach.hand_thread" => length }, minds: [*@attaching.instead],
-                                      says: Sentence["Cut %s of thread for each button. Double it and wax it.", length.round_up_to(CUT_TO)]]
+                                      says: Sentence["Cut %s of thread for each button. Double it and wax it.", Tool::SCISSORS.at(length.round_up_to(CUT_TO))]]
       end
 
       # @return [Hash{String => Length, String}]
@@ -57,8 +58,9 @@ module NimbleEyelet
       private
 
       def cord
+        each = ButtonsByHand.cord_for_one(@attaching)
         Work::Operation["cut_thread", figures: { "attach.cord" => @attaching.cord },
-                                      says: Sentence["Cut %s of thin cord for each toggle.", ButtonsByHand.cord_for_one(@attaching)]]
+                                      says: Sentence["Cut %s of thin cord for each toggle.", Tool::SCISSORS.at(each)]]
       end
 
       def tied

@@ -4,6 +4,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../work/operation"
 require_relative "../work/step"
 
@@ -43,10 +44,11 @@ module NimbleEyelet
         @order.layout.run.vertical? ? @recipe.width(@order.opening) + (STAY_BEYOND * 2) : @order.overall + STAY_ACROSS
       end
 
+      # Nobody knows of a person's own stabiliser whether it is fused.
       def heat
-        return %w[no_iron] unless @order.cloth.iron?
+        return @stay&.heat ? %w[iron] : [] if @order.cloth.iron?
 
-        @stay&.heat ? %w[iron] : []
+        @stay.nil? || @stay.heat ? %w[no_iron] : []
       end
 
       def step(name, operation, **more) = Work::Step.of(name, part: MADE_READY, operations: [operation], **more)
@@ -54,7 +56,7 @@ module NimbleEyelet
       def stabilise
         wide = stay_width.round_up_to(STAY_CUT_TO)
         stay = Work::Operation["stay", figures: { **@recipe.laid_under, "stay.width" => wide }, hazards: heat, lasts: laid,
-                               says: Sentence["#{named(@recipe.stay_words)}. Put it under every #{@order.noun}, %s wide.", wide],
+                               says: Sentence["#{named(@recipe.stay_words)}. Put it under every #{@order.noun}, %s wide.", Tool::SCISSORS.at(wide)],
                                minds: ["#{@recipe.stabiliser.because.first.says} It reaches beyond the stitches on every side."]]
         harm = @order.opens? ? "the stitching puckers and the holes stretch" : "it puckers and tears out sooner"
         step("stabilise", stay, block: inside? ? "stay" : "row", symptom: "Without it #{harm}.")
@@ -95,7 +97,7 @@ module NimbleEyelet
       def mark
         return mark_places if @order.way && @order.slit_by_hand.nil?
 
-        beyond = Sentence["Draw lines %s past both ends.", LINE_BEYOND]
+        beyond = Sentence["Draw lines %s past both ends.", Tool::CHALK_LINE.at(LINE_BEYOND)]
         how = "#{before_marking}With #{@order.cloth.marking}. Measure every #{@order.noun} from the #{measured_from}."
         step("mark", Work::Operation["mark", hazards: tied, figures: @order.slit.merge(marks), lasts: marked,
                                              says: to_mark, minds: [places, *on_lines, beyond, how]], block: "row")
@@ -135,7 +137,7 @@ module NimbleEyelet
       end
 
       def across_alone(hole)
-        Sentence["Hole #{hole.number} lies across: the outer end of its stitches %s from the finished edge.", hole.edge]
+        Sentence["Hole #{hole.number} lies across: the outer end of its stitches %s from the finished edge.", hole.marked_edge]
       end
 
       def line(along)
@@ -163,14 +165,14 @@ module NimbleEyelet
       def across = edges.empty? ? "" : " The outer end lies %s from the edge."
 
       # Where some lie along the edge, no one figure is that of all.
-      def edges = still_open.any?(&:vertical?) ? [] : [still_open.first.edge]
+      def edges = still_open.any?(&:vertical?) ? [] : [still_open.first.marked_edge]
 
       # What is sewn needs no mark, and may lie on another line than the rest.
       def still_open = @still_open ||= @order.layout.holes.then { |all| all.all?(&:sewn) ? all : all.reject(&:sewn) }
 
       def marks
         @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }
-              .merge("placket.count" => @order.count.to_s, "mark.edge" => edges.first).compact
+              .merge("placket.count" => @order.count.to_s, "mark.edge" => (still_open.first.edge if edges.any?)).compact
       end
 
       # Nothing of a hole by lines is set on the machine: it is drawn.

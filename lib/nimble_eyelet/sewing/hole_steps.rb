@@ -4,6 +4,8 @@
 # sewing itself and the look at it before the next.
 
 require_relative "../answer/sentence"
+require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../work/operation"
 require_relative "../work/step"
 require_relative "begin_again"
@@ -13,6 +15,9 @@ require_relative "sewing_words"
 module NimbleEyelet
   module Sewing
     class HoleSteps
+      # Thread that is left hanging at either end, to be drawn to the back.
+      LEFT_HANGING = Tool::HAND_SPAN.at(Length.mm(100))
+
       # @param order [SewingOrder]
       def initialize(order)
         @order = order
@@ -131,7 +136,7 @@ module NimbleEyelet
       def look(hole, part)
         well = Sentence["Check: %s #{@order.circle? ? 'across' : 'long'}, #{sewn_well}. If it differs, log it.", @order.opening]
         step("look", hole, part, Work::Operation["lift_out", figures: at(hole).merge(@order.slit), minds: [well],
-                                                 says: "Needle up, foot up, slide the fabric out. Leave 10 cm of thread."])
+                                                 says: Sentence["Needle up, foot up, slide the fabric out. Leave %s of thread.", LEFT_HANGING]])
       end
 
       def sewn_well

@@ -4,6 +4,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../thread/cord"
 require_relative "../work/operation"
 require_relative "../work/step"
@@ -102,7 +103,7 @@ module NimbleEyelet
         return unless @order.corded?
 
         cord = Cord.of(@order.thread, overall: @order.overall)
-        says = Sentence["Have a cord for each hole: %s long, %s thick.", cord.length, cord.thickness.round_to(Length.mm(1r / 10))]
+        says = Sentence["Have a cord for each hole: %s long, %s thick.", Tool::SCISSORS.at(cord.length), cord.thickness.round_to(Length.mm(1r / 10))]
         have = Work::Operation["have_cord", figures: made(cord), says: says,
                                minds: [how_made(cord)]]
         Work::Step.of("cord", block: "stay", part: SET_UP, operations: [have])
@@ -113,7 +114,7 @@ module NimbleEyelet
         length = @machine.length_mark(@machine.length_settable(Cord::ZIGZAG_LONG))
         Sentence["Take gimp, or zigzag over #{cord.strands} threads of %s: width #{width}, length #{length}. Or wax and twist them. " \
                  "Use a cording or grooved foot, and hold the tails in front and behind.",
-                 cord.strand(@order.count).round_up_to(Length.mm(10))]
+                 Tool::SCISSORS.at(cord.strand(@order.count).round_up_to(Length.mm(10)))]
       end
 
       def made(cord)

@@ -60,7 +60,7 @@ module NimbleEyelet
       across = button.form.end_on ? button.height : button.across
       Otherways::WayGiven.new(need: button.half_perimeter, ease: cut.ease, across: across, stack: cloth.stack,
                               layer: cloth.thickness, count: 1, gap: nil, edge: plan.placket.run_length,
-                              step: cut.ruler.step, fine: cloth.type.fine, thick: cloth.type.thick,
+                              ruler: cut.ruler, fine: cloth.type.fine, thick: cloth.type.thick,
                               ball: !button.form.clampable)
     end
     private_class_method :question, :given

@@ -7,6 +7,7 @@
 
 require_relative "../answer/sentence"
 require_relative "../length/length"
+require_relative "../length/tool"
 require_relative "../value"
 
 module NimbleEyelet
@@ -98,7 +99,7 @@ module NimbleEyelet
                current.machine.type.partwise
              end], hole: true),
         row("off_mark", "guide", "off the mark, or crooked", ["start not under the needle", "mark hidden by the foot"],
-            [hand(Sentence["Put the needle onto the start mark by hand first, and draw the line %s past both ends.", Length.mm(15)])]),
+            [hand(Sentence["Put the needle onto the start mark by hand first, and draw the line %s past both ends.", Tool::CHALK_LINE.at(Length.mm(15))])]),
         row("tacks_unequal", "ends", "ends unequal, thin or clumped", ["stitches counted by feel"],
             [hand("Count 4 to 7 stitches at both ends; fewer on a second pass.")], hole: true),
         row("nest", "ends", "a nest of thread at the start", ["tails not held", "threaded with the foot down"],
