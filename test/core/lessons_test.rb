@@ -91,6 +91,46 @@ class LessonsTest < CoreTest
     assert_equal first.recipe.tension, alone.recipe.tension
   end
 
+  # What a button wants of its own goes over whole where the next closure has another one of the same card, and a knit
+  # that is sewn by hand teaches the next knit, though its stitches are more open than the style's.
+  def test_the_same_button_and_the_same_knit_begin_where_the_last_ones_ended
+    tight = ->(found) { (1..4).map { |number| hole(found, number, passes: "tight", measured: found.cut.length) } }
+    slack = lambda do |button|
+      found = taught(*tight[sheet(machine: stepped)], button: button)
+      found.diagnosis.beliefs.fit.wanted.first
+    end
+
+    assert_operator slack[button], :>, slack[button(diameter: mm(18.5))] * 1.5
+    knit = { machine: machine("plain", id: 5, length_step: mm(0.05)), cloth: cloth(kind: "knit", stretch: 30) }
+    first = sheet(**knit)
+    crowded = { "bead_away" => "crowded", "bead_back" => "crowded" }
+    denser = (1..3).map { |number| hole(first, number, looks: crowded) }
+
+    assert_equal %i[open manual_zigzag], [first.recipe.stitched, first.recipe.style.value.key.to_sym]
+    advice = sheet(**knit, facts: Sewing::Facts.new(earlier: earlier(*denser))).diagnosis
+    longer = advice.changes.filter_map { |one| one.sets["recipe.stitch_length"] }
+
+    assert_equal [:first, 1], [advice.kind, longer.size]
+    assert_operator longer.first, :>, first.recipe.stitch_length.value
+  end
+
+  # A fabric that puckered over one layer and not over two gets two at once; one that never did, none more.
+  def test_layers_that_were_needed_are_there_from_the_first
+    first = sheet(machine: stepped)
+    puckered = hole(first).with(symptoms: %w[puckers])
+    two = hole(first, 2, with: { "recipe.stay_layers" => "2" })
+    advice = taught(puckered, two).diagnosis
+
+    assert_equal [:first, { "recipe.stay_layers" => 2 }], [advice.kind, advice.changes.last&.sets]
+    assert_match(/two layers/, advice.changes.last.says)
+    again = hole(first, 3, with: { "recipe.stay_layers" => "2" })
+    set = { recipe: Recipes::Overrides.new(stay_layers: 2) }
+
+    [taught(two, again), taught(puckered, two, **set)].each do |found|
+      refute_includes found.diagnosis.changes.map(&:axis), "stay"
+    end
+  end
+
   # Nor the other way round: each knows its own, whatever lies in the journal, here or of earlier closures.
   def test_a_practice_machine_teaches_nothing_about_the_real_one
     machines = [stepped, stepped(practice: true)]

@@ -27,10 +27,11 @@ module NimbleEyelet
           @made = Random.new(seed)
           @hands = hands
           @adds = between(0.6, 3.2) + (rare { between(-3.0, 4.0) } || 0)
-          @adds = 0.0 if hands == :drawn
           @adds -= 2.0 unless hands == :clamp
+          # Who draws the hole sews to the lines.
+          @adds = 0.0 if hands == :drawn
           @drift = between(-0.02, 0.02)
-          @spread = between(0.12, 0.45)
+          @spread = between(0.12, 0.55)
           @wants = between(-0.5, 0.6)
           @dense = Math.log(0.5) + between(-0.14, 0.14) + (rare { between(-0.3, 0.3) } || 0)
           @wide = between(0.16, 0.32)
@@ -40,7 +41,8 @@ module NimbleEyelet
           @room = between(-0.6, 0.6)
           @roomy = between(0.6, 1.2)
           @soft = @made.rand < 0.1
-          @uneven = between(0.03, 0.09)
+          @uneven = between(0.02, 0.07)
+          @shaky = between(0.1, 0.3)
         end
 
         # @return [Hash] slack in mm, and how far each look is off in parts of what is still right
@@ -63,7 +65,7 @@ module NimbleEyelet
           pull = recipe.tension.value.to_f - plan.machine.neutral_tension.to_f - @pull
           room = recipe.stitch_width.value.to_f - recipe.width_wanted.to_f - @room
           { "bead_away" => [log + @skew - turn, @wide], "bead_back" => [log - @skew + turn, @wide],
-            "tension" => [pull, @even], "space" => [room, @roomy] }.transform_values { |off, wide| [off + shake(random, @uneven * (wide > 0.4 ? 3 : 1)), wide] }
+            "tension" => [pull, @even], "space" => [room, @roomy] }.transform_values { |off, wide| [off + shake(random, wide > 0.4 ? @shaky : @uneven), wide] }
         end
 
         # A sum of twelve is near enough to a bell.
@@ -111,7 +113,7 @@ module NimbleEyelet
 
       # The next set of buttonholes on that machine and fabric.
       def self.second(truth, first, before, random)
-        earlier = before[:facts].swatches.reverse.map { |one| Swatches::EarlierSwatch.new(closure: 1, swatch: one) }
+        earlier = before[:facts].swatches.reverse.map { |one| Swatches::EarlierSwatch.new(closure: 1, swatch: one.looked) }
         again = told(truth, first, random, earlier)
         { holes: again[:holes], ended: again[:ended], right: rows(truth, again[:plan], again[:facts], random)[:right],
           first: again[:first], looked: again[:looked] }

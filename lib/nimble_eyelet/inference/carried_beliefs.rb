@@ -41,8 +41,8 @@ module NimbleEyelet
       def cover(least, most, opposite: @opposite)
         return CoverBand.prior(least, most, opposite: opposite) if beads.empty?
 
-        style = STYLES[@swatches.first.sewn_with["recipe.style"]]
-        aim = Recipes.cover_aim(style.stitched, style.corded)
+        before = @swatches.first
+        aim = Recipes.cover_aim(Swatches::Learned.stitched(before), STYLES[before.sewn_with["recipe.style"]].corded)
         beads.reduce(CoverBand.prior(aim.least, aim.most, opposite: @opposite)) do |belief, swatch|
           covered(belief, swatch)
         end
@@ -72,13 +72,15 @@ module NimbleEyelet
       # What the button wants beyond what is reckoned.
       #
       # @param fold [Float] mm; length [Float] mm, about
+      # @param demand [Opening::SlitDemand] of the closure to come
       # @return [Array(Float, Float), nil] mean and variance
-      def want(fold, length)
+      def want(fold, length, demand)
         tried = @swatches.filter_map { |swatch| tried(swatch) }
         return if tried.empty?
 
         first = Opening::FitBelief.prior(offset: Offset.prior(set: length), fold: fold, length: length)
-        tried.reduce(first, :after).carried(fold: fold, length: length, same_cloth: @shared.include?(:cloth))
+        tried.reduce(first, :after).carried(fold: fold, length: length, same_cloth: @shared.include?(:cloth),
+                                            same_button: tried.all? { |one| same_button?(one.demand, demand) })
       end
 
       # What was asked of a hole when it was sewn.
@@ -111,6 +113,14 @@ module NimbleEyelet
         Opening::FitTried.new(set: Swatches::Learned.set(swatch), reading: swatch.measured.to_f, reading_spread: Swatches::Learned.spread(swatch),
                               seen: swatch.place("fit"), demand: demand)
       end
+
+      # Two buttons that ask exactly the same of a slit are two of one card.
+      def same_button?(one, other)
+        %i[need give slips].all? { |part| (one[part] - other[part]).abs < NO_DIFFERENCE }
+      end
+      # Mm; lengths are kept to a hundredth.
+      NO_DIFFERENCE = 0.01
+      private_constant :NO_DIFFERENCE
 
       def learn(belief, look)
         @swatches.reduce(belief) do |so_far, swatch|

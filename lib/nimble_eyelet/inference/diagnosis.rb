@@ -8,9 +8,11 @@
 #   diagnosis.changes   # => [Swatches::Change, …], the first to be made first
 
 require_relative "../memory"
+require_relative "../opening/fit_belief"
 require_relative "../value"
 require_relative "axis"
 require_relative "evidence"
+require_relative "layers"
 require_relative "../swatch/learned"
 require_relative "../swatch/look"
 require_relative "move_words"
@@ -182,7 +184,7 @@ module NimbleEyelet
       def chance(key, option, holes: @current.holes)
         case key
         when :fit
-          beliefs.fit.chance(option.at.first + @options.usual, Evidence.demand(@current.passing), holes: holes)
+          beliefs.fit.chance(option.at.first + @options.usual, Opening::SlitDemand.of(@current.passing), holes: holes)
         when :cover then cover_chance(*option.at, holes)
         when :tension then beliefs.tension.chance(option.at.first, holes: holes)
         else beliefs.space.chance(option.at.first, holes: holes)
@@ -210,7 +212,7 @@ module NimbleEyelet
       # What the dials and the hands are to do, one an axis; what somebody did already is left out. What was seen beside
       # the dials comes before what would only be likelier.
       def changes
-        by_rows = @newest ? @troubles.changes : []
+        by_rows = @newest ? @troubles.changes : Layers.as_before(@learned, prior, @current)
         first, second = tried.kind == :by_hand ? [by_rows, by_dial] : [by_dial, by_rows]
         set = first.flat_map { |change| change.sets.keys }
         more = second.reject { |change| change.sets.keys.intersect?(set) }

@@ -16,13 +16,6 @@ require_relative "tension_dial"
 module NimbleEyelet
   module Inference
     module Evidence
-      # @param passing [Opening::Passing]
-      # @return [Opening::SlitDemand]
-      def self.demand(passing)
-        Opening::SlitDemand.new(need: (passing.half_perimeter + passing.fold - passing.eye).to_f, give: passing.give.to_f,
-                                slips: passing.slips_from.to_f)
-      end
-
       # @param swatch [Swatches::Swatch]
       # @param current [Swatches::CurrentSettings] of the closure it was sewn for
       # @return [HoleSeen] looked at twice, both put together
@@ -50,7 +43,7 @@ module NimbleEyelet
         return unless swatch.measured || swatch.passes
 
         Opening::FitTried.new(set: Swatches::Learned.set(swatch, by: current.by),
-                              demand: asked_of(swatch) || demand(current.passing),
+                              demand: asked_of(swatch) || Opening::SlitDemand.of(current.passing),
                               reading: swatch.measured&.to_f,
                               reading_spread: Swatches::Learned.spread(swatch, step: current.ruler.step),
                               seen: swatch.place("fit"))

@@ -27,6 +27,8 @@ module NimbleEyelet
     class NextTry < Value.of(:kind, :row, moves: [], stuck: [])
       # A chance that rises by this much is worth a change even where nothing was wrong.
       WORTH_A_CHANGE = 0.1
+      # Before the first hole of a machine that is known by now, less is: nothing that was seen there is given up.
+      WORTH_SETTING = 0.03
 
       # @param axes [Array<Axis>] of which something was seen or can be set
       # @param gate [Float]
@@ -37,7 +39,7 @@ module NimbleEyelet
       # @return [NextTry]
       def self.of(axes, gate:, sewn:, faults: false, at_once: nil, taught: true)
         row = axes.reduce(1.0) { |chance, axis| chance * axis.chance }
-        return new(kind: :first, row: row, moves: taught ? better(rising(axes), nil) : []) if sewn.zero?
+        return new(kind: :first, row: row, moves: taught ? better(rising(axes, WORTH_SETTING), nil) : []) if sewn.zero?
 
         wrong = axes.select(&:wrong?)
         return unsettled(axes, wrong, row, at_once) if wrong.any?
@@ -64,7 +66,7 @@ module NimbleEyelet
         best >= gate ? new(kind: :change, row: row, moves: moves) : new(kind: :again, row: row)
       end
 
-      def self.rising(axes) = axes.select { |axis| axis.rise >= WORTH_A_CHANGE }
+      def self.rising(axes, worth = WORTH_A_CHANGE) = axes.select { |axis| axis.rise >= worth }
 
       # What raises the chance of the row most comes first.
       def self.better(found, at_once)

@@ -21,8 +21,9 @@ module NimbleEyelet
     # cover - Array(Float, Float) or nil, coverage index at least and at most; opposite - Boolean, the second side is
     #   sewn the other way
     # width, wanted, fold - Float, mm; doubt - Float, mm, for a button whose thickness is a guess
+    # demand - Opening::SlitDemand
     class Prior < Value.of(:earlier, :alike, :stitched, :machine, :foot, :allowance, :cover, :opposite, :width, :wanted,
-                           :by, :fold, :doubt)
+                           :by, :demand, :fold, :doubt)
       # @param current [Swatches::CurrentSettings]
       # @param learned [Swatches::Learned] from earlier closures
       # @return [Prior]
@@ -32,7 +33,8 @@ module NimbleEyelet
             stitched: current.stitched, machine: current.machine, by: current.by,
             foot: current.set["recipe.foot"], allowance: current.foot.allowance,
             cover: current.cover && [current.cover.least, current.cover.most], opposite: Options.new(current).opposite?,
-            width: current.width_wanted.to_f, wanted: current.wanted.to_f, fold: current.passing.fold.to_f,
+            width: current.width_wanted.to_f, wanted: current.wanted.to_f,
+            fold: current.passing.fold.to_f, demand: Opening::SlitDemand.of(current.passing),
             doubt: current.passing.doubt)
       end
 
@@ -49,7 +51,7 @@ module NimbleEyelet
 
       def fit
         offset = learned.offset(**alike.slice(:machine, :structure), foot: foot, set: wanted, by: by, known: known)
-        Opening::FitBelief.prior(offset: offset, fold: fold, length: wanted, like: carried.want(fold, wanted),
+        Opening::FitBelief.prior(offset: offset, fold: fold, length: wanted, like: carried.want(fold, wanted, demand),
                                  doubt: doubt)
       end
 

@@ -6,9 +6,9 @@
 #   Strip.all(diagnosis, swatches, current).map(&:key)   # => [:fit, :cover, :tension, :space]
 
 require_relative "../length/length"
+require_relative "../opening/fit_belief"
 require_relative "../thread/cover_band"
 require_relative "../value"
-require_relative "evidence"
 require_relative "../swatch/learned"
 require_relative "../swatch/look"
 require_relative "options"
@@ -95,7 +95,7 @@ module NimbleEyelet
       MOST_SLACK = Length.mm(8)
       private_constant :MOST_SLACK
 
-      def demand = @demand ||= Evidence.demand(@current.passing)
+      def demand = @demand ||= Opening::SlitDemand.of(@current.passing)
       def set_now = @options.now(:fit).at.first + @options.usual
       def length_of(swatch, added) = swatch.measured&.to_f || (Swatches::Learned.set(swatch, by: @current.by) + added)
 

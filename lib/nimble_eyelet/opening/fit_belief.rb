@@ -19,7 +19,14 @@ module NimbleEyelet
   module Opening
     # What the button asks of an opening L: its slack is L × give − need. Floats, mm. slips - slack from which it slips
     # out
-    SlitDemand = Value.of(:need, :give, :slips)
+    class SlitDemand < Value.of(:need, :give, :slips)
+      # @param passing [Passing]
+      # @return [SlitDemand]
+      def self.of(passing)
+        new(need: (passing.half_perimeter + passing.fold - passing.eye).to_f, give: passing.give.to_f,
+            slips: passing.slips_from.to_f)
+      end
+    end
 
     # One test hole. set - Float, what the hands set and what foot or key usually add to it, mm
     # reading - Float or nil, the slit as measured; reading_spread - Float, of the ruler or the caliper
@@ -108,15 +115,17 @@ module NimbleEyelet
       # @return [Array(Float, Float)] h: mean and variance
       def wanted = @wanted ||= Belief::Normal.moments(WANTED, margin(WANTED.size, WANTED_OF))
 
-      # What is believed of h with another button.
+      # What is believed of h at another closure.
       #
       # @param fold [Float] of the other
       # @param length [Float]
       # @param same_cloth [Boolean]
+      # @param same_button [Boolean] what a button has of its own is the same there
       # @return [Array(Float, Float)] mean and variance
-      def carried(fold:, length:, same_cloth:)
+      def carried(fold:, length:, same_cloth:, same_button: false)
         all = FitBelief.shared(fold) + FitBelief.anew(length)
-        share = (same_cloth ? FitBelief.shared(fold) : HAND_SPREAD**2) / all
+        common = (same_cloth ? FitBelief.shared(fold) : HAND_SPREAD**2) + (same_button ? FitBelief.anew(length) : 0)
+        share = common / all
         mean, variance = wanted
         [share * mean, (all * (1 - (share**2))) + ((share**2) * variance)]
       end

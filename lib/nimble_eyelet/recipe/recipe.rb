@@ -204,11 +204,7 @@ module NimbleEyelet
 
       private
 
-      # By hand, too, a knit gets stitches that can stretch with it.
-      def stitched
-        style = @style.value
-        style.by_hand && @situation.stretchy? ? :open : style.stitched
-      end
+      def stitched = @style.value.stitched_on(@situation.stretchy?)
 
       def cord
         return Decision.of(false, "cord", "A tack takes none.") unless @style.value.opens

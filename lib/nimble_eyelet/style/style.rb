@@ -20,6 +20,12 @@ module NimbleEyelet
     # @return [Boolean] two satin sides from end to end, and a slit between them
     def slit_between_sides? = opens && stitched == :satin && !%i[eyelet ring].include?(near)
 
+    # By hand, too, what stretches gets stitches that can stretch with it.
+    #
+    # @param stretchy [Boolean] a knit, or what gives as one does
+    # @return [Symbol] :satin, :open or :straight
+    def stitched_on(stretchy) = by_hand && stretchy ? :open : stitched
+
     # The opening of a keyhole is counted from the inside of its eye: what is sewn beyond is the eye's bead.
     #
     # @param width [Length] total stitch width, which a round end follows

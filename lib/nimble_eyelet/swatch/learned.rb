@@ -7,6 +7,7 @@
 #   learned.offset(machine: "3", foot: "sliding_scale_foot", structure: "knit", set: 22.5)   # => Offset
 #   learned.alike(machine: "3", fibre: "polyester", tex: "27", structure: "knit")            # => Alike or nil
 
+require_relative "../cloth/cloth_kind"
 require_relative "../length/length"
 require_relative "../machine/offset"
 require_relative "../style/style"
@@ -77,7 +78,7 @@ module NimbleEyelet
       def alike(machine:, fibre:, tex:, structure:, stitched: :satin)
         found = groups.filter_map do |group|
           with = group.first.sewn_with
-          next unless STYLES[with["recipe.style"]]&.stitched == stitched
+          next unless Learned.stitched(group.first) == stitched
 
           shared = { machine: with["machine.id"] == machine, thread: with.values_at("thread.fibre", "thread.tex") == [fibre, tex],
                      cloth: with["cloth.kind"] == structure }.select { |_, same| same }.keys
@@ -86,12 +87,31 @@ module NimbleEyelet
         found.max_by.with_index { |alike, index| [rank(alike.shared), -index] }
       end
 
+      # Layers of stabiliser under the last hole that was right, where fewer were tried before it.
+      #
+      # @return [Integer, nil]
+      def layers(stitched: :satin, **found)
+        alike = alike(stitched: stitched, **found) or return
+        last = alike.swatches.rindex(&:clean?)
+        return unless last && (alike.shared & %i[machine cloth]).size == 2
+
+        layers = alike.swatches[last].stay_layers
+        layers if alike.swatches.first(last).any? { |swatch| swatch.stay_layers < layers }
+      end
+
       # @param swatch [Swatch]
       # @param by [String] how it was set, where that was not kept
       # @return [Float] mm, what the hands set and what is usually added
       def self.set(swatch, by: "lines")
         kept = swatch.sewn_with["setting.by"] || (swatch.sewn_with["setting.clamped"] ? "clamp" : by)
         swatch.hands.to_f + Offset::USUALLY_ADDED.fetch(kept)
+      end
+
+      # @param swatch [Swatch]
+      # @return [Symbol, nil] how its sides were stitched, as far as its style and fabric tell
+      def self.stitched(swatch)
+        style, cloth = swatch.sewn_with.values_at("recipe.style", "cloth.kind")
+        STYLES[style]&.stitched_on(CLOTH_KINDS[cloth]&.knitted)
       end
 
       # A ruler is read to its marks as well. Source: the deviation of a step is step/√12.
