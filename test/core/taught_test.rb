@@ -39,6 +39,11 @@ class TaughtTest < CoreTest
 
     assert_operator found.count { |run| run.ended == :accepted && run.holes <= 4 }, :>=, found.size * 3 / 4
     assert_operator found.sum(&:holes), :<=, found.sum(&:table)
+    rows = found.filter_map(&:sewn)
+
+    assert_equal 0, rows.sum(&:moved), "no length moved untold"
+    assert_operator rows.count(&:near), :>=, rows.size - 1, "what stands is right to the eye, unless somebody was careless"
+    assert_operator rows.sum(&:spoiled), :<=, rows.size * 2
   end
 
   # Where it says so and so many in twenty, it comes true about as often.

@@ -76,8 +76,15 @@ module NimbleEyelet
 
       # holes - Integer; ended - Symbol; row, hole - Float as said; right - Float, share of single holes; rows - Float
       # table, table_rows - the same by the table of symptoms from the same first hole
+      # near - Float, share of single holes that are right within what the eye blurs
       # first - Boolean, the first hole was truly right; second - Hash or nil of the next set of buttonholes
-      Run = Value.of(:kind, :holes, :ended, :row, :hole, :right, :rows, :table, :table_rows, :good_at, :first, :second)
+      # sewn - RowSewn or nil
+      Run = Value.of(:kind, :holes, :ended, :row, :hole, :right, :near, :rows, :table, :table_rows, :good_at, :first,
+                     second: nil, sewn: nil)
+
+      # A row that was looked at hole by hole. spoiled - Integer, holes that were unpicked; near - Boolean, all that
+      # stand are right within what the eye blurs; moved - Integer, how often a length was another one untold
+      RowSewn = Value.of(:spoiled, :near, :moved)
 
       KINDS = { "sensing" => :clamp, "memory" => :key, "stepped" => :scale, "plain" => :drawn }.freeze
       FABRICS = [{}, { kind: "heavy_woven", weight: 320, thickness: 0.9r }, { kind: "knit", stretch: 30, thickness: 0.6r }].freeze
@@ -106,9 +113,11 @@ module NimbleEyelet
         mine = told(truth, first, random)
         table = OtherTable.by_table(truth, first, random)
         came = rows(truth, mine[:plan], mine[:facts], random)
-        Run.new(kind: kind, **mine.slice(:holes, :ended, :row, :hole, :good_at, :first), **came, table: table[:holes],
-                table_rows: rows(truth, table[:plan], Sewing::Facts.none, random)[:rows],
-                second: mine[:ended] == :accepted ? second(truth, first, mine, random) : nil)
+        run = Run.new(kind: kind, **mine.slice(:holes, :ended, :row, :hole, :good_at, :first), **came,
+                      table: table[:holes], table_rows: rows(truth, table[:plan], Sewing::Facts.none, random)[:rows])
+        return run unless mine[:ended] == :accepted
+
+        run.with(second: second(truth, first, mine, random), sewn: RowOfSeven.new(truth, mine, random).sewn)
       end
 
       # The next set of buttonholes on that machine and fabric.
@@ -201,11 +210,21 @@ module NimbleEyelet
           hole.slice(*FAR.keys).all? { |_, (off, wide)| off.abs <= wide }
       end
 
+      # What nobody sees of a bead, and of anything else.
+      UNSEEN = { "bead_away" => 0.03, "bead_back" => 0.03 }.tap { |beads| beads.default = 0.15 }.freeze
+
+      def self.near?(hole)
+        hole["fit"].between?(0.3 - UNSEEN["fit"], hole["slips"] + UNSEEN["fit"]) && !hole["soft"] &&
+          hole.slice(*FAR.keys).all? { |look, (off, wide)| off.abs <= wide + UNSEEN[look] }
+      end
+
       SEWN = 60
       def self.rows(truth, plan, facts, random)
         found = Sheet.of(plan, facts)
-        rows = Array.new(SEWN) { Array.new(ROW) { right?(truth.sew(found, 3, random)) } }
-        { right: rows.flatten.count(true) / (SEWN * ROW).to_f, rows: rows.count(&:all?) / SEWN.to_f }
+        rows = Array.new(SEWN) { Array.new(ROW) { truth.sew(found, 3, random) } }
+        all = (SEWN * ROW).to_f
+        right, near = %i[right? near?].map { |how| rows.flatten.count { |hole| public_send(how, hole) } / all }
+        { right: right, near: near, rows: rows.count { |row| row.all? { |hole| right?(hole) } } / SEWN.to_f }
       end
       ROW = 7
 
@@ -213,6 +232,54 @@ module NimbleEyelet
       def self.reachable?(truth, plan, random)
         best = OtherTable.by_table(truth, plan, random, most: 40)
         best[:best] >= 0.8
+      end
+    end
+
+    # The row of the garment after its settings were taken: every hole is looked at before the next, what looks wrong
+    # twice is unpicked, and a dial is turned only where the advice says so then.
+    class RowOfSeven
+      MOST = 30
+
+      def initialize(truth, taken, random)
+        @truth = truth
+        @plan = taken[:plan]
+        @facts = taken[:facts]
+        @random = random
+        @looked_at = []
+        @standing = []
+      end
+
+      # @return [OtherMachines::RowSewn]
+      def sewn
+        moved = 0
+        until @standing.size == OtherMachines::ROW || @looked_at.size == MOST
+          told = [@plan, sheet.setting.hands]
+          turned unless stands?
+          moved += 1 if told.first == @plan && sheet.setting.hands != told.last
+        end
+        near = @standing.size == OtherMachines::ROW && @standing.all? { |hole| OtherMachines.near?(hole) }
+        OtherMachines::RowSewn.new(spoiled: @looked_at.size - @standing.size, near: near, moved: moved)
+      end
+
+      private
+
+      def sheet = Sheet.of(@plan, @facts.with(looked_at: @looked_at))
+
+      # One more is sewn, and looked at.
+      def stands?
+        found = sheet
+        hole = @truth.sew(found, 3, @random)
+        first, second = Array.new(2) { OtherMachines.swatch(found, hole, 0, @random) }
+        seen = first.clean? ? first : first.with(second: second)
+        with = found.sewn_with.merge("hole.at" => found.layout.holes.first.at)
+        @looked_at += [seen.with(id: "row-#{@looked_at.size}", sewn_with: with)]
+        @standing << hole if seen.looked.clean?
+        seen.looked.clean?
+      end
+
+      def turned
+        diagnosis = sheet.diagnosis
+        @plan = OtherMachines.changed(@plan, diagnosis) if diagnosis.kind == :change
       end
     end
 

@@ -104,6 +104,11 @@ module NimbleEyelet
         puts format("  mean %<ratio>.2f of the table's (0.8); rows right %<rows>.2f times as often (1.4); holes right %<right>.2f (0.92)",
                     ratio: runs.sum(&:holes) / runs.sum(&:table).to_f, right: mean(accepted.map(&:right)),
                     rows: mean(accepted.map(&:rows)) / mean(runs.map(&:table_rows)))
+        rows = accepted.map(&:sewn)
+        puts format("  within what the eye blurs %<near>.2f (0.97); a row of 7 looked at hole by hole: %<spoiled>.2f spoiled " \
+                    "(1.2), right to the eye %<rows>s (95), lengths moved untold %<moved>d (0)",
+                    near: mean(accepted.map(&:near)), spoiled: mean(rows.map(&:spoiled)),
+                    rows: share(rows.count(&:near), rows.size), moved: rows.sum(&:moved))
         later = accepted.map(&:second)
         at_once = later.select { |one| one[:ended] == :accepted && one[:holes] == 1 }
         puts "  second set accepted at its first #{share(at_once.size, later.size)} (52), of those that looked right " \
