@@ -83,6 +83,7 @@ class ChangedMidwayTest < CoreTest
 
       assert there&.sewn, "#{about}: the hole at #{hole.at} is gone"
       assert_equal [hole.opening, hole.from_edge, hole.lies], [there.opening, there.from_edge, there.lies], about
+      assert_equal hole.width, there.width, about
     end
     in_line(after, about)
     others = told_otherwise(before, after)

@@ -117,9 +117,10 @@ module NimbleEyelet
       def build(place, number:, gap:)
         sewn = @sewn[place]
         opening = sewn&.opening || @extent.opening
-        lying = lying(planned_to_lie(number), opening, sewn)
-        along = lying[:lies] == "vertical" ? vertical(place, opening) : horizontal(place)
-        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, width: @width, opening: opening,
+        width = sewn&.width || @width
+        lying = lying(planned_to_lie(number), opening, width, sewn)
+        along = lying[:lies] == "vertical" ? vertical(place, opening) : horizontal(place, width)
+        hole = Hole.new(number: number, at: place, pinned: pin_at(place), gap: gap, width: width, opening: opening,
                         sewn: !sewn.nil?, **along, **lying, cautions: [])
         hole.with(cautions: [(if hole.vertical?
                                 @runway&.caution(hole, @run.keep_outs, turnable: @extent.ends.alike?)
@@ -133,9 +134,9 @@ module NimbleEyelet
       def outer_end(lies) = lies == "vertical" ? row_line : row_line + passing
 
       # As it would be planned, or where it was sewn.
-      def lying(planned, opening, sewn)
-        as_planned = across(planned, opening, outer_end(planned))
-        known = sewn&.from_edge ? across(sewn.lies, opening, @run.extension - sewn.from_edge) : as_planned
+      def lying(planned, opening, width, sewn)
+        as_planned = across(planned, opening, width, outer_end(planned))
+        known = sewn&.from_edge ? across(sewn.lies, opening, width, @run.extension - sewn.from_edge) : as_planned
         { lies: sewn&.lies || planned, **known, planned_edge: as_planned[:edge],
           marked_edge: known[:edge].round_to(@run.grid_ruler.finest),
           turned: ![nil, planned].include?(sewn&.lies) }
@@ -148,16 +149,16 @@ module NimbleEyelet
           button: upper_seat? ? (open_from + seat_below(opening)).round_down_to(@run.grid_ruler.finest) : place }
       end
 
-      def horizontal(place)
-        { from: place - (@width / 2), to: place + (@width / 2), open_from: place, open_to: place, button: place }
+      def horizontal(place, width)
+        { from: place - (width / 2), to: place + (width / 2), open_from: place, open_to: place, button: place }
       end
 
-      def across(lies, opening, outer)
+      def across(lies, opening, width, outer)
         ends = @extent.ends
         inner = lies == "vertical" ? outer : outer - opening
         sewn_outer, sewn_inner = if lies == "vertical"
-                                   [outer + (@width / 2),
-                                    outer - (@width / 2)]
+                                   [outer + (width / 2),
+                                    outer - (width / 2)]
                                  else
                                    [outer + ends.near, inner - ends.far]
                                  end

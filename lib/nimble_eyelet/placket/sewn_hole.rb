@@ -9,8 +9,8 @@ require_relative "../value"
 module NimbleEyelet
   module Placket
     # at - Length from the datum; opening - Length of the slit, or nil where nobody said
-    # from_edge - Length, outer end of the slit to the finished edge; lies - String, key of ORIENTATIONS; nil where
-    #   it was sewn before these were kept
-    SewnHole = Value.of(:at, opening: nil, from_edge: nil, lies: nil)
+    # from_edge - Length, outer end of the slit to the finished edge; lies - String, key of ORIENTATIONS
+    # width - Length, as its stitches were set; each nil where it was sewn before that was kept
+    SewnHole = Value.of(:at, opening: nil, from_edge: nil, lies: nil, width: nil)
   end
 end

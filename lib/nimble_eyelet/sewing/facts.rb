@@ -66,7 +66,9 @@ module NimbleEyelet
                            told: {}, closure: nil)
       # From the edge to a hole: the widest extension, and a row of buttons beyond its centre line.
       FARTHEST_IN = Length.mm(500)
-      private_constant :FARTHEST_IN
+      # Nor does a zigzag swing farther.
+      WIDEST = Length.mm(50)
+      private_constant :FARTHEST_IN, :WIDEST
 
       def self.none = new
 
@@ -148,7 +150,8 @@ module NimbleEyelet
 
       def self.sewn(entry, before)
         known = across(entry.done_with) || before.to_h.slice(:from_edge, :lies)
-        Placket::SewnHole.new(at: entry.at, opening: entry.opening || before&.opening, **known)
+        Placket::SewnHole.new(at: entry.at, opening: entry.opening || before&.opening,
+                              width: width(entry.done_with) || before&.width, **known)
       end
 
       # What a fact of another hand says of it counts only where a hole can lie so.
@@ -156,6 +159,11 @@ module NimbleEyelet
         from_edge, lies = told.values_at("hole.from_edge", "hole.lies")
         within = from_edge.is_a?(Length) && from_edge.between?(Length.zero, FARTHEST_IN)
         { from_edge: from_edge, lies: lies } if within && Placket::ORIENTATIONS.key?(lies)
+      end
+
+      def self.width(told)
+        width = told["recipe.stitch_width"]
+        width if width.is_a?(Length) && width.between?(Length.zero, WIDEST)
       end
 
       def self.gone_wrong(entry, holes)
@@ -172,7 +180,7 @@ module NimbleEyelet
           holes[entry.measured] = was.with(at: entry.measured, opening: opening)
         end
       end
-      private_class_method :told, :holes, :placed, :place, :key_of, :swatches, :steps, :elsewhere, :gone_wrong, :sewn, :across
+      private_class_method :told, :holes, :placed, :place, :key_of, :swatches, :steps, :elsewhere, :gone_wrong, :sewn, :across, :width
 
       # @param step [Work::Step]
       # @return [Entry, nil] that says it was done; older ones know a button by its own place
