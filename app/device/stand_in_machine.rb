@@ -55,7 +55,7 @@ module NimbleEyelet
       def order(sheet)
         recipe = sheet.recipe
         Simulation::MachineOrder.new(
-          demand: Inference::Evidence.demand(sheet.cut.passing), width: recipe.stitch_width.value.to_f,
+          demand: Opening::SlitDemand.of(sheet.cut.passing), width: recipe.stitch_width.value.to_f,
           tension: Inference::TensionDial.new(sheet.plan.machine).units(recipe.tension.value),
           operator: sheet.plan.machine.stops == "operator", **length(sheet), **cover(sheet.plan, recipe)
         )
