@@ -46,9 +46,8 @@ module NimbleEyelet
 
       def much(one)
         return one.count.to_s unless one.length
-        return "#{Wording.decimal(one.length.millimetres / 1000, 1)} m" if one.kind == "thread"
 
-        @present.words(one.length)
+        @present.words(one.kind == "thread" ? Tool::SPOOL.at(one.length) : one.length)
       end
 
       def at_home(one)

@@ -70,7 +70,8 @@ module NimbleEyelet
         { **kept(record), as_of: now.utc.iso8601, closures: record.closures.map { |one| closure(one, record) },
           last: last(record), steps: steps(record, things, forecast), things: things.all,
           ledger: SewingView.ledger(session.ledger, Presenter.new(:mm)),
-          threaded: threaded(session.ledger), order: order(record), forecast: forecast(forecast), kit: kit(session),
+          threaded: threaded(session.ledger), order: order(record),
+          forecast: forecast(forecast, Presenter.new(unit(session))), kit: kit(session),
           mishaps: mishaps(session) }
       end
 
@@ -175,16 +176,16 @@ module NimbleEyelet
           dry_at: moment.dry_at }
       end
 
-      def self.forecast(found)
+      def self.forecast(found, present)
         { seconds: found.seconds, least: found.least.round, most: found.most.round, changing: found.changing,
           waiting: found.waiting,
           working: found.working.map { |closure, seconds| { closure: closure, seconds: seconds } },
-          threads: found.threads.map { |need| thread(need) } }
+          threads: found.threads.map { |need| thread(need, present) } }
       end
 
-      def self.thread(need)
-        metres = ->(length) { "#{Wording.decimal(length.millimetres / 1000, 1)} m" }
-        { name: need.name, top: metres[need.top], bobbin: metres[need.bobbin], left: metres[need.left], full: need.full,
+      def self.thread(need, present)
+        top, bobbin, left = need.to_h.values_at(:top, :bobbin, :left).map { |length| present.words(Tool::SPOOL.at(length)) }
+        { name: need.name, top: top, bobbin: bobbin, left: left, full: need.full,
           changes: need.changes.map { |change| { closure: change.part.key, hole: change.number } } }
       end
 

@@ -21,11 +21,9 @@ module NimbleEyelet
         end
       end
 
-      # Thread is counted in metres.
+      # Thread is counted in metres, or in yards.
       def self.length(supply, present)
-        return present.length(supply.length) unless supply.kind == "thread"
-
-        { mm: supply.length.to_f.round, text: "#{Wording.decimal(supply.length.millimetres / 1000, 1)} m" }
+        supply.kind == "thread" ? present.told(Tool::SPOOL.at(supply.length)) : present.length(supply.length)
       end
 
       # @return [String] one row a thing; what begins like a formula is text

@@ -51,7 +51,7 @@ module NimbleEyelet
     MANY = 8
     # Of buttons that are not in the stash.
     NONE = StashCount.new(owned: nil)
-    # Thread on a usual reel.
+    # Thread on a usual spool.
     REEL = Length.mm(100_000)
 
     # @param parts [Array<SessionPart>] with holes that fit
@@ -174,12 +174,13 @@ module NimbleEyelet
         top, bobbin = sharing.map { |part| thread_of(part) }.transpose.map { |some| some.sum(Length.zero) }
         bobbins = (bobbin / Bobbin.full(thread)).ceil
         Supply.new(kind: "thread", name: thread.spool, length: top + bobbin, count: ((top + bobbin) / REEL).ceil,
-                   says: "#{bobbins} #{bobbins == 1 ? 'bobbin' : 'bobbins'} to wind, from #{reels(top + bobbin)}")
+                   says: Sentence["#{bobbins} #{bobbins == 1 ? 'bobbin' : 'bobbins'} to wind, from #{reels(top + bobbin)} of %s",
+                                  Tool::FULL_SPOOL.at(REEL)])
       end
     end
 
     def self.reels(length)
-      (length / REEL).ceil.then { |count| count == 1 ? "one spool of 100 m" : "#{count} spools of 100 m" }
+      (length / REEL).ceil.then { |count| count == 1 ? "one spool" : "#{count} spools" }
     end
 
     # Every hole and the test hole, and every button, by whatever it is sewn on.

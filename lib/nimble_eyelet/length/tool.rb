@@ -21,9 +21,9 @@ module NimbleEyelet
     def to_f = length.to_f
   end
 
-  # marks - Hash{Symbol => Length} by :mm and :in; up - Boolean, never short; metric - Symbol, the unit it is said in
-  #   where no inches are read
-  class Tool < Value.of(:marks, :up, :metric)
+  # marks - Hash{Symbol => Length} by :mm and :in; up - Boolean, never short; says - Hash{Symbol => Symbol}, the unit it
+  #   is said in by that of whoever reads, where that is another
+  class Tool < Value.of(:marks, :up, says: {})
     # @param length [Length]
     # @return [ToolLength]
     def at(length) = ToolLength.new(length: length, tool: self)
@@ -40,12 +40,15 @@ module NimbleEyelet
     # @param unit [Symbol] :mm, :cm or :in
     # @return [String] figure and unit
     def words(length, unit)
-      said = unit == :in ? :in : (metric || unit)
-      Wording.by_hand(kept(length, unit), said)
+      Wording.by_hand(kept(length, unit), says.fetch(unit, unit))
     end
 
-    SCISSORS = new(marks: { mm: Length.mm(5), in: Length.inches(1r / 4) }, up: true, metric: nil)
-    CHALK_LINE = new(marks: { mm: Length.mm(1), in: Length.inches(1r / 8) }, up: false, metric: nil)
-    HAND_SPAN = new(marks: { mm: Length.mm(10), in: Length.inches(1r / 2) }, up: false, metric: :cm)
+    SCISSORS = new(marks: { mm: Length.mm(5), in: Length.inches(1r / 4) }, up: true)
+    CHALK_LINE = new(marks: { mm: Length.mm(1), in: Length.inches(1r / 8) }, up: false)
+    HAND_SPAN = new(marks: { mm: Length.mm(10), in: Length.inches(1r / 2) }, up: false,
+                    says: { mm: :cm })
+    # What comes off a spool, and what a spool holds.
+    SPOOL = new(marks: { mm: Length.mm(100), in: Length.inches(18) }, up: true, says: { mm: :m, cm: :m, in: :yd })
+    FULL_SPOOL = SPOOL.with(marks: { mm: Length.mm(10_000), in: Length.inches(360) })
   end
 end

@@ -14,15 +14,18 @@ module NimbleEyelet
     # the second, where only a caliper reads it, in decimals.
     RULER_FRACTION = 32
     CALIPER_BELOW = 1r / 4
+    INCHES_IN_A_YARD = 36
     # Marks to the inch that a hand reads, and the least number of them.
     HAND_MARKS = { RULER_FRACTION => 2, FINEST_FRACTION => 1 }.freeze
 
     # @param length [Length]
-    # @param unit [Symbol] :mm, :cm or :in
+    # @param unit [Symbol] :mm, :cm or :in; :m or :yd for what comes off a spool
     # @return [String] figure and unit
     def self.of(length, unit)
       case unit
       when :in then "#{inches(length.in(:in))} in"
+      when :yd then "#{inches(length.in(:in) / INCHES_IN_A_YARD)} yd"
+      when :m then "#{decimal(length.millimetres / 1000, 1)} m"
       when :cm then "#{decimal(length.in(:cm), 3)} cm"
       else "#{decimal(length.millimetres, 2)} mm"
       end

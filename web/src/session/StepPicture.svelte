@@ -65,7 +65,8 @@
       {/if}
     {/each}
   </svg>
-  {#if underTheFoot}<HoleTurn {hole} tack={closure.noun === 'tack'} />{/if}
+  {#if underTheFoot}<HoleTurn {hole} tack={closure.noun === 'tack'} />
+  {:else if hasTool(step.name)}<Tool name={step.name} size="h-[clamp(5rem,16vh,13rem)]" />{/if}
 {:else if hasTool(step.name)}
   <Tool name={step.name} size="h-[clamp(8rem,26vh,18rem)]" />
 {:else}
