@@ -12,7 +12,7 @@ module NimbleEyelet
       # So many changes are told one by one.
       TOLD = 2
       NOTHING = "—"
-      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the accepted test hole",
+      OWN = { "machine.id" => "the machine", "swatch.accepted" => "the test in use",
               "stabilisers" => "the stabilisers at hand" }.freeze
 
       # @param row [Hash] number, parent, changes, made_at

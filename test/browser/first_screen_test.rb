@@ -272,6 +272,25 @@ class FirstScreenTest < BrowserTest
   # For a front of seven holes and seven buttons.
   MOST_TAPS = 42
 
+  # What earlier buttonholes on this machine taught stands where the first test is set, and is set with one press.
+  def test_what_was_learned_before_is_set_with_the_first_test
+    cuff = closure(2)
+    with = cuff["sheet"]["swatch"]["with"]
+    seen = { kind: "swatch", closure: 2, machine: cuff["machine"]["id"], passes: "passes",
+             looks: { bead_away: "full", bead_back: "full", tension: "even", space: "room" } }
+    enter({ **seen, with: with, symptoms: %w[puckers], happened_at: (NOW - 600).iso8601 })
+    enter({ **seen, with: with.merge("recipe.stay_layers" => "2") })
+    open_station "swatch"
+
+    assert_selector "[data-test-card=set] [data-before-first]", text: "two layers"
+    within("[data-before-first]") { find("button").click }
+
+    assert_saved
+    assert_no_selector "[data-before-first]"
+    assert_equal "2", closure["plan"]["recipe.stay_layers"]
+    assert_violates_nothing
+  end
+
   private
 
   def tell(entry, session)

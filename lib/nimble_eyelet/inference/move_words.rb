@@ -139,10 +139,10 @@ module NimbleEyelet
         Sentence[said.map { "%s" }.join(" "), *said]
       end
 
-      # A hole that is right is not too short: another one would be surer.
+      # A hole that is right, or not sewn yet, is not too short: another one would be surer.
       def off_says(off, hole)
         much = about(off.abs)
-        if hole&.right?("fit")
+        if hole.nil? || hole.right?("fit")
           longer = off.negative? ? "shorter" : "longer"
           return much.zero? ? "Make it a little #{longer}." : Sentence["Make it %s #{longer}.", much]
         end

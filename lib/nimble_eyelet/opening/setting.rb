@@ -157,7 +157,7 @@ module NimbleEyelet
         return tack_lines(request) unless request.button.opens?
 
         made(request, "lines", figure: request.set, short: Sentence["lines %s apart", request.set],
-                               says: Sentence["Chalk two lines %s apart. The ends go outside them, %s in all.",
+                               says: Sentence["Chalk two lines %s apart. The ends go outside them, %s overall.",
                                               request.set, request.set + request.ends.both])
       end
 

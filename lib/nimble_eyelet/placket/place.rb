@@ -82,7 +82,7 @@ module NimbleEyelet
       Place.new(key: "strap_ends", name: "ends of a strap or handle", measured_from: "left-hand end", tacked: true,
                 fills: { "placket.orientation" => "horizontal", "placket.extension" => "20",
                          "button.diameter" => "15" },
-                says: said.call("Where a strap or handle is sewn on: across its end, %s in from it, as long as the strap is wide.", 6))
+                says: said.call("Where a strap or handle is sewn on: across its end, %s from it, as long as the strap is wide.", 6))
     ].to_h { |place| [place.key, place] }.freeze
   end
 end

@@ -16,11 +16,11 @@ module NimbleEyelet
       Rule.new(name: "always there", asks: "always", applies: ->(*) { true }, votes: { "general_zigzag_foot" => 1 },
                says: "The foot every zigzag machine has."),
       Rule.new(name: "not for holes", asks: "always", applies: ->(*) { true }, votes: { "button_foot" => -9 },
-               says: "Its short toes are for buttons, and its sole stops satin."),
+               says: "Its short toes are for buttons, and it is flat underneath: satin stops."),
       Rule.new(name: "channel", asks: "satin", applies: lambda { |_, style|
         style.stitched != :straight
       }, votes: { "grooved_satin_foot" => 3 },
-               says: "The channel under its sole lets satin pass."),
+               says: "The channel underneath lets satin pass."),
       Rule.new(name: "straight stitch", asks: "a straight-stitch box", applies: ->(_, style) { style.stitched == :straight },
                votes: { "general_zigzag_foot" => 6, "carriage_foot" => -9, "sliding_scale_foot" => -6,
                         "cording_foot" => -4 },
@@ -41,10 +41,10 @@ module NimbleEyelet
       Rule.new(name: "scale", asks: "the machine has a programme that does not sense", applies: lambda { |s, style|
         s.machine.type.programmed && !s.machine.type.senses && !style.by_hand && !style.round? && style.opens
       },
-               votes: { "sliding_scale_foot" => 6 }, says: "Its frame slides with the hole and has marks to stop at."),
+               votes: { "sliding_scale_foot" => 6 }, says: "It slides with the hole and has marks to stop at."),
       Rule.new(name: "tack", asks: "a bar tack", applies: ->(_, style) { !style.opens },
                votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 },
-               says: "A frame that slides is for holes; a tack wants to be seen."),
+               says: "A sliding foot is for holes; a tack wants to be seen."),
       Rule.new(name: "by hand", asks: "by hand, or round", applies: ->(_, style) { style.opens && (style.by_hand || style.round?) },
                votes: { "sliding_scale_foot" => -5, "carriage_foot" => -9 }, says: "The fabric has to turn under it.")
     ].freeze

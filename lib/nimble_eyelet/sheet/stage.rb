@@ -106,9 +106,9 @@ missing: nil)
 
       swatch = sheet.facts.swatches.find { |one| one.id == sheet.plan.accepted }
       return if swatch&.like?(sheet.sewn_with)
-      return "The accepted test hole was sewn otherwise than the plan is now: sew another." if swatch
+      return "Your plan has changed since the test in use: sew another." if swatch
 
-      sheet.facts.swatches.empty? ? "No test hole is sewn yet: it comes before the garment." : "No test hole is accepted yet."
+      sheet.facts.swatches.empty? ? "No test hole is sewn yet: it comes before the garment." : "No test is in use yet."
     end
 
     def self.row(sheet)

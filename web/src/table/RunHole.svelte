@@ -3,9 +3,12 @@
   import type { Hole, Sheet } from '../api/client';
   import type { Drag } from './drag.svelte';
   import type { Grip } from './grip';
-  import type { RunGeometry } from './geometry.svelte';
+  import { TAPE, type RunGeometry } from './geometry.svelte';
   import { isSpot } from '../drawn/spot';
   import { capital } from '../ui/capital';
+
+  /** Pixels that a sign of the figures is wide, about. */
+  const SIGN = 7.2;
 
   let {
     hole,
@@ -51,6 +54,8 @@
   );
   let farButton = $derived(geometry.at(hole.button.mm, geometry.edge + geometry.far));
   let label = $derived(geometry.at(hole.at.mm, geometry.reach));
+  /** Where its figure has no room between the hole and the tape, it stands above the hole. */
+  let above = $derived(geometry.turned && label[0] - hole.at.text.length * SIGN < TAPE + 10);
   let caution = $derived(hole.cautions.length > 0);
 
   function key(event: KeyboardEvent): void {
@@ -152,9 +157,9 @@
   {/if}
   {#if !geometry.lying}
     <text
-      x={label[0] + (geometry.turned ? -7 : 7)}
-      y={label[1] + 4}
-      text-anchor={geometry.turned ? 'end' : 'start'}
+      x={above ? TAPE + 4 : label[0] + (geometry.turned ? -7 : 7)}
+      y={label[1] + (above ? -6 : 4)}
+      text-anchor={geometry.turned && !above ? 'end' : 'start'}
       class={['text-[13px]', picked && 'font-bold']}
       fill="var(--color-base-content)">{hole.at.text}</text
     >

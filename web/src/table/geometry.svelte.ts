@@ -7,7 +7,7 @@ const PAD = 14;
 /** Pixels beyond a finished edge that does not lie at the tape. */
 const BEYOND = 14;
 /** Pixels kept beside the cloth for the tape and for the figures. */
-const TAPE = 44;
+export const TAPE = 44;
 const FIGURES = 62;
 /** Cloth shown on the inner side of the centre line, mm. */
 const INNER = 14;

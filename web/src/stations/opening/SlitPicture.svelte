@@ -60,7 +60,7 @@
       to={hole.length / 2}
       y={low + hole.across / 2 + text * 0.7}
       size={text}
-      text="{opening.length.text} to cut · {opening.overall.text} in all"
+      text="{opening.length.text} to cut · {opening.overall.text} overall"
     />
   </svg>
   <button

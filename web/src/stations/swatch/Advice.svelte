@@ -4,6 +4,7 @@
   import Pick from '../../closure/Pick.svelte';
   import type { ClosureWork } from '../../closure/work.svelte';
   import Because from '../../ui/Because.svelte';
+  import { settable, sets } from './changes';
 
   type Props = {
     work: ClosureWork;
@@ -15,12 +16,7 @@
   };
   let { work, advice, newest, fresh, brief = false }: Props = $props();
 
-  type Change = Advice['changes'][number];
-  const sets = (changes: Change[]) =>
-    Object.assign({}, ...changes.map((change) => change.sets)) as Record<string, string>;
-  const has = (change: Change) => Object.keys(change.sets).length > 0;
-
-  let settable = $derived(advice.changes.filter(has));
+  let settables = $derived(settable(advice.changes));
   let byChange = $derived(['change', 'by_hand', 'between'].includes(advice.kind));
   let first = $derived(byChange ? advice.changes[0] : undefined);
   let others = $derived(byChange ? advice.changes.slice(1) : advice.changes);
@@ -34,7 +30,7 @@
   });
 
   /** One thing at a time, or one on every axis. */
-  const make = (changes: Change[]) => work.typeAll(sets(changes));
+  const make = (changes: Advice['changes']) => work.typeAll(sets(changes));
 
   function accept(): void {
     if (newest) work.typeAll({ 'swatch.accepted': newest.id });
@@ -51,7 +47,7 @@
 {#if advice.because && !brief}<p class="mt-1 max-w-prose">{advice.because}</p>{/if}
 {#if first}
   {#if !brief}<div class="mt-2"><Because reasons={first.because} /></div>{/if}
-  {#if has(first)}
+  {#if settable([first]).length > 0}
     <button class="btn mt-3 btn-primary" disabled={!fresh} onclick={() => make([first])}
       >Make this change</button
     >
@@ -63,15 +59,17 @@
 {#if others.length > 0}
   <div class="mt-4 max-w-prose" data-more-changes>
     <p>
-      {first ? 'On the other axes:' : 'Before the first:'}
+      {first ? 'Also:' : 'Before the first:'}
       {others.map((change) => change.says).join(' ')}
     </p>
-    <p class="text-sm text-secondary">
-      Making them all at once saves about one test hole in four. One at a time, you know what helped.
-    </p>
-    {#if settable.length > (first ? 1 : 0)}
-      <button class="btn mt-2 btn-sm" disabled={!fresh} onclick={() => make(settable)}
-        >{settable.length > 1 ? 'Make them all' : 'Make this change'}</button
+    {#if others.length + (first ? 1 : 0) > 1}
+      <p class="text-sm text-secondary">
+        Making them all at once saves about one test hole in four. One at a time, you know what helped.
+      </p>
+    {/if}
+    {#if settables.length > (first ? 1 : 0)}
+      <button class="btn mt-2 btn-sm" disabled={!fresh} onclick={() => make(settables)}
+        >{settables.length > 1 ? 'Make them all' : 'Make this change'}</button
       >
     {/if}
   </div>

@@ -60,9 +60,9 @@
           onclick={() => (photo = photo === item.id ? '' : item.id)}>Photo</button
         >
         {#if item.accepted}
-          <span class="badge badge-primary">accepted</span>
+          <span class="badge badge-primary">in use</span>
         {:else}
-          <button class="btn btn-sm" onclick={() => accept(item.id)}>Accept</button>
+          <button class="btn btn-sm" onclick={() => accept(item.id)}>Use these settings</button>
         {/if}
         {#if photo === item.id}
           <PhotoPanel entry={item.id} drawn={item.drawn} number={item.number} />

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A test hole, one question at a time: set the machine, sew, measure, look five times, and what to change.
   import type { Advice, Closure, LookDrawn } from '../../api/client';
+  import BeforeFirst from './BeforeFirst.svelte';
   import CaliperButton from '../../closure/CaliperButton.svelte';
   import { READ_OFF } from '../../closure/caliper.svelte';
   import { count } from '../../closure/waiting';
@@ -96,6 +97,7 @@
     <div class="mt-3 min-h-64">
       {#if panel === 'set'}
         <SetPanel {closure} />
+        {#if advice && swatch.log.length + waiting === 0}<BeforeFirst {work} {advice} {fresh} />{/if}
       {:else if panel === 'sew'}
         <TestHole {closure} />
         {#if swatch.to_sew.again}<p class="mt-3 text-lg font-semibold" data-again>
