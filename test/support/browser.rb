@@ -47,7 +47,7 @@ module NimbleEyelet
             const all = document.evaluate(selector, root, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE, null);
             for (let at = 0; at < all.snapshotLength; at++) found.push(all.snapshotItem(at));
           }
-          const holds = (one) => ((said) => texts.every((text) => said.includes(text)))(one.textContent.toLowerCase());
+          const holds = (one) => ((said) => texts.every((text) => said.includes(text)))(one.textContent.toLowerCase().replaceAll('\\u00a0', ' '));
           return (texts.length ? found.filter(holds) : found).map((one) => [one, seen(one)]);
         JS
 

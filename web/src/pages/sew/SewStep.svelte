@@ -8,6 +8,7 @@
   import { drying } from '../../session/drying.svelte';
   import { clock } from '../../session/words';
   import Fold from '../../ui/Fold.svelte';
+  import { unbroken } from '../../ui/unbroken';
 
   type Props = {
     work: SessionWork;
@@ -82,7 +83,7 @@
         data-answer
         data-step={now.id}
       >
-        {headline}
+        {unbroken(headline)}
       </h1>
       {#if figure}
         <p
