@@ -114,6 +114,20 @@ class LessonsTest < CoreTest
     assert_operator longer.first, :>, first.recipe.stitch_length.value
   end
 
+  # Before the first hole only what was learned is told: a length nobody measured here is no news of another foot's.
+  def test_what_nobody_has_measured_is_not_advised_before_the_first
+    first = sheet(machine: stepped)
+    right = (1..2).map { |number| hole(first, number, measured: first.cut.length) }
+    lines = { machine: machine("plain", id: 9), button: button(diameter: mm(23)) }
+
+    assert_empty sheet(**lines, facts: Sewing::Facts.new(earlier: earlier(*right))).diagnosis.changes
+    short = (1..3).map { |number| hole(first, number, measured: first.cut.length.to_f - 3) }
+    advice = taught(*short, opening: wish(correction: mm(0))).diagnosis
+
+    assert_includes advice.changes.flat_map { |one| one.sets.keys }, "opening.correction"
+    refute_match(/too short|too long/, advice.changes.map { |one| said_in(one.says, :mm) }.join, "nothing is sewn yet")
+  end
+
   # A fabric that puckered over one layer and not over two gets two at once; one that never did, none more.
   def test_layers_that_were_needed_are_there_from_the_first
     first = sheet(machine: stepped)

@@ -214,7 +214,7 @@ module NimbleEyelet
       end
 
       def next_try(beliefs, setting, showings)
-        Inference::NextTry.of(axes(beliefs, setting, showings), gate: @gate, sewn: showings.size,
+        Inference::NextTry.of(axes(beliefs, setting, showings), gate: @gate, taught: Ground::AXES, sewn: showings.size,
                               at_once: @each ? nil : 1)
       end
 

@@ -75,12 +75,21 @@ module NimbleEyelet
       # @param demand [Opening::SlitDemand] of the closure to come
       # @return [Array(Float, Float), nil] mean and variance
       def want(fold, length, demand)
-        tried = @swatches.filter_map { |swatch| tried(swatch) }
         return if tried.empty?
 
         first = Opening::FitBelief.prior(offset: Offset.prior(set: length), fold: fold, length: length)
         tried.reduce(first, :after).carried(fold: fold, length: length, same_cloth: @shared.include?(:cloth),
-                                            same_button: tried.all? { |one| same_button?(one.demand, demand) })
+                                            same_button: same_button?(demand))
+      end
+
+      # Two buttons that ask exactly the same of a slit are two of one card.
+      #
+      # @param demand [Opening::SlitDemand] of the closure to come
+      # @return [Boolean] whether it was tried there
+      def same_button?(demand)
+        tried.any? && tried.all? do |one|
+          one.demand.to_a.zip(demand.to_a).all? { |there, here| (there - here).abs < NO_DIFFERENCE }
+        end
       end
 
       # What was asked of a hole when it was sewn.
@@ -105,7 +114,9 @@ module NimbleEyelet
                      back: swatch.place("bead_back"))
       end
 
-      def tried(swatch)
+      def tried = @tried ||= @swatches.filter_map { |swatch| fit_tried(swatch) }
+
+      def fit_tried(swatch)
         demand = CarriedBeliefs.demand(swatch)
         # What a button seemed to want whose thickness was a guess says nothing of the next one.
         return if demand.nil? || swatch.sewn_with.key?("slit.doubt") || !swatch.measured || !swatch.passes
@@ -114,10 +125,6 @@ module NimbleEyelet
                               seen: swatch.place("fit"), demand: demand)
       end
 
-      # Two buttons that ask exactly the same of a slit are two of one card.
-      def same_button?(one, other)
-        %i[need give slips].all? { |part| (one[part] - other[part]).abs < NO_DIFFERENCE }
-      end
       # Mm; lengths are kept to a hundredth.
       NO_DIFFERENCE = 0.01
       private_constant :NO_DIFFERENCE

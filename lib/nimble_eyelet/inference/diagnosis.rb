@@ -198,7 +198,8 @@ module NimbleEyelet
 
       def tried
         @tried ||= NextTry.of(axes, gate: gate, sewn: @like.size, at_once: @current.pace == "one" ? 1 : nil,
-                              faults: @newest ? !@newest.clean? || unlooked.any? : false, taught: @learned.earlier.any?)
+                              faults: @newest ? !@newest.clean? || unlooked.any? : false,
+                              taught: @newest ? [] : prior.taught)
       end
 
       # What was not looked at on the newest.
@@ -266,9 +267,7 @@ module NimbleEyelet
       end
 
       def contradictions
-        return [] unless @newest
-
-        @newest.contradictions.map do |one, other|
+        (@newest ? @newest.contradictions : []).map do |one, other|
           "#{Swatches::SYMPTOMS[one].name.capitalize} and #{Swatches::SYMPTOMS[other].name} are not seen on one hole: " \
             "look again, one side after the " \
             "other."

@@ -34,18 +34,22 @@ module NimbleEyelet
       # @param gate [Float]
       # @param sewn [Integer] holes looked at so far
       # @param faults [Boolean] something else is wrong with the newest, or it was not all looked at
-      # @param taught [Boolean] whether something was learned before the first
+      # @param taught [Array<Symbol>] axes of which something was learned before the first
       # @param at_once [Integer, nil] so many axes may be changed for one swatch; nil: each
       # @return [NextTry]
-      def self.of(axes, gate:, sewn:, faults: false, at_once: nil, taught: true)
+      def self.of(axes, gate:, sewn:, faults: false, at_once: nil, taught: [])
         row = axes.reduce(1.0) { |chance, axis| chance * axis.chance }
-        return new(kind: :first, row: row, moves: taught ? better(rising(axes, WORTH_SETTING), nil) : []) if sewn.zero?
+        return new(kind: :first, row: row, moves: before_first(axes, taught)) if sewn.zero?
 
         wrong = axes.select(&:wrong?)
         return unsettled(axes, wrong, row, at_once) if wrong.any?
         return new(kind: :by_hand, row: row, moves: better(rising(axes), at_once)) if faults
 
         settled(axes, row, gate, at_once)
+      end
+
+      def self.before_first(axes, taught)
+        better(rising(axes.select { |axis| taught.include?(axis.key) }, WORTH_SETTING), nil)
       end
 
       # Something was wrong: every axis that was, or that rises by a tenth. Where no other setting is likelier it may
@@ -76,7 +80,7 @@ module NimbleEyelet
         end
         moves.sort_by { |move| -move.after / [move.before, 1e-9].max }.first(at_once || moves.size)
       end
-      private_class_method :unsettled, :settled, :rising, :better
+      private_class_method :before_first, :unsettled, :settled, :rising, :better
     end
   end
 end

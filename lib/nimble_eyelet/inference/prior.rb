@@ -44,15 +44,27 @@ module NimbleEyelet
                     space: cover && carried.space(width))
       end
 
+      # What earlier closures say something of: a length only where it was measured with this foot, or of the same
+      # button.
+      #
+      # @return [Array<Symbol>] axes
+      def taught
+        length = offset.measured.positive? || carried.same_button?(demand)
+        [(:fit if length), *(%i[cover tension space] if carried.any?)].compact
+      end
+
       private
 
       def learned = Swatches::Learned.new(earlier)
       def carried = CarriedBeliefs.of(learned.alike(**alike, stitched: stitched), machine)
 
+      def offset(known: nil)
+        learned.offset(**alike.slice(:machine, :structure), foot: foot, set: wanted, by: by, known: known)
+      end
+
       def fit
-        offset = learned.offset(**alike.slice(:machine, :structure), foot: foot, set: wanted, by: by, known: known)
-        Opening::FitBelief.prior(offset: offset, fold: fold, length: wanted, like: carried.want(fold, wanted, demand),
-                                 doubt: doubt)
+        Opening::FitBelief.prior(offset: offset(known: known), fold: fold, length: wanted, doubt: doubt,
+                                 like: carried.want(fold, wanted, demand))
       end
 
       # What the owner says a carriage foot adds counts as one hole that was measured.
