@@ -44,7 +44,7 @@ module NimbleEyelet
         if %i[change by_hand between].include?(diagnosis.kind) && diagnosis.changes.any?
           return present.words(diagnosis.changes.first.says)
         end
-        return "Accepted: sew the row like this." if diagnosis.accept? && sheet.plan.accepted == diagnosis.newest.id
+        return "These settings are in use. Sew the row." if diagnosis.accept? && sheet.plan.accepted == diagnosis.newest.id
 
         sheet.plan.button.of_sewn(told(diagnosis))
       end
@@ -95,7 +95,7 @@ module NimbleEyelet
       # The word first, the figure behind it; and what is least sure.
       def self.row_says(diagnosis, holes, more)
         likely = twentieths(diagnosis.row)
-        words = LIKELY.fetch(how_likely(diagnosis.row))
+        words = LIKELY.fetch(diagnosis.accept? ? readiness(diagnosis) : how_likely(diagnosis.row))
         wrong = WRONG.fetch(diagnosis.axes.min_by(&:chance).key)
         return "#{words.first} (#{likely} in #{TWENTY}). Least sure: #{wrong}." if holes == 1
 
@@ -104,7 +104,8 @@ module NimbleEyelet
       end
       LIKELY = { good: ["Very likely to come right", "Very likely right for %s"],
                  usable: ["Usable: look at it closely", "Usable for %s: check every hole"],
-                 not_yet: ["Not yet likely to come right", "Not yet right for %s"] }.freeze
+                 not_yet: ["Not yet likely to come right", "Not yet right for %s"],
+                 as_good: ["As good as this machine gets", "As good as this machine gets for %s: check every hole"] }.freeze
 
       def self.how_likely(chance)
         likely = twentieths(chance)
