@@ -70,7 +70,7 @@ class BrowserTest < AppTest
   end
 
   # What the console may say: that nobody answered, or that something was refused, is what many tests are about.
-  def tolerated = /status of (4\d\d|503)|net::ERR_|Download error/
+  def tolerated = /status of (4\d\d|503)|net::ERR_|Download error|occurred when fetching the script/
 
   # To an address of the same server that is no page: what was on its way is sent, and nothing holds on to what the
   # browser kept.

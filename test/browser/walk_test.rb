@@ -70,7 +70,7 @@ class WalkTest < BrowserTest
 
     assert_selector "[data-frozen]", text: said("frozen_note.held_by_swatch", "3")
 
-    assert_selector ".badge", text: "accepted"
+    assert_selector ".badge", text: said("swatch_log.in_use")
     assert_selector "nav li[data-stage=recipe]", text: ", decided"
     find("main").send_keys "7"
     2.times { click_on said("sew_page.done") }

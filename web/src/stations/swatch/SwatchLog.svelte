@@ -62,7 +62,7 @@
         {#if item.accepted}
           <span class="badge badge-primary">in use</span>
         {:else}
-          <button class="btn btn-sm" onclick={() => accept(item.id)}>Use these settings</button>
+          <button class="btn btn-sm" onclick={() => accept(item.id)}>Use Test {item.number}</button>
         {/if}
         {#if photo === item.id}
           <PhotoPanel entry={item.id} drawn={item.drawn} number={item.number} />
