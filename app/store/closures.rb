@@ -74,12 +74,12 @@ module NimbleEyelet
       SQL
       STANDS = "NOT EXISTS (SELECT 1 FROM journal w WHERE w.workroom_id = j.workroom_id AND w.about = j.id AND w.kind = 'withdrawal')"
       EARLIER = <<~SQL.freeze
-        (SELECT #{EARLIER_DATA} AS swatch, j.happened_at FROM journal j
+        (SELECT #{EARLIER_DATA} AS swatch, j.happened_at, j.seq FROM journal j
           WHERE j.workroom_id = c.workroom_id AND j.kind = 'swatch' AND j.machine_id = c.machine_id AND j.closure_id IS DISTINCT FROM c.id
             AND j.happened_at > COALESCE(m.learned_from, '-infinity') AND #{STANDS}
           ORDER BY j.happened_at DESC LIMIT #{MOST_EARLIER})
         UNION ALL
-        (SELECT #{EARLIER_DATA}, j.happened_at FROM swatch_book b JOIN journal j ON j.workroom_id = b.workroom_id AND j.id = b.entry
+        (SELECT #{EARLIER_DATA}, j.happened_at, j.seq FROM swatch_book b JOIN journal j ON j.workroom_id = b.workroom_id AND j.id = b.entry
           WHERE b.workroom_id = c.workroom_id AND b.machine_id IS DISTINCT FROM c.machine_id AND b.closure_id IS DISTINCT FROM c.id AND #{STANDS}
           ORDER BY b.sewn_at DESC LIMIT #{MOST_EARLIER / 2})
       SQL
@@ -93,7 +93,7 @@ module NimbleEyelet
              FROM keep_outs k WHERE k.workroom_id = c.workroom_id AND k.closure_id = c.id)::text AS keep_outs,
           #{MachineRows::JSON_OBJECT}::text AS machine,
           #{Happened::COLUMNS},
-          (SELECT jsonb_agg(e.swatch ORDER BY e.happened_at DESC) FROM (#{EARLIER}) e)::text AS earlier,
+          (SELECT jsonb_agg(e.swatch ORDER BY e.happened_at DESC, e.seq DESC) FROM (#{EARLIER}) e)::text AS earlier,
           (SELECT jsonb_object_agg(s.part, s.state) FROM (
              SELECT DISTINCT ON (v.part) v.part, v.state FROM moves v
               WHERE v.workroom_id = c.workroom_id AND v.machine_id = c.machine_id

@@ -19,7 +19,7 @@ module NimbleEyelet
           needle: sheet.recipe.needle.value.to_s, needle_width: present.length(sheet.recipe.needle.value.across),
           pattern: attaching.pattern.key, pattern_how: attaching.pattern.how, stitches: attaching.stitches,
           shank: present.told(attaching.shank), spacer: present.told(attaching.spacer),
-          needle_most: attaching.needle_most, hand_thread: present.told(attaching.hand_thread),
+          needle_most: attaching.needle_most, hand_thread: present.told(Tool::SCISSORS.at(attaching.hand_thread)),
           cord: present.told(attaching.cord),
           feed: FEED_STOPS.fetch(sheet.plan.attach.feed_stop(sheet.plan.machine)), instead: attaching.instead,
           because: present.reasons(attaching.because), places: places(sheet, present),

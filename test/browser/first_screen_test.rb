@@ -278,7 +278,7 @@ class FirstScreenTest < BrowserTest
     with = cuff["sheet"]["swatch"]["with"]
     seen = { kind: "swatch", closure: 2, machine: cuff["machine"]["id"], passes: "passes",
              looks: { bead_away: "full", bead_back: "full", tension: "even", space: "room" } }
-    enter({ **seen, with: with, symptoms: %w[puckers], happened_at: (NOW - 600).iso8601 })
+    enter({ **seen, with: with, symptoms: %w[puckers] })
     enter({ **seen, with: with.merge("recipe.stay_layers" => "2") })
     open_station "swatch"
 

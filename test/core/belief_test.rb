@@ -59,7 +59,7 @@ class BeliefTest < CoreTest
     lattice = (-220..220).map { |step| step / 20.0 }
     prior = ->(at, deviation, wide) { (0.95 * Belief::Normal.density(at, deviation)) + (0.05 * Belief::Normal.density(at, wide)) }
     offset = Offset.prior(set: 22.5).deviations.first
-    wants = Math.sqrt(Opening::FitBelief.shared(0.4) + Opening::FitBelief.anew(22.5))
+    wants = Math.sqrt(Opening::FitBelief.of_cloth(0.4) + Opening::FitBelief.of_button(22.5))
     sum = Offset::HOLE_NOISES.sum do |noise, chance|
       spread = Math.sqrt((noise**2) + (0.2**2))
       # Together they move the slack by a − h.

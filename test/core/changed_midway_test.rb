@@ -58,6 +58,16 @@ class ChangedMidwayTest < CoreTest
     end
   end
 
+  # The end of a hole across the edge was once kept where no ruler has a mark: that is no other figure.
+  def test_a_mark_kept_to_the_hundredth_is_the_same_mark
+    across = { placket: run_of(orientation: "horizontal", extension: mm(20)), **given }
+    hole = sheet(**across).layout.holes.first
+    marked = ->(edge) { sheet(**across, facts: facts(steps: %w[mark], with: { "mark.edge" => edge })).progress.outdated.keys }
+
+    refute_equal hole.edge, hole.marked_edge
+    assert_equal [[], [], %w[mark]], [hole.edge, hole.marked_edge, hole.marked_edge + mm(1)].map(&marked)
+  end
+
   # Before it is cut a hole is told where it lies, not where the plan has it since.
   def test_what_is_about_to_be_cut_is_told_where_it_lies
     at = sheet(**given).layout.holes.first.at
@@ -68,7 +78,7 @@ class ChangedMidwayTest < CoreTest
     told = found.layout.holes.first
 
     assert_equal mm(6), told.from_edge
-    assert_includes said_in(cut.how, :mm), "lies #{told.edge.to_f} mm from the edge"
+    assert_includes said_in(cut.how, :mm), "lies #{told.marked_edge} from the edge"
   end
 
   private

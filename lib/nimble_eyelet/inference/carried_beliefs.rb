@@ -32,8 +32,8 @@ module NimbleEyelet
         @opposite = machine.second_bead == "back"
       end
 
-      # @return [Boolean]
-      def any? = @swatches.any?
+      # @return [Array<Symbol>] axes of which it says anything: another machine's dials say nothing of these
+      def taught = [(:cover if beads.any?), *(%i[tension space] if @shared.include?(:machine))].compact
 
       # @param least [Float] coverage index
       # @param most [Float]

@@ -19,7 +19,7 @@ module NimbleEyelet
       # @param current [Swatches::CurrentSettings]
       # @return [Array<Swatches::Change>] one, or none where as many lie there already
       def self.as_before(learned, prior, current)
-        layers = learned.layers(**prior.alike, stitched: prior.stitched)
+        layers = learned.layers(current.set["recipe.stabiliser"], **prior.alike, stitched: prior.stitched)
         return [] unless layers && layers > current.stay_layers
 
         reason = Reason.new(rule: "stabiliser", says: "On this fabric fewer layers were not enough last time.", source: "your test holes")

@@ -27,7 +27,7 @@ module NimbleEyelet
     class NextTry < Value.of(:kind, :row, moves: [], stuck: [])
       # A chance that rises by this much is worth a change even where nothing was wrong.
       WORTH_A_CHANGE = 0.1
-      # Before the first hole of a machine that is known by now, less is: nothing that was seen there is given up.
+      # Before the first hole less is: no test hole is lost by it.
       WORTH_SETTING = 0.03
 
       # @param axes [Array<Axis>] of which something was seen or can be set

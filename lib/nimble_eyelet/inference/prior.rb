@@ -50,7 +50,7 @@ module NimbleEyelet
       # @return [Array<Symbol>] axes
       def taught
         length = offset.measured.positive? || carried.same_button?(demand)
-        [(:fit if length), *(%i[cover tension space] if carried.any?)].compact
+        [(:fit if length), *carried.taught].compact
       end
 
       private

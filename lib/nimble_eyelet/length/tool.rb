@@ -21,8 +21,8 @@ module NimbleEyelet
     def to_f = length.to_f
   end
 
-  # marks - Hash{Symbol => Length} by :mm and :in; up - Boolean, never short; says - Hash{Symbol => Symbol}, the unit it
-  #   is said in by that of whoever reads, where that is another
+  # marks - Hash{Symbol => Length} by :mm and :in; up - Boolean, never short; says - Hash{Symbol => Symbol}, by the unit
+  #   of whoever reads, the one that stands behind the figure where it is another
   class Tool < Value.of(:marks, :up, says: {})
     # @param length [Length]
     # @return [ToolLength]

@@ -62,7 +62,7 @@ module NimbleEyelet
       # @param doubt [Float] mm, for a button whose thickness is a guess
       # @return [FitBelief]
       def self.prior(offset:, fold:, length:, like: nil, doubt: 0.0)
-        mean, variance = like || [0.0, shared(fold) + anew(length)]
+        mean, variance = like || [0.0, of_cloth(fold) + of_button(length)]
         wanted = Belief::Normal.prior(WANTED, mean: mean, deviation: Math.sqrt(variance + (doubt**2)), wide: WIDE_WANT,
                                               share: like ? Belief::CARRIED_WIDE_SHARE : Belief::WIDE_SHARE)
         weights = offset.noises.each_with_index.flat_map do |chance, noise|
@@ -72,8 +72,8 @@ module NimbleEyelet
       end
 
       # Variances of h: what every button in the same cloth shares, and what each has of its own.
-      def self.shared(fold) = ((FOLD_SPREAD * fold)**2) + (HAND_SPREAD**2)
-      def self.anew(length) = (BUTTON_SPREAD**2) + ((LENGTH_SPREAD * length)**2)
+      def self.of_cloth(fold) = ((FOLD_SPREAD * fold)**2) + (HAND_SPREAD**2)
+      def self.of_button(length) = (BUTTON_SPREAD**2) + ((LENGTH_SPREAD * length)**2)
 
       # @param tried [FitTried]
       # @return [FitBelief]
@@ -123,8 +123,9 @@ module NimbleEyelet
       # @param same_button [Boolean] what a button has of its own is the same there
       # @return [Array(Float, Float)] mean and variance
       def carried(fold:, length:, same_cloth:, same_button: false)
-        all = FitBelief.shared(fold) + FitBelief.anew(length)
-        common = (same_cloth ? FitBelief.shared(fold) : HAND_SPREAD**2) + (same_button ? FitBelief.anew(length) : 0)
+        all = FitBelief.of_cloth(fold) + FitBelief.of_button(length)
+        common = same_cloth ? FitBelief.of_cloth(fold) : HAND_SPREAD**2
+        common += FitBelief.of_button(length) if same_button
         share = common / all
         mean, variance = wanted
         [share * mean, (all * (1 - (share**2))) + ((share**2) * variance)]

@@ -16,7 +16,7 @@ module NimbleEyelet
       Rule.new(name: "always there", asks: "always", applies: ->(*) { true }, votes: { "general_zigzag_foot" => 1 },
                says: "The foot every zigzag machine has."),
       Rule.new(name: "not for holes", asks: "always", applies: ->(*) { true }, votes: { "button_foot" => -9 },
-               says: "Its short toes are for buttons, and it is flat underneath: satin stops."),
+               says: "Its short toes are for buttons. Satin sticks under it."),
       Rule.new(name: "channel", asks: "satin", applies: lambda { |_, style|
         style.stitched != :straight
       }, votes: { "grooved_satin_foot" => 3 },

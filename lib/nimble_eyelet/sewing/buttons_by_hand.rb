@@ -22,10 +22,9 @@ module NimbleEyelet
       ON_BY_HAND = "sew_button_by_hand"
       # Two knots of a toggle's cord, and what is held while they are made.
       CORD_ENDS = Length.mm(100)
-      # Thread is cut to the next of these, and cord.
-      CUT_TO = Length.mm(10)
+      # Cord is cut to the next of these.
       CORD_CUT_TO = Length.mm(5)
-      private_constant :CUT_TO, :CORD_CUT_TO
+      private_constant :CORD_CUT_TO
 
       # @param attaching [Attach::Attaching] with a cord
       # @return [Length] that is cut for one toggle
@@ -43,7 +42,7 @@ module NimbleEyelet
 
         length = @attaching.hand_thread
         Work::Operation["cut_thread", figures: { "attach.hand_thread" => length }, minds: [*@attaching.instead],
-                                      says: Sentence["Cut %s of thread for each button. Double it and wax it.", Tool::SCISSORS.at(length.round_up_to(CUT_TO))]]
+                                      says: Sentence["Cut %s of thread for each button. Double it and wax it.", Tool::SCISSORS.at(length)]]
       end
 
       # @return [Hash{String => Length, String}]

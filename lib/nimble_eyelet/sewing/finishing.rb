@@ -140,7 +140,7 @@ module NimbleEyelet
         return [] unless hole == @order.holes.first
 
         overhang = overhangs if @order.layout.edge.cautions.any? { |one| one.rule == "extension" }
-        [overhang, (near_the_edge if nearest < Placket::Edge.wanted(@order.layout.run))].compact
+        [overhang, (near_the_edge if nearest.edge < Placket::Edge.wanted(@order.layout.run))].compact
       end
 
       def overhangs
@@ -148,10 +148,10 @@ module NimbleEyelet
       end
 
       # Of what is there to be cut: a hole that is sewn may lie elsewhere than is planned now.
-      def nearest = @order.layout.holes.map(&:edge).min
+      def nearest = @order.layout.holes.min_by(&:edge)
 
       def near_the_edge
-        Sentence["Before you cut: the outer end lies %s from the edge, where it may tear out.", nearest]
+        Sentence["Before you cut: the outer end lies %s from the edge, where it may tear out.", nearest.marked_edge]
       end
 
       def does(hole)

@@ -172,7 +172,7 @@ module NimbleEyelet
 
       def marks
         @order.layout.holes.to_h { |hole| ["mark.#{hole.number}", hole.at] }
-              .merge("placket.count" => @order.count.to_s, "mark.edge" => (still_open.first.edge if edges.any?)).compact
+              .merge("placket.count" => @order.count.to_s, "mark.edge" => edges.first).compact
       end
 
       # Nothing of a hole by lines is set on the machine: it is drawn.

@@ -8,6 +8,8 @@
 #   progress.next_key            # => "try-on", the first that is open: a tick ahead passes nothing over in silence
 #   progress.outdated["mark"]    # => [Difference(figure: "opening.length", was: 27 mm, now: 28 mm)]
 
+require_relative "../length/length"
+require_relative "../length/ruler"
 require_relative "../value"
 
 module NimbleEyelet
@@ -39,10 +41,17 @@ module NimbleEyelet
       def self.differences(step, entry)
         step.figures.filter_map do |figure, now|
           was = entry.done_with[figure]
-          Difference.new(figure: figure, was: was, now: now) unless was.nil? || was == now
+          next if was.nil? || was == now || marked_so?(figure, was, now)
+
+          Difference.new(figure: figure, was: was, now: now)
         end
       end
-      private_class_method :differences
+
+      # Older entries kept the end of a hole to the hundredth, where it is marked with a ruler.
+      def self.marked_so?(figure, was, now)
+        figure == "mark.edge" && was.is_a?(Length) && RULERS.each_value.any? { |ruler| was.round_to(ruler.finest) == now }
+      end
+      private_class_method :differences, :marked_so?
     end
   end
 end

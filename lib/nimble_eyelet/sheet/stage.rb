@@ -106,7 +106,7 @@ missing: nil)
 
       swatch = sheet.facts.swatches.find { |one| one.id == sheet.plan.accepted }
       return if swatch&.like?(sheet.sewn_with)
-      return "Your plan has changed since the test in use: sew another." if swatch
+      return "The settings changed since that test. Sew another." if swatch
 
       sheet.facts.swatches.empty? ? "No test hole is sewn yet: it comes before the garment." : "No test is in use yet."
     end

@@ -72,8 +72,8 @@ module NimbleEyelet
         slope = Draw.normal(machine, Offset::SLOPE)
         noise = Draw.picked(machine, Offset::HOLE_NOISES)
         late = machine.rand * LATE
-        wants = Draw.normal(cloth, Math.sqrt(Opening::FitBelief.shared(fold))) +
-                Draw.normal(own, Math.sqrt(Opening::FitBelief.anew(length)))
+        wants = Draw.normal(cloth, Math.sqrt(Opening::FitBelief.of_cloth(fold))) +
+                Draw.normal(own, Math.sqrt(Opening::FitBelief.of_button(length)))
         new(added: added, slope: slope, noise: noise, late: late, wants: wants)
       end
 

@@ -12,6 +12,7 @@ require_relative "../length/length"
 require_relative "../machine/offset"
 require_relative "../style/style"
 require_relative "../value"
+require_relative "symptom"
 
 module NimbleEyelet
   module Swatches
@@ -87,17 +88,23 @@ module NimbleEyelet
         found.max_by.with_index { |alike, index| [rank(alike.shared), -index] }
       end
 
-      # Layers of stabiliser under the last hole that was right, where fewer were tried before it.
+      # Layers under the last hole that was right, where fewer of the same stabiliser had held too little.
       #
+      # @param stabiliser [String] a key of STABILISERS, or a person's own words
       # @return [Integer, nil]
-      def layers(stitched: :satin, **found)
+      def layers(stabiliser, stitched: :satin, **found)
         alike = alike(stitched: stitched, **found) or return
-        last = alike.swatches.rindex(&:clean?)
-        return unless last && (alike.shared & %i[machine cloth]).size == 2
+        return unless (alike.shared & %i[machine cloth]).size == 2
 
-        layers = alike.swatches[last].stay_layers
-        layers if alike.swatches.first(last).any? { |swatch| swatch.stay_layers < layers }
+        stayed = alike.swatches.select { |swatch| swatch.sewn_with["recipe.stabiliser"] == stabiliser }
+        last = stayed.rindex(&:clean?) or return
+        layers = stayed[last].stay_layers
+        layers if stayed.first(last).any? { |swatch| swatch.stay_layers < layers && Learned.held_too_little?(swatch) }
       end
+
+      # @param swatch [Swatch]
+      # @return [Boolean] whether it puckered or waved: what lay under it held too little
+      def self.held_too_little?(swatch) = swatch.shown.any? { |key| SYMPTOMS[key]&.axis == "stay" }
 
       # @param swatch [Swatch]
       # @param by [String] how it was set, where that was not kept
