@@ -222,7 +222,8 @@ class SewingTest < CoreTest
         lengths = one.does.figures.map { |figure| figure.is_a?(ToolLength) ? figure.length : figure }.grep(Length)
         said = lengths - one.figures.values - made.setting.expected.to_a
         # What follows from the style alone, and what a figure is rounded to for the hand.
-        said -= [made.cut.ends.eye * 2, Sewing::Finishing::FILM_LEFT, Sewing::HoleSteps::LEFT_HANGING.length, made.overall]
+        said -= [made.cut.ends.eye * 2, Sewing::Finishing::FILM_LEFT, Sewing::HoleSteps::LEFT_HANGING.length,
+                 made.overall]
 
         assert_empty said, "#{one.key} #{changes.keys}"
       end

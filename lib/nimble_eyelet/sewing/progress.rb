@@ -49,7 +49,9 @@ module NimbleEyelet
 
       # Older entries kept the end of a hole to the hundredth, where it is marked with a ruler.
       def self.marked_so?(figure, was, now)
-        figure == "mark.edge" && was.is_a?(Length) && RULERS.each_value.any? { |ruler| was.round_to(ruler.finest) == now }
+        figure == "mark.edge" && was.is_a?(Length) && RULERS.each_value.any? do |ruler|
+          was.round_to(ruler.finest) == now
+        end
       end
       private_class_method :differences, :marked_so?
     end
